@@ -1,0 +1,27 @@
+import node from '@astrojs/node'
+import react from '@astrojs/react'
+import tailwindcss from '@tailwindcss/vite'
+import { defineConfig } from 'astro/config'
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  devToolbar: { enabled: false },
+  // The interface takes JSON alone and keeps no session: a form post is answered by our own 415, not by a 403.
+  security: { checkOrigin: false },
+  vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data: blob:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "worker-src 'self'",
+        "object-src 'none'",
+        "base-uri 'self'",
+      ],
+    },
+  },
+})
