@@ -1,0 +1,183 @@
+import { fail, ok, type Result } from '../result'
+import { cFromF, fFromC } from './temperature'
+
+/** What a field measures. Base units: °C, mm, kg, minutes. */
+export type Dimension = 'temperature' | 'length' | 'mass' | 'duration'
+export type System = 'metric' | 'imperial'
+
+interface Unit {
+  readonly label: string
+  readonly spellings: readonly string[]
+  readonly toBase: (value: number) => number
+  readonly fromBase: (base: number) => number
+}
+
+const scaled = (label: string, spellings: readonly string[], factor: number): Unit => ({
+  label,
+  spellings,
+  toBase: value => value * factor,
+  fromBase: base => base / factor,
+})
+
+const CELSIUS: Unit = { label: '°C', spellings: ['°c', 'c', 'degc', 'ºc'], toBase: v => v, fromBase: v => v }
+const FAHRENHEIT: Unit = { label: '°F', spellings: ['°f', 'f', 'degf', 'ºf'], toBase: cFromF, fromBase: fFromC }
+const MILLIMETRE = scaled('mm', ['mm'], 1)
+// The inch and the pound are exact by the international agreement of 1959.
+const INCH = scaled('in', ['in', '"', '″', 'inch', 'inches'], 25.4)
+const KILOGRAM = scaled('kg', ['kg'], 1)
+const POUND = scaled('lb', ['lb', 'lbs'], 0.45359237)
+const MINUTE = scaled('min', ['min', 'm', 'mins', 'minutes'], 1)
+
+const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
+  temperature: [CELSIUS, FAHRENHEIT],
+  length: [MILLIMETRE, INCH, scaled('cm', ['cm'], 10), scaled('m', ['m'], 1000)],
+  mass: [KILOGRAM, POUND, scaled('g', ['g'], 0.001), scaled('oz', ['oz'], 0.45359237 / 16)],
+  duration: [MINUTE, scaled('h', ['h', 'hr', 'hrs', 'hours', 'hour'], 60), scaled('s', ['s', 'sec'], 1 / 60)],
+}
+
+const SHOWN: Readonly<Record<Dimension, Readonly<Record<System, Unit>>>> = {
+  temperature: { metric: CELSIUS, imperial: FAHRENHEIT },
+  length: { metric: MILLIMETRE, imperial: INCH },
+  mass: { metric: KILOGRAM, imperial: POUND },
+  duration: { metric: MINUTE, imperial: MINUTE },
+}
+
+/** The unit a bare number is taken in, and values are shown in, for a system. */
+export const shownUnitLabel = (dimension: Dimension, system: System): string => SHOWN[dimension][system].label
+
+const NUMBER = /^([+\-−]?)(?:(\d+)[ -]+)?(\d+)\/(\d+)|^([+\-−]?(?:\d+(?:[.,]\d*)?|[.,]\d+))/
+
+/** Reads '3', '3,5', '−18', '1/8' and '1 1/2' from the front of a text; null where no number stands. */
+function leadingNumber(text: string): { value: number; rest: string } | null {
+  const match = NUMBER.exec(text)
+  if (!match) return null
+  const rest = text.slice(match[0].length).trim()
+  if (match[5] !== undefined) return { value: Number(match[5].replace('−', '-').replace(',', '.')), rest }
+  const denominator = Number(match[4])
+  if (denominator === 0) return null
+  const size = Number(match[2] ?? 0) + Number(match[3]) / denominator
+  return { value: match[1] === '-' || match[1] === '−' ? -size : size, rest }
+}
+
+const EXAMPLES: Readonly<Record<Dimension, string>> = {
+  temperature: '1065, 1065 C or 1950F',
+  length: '3, 2.5 mm, 0.1 in or 1/8in',
+  mass: '2, 1.5 kg or 3 lb 4 oz',
+  duration: '20, 20 min, 2 h or 1h30',
+}
+
+/**
+ * Reads a typed quantity into its base unit (°C, mm, kg or minutes). A bare number is taken in the shown unit;
+ * fractions, decimal commas and compound values ('3 lb 4 oz', '1h30', '1:30') are read.
+ * Errors: 'empty', 'not-a-number', 'unknown-unit'.
+ * @example parseQuantity('1950F', 'temperature', 'metric') // { ok: true, value: 1065.56 }
+ */
+export function parseQuantity(text: string, dimension: Dimension, system: System): Result<number> {
+  const trimmed = text.trim().toLowerCase()
+  if (trimmed === '') return fail('empty', `Type a value: ${EXAMPLES[dimension]}.`)
+  const clock = dimension === 'duration' ? /^(\d+):([0-5]\d)$/.exec(trimmed) : null
+  if (clock) return ok(Number(clock[1]) * 60 + Number(clock[2]))
+
+  let rest = trimmed
+  let base: number | null = null
+  let lastUnit = null as Unit | null
+  while (rest !== '') {
+    const number = leadingNumber(rest)
+    if (!number) return fail('not-a-number', `“${text.trim()}” is not a value I can read. Try ${EXAMPLES[dimension]}.`)
+    const spelled = /^[^\d\s+.,−/-]+/.exec(number.rest)?.[0] ?? ''
+    const unit: Unit | undefined =
+      spelled === ''
+        ? lastUnit?.label === 'h'
+          ? MINUTE
+          : SHOWN[dimension][system]
+        : UNITS[dimension].find(candidate => candidate.spellings.includes(spelled))
+    if (!unit) {
+      const known = UNITS[dimension].map(u => u.label).join(', ')
+      return fail('unknown-unit', `“${spelled}” is not a unit for this field. It reads ${known}.`)
+    }
+    const compound: boolean = base !== null
+    if (compound && (dimension === 'temperature' || spelled === '') && lastUnit?.label !== 'h')
+      return fail('not-a-number', `“${text.trim()}” holds more than one number. Type one value.`)
+    base = (base ?? 0) + unit.toBase(number.value)
+    lastUnit = unit
+    rest = number.rest.slice(spelled.length).trim()
+  }
+  return base === null || !Number.isFinite(base) ? fail('not-a-number', `“${text.trim()}” is not a value.`) : ok(base)
+}
+
+/** Sixty-fourths of an inch as a workshop writes them: 0.125 → '1/8'; null when no 64th is within 0.002 in. */
+function inchFraction(inches: number): string | null {
+  const whole = Math.floor(inches + 1e-9)
+  let top = Math.round((inches - whole) * 64)
+  if (Math.abs(whole + top / 64 - inches) > 0.002) return null
+  if (top === 0) return String(whole)
+  if (top === 64) return String(whole + 1)
+  let bottom = 64
+  while (top % 2 === 0) {
+    top /= 2
+    bottom /= 2
+  }
+  return whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`
+}
+
+const decimals = (value: number, places: number): string => Number(value.toFixed(places)).toString().replace('-', '−')
+
+/** A base-unit value as the number a person sees in the shown unit, without the unit. */
+export function formatNumber(base: number, dimension: Dimension, system: System): string {
+  const value = SHOWN[dimension][system].fromBase(base)
+  if (dimension === 'temperature') return decimals(value, 0)
+  if (dimension === 'duration') return decimals(value, 1)
+  if (dimension === 'mass') return decimals(value, 2)
+  if (system === 'metric') return decimals(value, 1)
+  return inchFraction(value) ?? decimals(value, 3)
+}
+
+/** A base-unit value with its unit: '1066 °C', '1/8 in', '2.02 kg'; durations from 60 min on as '2 h 05'. */
+export function formatQuantity(base: number, dimension: Dimension, system: System): string {
+  if (dimension === 'duration' && base >= 60) return formatHours(base)
+  return `${formatNumber(base, dimension, system)} ${shownUnitLabel(dimension, system)}`
+}
+
+function formatHours(minutes: number): string {
+  const whole = Math.round(minutes)
+  const rest = whole % 60
+  const hours = Math.floor(whole / 60)
+  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`
+}
+
+/**
+ * A temperature to be keyed into an oven: always both scales, the shown one first.
+ * @example formatBoth(1065.6, 'metric') // '1066 °C 1950 °F'
+ */
+export function formatBoth(celsius: number, system: System): string {
+  const c = formatQuantity(celsius, 'temperature', 'metric')
+  const f = formatQuantity(celsius, 'temperature', 'imperial')
+  return system === 'metric' ? `${c} ${f}` : `${f} ${c}`
+}
+
+/** Another reading of an out-of-range value, offered as 'did you mean'. */
+export interface OtherReading {
+  readonly base: number
+  readonly text: string
+}
+
+/**
+ * For a bare number that is out of range as typed: the same number in another unit of the dimension, if that
+ * is in range. 1950 typed where °C is shown gives 1950 °F.
+ */
+export function otherReading(
+  text: string,
+  dimension: Dimension,
+  system: System,
+  range: { readonly min: number; readonly max: number },
+): OtherReading | null {
+  const number = leadingNumber(text.trim())
+  if (!number) return null
+  const shown = SHOWN[dimension][system]
+  for (const unit of UNITS[dimension]) {
+    const base = unit.toBase(number.value)
+    if (unit !== shown && base >= range.min && base <= range.max && number.rest === '')
+      return { base, text: `${decimals(number.value, 3)} ${unit.label}` }
+  }
+  return null
+}
