@@ -1,0 +1,25 @@
+import { STEEL_MODEL } from '../../data/steel-model'
+import type { Austenite } from './austenite'
+import type { Temper } from './tempering'
+
+export interface Corrosion {
+  /** Chromium dissolved in the matrix, wt%. */
+  readonly chromiumInSolution: number
+  /** Pitting resistance of the matrix, Cr + 3.3 Mo + 16 N, less the temper's penalty. */
+  readonly index: number
+  /** Share of the index lost to carbides formed in a high temper, 0..1. */
+  readonly temperPenalty: number
+}
+
+/**
+ * Corrosion resistance from what is in solution: hardness is not the cause. Tempers above about 400 °C form
+ * carbides that rob the matrix of chromium.
+ */
+export function corrosionOf(a: Austenite, tempers: readonly Temper[]): Corrosion {
+  const c = STEEL_MODEL.corrosion
+  const hottest = Math.max(20, ...tempers.map(temper => temper.atC))
+  const part = (hottest - c.penaltyFromC) / (c.penaltyFullC - c.penaltyFromC)
+  const temperPenalty = c.penaltyMax * Math.min(1, Math.max(0, part))
+  const whole = a.Cr + c.perMo * a.Mo + c.perN * a.N
+  return { chromiumInSolution: a.Cr, index: whole * (1 - temperPenalty), temperPenalty }
+}

@@ -1,0 +1,23 @@
+import { predict, type Steel } from './predict'
+import type { Route } from './route'
+import { TEMPER_STEP_C, withTemperC } from './suggest'
+
+export interface CurvePoint {
+  readonly atC: number
+  readonly mean: number
+  readonly sd: number
+}
+
+/** Range of the tempering curve, °C. */
+export const CURVE_RANGE_C = { min: 100, max: 600 } as const
+
+/** Finished hardness against the temperature of all tempers of a route, with its one-sigma band. */
+export function temperCurve(steel: Steel, route: Route): CurvePoint[] {
+  const tempered = route.tempers.length > 0 ? route : { ...route, tempers: [{ atC: 200, holdMin: 120 }] }
+  const points: CurvePoint[] = []
+  for (let atC = CURVE_RANGE_C.min; atC <= CURVE_RANGE_C.max; atC += 2 * TEMPER_STEP_C) {
+    const { mean, sd } = predict(steel, withTemperC(tempered, atC)).finalHrc
+    points.push({ atC, mean, sd })
+  }
+  return points
+}
