@@ -1,0 +1,164 @@
+import { fail, ok, type Result } from '../result'
+
+export interface CutPiece {
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly count: number
+}
+
+export interface CutPlanRequest {
+  readonly rollWidthMm: number
+  readonly rotate: boolean
+  /** Longest section the shop shears side by side, mm; null for no limit. */
+  readonly longestSectionMm: number | null
+  readonly pieces: readonly CutPiece[]
+}
+
+export interface Placement {
+  /** Index into the pieces. */
+  readonly piece: number
+  /** From the left edge of the roll. */
+  readonly xMm: number
+  /** Along the roll from its free end. */
+  readonly yMm: number
+  readonly acrossMm: number
+  readonly alongMm: number
+  readonly rotated: boolean
+}
+
+export interface Section {
+  readonly yMm: number
+  readonly alongMm: number
+}
+
+export interface CutPlan {
+  readonly usedLengthMm: number
+  /** No plan can use less: area over roll width, and the pieces that cannot lie side by side. */
+  readonly lowerBoundMm: number
+  readonly layout: readonly Placement[]
+  /** Sheared off one after another, each straight across the roll. */
+  readonly sections: readonly Section[]
+}
+
+interface Standing {
+  readonly piece: number
+  readonly acrossMm: number
+  readonly alongMm: number
+  readonly rotated: boolean
+}
+
+/** Largest number of pieces placed in one plan. */
+export const MOST_PIECES = 400
+
+/**
+ * Places pieces on a roll in sections (shelves): each section is as long as its longest piece, filled from the left
+ * in columns, each column stacked along the roll. Every cut runs straight through: guillotine-cuttable.
+ * Several orientations and orders are tried and the shortest kept. x across the roll, y along; all mm.
+ * Errors: 'piece-too-wide', 'section-too-long', 'too-many', with the piece's path.
+ */
+export function planCuts(request: CutPlanRequest): Result<CutPlan> {
+  const { pieces } = request
+  if (pieces.reduce((sum, piece) => sum + piece.count, 0) > MOST_PIECES)
+    return fail('too-many', `More than ${MOST_PIECES} pieces in one plan: split the batch.`, 'pieces')
+  const choices: Standing[][] = []
+  for (const [index, piece] of pieces.entries()) {
+    const standings = standingsOf(piece, index, request)
+    if (!standings.ok) return standings
+    for (let i = 0; i < piece.count; i++) choices.push(standings.value)
+  }
+  const plans = ORIENTATIONS.flatMap(orient =>
+    ORDERS.map(order => fillSections(choices.map(orient).sort(order), request.rollWidthMm)),
+  )
+  const best = plans.reduce((a, b) => (b.usedLengthMm < a.usedLengthMm ? b : a))
+  return ok({ ...best, lowerBoundMm: lowerBound(choices, request.rollWidthMm) })
+}
+
+/** The ways a piece may lie, the flattest (least along the roll) first. */
+function standingsOf(piece: CutPiece, index: number, request: CutPlanRequest): Result<Standing[]> {
+  const { rollWidthMm, rotate, longestSectionMm } = request
+  // As given, a piece's length lies across the roll.
+  const both = [
+    { piece: index, acrossMm: piece.lengthMm, alongMm: piece.widthMm, rotated: false },
+    { piece: index, acrossMm: piece.widthMm, alongMm: piece.lengthMm, rotated: true },
+  ]
+  const fitting = (rotate ? both : both.slice(0, 1)).filter(s => s.acrossMm <= rollWidthMm)
+  if (fitting.length === 0)
+    return fail(
+      'piece-too-wide',
+      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm does not fit a roll ${rollWidthMm} mm wide${rotate ? '' : ' without turning it'}.`,
+      `pieces.${index}`,
+    )
+  const joinable = fitting.filter(s => longestSectionMm === null || s.alongMm <= longestSectionMm)
+  if (joinable.length === 0)
+    return fail(
+      'section-too-long',
+      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm is longer than the longest section of ${longestSectionMm} mm.`,
+      `pieces.${index}`,
+    )
+  return ok(joinable.sort((a, b) => a.alongMm - b.alongMm))
+}
+
+const flattest = (ways: Standing[]) => ways[0] as Standing
+const upright = (ways: Standing[]) => ways[ways.length - 1] as Standing
+const alternating = (ways: Standing[], i: number) => (i % 2 === 0 ? flattest(ways) : upright(ways))
+const ORIENTATIONS = [flattest, upright, alternating]
+const ORDERS = [
+  (a: Standing, b: Standing) => b.alongMm - a.alongMm || b.acrossMm - a.acrossMm,
+  (a: Standing, b: Standing) => b.acrossMm - a.acrossMm || b.alongMm - a.alongMm,
+]
+
+interface Column {
+  readonly xMm: number
+  readonly acrossMm: number
+  usedAlongMm: number
+}
+
+interface OpenSection extends Section {
+  readonly columns: Column[]
+  usedAcrossMm: number
+}
+
+function fillSections(order: readonly Standing[], rollWidthMm: number): Omit<CutPlan, 'lowerBoundMm'> {
+  const sections: OpenSection[] = []
+  const layout: Placement[] = []
+  const place = (standing: Standing, section: OpenSection, column: Column) => {
+    layout.push({ ...standing, xMm: column.xMm, yMm: section.yMm + column.usedAlongMm })
+    column.usedAlongMm += standing.alongMm
+  }
+  const newColumn = (standing: Standing, section: OpenSection) => {
+    const column: Column = { xMm: section.usedAcrossMm, acrossMm: standing.acrossMm, usedAlongMm: 0 }
+    section.columns.push(column)
+    section.usedAcrossMm += standing.acrossMm
+    place(standing, section, column)
+  }
+  let length = 0
+  for (const standing of order) {
+    const inColumn = sections
+      .flatMap(section => section.columns.map(column => ({ section, column })))
+      .find(
+        ({ section, column }) =>
+          standing.acrossMm <= column.acrossMm && column.usedAlongMm + standing.alongMm <= section.alongMm,
+      )
+    const beside = sections.find(
+      s => standing.alongMm <= s.alongMm && s.usedAcrossMm + standing.acrossMm <= rollWidthMm,
+    )
+    if (inColumn) place(standing, inColumn.section, inColumn.column)
+    else if (beside) newColumn(standing, beside)
+    else {
+      const section: OpenSection = { yMm: length, alongMm: standing.alongMm, columns: [], usedAcrossMm: 0 }
+      sections.push(section)
+      length += standing.alongMm
+      newColumn(standing, section)
+    }
+  }
+  return { usedLengthMm: length, layout, sections: sections.map(({ yMm, alongMm }) => ({ yMm, alongMm })) }
+}
+
+/** Area over width; and pieces wider than half the roll every way must follow one another. */
+function lowerBound(choices: readonly Standing[][], rollWidthMm: number): number {
+  const area = choices.reduce((sum, ways) => sum + flattest(ways).acrossMm * flattest(ways).alongMm, 0)
+  const stacked = choices
+    .filter(ways => ways.every(way => way.acrossMm * 2 > rollWidthMm))
+    .reduce((sum, ways) => sum + flattest(ways).alongMm, 0)
+  return Math.max(Math.ceil(area / rollWidthMm - 1e-9), stacked)
+}

@@ -1,0 +1,23 @@
+export interface FoilType {
+  readonly name: string
+  /** Hottest step the foil stands, °C. */
+  readonly maxC: number
+  readonly note: string
+}
+
+/** Stainless tool wrap, coolest first. Source: common practice, no published source. */
+export const FOIL_TYPES: readonly FoilType[] = [
+  { name: '321', maxC: 1093, note: 'The ordinary foil, to 2000 °F.' },
+  { name: '309', maxC: 1227, note: 'The hotter foil, to 2240 °F. Costs more.' },
+]
+
+/** Kept between the hottest step and the foil's limit: an oven overshoots. Common practice, no published source. */
+export const FOIL_MARGIN_C = 10
+
+export const FOIL = {
+  thicknessMm: 0.05,
+  /** Common practice, no published source: folds 8 to 10 mm, rolled twice, 25 mm free at each end. */
+  envelope: { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 },
+  /** Chromium-nickel steel foil; textbook, from memory. */
+  densityKgPerM3: 7900,
+} as const
