@@ -1,0 +1,113 @@
+import { BATHS, type BathFluid, CO2_LIMITS_PPM, DRY_ICE, STEEL_CHILL_J_PER_KG, VESSEL_CP } from '../../data/cold'
+import type { Caution, WorkingLine } from '../result'
+import { BACKGROUND_CO2, CHILL_MIN, gasShareAfter, type Room } from './room'
+
+export interface DryIceRequest {
+  readonly steelKg: number
+  readonly startC: number
+  readonly bath: { readonly fluid: BathFluid; readonly litres: number }
+  readonly vesselKg: number
+  /** Heat leak of the box, W per kelvin. */
+  readonly lossWPerK: number
+  readonly holdH: number
+  readonly room: Room
+}
+
+export interface DryIceAmount {
+  readonly chillKg: number
+  readonly holdKg: number
+  readonly coolantKg: number
+  readonly coolantL: number
+  readonly gasM3: number
+  readonly peakCo2Ppm: number
+  readonly cautions: readonly Caution[]
+  readonly working: readonly WorkingLine[]
+}
+
+/**
+ * Dry ice to chill a batch to −75 °C and hold it: chill heat over the heat of sublimation, plus the box's leak. The
+ * cold of the gas is not credited, so the figure is on the safe side.
+ */
+export function dryIceFor(request: DryIceRequest): DryIceAmount {
+  const bath = BATHS[request.bath.fluid]
+  const dropK = request.startC - STEEL_CHILL_J_PER_KG.dryIceC
+  const steelJ =
+    request.steelKg *
+    STEEL_CHILL_J_PER_KG.toDryIce *
+    (dropK / (STEEL_CHILL_J_PER_KG.fromC - STEEL_CHILL_J_PER_KG.dryIceC))
+  const bathJ = ((request.bath.litres * bath.densityKgPerM3) / 1000) * bath.cp * dropK
+  const vesselJ = request.vesselKg * VESSEL_CP * dropK
+  const holdJ = request.lossWPerK * dropK * request.holdH * 3600
+  const chillKg = (steelJ + bathJ + vesselJ) / DRY_ICE.latentJPerKg
+  const holdKg = holdJ / DRY_ICE.latentJPerKg
+  const coolantKg = chillKg + holdKg
+  const gasM3 = coolantKg * DRY_ICE.gasM3PerKg
+  const peakCo2Ppm = 1e6 * gasShareAfter(chillKg * DRY_ICE.gasM3PerKg, CHILL_MIN, request.room, BACKGROUND_CO2)
+  return {
+    chillKg,
+    holdKg,
+    coolantKg,
+    coolantL: coolantKg / DRY_ICE.bulkKgPerL,
+    gasM3,
+    peakCo2Ppm,
+    cautions: gasCautions(peakCo2Ppm, request),
+    working: [
+      {
+        name: 'Steel',
+        value: steelJ / 1000,
+        unit: 'kJ',
+        equation: 'm·38.9 kJ/kg from 20 to −75 °C',
+        source: 'Debye model, 432 K, from memory',
+      },
+      { name: 'Bath', value: bathJ / 1000, unit: 'kJ', equation: 'm·c·ΔT', source: bath.source },
+      { name: 'Vessel', value: vesselJ / 1000, unit: 'kJ', equation: 'm·c·ΔT', source: 'c 900 J/kgK' },
+      {
+        name: 'Leak while holding',
+        value: holdJ / 1000,
+        unit: 'kJ',
+        equation: 'UA·ΔT·t',
+        source: 'box loss as entered',
+      },
+      {
+        name: 'Heat of sublimation',
+        value: DRY_ICE.latentJPerKg / 1000,
+        unit: 'kJ/kg',
+        equation: 'mass = heat / latent',
+        source: DRY_ICE.source,
+      },
+      {
+        name: 'CO2 in the room',
+        value: peakCo2Ppm,
+        unit: 'ppm',
+        equation: 'V dC/dt = S(1 − C) + Q(C₀ − C) over 15 min',
+        source: 'well-mixed room',
+      },
+    ],
+  }
+}
+
+function gasCautions(peak: number, { bath }: DryIceRequest): Caution[] {
+  const level = `about ${Math.round(peak / 100) * 100} ppm CO2`
+  const found: Caution[] = []
+  if (peak > CO2_LIMITS_PPM.immediatelyDangerous)
+    found.push({
+      code: 'co2-dangerous',
+      message: `This room would reach ${level}, immediately dangerous. Chill outdoors or use far less bath.`,
+    })
+  else if (peak > CO2_LIMITS_PPM.fifteenMinutes)
+    found.push({
+      code: 'co2-high',
+      message: `This room would reach ${level}, over the 15-minute limit. Open a door on each side, or chill outdoors.`,
+    })
+  else if (peak > CO2_LIMITS_PPM.eightHours)
+    found.push({
+      code: 'co2',
+      message: `This room would reach ${level}, over the 8-hour limit. Keep a door open while it bubbles.`,
+    })
+  if (bath.fluid !== 'none' && bath.litres > 0)
+    found.push({
+      code: 'solvent',
+      message: `${BATHS[bath.fluid].label} burns: keep the bath well away from the oven, sparks and pilot lights.`,
+    })
+  return found
+}

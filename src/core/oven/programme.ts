@@ -1,0 +1,61 @@
+import { fail, ok, type Result } from '../result'
+
+/** One line keyed into a controller. */
+export interface Segment {
+  readonly name: string
+  /** What the blade should see, °C. */
+  readonly nominalC: number
+  /** What is keyed in: nominal with this oven's correction, °C, whole degrees. */
+  readonly setC: number
+  /** null: as fast as the oven goes. */
+  readonly rateCPerH: number | null
+  readonly holdMin: number
+}
+
+export interface ProgrammeRequest {
+  readonly equalise: readonly { readonly atC: number; readonly holdMin: number }[]
+  readonly austenitizeC: number
+  /** Hold long enough for arrival, soak and every pull. */
+  readonly holdMin: number
+  /** Added to the nominal to get what this oven must be set to, °C. */
+  readonly correctionC: number
+  readonly ovenMaxC: number
+  readonly foilMaxC: number | null
+}
+
+/**
+ * Segments to key in: each preheat, then the soak. The correction is added to every step.
+ * Errors: 'above-oven', 'above-foil'.
+ */
+export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
+  const { correctionC } = request
+  const keyed = (nominalC: number) => Math.round(nominalC + correctionC)
+  const setC = keyed(request.austenitizeC)
+  if (setC > request.ovenMaxC)
+    return fail(
+      'above-oven',
+      `${setC} °C is above this oven’s ${request.ovenMaxC} °C. Lower the soak, or choose another grade.`,
+      'austenitizeC',
+    )
+  if (request.foilMaxC !== null && request.austenitizeC > request.foilMaxC)
+    return fail(
+      'above-foil',
+      `${Math.round(request.austenitizeC)} °C is above what the foil stands, ${request.foilMaxC} °C.`,
+      'austenitizeC',
+    )
+  const preheats = request.equalise
+    .filter(step => step.atC < request.austenitizeC)
+    .map(
+      (step, i): Segment => ({
+        name: `Equalise ${i + 1}`,
+        nominalC: step.atC,
+        setC: keyed(step.atC),
+        rateCPerH: null,
+        holdMin: step.holdMin,
+      }),
+    )
+  return ok([
+    ...preheats,
+    { name: 'Soak', nominalC: request.austenitizeC, setC, rateCPerH: null, holdMin: Math.ceil(request.holdMin) },
+  ])
+}

@@ -1,0 +1,38 @@
+/** Coolants, baths and what a shop's air may hold. Sources at each value. */
+export const DRY_ICE = {
+  boilsAtC: -78.5,
+  latentJPerKg: 571_000,
+  gasM3PerKg: 0.5466,
+  /** Loose pellets. Common practice, no published source. */
+  bulkKgPerL: 0.85,
+  source: 'sublimation of CO2 571 kJ/kg, gas at 20 °C; handbook values, from memory',
+} as const
+
+export const BATHS = {
+  isopropanol: { label: 'isopropanol', densityKgPerM3: 785, cp: 2350, source: 'handbook value, from memory' },
+  ethanol: { label: 'ethanol', densityKgPerM3: 789, cp: 2200, source: 'handbook value, from memory' },
+  none: { label: 'no bath', densityKgPerM3: 0, cp: 0, source: '' },
+} as const
+
+export type BathFluid = keyof typeof BATHS
+
+/** Heat given up by steel from 20 °C, J/kg. Source: Debye model, 432 K, from memory. */
+export const STEEL_CHILL_J_PER_KG = { toDryIce: 38_900, toLiquidNitrogen: 73_700, fromC: 20, dryIceC: -75 } as const
+
+export const VESSEL_CP = 900
+
+/** CO2 in air, ppm: 8 h, 15 min and immediately dangerous. Source: ACGIH and NIOSH limits, from memory. */
+export const CO2_LIMITS_PPM = { eightHours: 5_000, fifteenMinutes: 30_000, immediatelyDangerous: 40_000 } as const
+
+export const LIQUID_NITROGEN = {
+  boilsAtC: -195.8,
+  latentJPerKg: 199_200,
+  densityKgPerL: 0.807,
+  gasM3PerL: 0.693,
+  /** Cooling an insulated vessel down once, J. Common practice, no published source. */
+  vesselJ: 10_000,
+  source: 'vaporisation of N2 199.2 kJ/kg, 0.807 kg/L, gas at 20 °C; handbook values, from memory',
+} as const
+
+/** Oxygen in air and the least for work without breathing gear, %. Source: OSHA 29 CFR 1910.134, from memory. */
+export const OXYGEN = { normalPercent: 20.9, leastPercent: 19.5 } as const

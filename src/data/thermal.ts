@@ -1,0 +1,25 @@
+/** Properties of the blade, its foil, plates and air. Textbook values, from memory, unless said. SI but °C. */
+export const STEEL_THERMAL = {
+  densityKgPerM3: 7700,
+  /** Heating: 450 + 0.25·min(T, 700) J/kgK, with a transformation peak of 70 kJ/kg centred at 760 °C, σ 30 K. */
+  heating: { cp0: 450, cpPerC: 0.25, cpToC: 700, peakJPerKg: 70_000, peakC: 760, peakSigmaC: 30 },
+  /** Cooling as austenite: 500 + 0.12 T J/kgK; martensite gives back about 60 kJ/kg (50 to 85). */
+  cooling: { cp0: 500, cpPerC: 0.12, martensiteJPerKg: 60_000 },
+  source: 'textbook values, from memory',
+} as const
+
+export const FOIL_THERMAL = {
+  emissivityOutside: 0.7,
+  emissivityInside: 0.35,
+  emissivityBlade: 0.4,
+  gapMm: 0.5,
+  heatCapacityJPerM2K: 217,
+  source: 'textbook values, from memory',
+} as const
+
+export const ALUMINIUM_6061 = { conductivity: 167, densityKgPerM3: 2700, cp: 896, source: 'aluminium 6061 handbook values, from memory' } as const
+
+/** Contact through clamped foil, W/m²K, and plates to air. Common practice, no published source. */
+export const CONTACT = { clampedFoil: 800, clampedLow: 300, clampedHigh: 1200, stillAir: 8, fan: 35, airBlast: 80 } as const
+
+export const STEFAN_BOLTZMANN = 5.670374419e-8
