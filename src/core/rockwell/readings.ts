@@ -1,0 +1,152 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
+import tCdf from '@stdlib/stats-base-dists-t-cdf'
+import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { ROCKWELL } from '../../data/rockwell'
+import type { WorkingLine } from '../result'
+import type { TargetHrc } from '../steel/suggest'
+import { type IndentRules, indentRules } from './indent'
+
+export interface BlockCheck {
+  readonly certifiedHrc: number
+  readonly certifiedSd: number
+  readonly readings: readonly number[]
+}
+
+export interface Verification {
+  /** Mean on the block less the certified value, HRC. */
+  readonly bias: number
+  /** Largest less smallest reading on the block, HRC. */
+  readonly repeatability: number
+  readonly ok: boolean
+}
+
+export interface ReadingSummary {
+  readonly n: number
+  readonly mean: number
+  /** Standard deviation of the readings; null with one reading. */
+  readonly sd: number | null
+  /** Mean less the tester's bias; the mean itself without a block check. */
+  readonly corrected: number
+  /** Standard uncertainty of the corrected mean, HRC. */
+  readonly standardUncertainty: number
+  readonly degreesOfFreedom: number
+  /** Half width of the 95 % interval, HRC. */
+  readonly u95: number
+  /** Readings that Grubbs' test at 5 % calls outliers. They are shown, never dropped. */
+  readonly outliers: readonly number[]
+  readonly inTargetProbability: number | null
+  readonly verification: Verification | null
+  readonly rules: IndentRules
+  readonly working: readonly WorkingLine[]
+}
+
+const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+
+const sdOf = (values: readonly number[]) => {
+  const mean = meanOf(values)
+  return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1))
+}
+
+/**
+ * What a set of Rockwell C readings says: mean, bias-corrected mean, 95 % uncertainty and the chance that the true
+ * hardness is in target. Needs at least one reading.
+ * Source: GUM (JCGM 100) combination of the scatter of the mean, the block and the dial's resolution; Student's t
+ * with Welch-Satterthwaite degrees of freedom.
+ */
+export function summariseReadings(
+  readings: readonly number[],
+  block: BlockCheck | null = null,
+  target: TargetHrc | null = null,
+): ReadingSummary {
+  if (readings.length === 0) throw new RangeError('summariseReadings: no readings')
+  const n = readings.length
+  const mean = meanOf(readings)
+  const sd = n > 1 ? sdOf(readings) : null
+  const verification = block ? verifyTester(block) : null
+  const corrected = mean - (verification?.bias ?? 0)
+
+  const uMean = (sd ?? ROCKWELL.singleReadingSdHrc) / Math.sqrt(n)
+  const uResolution = ROCKWELL.resolutionHrc / Math.sqrt(12)
+  const uBlock = block ? blockUncertainty(block) : 0
+  const standardUncertainty = Math.hypot(uMean, uResolution, uBlock)
+  const degreesOfFreedom =
+    sd === null || uMean === 0 ? Number.POSITIVE_INFINITY : (n - 1) * (standardUncertainty / uMean) ** 4
+  const coverage = Number.isFinite(degreesOfFreedom) ? tQuantile(0.975, degreesOfFreedom) : 1.959964
+  const below = (x: number) => {
+    const z = (x - corrected) / standardUncertainty
+    return Number.isFinite(degreesOfFreedom) ? tCdf(z, degreesOfFreedom) : normalCdf(z, 0, 1)
+  }
+  return {
+    n,
+    mean,
+    sd,
+    corrected,
+    standardUncertainty,
+    degreesOfFreedom,
+    u95: coverage * standardUncertainty,
+    outliers: grubbsOutliers(readings),
+    inTargetProbability: target ? Math.max(0, below(target.max) - below(target.min)) : null,
+    verification,
+    rules: indentRules(Math.min(99, Math.max(1, corrected))),
+    working: [
+      { name: 'Mean', value: mean, unit: 'HRC', equation: 'Σx/n', source: 'n readings' },
+      {
+        name: 'Scatter of the mean',
+        value: uMean,
+        unit: 'HRC',
+        equation: sd === null ? 's of a single reading' : 's/√n',
+        source: sd === null ? 'common practice, no published source' : 'GUM (JCGM 100) 4.2',
+      },
+      { name: 'Resolution', value: uResolution, unit: 'HRC', equation: '0.5/√12', source: 'GUM (JCGM 100) F.2.2' },
+      {
+        name: 'Test block',
+        value: uBlock,
+        unit: 'HRC',
+        equation: '√(s_cert² + s²/n on the block)',
+        source: block ? 'block check' : 'no block check',
+      },
+      {
+        name: 'Coverage factor',
+        value: coverage,
+        unit: '',
+        equation: 't(0.975, ν), ν by Welch-Satterthwaite',
+        source: 'GUM (JCGM 100) G.4',
+      },
+    ],
+  }
+}
+
+const blockUncertainty = (block: BlockCheck) =>
+  Math.hypot(
+    block.certifiedSd,
+    (block.readings.length > 1 ? sdOf(block.readings) : ROCKWELL.singleReadingSdHrc) / Math.sqrt(block.readings.length),
+  )
+
+/** Error and repeatability on a test block against the limits of ISO 6508-2 (from memory). */
+export function verifyTester(block: BlockCheck): Verification {
+  const mean = meanOf(block.readings)
+  const bias = mean - block.certifiedHrc
+  const repeatability = Math.max(...block.readings) - Math.min(...block.readings)
+  const limit = Math.max(ROCKWELL.repeatabilityMinHrc, ROCKWELL.repeatabilityShare * (100 - mean))
+  return { bias, repeatability, ok: Math.abs(bias) <= ROCKWELL.permissibleErrorHrc && repeatability <= limit }
+}
+
+/**
+ * Critical value of Grubbs' two-sided test for one outlier.
+ * Source: Grubbs (1969), Technometrics 11, 1; ISO 5725-2. n ≥ 3.
+ * @example grubbsCritical(10) // 2.290
+ */
+export function grubbsCritical(n: number, significance = 0.05): number {
+  const t2 = tQuantile(1 - significance / (2 * n), n - 2) ** 2
+  return ((n - 1) / Math.sqrt(n)) * Math.sqrt(t2 / (n - 2 + t2))
+}
+
+function grubbsOutliers(readings: readonly number[]): number[] {
+  if (readings.length < 3) return []
+  const mean = meanOf(readings)
+  const sd = sdOf(readings)
+  // Below the dial's resolution scatter means nothing, and a test on it would cry wolf.
+  if (sd < ROCKWELL.resolutionHrc / 2) return []
+  const critical = grubbsCritical(readings.length)
+  return readings.filter(value => Math.abs(value - mean) / sd > critical)
+}

@@ -1,0 +1,226 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
+import type { Estimate } from '../result'
+import { type Prediction, predict, type Steel } from '../steel/predict'
+import type { Route } from '../steel/route'
+import { type TargetHrc, TEMPER_STEP_C } from '../steel/suggest'
+import type { Temper } from '../steel/tempering'
+
+/** Where in the route a reading was taken. 'temper-1' is after the first temper. */
+export type Stage = 'as-quenched' | 'after-cold' | `temper-${number}`
+
+export interface StageReading {
+  readonly mean: number
+  readonly u95: number
+  readonly stage: Stage
+}
+
+export type Symptom = 'chips' | 'rolls' | null
+
+export interface AdviceRequest {
+  readonly steel: Steel
+  /** What has been done so far; later steps of the plan are not in it. */
+  readonly route: Route
+  readonly reading: StageReading
+  readonly target: TargetHrc
+  readonly symptom: Symptom
+  readonly can: { readonly coldToC: number | null; readonly anneal: boolean }
+}
+
+export type OptionKind = 'accept' | 'temper' | 'cold' | 'anneal-and-reharden' | 'scrap'
+
+export interface AdviceOption {
+  readonly kind: OptionKind
+  /** What to do, in order, one line each. */
+  readonly steps: readonly string[]
+  /** The temper to add, for kind 'temper' and 'cold'. */
+  readonly temper: Temper | null
+  readonly hrc: Estimate
+  readonly inTargetProbability: number
+  readonly hours: number
+  readonly corrosion: number
+  readonly risk: 'low' | 'some' | 'high'
+  readonly why: string
+}
+
+/** Hours of a whole re-hardening: anneal 2 h at 900 °C, slow cool to 650 °C, wrap, harden, cold, two tempers. */
+const REHARDEN_HOURS = 40
+const TEMPER_HOLD_MIN = 120
+const TEMPER_HOURS = 3.5
+const TEMPER_RANGE_C = { min: 150, max: 550 } as const
+/** Model's one-sigma error of a change from a measured state, per HRC of change, and at the least. */
+const CHANGE_SD = { share: 0.25, floor: 0.25 } as const
+/** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
+const SYMPTOM_SHIFT_HRC = 1
+
+const chance = (hrc: Estimate, target: TargetHrc) =>
+  Math.max(0, normalCdf(target.max, hrc.mean, hrc.sd) - normalCdf(target.min, hrc.mean, hrc.sd))
+
+const stageHrc = (prediction: Prediction, stage: Stage): number => {
+  if (stage === 'as-quenched') return prediction.hrc.asQuenched.mean
+  if (stage === 'after-cold') return (prediction.hrc.afterCold ?? prediction.hrc.asQuenched).mean
+  const index = Number(stage.slice('temper-'.length)) - 1
+  return (prediction.hrc.afterTempers[index] ?? prediction.finalHrc).mean
+}
+
+/** The target a symptom at the edge argues for: chips want it softer, rolls want it harder. */
+export const targetWithSymptom = (target: TargetHrc, symptom: Symptom): TargetHrc => {
+  const shift = symptom === 'chips' ? -SYMPTOM_SHIFT_HRC : symptom === 'rolls' ? SYMPTOM_SHIFT_HRC : 0
+  return { min: target.min + shift, max: target.max + shift }
+}
+
+/**
+ * What can be done after a reading, best first: each option with the hardness it should give, the chance that this is
+ * in target, hours, corrosion index and a reason. The reading, not the prediction, is the starting point: the model
+ * supplies only the change from there.
+ */
+export function advise(request: AdviceRequest): AdviceOption[] {
+  const wanted = targetWithSymptom(request.target, request.symptom)
+  const now = predict(request.steel, request.route)
+  const measured: Estimate = { mean: request.reading.mean, sd: Math.max(0.05, request.reading.u95 / 1.96) }
+  const predicted = stageHrc(now, request.reading.stage)
+  const context: Context = { request, wanted, now, measured, predicted }
+  const options = [
+    acceptOption(context),
+    temperOption(context),
+    coldOption(context),
+    rehardenOption(context),
+    scrapOption(context),
+  ]
+  return options.filter(option => option !== null).sort((a, b) => worth(b) - worth(a))
+}
+
+interface Context {
+  readonly request: AdviceRequest
+  readonly wanted: TargetHrc
+  readonly now: Prediction
+  readonly measured: Estimate
+  readonly predicted: number
+}
+
+/** Chance of success, less what the hours and the risk of the option cost. Ranking only, never shown. */
+function worth(option: AdviceOption): number {
+  const risk = { low: 0, some: 0.04, high: 0.15 }[option.risk]
+  const effort = { accept: 0, temper: 0.02, cold: 0.04, 'anneal-and-reharden': 0.25, scrap: 0.6 }[option.kind]
+  return option.inTargetProbability - risk - effort
+}
+
+/** Hardness after a further route, carried from the measured value by the model's difference. */
+function carried({ request, measured, predicted }: Context, route: Route): { hrc: Estimate; corrosion: number } {
+  const after = predict(request.steel, route)
+  const change = after.finalHrc.mean - predicted
+  const sd = Math.hypot(measured.sd, CHANGE_SD.floor, CHANGE_SD.share * Math.abs(change))
+  return { hrc: { mean: measured.mean + change, sd }, corrosion: after.corrosion.index }
+}
+
+const round1 = (value: number) => (Math.round(value * 10) / 10).toFixed(1)
+const rangeText = (target: TargetHrc) => `${round1(target.min)} to ${round1(target.max)}`
+const stageWords = (stage: Stage) =>
+  stage === 'as-quenched' ? 'as quenched' : stage === 'after-cold' ? 'after cold' : `after temper ${stage.slice(7)}`
+const evidence = ({ request, measured }: Context) =>
+  `${round1(measured.mean)} ± ${round1(request.reading.u95)} HRC ${stageWords(request.reading.stage)}`
+
+function acceptOption(context: Context): AdviceOption | null {
+  const { request, measured, wanted, now } = context
+  // Untempered martensite is never a finished blade, however well it reads.
+  if (request.route.tempers.length === 0) return null
+  const inTarget = chance(measured, wanted)
+  return {
+    kind: 'accept',
+    steps: ['Finish the blade.'],
+    temper: null,
+    hrc: measured,
+    inTargetProbability: inTarget,
+    hours: 0,
+    corrosion: now.corrosion.index,
+    risk: 'low',
+    why: `It reads ${evidence(context)}; the target is ${rangeText(wanted)}.`,
+  }
+}
+
+/** The next temper, solved over both sides of the secondary peak; the cooler wins a near tie for its chromium. */
+function temperOption(context: Context): AdviceOption | null {
+  const { request, wanted, measured } = context
+  const { tempers } = request.route
+  let best: (ReturnType<typeof carried> & { atC: number; score: number }) | null = null
+  for (let atC = TEMPER_RANGE_C.min; atC <= TEMPER_RANGE_C.max; atC += TEMPER_STEP_C) {
+    const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin: TEMPER_HOLD_MIN }] })
+    const overChromium = atC > 400 ? 0.08 : 0
+    const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
+    const score = chance(after.hrc, wanted) - overChromium - miss * 0.01
+    if (!best || score > best.score + 1e-9) best = { ...after, atC, score }
+  }
+  if (!best) return null
+  const change = best.hrc.mean - measured.mean
+  const { atC, hrc, corrosion } = best
+  const again = tempers.length === 0 ? 'Temper' : 'Temper again'
+  return {
+    kind: 'temper',
+    steps: [`${again} 2 h at ${atC} °C (${Math.round(atC * 1.8 + 32)} °F), then cool to room temperature.`],
+    temper: { atC, holdMin: TEMPER_HOLD_MIN },
+    hrc,
+    inTargetProbability: chance(hrc, wanted),
+    hours: TEMPER_HOURS,
+    corrosion,
+    risk: atC > 400 ? 'some' : 'low',
+    why: `It reads ${evidence(context)}; ${atC} °C should move it ${change < 0 ? 'down' : 'up'} by ${round1(Math.abs(change))} toward ${rangeText(wanted)}${atC > 400 ? ', at the price of chromium' : ''}.`,
+  }
+}
+
+function coldOption(context: Context): AdviceOption | null {
+  const { request, wanted, measured } = context
+  const { coldToC } = request.can
+  const { route } = request
+  if (coldToC === null || (route.cold && route.cold.toC <= coldToC)) return null
+  const late = route.tempers.length > 0
+  // A temper stabilises what austenite is left: late cold counts as a day's delay.
+  const cold = { toC: coldToC, holdMin: 120, delayMin: late ? 1440 : 60 }
+  const last = route.tempers[route.tempers.length - 1]
+  const temper: Temper = last ?? { atC: 200, holdMin: TEMPER_HOLD_MIN }
+  const { hrc, corrosion } = carried(context, { ...route, cold, tempers: [...route.tempers, temper] })
+  return {
+    kind: 'cold',
+    steps: [`Cold at ${coldToC} °C for 2 h.`, `Temper 2 h at ${temper.atC} °C, since new martensite is brittle.`],
+    temper,
+    hrc,
+    inTargetProbability: chance(hrc, wanted),
+    hours: 2 + TEMPER_HOURS,
+    corrosion,
+    risk: 'some',
+    why: `It reads ${evidence(context)}; cold ${late ? 'after a temper turns only part of the soft austenite' : 'turns soft austenite hard'}, with the temper a change of ${round1(hrc.mean - measured.mean)}.`,
+  }
+}
+
+function rehardenOption(context: Context): AdviceOption | null {
+  const { request, wanted, now } = context
+  if (!request.can.anneal) return null
+  const hrc: Estimate = { mean: (wanted.min + wanted.max) / 2, sd: now.finalHrc.sd }
+  return {
+    kind: 'anneal-and-reharden',
+    steps: [
+      'Anneal wrapped: 900 °C for 2 h, 10 to 15 °C an hour to 650 °C, then oven off.',
+      'Check straightness and decarburised skin.',
+      'Harden again by a corrected route.',
+    ],
+    temper: null,
+    hrc,
+    inTargetProbability: chance(hrc, wanted),
+    hours: REHARDEN_HOURS,
+    corrosion: now.corrosion.index,
+    risk: 'high',
+    why: `It reads ${evidence(context)}; everything starts over, with the risk of warp, scale and lost carbon.`,
+  }
+}
+
+function scrapOption(context: Context): AdviceOption {
+  return {
+    kind: 'scrap',
+    steps: ['Mark it, keep it as a test piece.'],
+    temper: null,
+    hrc: context.measured,
+    inTargetProbability: 0,
+    hours: 0,
+    corrosion: context.now.corrosion.index,
+    risk: 'low',
+    why: 'Only when the blade is cracked, too thin to grind clean, or not worth another two days.',
+  }
+}

@@ -1,0 +1,26 @@
+/** Rockwell C geometry and limits. Sources named at each value; limits of the standards from memory. */
+export const ROCKWELL = {
+  /** ISO 6508-1: h = (100 − HRC)·0.002 mm. */
+  depthPerPointMm: 0.002,
+  fullScale: 100,
+  /** Diamond cone, ISO 6508-2: 120° with a 0.2 mm spherical tip. */
+  coneAngleDeg: 120,
+  tipRadiusMm: 0.2,
+  /** ISO 6508-1: at least 10 times the permanent depth for a diamond cone. */
+  thicknessPerDepth: 10,
+  /** ISO 6508-1: distance between centres at least 3 diameters, to an edge at least 2.5. */
+  spacingPerDiameter: 3,
+  edgePerDiameter: 2.5,
+  /** ISO 6508-2, scale C: permissible error of the tester, HRC; from memory. */
+  permissibleErrorHrc: 1.5,
+  /** ISO 6508-2, scale C: permissible repeatability is 0.02·(100 − mean), at least 0.8 HRC; from memory. */
+  repeatabilityShare: 0.02,
+  repeatabilityMinHrc: 0.8,
+  /** A dial is read to half a point. Common practice, no published source. */
+  resolutionHrc: 0.5,
+  /** One sigma of a single reading where there is only one. Common practice, no published source. */
+  singleReadingSdHrc: 0.5,
+  /** What a reading of hardened steel can be; outside it a slip of the keys is likelier. */
+  plausible: { min: 5, max: 70 },
+  source: 'ISO 6508-1, ISO 6508-2, ASTM E18; limits from memory',
+} as const
