@@ -1,0 +1,165 @@
+import { z } from 'zod'
+import { gradeNames } from '../steel/grades'
+import { bladeSchema, bounded, envelopeSchema, routeSchema, stageSchema, symptomSchema, targetSchema } from './schemas'
+
+const percent = z.number().min(0).max(40)
+
+export const compositionSchema = z
+  .object({
+    C: z.number().min(0.05).max(3.5),
+    N: percent.optional(),
+    Si: percent.optional(),
+    Mn: percent.optional(),
+    Cr: percent.optional(),
+    Mo: percent.optional(),
+    W: percent.optional(),
+    V: percent.optional(),
+    Nb: percent.optional(),
+    Ni: percent.optional(),
+    Co: percent.optional(),
+    Cu: percent.optional(),
+  })
+  .refine(parts => Object.values(parts).reduce((sum: number, part) => sum + (part ?? 0), 0) <= 60, {
+    error: 'the alloying elements add up to more than 60 %: less than half of it would be iron',
+  })
+
+export const steelSchema = z.union(
+  [
+    z.strictObject({ grade: z.enum(gradeNames() as [string, ...string[]]) }),
+    z.strictObject({ composition: compositionSchema }),
+  ],
+  { error: `give {"grade": one of ${gradeNames().join(', ')}} or {"composition": {"C": wt%, …}}` },
+)
+
+export const predictRequest = z.object({ steel: steelSchema, route: routeSchema })
+
+const pieceSchema = z.object({
+  lengthMm: z.number().min(1).max(5000),
+  widthMm: z.number().min(1).max(5000),
+  count: z.int().min(1).max(400),
+})
+
+const foilCommon = {
+  rollWidthMm: z.number().min(50).max(2000),
+  rotate: z.boolean(),
+  longestSectionMm: z.number().min(1).max(20_000).nullable().optional(),
+}
+
+export const foilRequest = z.union(
+  [
+    z.object({
+      ...foilCommon,
+      envelope: envelopeSchema,
+      blades: z
+        .array(bladeSchema.pick({ lengthMm: true, widthMm: true, thicknessMm: true, count: true }))
+        .min(1)
+        .max(100),
+    }),
+    z.object({ ...foilCommon, pieces: z.array(pieceSchema).min(1).max(100) }),
+  ],
+  { error: 'give rollWidthMm, rotate and either envelope with blades, or pieces' },
+)
+
+const readingValue = z.number().min(5).max(70)
+
+export const blockSchema = z.object({
+  certifiedHrc: bounded('hrc'),
+  certifiedSd: z.number().min(0).max(3),
+  readings: z.array(readingValue).min(1).max(50),
+})
+
+export const rockwellRequest = z.object({
+  readings: z.array(readingValue).min(1).max(500),
+  block: blockSchema.nullable().optional(),
+  thicknessMm: bounded('bladeThicknessMm').optional(),
+  target: targetSchema.nullable().optional(),
+})
+
+export const adviseRequest = z.object({
+  steel: steelSchema,
+  route: routeSchema,
+  reading: z.object({ mean: readingValue, u95: z.number().min(0).max(20), stage: stageSchema }),
+  target: targetSchema,
+  symptom: symptomSchema.optional(),
+  can: z.object({ coldToC: bounded('coldC').nullable(), anneal: z.boolean() }),
+})
+
+/** Answers are read, never changed. */
+const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
+
+const estimate = z.object({ mean: z.number(), sd: z.number() })
+const caution = z.object({ code: z.string(), message: z.string() })
+export const workingSchema = z.object({
+  name: z.string(),
+  value: z.union([z.number(), z.string()]),
+  unit: z.string(),
+  equation: z.string(),
+  source: z.string(),
+})
+
+export const predictResponse = z.object({
+  hrc: z.object({ asQuenched: estimate, afterCold: estimate.nullable(), afterTempers: list(estimate) }),
+  martensiteStartC: z.number(),
+  retainedAustenite: z.object({ asQuenched: z.number(), afterCold: z.number().nullable(), final: z.number() }),
+  austenite: z.record(z.string(), z.number()),
+  carbideFraction: z.number(),
+  corrosion: z.object({ chromiumInSolution: z.number(), index: z.number(), temperPenalty: z.number() }),
+  cautions: list(caution),
+  working: list(workingSchema),
+})
+
+export const foilResponse = z.object({
+  pieces: list(pieceSchema),
+  usedLengthMm: z.number(),
+  lowerBoundMm: z.number(),
+  layout: list(
+    z.object({
+      piece: z.int(),
+      xMm: z.number(),
+      yMm: z.number(),
+      acrossMm: z.number(),
+      alongMm: z.number(),
+      rotated: z.boolean(),
+    }),
+  ),
+  cuts: list(z.object({ yMm: z.number(), alongMm: z.number() })),
+})
+
+export const rockwellResponse = z.object({
+  mean: z.number(),
+  corrected: z.number(),
+  u95: z.number(),
+  n: z.int(),
+  outliers: list(z.number()),
+  inTargetProbability: z.number().nullable(),
+  minimumThicknessMm: z.number(),
+  minimumSpacingMm: z.number(),
+  minimumEdgeMm: z.number(),
+  thickEnough: z.boolean().nullable(),
+  verification: z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() }).nullable(),
+  working: list(workingSchema),
+})
+
+export const adviseResponse = z.object({
+  options: list(
+    z.object({
+      kind: z.enum(['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap']),
+      steps: list(z.string()),
+      temper: z.object({ atC: z.number(), holdMin: z.number() }).nullable(),
+      hrc: estimate,
+      inTargetProbability: z.number(),
+      hours: z.number(),
+      corrosion: z.number(),
+      risk: z.enum(['low', 'some', 'high']),
+      why: z.string(),
+    }),
+  ),
+})
+
+export const errorResponse = z.object({
+  error: z.object({
+    code: z.string(),
+    message: z.string(),
+    issues: list(z.object({ path: z.string(), message: z.string() })),
+  }),
+})

@@ -1,0 +1,67 @@
+import { z } from 'zod'
+import { fail, ok, type Result } from '../result'
+import { problemsOf } from './problems'
+import { batchSchema, readingSchema, recipeSchema, runSchema, workshopSchema } from './schemas'
+
+/** Says that a file is ours, and which version of its shape it has. */
+export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
+export const EXCHANGE_VERSION = 1
+
+const exchangeSchema = z.object({
+  format: z.literal(EXCHANGE_FORMAT),
+  version: z.literal(EXCHANGE_VERSION),
+  exportedAt: z.iso.datetime(),
+  shop: workshopSchema,
+  batches: z.array(batchSchema).max(20_000),
+  readings: z.array(readingSchema).max(500_000),
+  recipes: z.array(recipeSchema).max(5_000),
+  runs: z.array(runSchema).max(20_000),
+})
+
+/** Everything a workshop holds, as one file. */
+export type Exchange = z.infer<typeof exchangeSchema>
+export type WorkshopData = Omit<Exchange, 'format' | 'version' | 'exportedAt'>
+
+export const exportText = (data: WorkshopData, exportedAt: string): string =>
+  `${JSON.stringify({ format: EXCHANGE_FORMAT, version: EXCHANGE_VERSION, exportedAt, ...data }, null, 1)}\n`
+
+const headSchema = z.object({ format: z.string(), version: z.number() })
+
+/** Problems of a broken file that are worth saying; the rest is counted. */
+const MOST_PROBLEMS = 5
+
+/**
+ * Reads a workshop file whole or not at all. Errors: 'not-json', 'not-ours', 'newer', 'broken' (with the paths of
+ * what does not fit).
+ */
+export function parseExchange(text: string): Result<Exchange> {
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  } catch {
+    return fail(
+      'not-json',
+      'This file is not readable: it is cut off, or not a workshop file. Nothing was changed. Export it again where it came from.',
+    )
+  }
+  const head = headSchema.safeParse(json)
+  if (!head.success || head.data.format !== EXCHANGE_FORMAT)
+    return fail(
+      'not-ours',
+      'This is not a workshop file of this application. Nothing was changed. Choose a file made by “Save everything”.',
+    )
+  if (head.data.version > EXCHANGE_VERSION)
+    return fail(
+      'newer',
+      `This file was written by a newer version of the application (file version ${head.data.version}, this one reads ${EXCHANGE_VERSION}). Nothing was changed. Update, then read it again.`,
+    )
+  const whole = exchangeSchema.safeParse(json)
+  if (whole.success) return ok(whole.data)
+  const problems = problemsOf(whole.error)
+  const shown = problems
+    .slice(0, MOST_PROBLEMS)
+    .map(p => `${p.path} ${p.message}`)
+    .join('; ')
+  const more = problems.length > MOST_PROBLEMS ? `, and ${problems.length - MOST_PROBLEMS} more` : ''
+  return fail('broken', `This file is damaged: ${shown}${more}. Nothing was changed.`, problems[0]?.path)
+}

@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import { errorResponse } from './api'
+import { QUESTIONS } from './questions'
+
+const content = (schema: z.ZodType, io: 'input' | 'output') => ({
+  'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
+})
+
+const REFUSALS = {
+  400: 'Bad input',
+  405: 'Another method than POST',
+  413: 'Longer than 1 MiB',
+  415: 'Not application/json',
+} as const
+
+/** The HTTP interface as OpenAPI 3.1, made from the schemas that guard it. */
+export function openApiDocument() {
+  const refusals = Object.fromEntries(
+    Object.entries(REFUSALS).map(([status, description]) => [
+      status,
+      { description, content: content(errorResponse, 'output') },
+    ]),
+  )
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Tawny Ember',
+      version: '1',
+      description:
+        'Heat treatment of knife blades: the same core the interface uses. Temperatures in °C, lengths in mm, times in minutes unless named.',
+      license: { name: 'MIT' },
+    },
+    paths: Object.fromEntries(
+      Object.entries(QUESTIONS).map(([name, { summary, request, response }]) => [
+        `/api/${name}`,
+        {
+          post: {
+            operationId: name,
+            summary,
+            requestBody: { required: true, content: content(request, 'input') },
+            responses: { 200: { description: 'The answer', content: content(response, 'output') }, ...refusals },
+          },
+        },
+      ]),
+    ),
+  }
+}

@@ -1,0 +1,7 @@
+import { advise } from './advise'
+import { foil } from './foil'
+import { predict } from './predict'
+import { rockwell } from './rockwell'
+
+/** Every question served over HTTP, by the name of its path. */
+export const QUESTIONS = { predict, foil, rockwell, advise } as const

@@ -1,0 +1,33 @@
+import type { z } from 'zod'
+import type { Question } from '../question'
+import type { advise } from './advise'
+import type { foil } from './foil'
+import type { plates } from './plates'
+import type { predict } from './predict'
+import type { rockwell } from './rockwell'
+import type { temperCurve } from './temper-curve'
+
+interface Local {
+  advise: typeof advise
+  foil: typeof foil
+  plates: typeof plates
+  predict: typeof predict
+  rockwell: typeof rockwell
+  'temper-curve': typeof temperCurve
+}
+
+export type LocalQuestionName = keyof Local
+export type LocalRequest<N extends LocalQuestionName> = z.input<Local[N]['request']>
+export type LocalAnswer<N extends LocalQuestionName> = z.infer<Local[N]['response']>
+
+const anyOf = (q: unknown) => q as Question
+
+/** What the worker answers: all that HTTP does and what only the interface asks. Each is fetched when first asked. */
+export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Question>>> = {
+  advise: async () => anyOf((await import('./advise')).advise),
+  foil: async () => anyOf((await import('./foil')).foil),
+  plates: async () => anyOf((await import('./plates')).plates),
+  predict: async () => anyOf((await import('./predict')).predict),
+  rockwell: async () => anyOf((await import('./rockwell')).rockwell),
+  'temper-curve': async () => anyOf((await import('./temper-curve')).temperCurve),
+}

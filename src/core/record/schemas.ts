@@ -1,0 +1,252 @@
+import { z } from 'zod'
+import { BATHS } from '../../data/cold'
+import { OVEN_PRESETS } from '../../data/ovens'
+
+// Zod's compiled validators use eval, which the content security policy refuses.
+z.config({ jitless: true })
+
+const between = (min: number, max: number) => z.number().min(min).max(max)
+const id = z.string().min(1).max(64)
+const text = (longest: number) => z.string().max(longest)
+const instant = z.iso.datetime()
+
+/** Bounds of what the shop can mean; a value outside is a slip of the keys. Shared by fields, files and HTTP. */
+export const BOUNDS = {
+  austenitizeC: { min: 700, max: 1300 },
+  temperC: { min: 50, max: 750 },
+  coldC: { min: -200, max: 10 },
+  soakMin: { min: 0.5, max: 600 },
+  holdMin: { min: 1, max: 6000 },
+  delayMin: { min: 0, max: 100_000 },
+  hrc: { min: 20, max: 70 },
+  bladeLengthMm: { min: 30, max: 900 },
+  bladeWidthMm: { min: 5, max: 150 },
+  bladeThicknessMm: { min: 0.5, max: 12 },
+  bladeCount: { min: 1, max: 60 },
+} as const
+
+export const bounded = (name: keyof typeof BOUNDS) => between(BOUNDS[name].min, BOUNDS[name].max)
+
+export const targetSchema = z
+  .object({ min: bounded('hrc'), max: bounded('hrc') })
+  .refine(t => t.min < t.max, { error: 'the lower end of the target must be below the upper end', path: ['min'] })
+
+export const temperSchema = z.object({ atC: bounded('temperC'), holdMin: bounded('holdMin') })
+export const coldSchema = z.object({
+  toC: bounded('coldC'),
+  holdMin: bounded('holdMin'),
+  delayMin: bounded('delayMin'),
+})
+
+export const routeSchema = z.object({
+  austenitizeC: bounded('austenitizeC'),
+  soakMin: bounded('soakMin'),
+  quenchedToC: between(-30, 200),
+  cold: coldSchema.nullable(),
+  tempers: z.array(temperSchema).max(8),
+})
+
+export const envelopeSchema = z.object({
+  folds: z.int().min(1).max(4),
+  foldMm: between(3, 30),
+  endMm: between(1, 150),
+  edgeMm: between(1, 60),
+})
+
+const bladeSizeSchema = z.object({
+  lengthMm: bounded('bladeLengthMm'),
+  widthMm: bounded('bladeWidthMm'),
+  thicknessMm: bounded('bladeThicknessMm'),
+})
+
+/** One line of the tray: equal blades of one grade. */
+export const bladeSchema = bladeSizeSchema.extend({
+  id,
+  groupId: id,
+  mark: text(12),
+  count: z.int().min(BOUNDS.bladeCount.min).max(BOUNDS.bladeCount.max),
+  bevels: z.enum(['pre-ground', 'full']),
+})
+
+export const symptomSchema = z.enum(['chips', 'rolls']).nullable()
+
+/** Something decided about a group, kept with its reason. */
+export const decisionSchema = z.object({ at: instant, what: text(400), why: text(1000) })
+
+/** The blades of one grade in a batch, with their target and route. */
+export const groupSchema = z.object({
+  id,
+  gradeName: text(40),
+  target: targetSchema,
+  route: routeSchema,
+  recipeId: id.nullable(),
+  symptom: symptomSchema,
+  decisions: z.array(decisionSchema).max(200),
+})
+
+export const batchSchema = z.object({
+  id,
+  /** Counts the saves; a second tab sees by it that the batch moved on. */
+  rev: z.int().min(0),
+  name: text(80),
+  createdAt: instant,
+  updatedAt: instant,
+  deletedAt: instant.nullable(),
+  groups: z.array(groupSchema).min(1).max(6),
+  blades: z.array(bladeSchema).max(60),
+  envelope: envelopeSchema,
+  countedOut: z.int().min(0).max(3600).nullable(),
+  note: text(4000),
+})
+
+export const stageSchema = z.templateLiteral([
+  z.enum([
+    'as-quenched',
+    'after-cold',
+    'temper-1',
+    'temper-2',
+    'temper-3',
+    'temper-4',
+    'temper-5',
+    'temper-6',
+    'temper-7',
+    'temper-8',
+  ]),
+])
+
+export const readingSchema = z.object({
+  id,
+  batchId: id,
+  groupId: id,
+  /** Mark scribed on the one blade, such as A3. */
+  piece: text(20),
+  stage: stageSchema,
+  hrc: between(5, 70),
+  at: instant,
+  deletedAt: instant.nullable(),
+})
+
+export const recipeSchema = z.object({
+  id,
+  name: text(80),
+  gradeName: text(40),
+  target: targetSchema,
+  retired: z.boolean(),
+  versions: z
+    .array(z.object({ number: z.int().min(1), at: instant, route: routeSchema, why: text(1000) }))
+    .min(1)
+    .max(200),
+})
+
+const waitSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('oven'), atLeastC: between(0, 1300) }),
+  z.object({ kind: z.literal('oven-below'), atMostC: between(0, 1300) }),
+  z.object({ kind: z.literal('seconds'), seconds: between(0, 1_000_000) }),
+])
+
+export const runStepSchema = z.object({
+  id,
+  kind: z.enum([
+    'ready',
+    'start',
+    'load',
+    'soak',
+    'pull',
+    'inspect',
+    'cold-in',
+    'cold-out',
+    'temper-start',
+    'temper-in',
+    'temper-out',
+    'measure',
+  ]),
+  title: text(60),
+  action: text(80),
+  detail: text(400),
+  /** What must come first; null: confirm at once. */
+  wait: waitSchema.nullable(),
+  /** What the oven is set to while this step is the present one, °C; 0 is off. */
+  ovenSetC: between(0, 1300),
+  /** Blade packets this step moves. */
+  pieces: z.array(text(20)).max(400),
+  station: text(20),
+})
+
+export const runEventSchema = z.object({
+  /** Seconds on the run's own clock. */
+  atS: between(0, 100_000_000),
+  kind: z.enum(['confirm', 'take-back', 'add-minutes', 'remark']),
+  stepId: id,
+  minutes: between(-60, 600).nullable(),
+  text: text(1000),
+})
+
+export const runSchema = z.object({
+  id,
+  batchId: id,
+  startedAt: instant,
+  endedAt: instant.nullable(),
+  mode: z.enum(['practice', 'shop']),
+  /** The run's clock: from each real instant it goes on at a speed. */
+  clock: z
+    .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0, 600) }))
+    .min(1)
+    .max(2000),
+  steps: z.array(runStepSchema).min(1).max(2000),
+  events: z.array(runEventSchema).max(10_000),
+})
+
+const presetNames = OVEN_PRESETS.map(preset => preset.name)
+const bathNames = Object.keys(BATHS) as (keyof typeof BATHS)[]
+
+export const workshopSchema = z.object({
+  id: z.literal('shop'),
+  name: text(80),
+  units: z.enum(['metric', 'imperial']),
+  theme: z.enum(['system', 'light', 'dark']),
+  oven: z.object({
+    preset: z.enum(presetNames),
+    maxC: between(900, 1300),
+    /** Added to what the blade should see to get what is keyed in. */
+    correctionC: between(-60, 60),
+  }),
+  temperingOven: z.enum(['own', 'same']),
+  plates: z.object({
+    thicknessMm: between(5, 80),
+    widthMm: between(40, 300),
+    lengthMm: between(100, 1200),
+    startC: between(-20, 150),
+    air: z.enum(['still', 'fan', 'air-blast']),
+  }),
+  foil: z.object({
+    rollWidthMm: between(100, 1300),
+    rotate: z.boolean(),
+    longestSectionMm: between(50, 2000).nullable(),
+    pricePerM: between(0, 1000),
+  }),
+  cold: z.object({
+    medium: z.enum(['none', 'freezer', 'dry-ice', 'liquid-nitrogen']),
+    bath: z.object({ fluid: z.enum(bathNames), litres: between(0, 60) }),
+    vesselKg: between(0, 40),
+    lossWPerK: between(0.05, 5),
+    room: z.object({ m3: between(4, 5000), airChangesPerH: between(0, 60) }),
+  }),
+  block: z
+    .object({
+      certifiedHrc: bounded('hrc'),
+      certifiedSd: between(0, 3),
+      readings: z.array(between(5, 70)).min(1).max(10),
+    })
+    .nullable(),
+})
+
+export type Target = z.infer<typeof targetSchema>
+export type Blade = z.infer<typeof bladeSchema>
+export type BatchGroup = z.infer<typeof groupSchema>
+export type Batch = z.infer<typeof batchSchema>
+export type Reading = z.infer<typeof readingSchema>
+export type Recipe = z.infer<typeof recipeSchema>
+export type Run = z.infer<typeof runSchema>
+export type RunStep = z.infer<typeof runStepSchema>
+export type RunEvent = z.infer<typeof runEventSchema>
+export type Workshop = z.infer<typeof workshopSchema>
