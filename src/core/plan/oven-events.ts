@@ -1,0 +1,35 @@
+import { bladeKg } from '../oven/chamber'
+import type { OvenEvent } from '../oven/controller'
+import type { Batch, Run } from '../record/schemas'
+import { runStateAt } from './run-state'
+import { piecesOf } from './tray'
+
+/** What a chamber falls by when the door opens: once for a whole load, less for one pull, K. See thermal notes in docs/method.md. */
+const LOAD_DROP_K = 70
+const PULL_DROP_K = 24
+
+/** What the run's confirmations did to the oven: set points as steps began, door openings as packets moved. */
+export function ovenEventsOf(run: Pick<Run, 'steps' | 'events'>, batch: Pick<Batch, 'blades' | 'groups'>): OvenEvent[] {
+  const weight = new Map(piecesOf(batch).map(p => [p.mark, bladeKg(p.blade)]))
+  const events: OvenEvent[] = []
+  let steelInKg = 0
+  let setC = 0
+  const setTo = (atS: number, wanted: number) => {
+    if (wanted !== setC) events.push({ atS, kind: 'set', setC: wanted })
+    setC = wanted
+  }
+  for (const { step, atS } of runStateAt(run, 0, null).confirmed) {
+    const moved = step.pieces.reduce((sum, mark) => sum + (weight.get(mark) ?? 0), 0)
+    const dropK = { load: LOAD_DROP_K, pull: PULL_DROP_K, 'temper-in': PULL_DROP_K, 'temper-out': PULL_DROP_K }[
+      step.kind as string
+    ]
+    if (dropK !== undefined && step.pieces.length > 0) {
+      const comesIn = step.kind === 'load' || step.kind === 'temper-in'
+      steelInKg = Math.max(0, steelInKg + (comesIn ? moved : -moved))
+      events.push({ atS, kind: 'door', dropK, steelInKg })
+    }
+    const following = run.steps[run.steps.indexOf(step) + 1]
+    setTo(atS, following?.ovenSetC ?? 0)
+  }
+  return events
+}

@@ -1,0 +1,254 @@
+import type { Batch, RunStep, Workshop } from '../record/schemas'
+import { findGrade } from '../steel/grades'
+import { bladeLagMin, entryC } from './timeline'
+import { type Load, loadsOf, piecesOf, temperLoadsOf, thickestMm } from './tray'
+import { foilMarkLine } from './words'
+
+/** Chamber within this of its set point counts as there, K. Common practice, no published source. */
+const AT_HEAT_WITHIN_K = 4
+/** Hand-warm in the plates before the next blade, s. Common practice, no published source. */
+const CLAMPED_S = 90
+const COLD_LAG_S = 60
+/** A usual climb near full heat, for the blade's lag, °C/h. Common practice, no published source. */
+const CLIMB_C_PER_H = 600
+const TEMPER_LAG_MIN = 15
+const COOL_BETWEEN_MIN = 30
+
+type Draft = Omit<RunStep, 'id'>
+
+/**
+ * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
+ * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
+ */
+export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
+  const loads = loadsOf(batch)
+  const pieces = piecesOf(batch)
+  const steps: Draft[] = [
+    {
+      kind: 'ready',
+      station: 'heat',
+      title: 'Shop ready',
+      action: 'All ready',
+      detail: `Shield, gauntlets, plates clean and cold, vice open, air on hand. ${pieces.length} packets counted and marked.`,
+      wait: null,
+      ovenSetC: 0,
+      pieces: [],
+    },
+    ...loads.flatMap((load, i) => loadSteps(load, loads[i - 1], shop)),
+    ...(loads.length > 0 ? [ovenOff(loads)] : []),
+    {
+      kind: 'inspect',
+      station: 'inspect',
+      title: 'Count and look',
+      action: `${pieces.length} out, straight and whole`,
+      detail: `Count out equals count in: ${pieces.length}. Open the foil away from you. Look for cracks, bends, dark scale where a packet leaked; a skating file says it hardened.`,
+      wait: null,
+      ovenSetC: 0,
+      pieces: [],
+    },
+    ...coldSteps(batch),
+    ...temperSteps(batch, shop),
+    {
+      kind: 'measure',
+      station: 'measure',
+      title: 'Measure',
+      action: 'End the run',
+      detail: 'Check the tester on its block, then take three readings a blade. Record them at the Measure bench.',
+      wait: null,
+      ovenSetC: 0,
+      pieces: [],
+    },
+  ]
+  return steps.map((step, i) => ({ ...step, id: `s${i + 1}` }))
+}
+
+/** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
+function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[] {
+  const correction = shop.oven.correctionC
+  const setC = Math.round(load.austenitizeC + correction)
+  const equalise = before
+    ? []
+    : (load.groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(steps => steps.length > 0) ?? [])
+  const entryNominalC = before?.austenitizeC ?? entryC(equalise, load.austenitizeC)
+  const entrySetC = Math.round(entryNominalC + correction)
+  const marks = load.pieces.map(p => p.mark)
+  const first = load.pieces[0]
+  const last = load.pieces[load.pieces.length - 1]
+  if (!first || !last) return []
+  return [
+    ...(before ? [] : [ovenOn(entrySetC, marks.length)]),
+    {
+      kind: 'load',
+      station: 'heat',
+      title: `Load ${marks.length} packets`,
+      action: `Load ${marks.length}, shut the door`,
+      detail: `${foilMarkLine(marks)}: power off while the door is open, spine down, tang toward you, thin ones in front, thickest at the back.`,
+      wait: { kind: 'oven', atLeastC: entrySetC - AT_HEAT_WITHIN_K },
+      ovenSetC: entrySetC,
+      pieces: marks,
+    },
+    ...equalise.map(
+      (step): Draft => ({
+        kind: 'soak',
+        station: 'heat',
+        title: `Equalise at ${Math.round(step.atC + correction)}`,
+        action: 'Even: go on up',
+        detail: `Held ${step.holdMin} min so that thick and thin go on together.`,
+        wait: { kind: 'seconds', seconds: step.holdMin * 60 },
+        ovenSetC: Math.round(step.atC + correction),
+        pieces: [],
+      }),
+    ),
+    {
+      kind: 'soak',
+      station: 'heat',
+      title: 'Wait for full heat',
+      action: 'At heat: start the clock',
+      detail: `The soak clock starts when the oven reads ${setC} °C; the blade’s own lag is added to it.`,
+      wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
+      ovenSetC: setC,
+      pieces: [],
+    },
+    ...pullSteps(load, entryNominalC, setC),
+    {
+      kind: 'pull',
+      station: 'plates',
+      title: `${last.mark} hand-warm`,
+      action: 'Out of the plates',
+      detail: 'Leave the air on until the packet can be held in a bare hand.',
+      wait: { kind: 'seconds', seconds: CLAMPED_S },
+      ovenSetC: setC,
+      pieces: [],
+    },
+  ]
+}
+
+const ovenOn = (entrySetC: number, count: number): Draft => ({
+  kind: 'start',
+  station: 'heat',
+  title: 'Oven on',
+  action: `Set ${entrySetC} °C, oven on`,
+  detail: `Door shut, empty. ${count} packets go in when it reads ${entrySetC} °C.`,
+  wait: null,
+  ovenSetC: 0,
+  pieces: [],
+})
+
+const ovenOff = (loads: readonly Load[]): Draft => ({
+  kind: 'start',
+  station: 'plates',
+  title: 'Oven off',
+  action: 'Oven off, door shut',
+  detail: 'Nothing is left in the oven. Let it cool shut.',
+  wait: null,
+  ovenSetC: Math.round(loads[loads.length - 1]?.austenitizeC ?? 0),
+  pieces: [],
+})
+
+/** One packet at a time: each at its own soak, and not before the one in the plates is hand-warm. */
+function pullSteps(load: Load, entryNominalC: number, setC: number): Draft[] {
+  const soakedS = (i: number) => {
+    const piece = load.pieces[i]
+    if (!piece) return 0
+    const lagMin = bladeLagMin(piece.blade.thicknessMm, load.austenitizeC, entryNominalC, CLIMB_C_PER_H)
+    return Math.round(60 * (piece.group.route.soakMin + Math.max(0, lagMin)))
+  }
+  return load.pieces.map((piece, i): Draft => {
+    const previous = load.pieces[i - 1]
+    const first = `Shield down, gauntlets on. ${piece.group.gradeName}, ${piece.blade.thicknessMm} mm.`
+    return {
+      kind: 'pull',
+      station: 'plates',
+      title: `Pull ${piece.mark}`,
+      action: `Pull ${piece.mark}, clamp, air on`,
+      detail: previous
+        ? `${first} ${previous.mark} out of the plates first.`
+        : `${first} Into the plates at once, vice shut.`,
+      wait: { kind: 'seconds', seconds: previous ? Math.max(CLAMPED_S, soakedS(i) - soakedS(i - 1)) : soakedS(i) },
+      ovenSetC: setC,
+      pieces: [piece.mark],
+    }
+  })
+}
+
+function coldSteps(batch: Batch): Draft[] {
+  const cold = batch.groups.filter(g => g.route.cold && batch.blades.some(b => b.groupId === g.id))
+  const coldest = Math.min(...cold.map(g => g.route.cold?.toC ?? 20))
+  const holdMin = Math.max(...cold.map(g => g.route.cold?.holdMin ?? 0))
+  if (cold.length === 0) return []
+  const marks = piecesOf(batch)
+    .filter(p => p.group.route.cold)
+    .map(p => p.mark)
+  const base = { station: 'cold', ovenSetC: 0, pieces: marks }
+  return [
+    {
+      ...base,
+      kind: 'cold-in',
+      title: `${marks.length} into the cold`,
+      action: `${marks.length} in the cold`,
+      detail: `${foilMarkLine(marks)}: gloves, face shield, door open, lid loose. To ${coldest} °C.`,
+      wait: null,
+    },
+    {
+      ...base,
+      kind: 'cold-out',
+      title: 'Hold cold',
+      action: `${marks.length} out, to the rack`,
+      detail: 'Then let them warm in still air until dry. Frost is water: wipe it off.',
+      wait: { kind: 'seconds', seconds: holdMin * 60 + COLD_LAG_S },
+    },
+  ]
+}
+
+function temperSteps(batch: Batch, shop: Workshop): Draft[] {
+  const loads = temperLoadsOf(batch)
+  const correction = shop.temperingOven === 'same' ? shop.oven.correctionC : 0
+  return loads.flatMap((load, i): Draft[] => {
+    const before = loads[i - 1]
+    const setC = Math.round(load.atC + correction)
+    const marks = load.pieces.map(p => p.mark)
+    const name = `Temper ${load.round}`
+    const thick = thickestMm(load.pieces.map(p => p.blade))
+    const newRound = before !== undefined && load.round > before.round
+    return [
+      {
+        kind: 'temper-start',
+        station: 'temper',
+        title: newRound ? 'Cool to room' : `${name}: oven on`,
+        action: `Set ${setC} °C, oven on`,
+        detail: newRound
+          ? `Blades down to room temperature before ${name.toLowerCase()}.`
+          : shop.temperingOven === 'same'
+            ? 'The hardening oven must first have cooled below the temper.'
+            : 'In the tempering oven.',
+        wait: newRound
+          ? { kind: 'seconds', seconds: COOL_BETWEEN_MIN * 60 }
+          : shop.temperingOven === 'same'
+            ? { kind: 'oven-below', atMostC: setC + AT_HEAT_WITHIN_K }
+            : null,
+        ovenSetC: 0,
+        pieces: [],
+      },
+      {
+        kind: 'temper-in',
+        station: 'temper',
+        title: `${name}: load ${marks.length}`,
+        action: `${marks.length} in, shut`,
+        detail: `${foilMarkLine(marks)}. The clock adds ${TEMPER_LAG_MIN} min until ${thick} mm is through.`,
+        wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
+        ovenSetC: setC,
+        pieces: marks,
+      },
+      {
+        kind: 'temper-out',
+        station: 'temper',
+        title: `${name}: hold`,
+        action: `${marks.length} out, cool in air`,
+        detail: 'Down to room temperature before anything else.',
+        wait: { kind: 'seconds', seconds: (load.holdMin + TEMPER_LAG_MIN) * 60 },
+        ovenSetC: setC,
+        pieces: marks,
+      },
+    ]
+  })
+}

@@ -1,0 +1,168 @@
+import type { StationName } from '../../data/cautions'
+import type { Equalise } from '../../data/grades'
+import { type ChamberModel, heatUpMin } from '../oven/chamber'
+import { arrival, FULL_VIEW } from '../oven/lag'
+import type { Route } from '../steel/route'
+
+/** What the metal lives through in a stretch; it decides the colour, never the temperature alone. */
+export type Phase =
+  | 'room'
+  | 'ramp'
+  | 'equalise'
+  | 'soak'
+  | 'quench'
+  | 'chill'
+  | 'cold'
+  | 'warm'
+  | 'temper-ramp'
+  | 'temper'
+  | 'cool'
+
+export interface Stretch {
+  readonly phase: Phase
+  readonly station: StationName
+  readonly startMin: number
+  readonly endMin: number
+  /** [min, °C] from start to end, at least two. */
+  readonly points: readonly (readonly [min: number, c: number])[]
+  /** What is written at it, without temperature: 'soak 15 min'. Null for none. */
+  readonly note: string | null
+}
+
+export interface TimelineRequest {
+  readonly route: Route
+  readonly equalise: readonly Equalise[]
+  readonly oven: ChamberModel
+  readonly steelKg: number
+  readonly thicknessMm: number
+}
+
+const ROOM_C = 20
+/** Entry on the way up when the grade asks for no preheat, °C. Common practice, no published source. */
+export const ENTRY_C = 800
+/** What the chamber falls by when cold packets go in, K, and the minutes to win it back. Common practice, no published source. */
+const DOOR_DROP_K = 70
+const QUENCH_MIN = 4
+const INSPECT_MIN = 20
+const TEMPER_LAG_MIN = 15
+const COOL_MIN = 35
+const WARM_MIN = 25
+
+/** Temperature where packets are loaded: the first preheat, or on the way up. */
+export const entryC = (equalise: readonly Equalise[], austenitizeC: number): number =>
+  Math.min(equalise[0]?.atC ?? ENTRY_C, austenitizeC)
+
+/** Minutes from the chamber's arrival until the thickest blade has arrived too. */
+export function bladeLagMin(thicknessMm: number, austenitizeC: number, entry: number, rateCPerH: number): number {
+  return (
+    arrival({ thicknessMm, view: FULL_VIEW }, { fromC: entry, toC: austenitizeC, rateCPerH }, entry).afterChamberS / 60
+  )
+}
+
+/**
+ * The planned temperature of a group's blades through its whole route, as stretches in time order. Before the oven is
+ * on and after the last temper there are stretches of room temperature without length, one for each station.
+ */
+export function planTimeline(request: TimelineRequest): Stretch[] {
+  const { route, equalise, oven, steelKg } = request
+  const out: Stretch[] = []
+  let now = 0
+  const push = (
+    phase: Phase,
+    station: StationName,
+    minutes: number,
+    shape: (part: number) => number,
+    note: string | null = null,
+    steps = 1,
+  ) => {
+    const points = Array.from({ length: steps + 1 }, (_, i) => [now + (minutes * i) / steps, shape(i / steps)] as const)
+    out.push({ phase, station, startMin: now, endMin: now + minutes, points, note })
+    now += minutes
+  }
+  const flat = (station: StationName) => push('room', station, 0, () => ROOM_C)
+  const rise = (station: StationName, from: number, to: number, kg: number, note: string | null = null) =>
+    push(
+      'ramp',
+      station,
+      finite(heatUpMin(oven, from, to, kg)),
+      part => exponential(from, to, oven.heating.settlesAtC, part),
+      note,
+      10,
+    )
+
+  for (const station of ['choose', 'prepare', 'wrap'] as const) flat(station)
+
+  const entry = entryC(equalise, route.austenitizeC)
+  rise('heat', ROOM_C, entry, 0)
+  const dip = Math.min(DOOR_DROP_K, entry - ROOM_C)
+  push('ramp', 'heat', 3, part => entry - dip * Math.sin(part * (Math.PI / 2)), `load at ${Math.round(entry)}`, 5)
+  push('ramp', 'heat', finite(heatUpMin(oven, entry - dip, entry, steelKg)), part => entry - dip * (1 - part), null, 3)
+  let at = entry
+  for (const step of equalise) {
+    if (step.atC > at && step.atC < route.austenitizeC) rise('heat', at, step.atC, steelKg)
+    at = Math.max(at, Math.min(step.atC, route.austenitizeC))
+    push('equalise', 'heat', step.holdMin, () => at)
+  }
+  rise('heat', at, route.austenitizeC, steelKg)
+  const rate = ((route.austenitizeC - at) / Math.max(1, finite(heatUpMin(oven, at, route.austenitizeC, steelKg)))) * 60
+  const lag = at < route.austenitizeC ? bladeLagMin(request.thicknessMm, route.austenitizeC, at, rate) : 0
+  push(
+    'soak',
+    'heat',
+    Math.max(0, lag) + route.soakMin,
+    () => route.austenitizeC,
+    `soak ${Math.round(route.soakMin)} min`,
+  )
+
+  const quenchEnd = Math.max(route.quenchedToC, ROOM_C)
+  push(
+    'quench',
+    'plates',
+    QUENCH_MIN,
+    part => quenchEnd + (route.austenitizeC - quenchEnd) * Math.exp(-6 * part),
+    null,
+    16,
+  )
+  push('room', 'inspect', INSPECT_MIN, () => ROOM_C)
+
+  if (route.cold) {
+    const { toC, holdMin, delayMin } = route.cold
+    if (delayMin > INSPECT_MIN) push('room', 'cold', Math.min(delayMin - INSPECT_MIN, 24 * 60), () => ROOM_C)
+    push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - Math.exp(-5 * part)), null, 8)
+    push('cold', 'cold', holdMin, () => toC, coldName(toC))
+    push('warm', 'cold', WARM_MIN, part => toC + (ROOM_C - toC) * part, null, 4)
+  } else flat('cold')
+
+  if (route.tempers.length === 0) flat('temper')
+
+  for (const temper of route.tempers) {
+    push(
+      'temper-ramp',
+      'temper',
+      TEMPER_LAG_MIN,
+      part => ROOM_C + (temper.atC - ROOM_C) * (1 - Math.exp(-5 * part)),
+      null,
+      8,
+    )
+    push('temper', 'temper', temper.holdMin, () => temper.atC, `${hours(temper.holdMin)}`)
+    push('cool', 'temper', COOL_MIN, part => ROOM_C + (temper.atC - ROOM_C) * Math.exp(-4 * part), null, 8)
+  }
+
+  for (const station of ['measure', 'verdict', 'finish', 'prove'] as const) flat(station)
+  return out
+}
+
+const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
+
+/** Along an exponential rise toward a settling temperature, at a share of its duration. */
+function exponential(from: number, to: number, settlesAtC: number, part: number): number {
+  if (to >= settlesAtC) return from + (to - from) * part
+  return settlesAtC - (settlesAtC - from) * ((settlesAtC - to) / (settlesAtC - from)) ** part
+}
+
+const hours = (minutes: number) => (minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.round(minutes)} min`)
+
+const coldName = (toC: number) => (toC > -40 ? 'freezer' : toC > -120 ? 'dry ice' : 'liquid nitrogen')
+
+/** Minutes from oven on to the end of the last temper. */
+export const timelineMin = (stretches: readonly Stretch[]): number => stretches[stretches.length - 1]?.endMin ?? 0

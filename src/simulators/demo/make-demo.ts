@@ -1,0 +1,196 @@
+import { buildRunSteps } from '../../core/plan/run-steps'
+import { piecesOf } from '../../core/plan/tray'
+import { DEFAULT_WORKSHOP, newGroup } from '../../core/record/defaults'
+import type { WorkshopData } from '../../core/record/exchange'
+import type { Batch, BatchGroup, Reading, Recipe, Run, Workshop } from '../../core/record/schemas'
+import { routeUpTo, stagesOf } from '../../core/rockwell/stages'
+import { findGrade } from '../../core/steel/grades'
+import { predict } from '../../core/steel/predict'
+import { createRandom, type Random } from './random'
+import { SHOP_NAME, STORIES, type Story } from './stories'
+
+const DAY_MS = 86_400_000
+/** The made-up oven reads hotter every day: what comes out follows, K a day. */
+const OVEN_DRIFT_K_PER_DAY = 0.035
+const BLADE_SD_HRC = 0.25
+const READING_SD_HRC = 0.3
+/** A leaking packet costs its blade this much at the skin, HRC. */
+const LEAK_HRC = 5.5
+
+/**
+ * A made-up workshop from a seed: about a year of batches with an oven that drifts, a bad packet, a chipped edge put
+ * right and a trial beside a control. The same seed and day give the same workshop.
+ */
+export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
+  const random = createRandom(seed)
+  const shop: Workshop = {
+    ...DEFAULT_WORKSHOP,
+    name: SHOP_NAME,
+    block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
+  }
+  const made = STORIES.map(story => tell(story, random, shop, now))
+  return {
+    shop,
+    batches: made.map(m => m.batch),
+    readings: made.flatMap(m => m.readings),
+    recipes: recipesFrom(
+      made.map(m => m.batch),
+      random,
+    ),
+    runs: made.flatMap(m => m.runs),
+  }
+}
+
+const atHour = (now: Date, daysAgo: number, hour: number) => {
+  const day = new Date(now.getTime() - daysAgo * DAY_MS)
+  day.setHours(hour, 0, 0, 0)
+  return day.getTime() > now.getTime() ? new Date(now.getTime() - daysAgo * DAY_MS) : day
+}
+
+function tell(
+  story: Story,
+  random: Random,
+  shop: Workshop,
+  now: Date,
+): { batch: Batch; readings: Reading[]; runs: Run[] } {
+  const day = atHour(now, story.daysAgo, 9)
+  const groups: BatchGroup[] = []
+  const blades: Batch['blades'] = []
+  for (const part of story.groups) {
+    const grade = findGrade(part.grade)
+    if (!grade) throw new RangeError(`demo: ${part.grade} is not shipped`)
+    const group = newGroup(random.id('g'), grade, shop, Math.max(...part.blades.map(b => b[3])))
+    groups.push({ ...group, route: { ...group.route, austenitizeC: group.route.austenitizeC + (part.hotterK ?? 0) } })
+    for (const [mark, lengthMm, widthMm, thicknessMm, count] of part.blades)
+      blades.push({
+        id: random.id('b'),
+        groupId: group.id,
+        mark,
+        lengthMm,
+        widthMm,
+        thicknessMm,
+        count,
+        bevels: 'pre-ground',
+      })
+  }
+  const batch: Batch = {
+    id: random.id('batch'),
+    rev: 1,
+    name: story.name,
+    note: story.note,
+    createdAt: day.toISOString(),
+    updatedAt: new Date(
+      day.getTime() + 8 * 3_600_000 > now.getTime() ? now.getTime() - 60_000 : day.getTime() + 8 * 3_600_000,
+    ).toISOString(),
+    deletedAt: null,
+    groups,
+    blades,
+    envelope: { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 },
+    countedOut: story.planned ? null : blades.reduce((sum, b) => sum + b.count, 0),
+  }
+  if (story.planned) return { batch, readings: [], runs: [] }
+  const readings = measure(batch, story, random, day)
+  return { batch: withDecisions(batch, story, day), readings, runs: [ranOn(batch, shop, random, day)] }
+}
+
+/** Readings as the oven, the blade and the tester would have given them. */
+function measure(batch: Batch, story: Story, random: Random, day: Date): Reading[] {
+  const drift = OVEN_DRIFT_K_PER_DAY * (365 - story.daysAgo) - 6
+  return piecesOf(batch).flatMap((piece, i) => {
+    const grade = findGrade(piece.group.gradeName)
+    if (!grade) return []
+    const own = random.normal(0, BLADE_SD_HRC)
+    const leak = story.leaked === piece.mark ? LEAK_HRC : 0
+    return stagesOf(piece.group.route)
+      .filter(stage => stage !== 'temper-1' && (stage !== 'as-quenched' || i % 3 === 0))
+      .flatMap(stage => {
+        const route = routeUpTo(piece.group.route, stage)
+        const truth = predict(grade, { ...route, austenitizeC: route.austenitizeC + drift }).finalHrc.mean + own - leak
+        return Array.from(
+          { length: stage === 'as-quenched' ? 1 : 3 },
+          (_, n): Reading => ({
+            id: random.id('r'),
+            batchId: batch.id,
+            groupId: piece.group.id,
+            piece: piece.mark,
+            stage,
+            hrc: Math.round(2 * (truth + 0.2 + random.normal(0, READING_SD_HRC))) / 2,
+            at: new Date(
+              day.getTime() + (stage === 'as-quenched' ? 3 : 30) * 3_600_000 + (i * 4 + n) * 60_000,
+            ).toISOString(),
+            deletedAt: null,
+          }),
+        )
+      })
+  })
+}
+
+/** A chipped edge was tempered once more: the decision stands in the record. */
+function withDecisions(batch: Batch, story: Story, day: Date): Batch {
+  const groups = batch.groups.map((group, i) => {
+    if (!story.groups[i]?.symptom) return group
+    const last = group.route.tempers[group.route.tempers.length - 1] ?? { atC: 200, holdMin: 120 }
+    const temper = { atC: last.atC + 30, holdMin: 120 }
+    return {
+      ...group,
+      route: { ...group.route, tempers: [...group.route.tempers, temper] },
+      decisions: [
+        {
+          at: new Date(day.getTime() + 4 * DAY_MS).toISOString(),
+          what: `Temper again 2 h at ${temper.atC} °C`,
+          why: 'The thin edge chipped on the board at 15° a side: too hard for its shape.',
+        },
+      ],
+    }
+  })
+  return { ...batch, groups }
+}
+
+/** A finished run in the log, every step confirmed a little after it was due. */
+function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
+  const steps = buildRunSteps(batch, shop)
+  let atS = 0
+  const events = steps.map(step => {
+    const due = step.wait?.kind === 'seconds' ? step.wait.seconds : step.wait ? 2200 : 60
+    atS += due + Math.round(5 + random.uniform() * 40)
+    return { atS, kind: 'confirm' as const, stepId: step.id, minutes: null, text: '' }
+  })
+  return {
+    id: random.id('run'),
+    batchId: batch.id,
+    startedAt: day.toISOString(),
+    endedAt: new Date(day.getTime() + atS * 1000).toISOString(),
+    mode: 'practice',
+    clock: [{ realMs: day.getTime(), runS: 0, speed: 1 }],
+    steps,
+    events,
+  }
+}
+
+function recipesFrom(batches: readonly Batch[], random: Random): Recipe[] {
+  const grades = [...new Set(batches.flatMap(b => b.groups.map(g => g.gradeName)))]
+  return grades.flatMap(gradeName => {
+    const oldest = [...batches].reverse().find(b => b.groups.some(g => g.gradeName === gradeName))
+    const group = oldest?.groups.find(g => g.gradeName === gradeName)
+    if (!oldest || !group) return []
+    const warmer = { ...group.route, tempers: group.route.tempers.slice(0, 2).map(t => ({ ...t, atC: t.atC + 10 })) }
+    return [
+      {
+        id: random.id('recipe'),
+        name: `${gradeName}, everyday`,
+        gradeName,
+        target: group.target,
+        retired: false,
+        versions: [
+          { number: 1, at: oldest.createdAt, route: warmer, why: 'From the grade’s usual figures.' },
+          {
+            number: 2,
+            at: oldest.updatedAt,
+            route: { ...group.route, tempers: group.route.tempers.slice(0, 2) },
+            why: 'Came out half a point soft: tempers 10 °C lower.',
+          },
+        ],
+      },
+    ]
+  })
+}

@@ -1,0 +1,123 @@
+/** What happened in the made-up year, oldest last. A shop on a made-up island coast: kitchen, fishing and boat knives. */
+export interface Story {
+  readonly name: string
+  readonly daysAgo: number
+  readonly groups: readonly {
+    readonly grade: string
+    /** [mark, length, width, spine, count] in mm. */
+    readonly blades: readonly (readonly [
+      mark: string,
+      lengthMm: number,
+      widthMm: number,
+      thicknessMm: number,
+      count: number,
+    ])[]
+    /** Moves the suggested soak temperature, K. */
+    readonly hotterK?: number
+    readonly symptom?: 'chips' | 'rolls'
+    readonly note?: string
+  }[]
+  /** Mark of a blade whose packet leaked: it reads low. */
+  readonly leaked?: string
+  readonly note: string
+  /** A batch not yet hot. */
+  readonly planned?: boolean
+}
+
+export const SHOP_NAME = 'Tide House, Ternholm'
+
+export const STORIES: readonly Story[] = [
+  {
+    name: 'Skerry fillets and galley knives',
+    daysAgo: 1,
+    planned: true,
+    note: 'Order for the harbour kitchen. Fillets thin and keen, galley knives to take knocks.',
+    groups: [
+      {
+        grade: 'X65Cr13',
+        blades: [
+          ['A', 285, 32, 2.2, 5],
+          ['B', 255, 44, 2.4, 4],
+        ],
+      },
+      { grade: 'X105CrMo17', blades: [['C', 310, 48, 3.1, 2]] },
+    ],
+  },
+  {
+    name: 'Boat knives, spring refit',
+    daysAgo: 12,
+    note: 'Same route as last time; nothing changed on purpose.',
+    groups: [{ grade: 'X105CrMo17', blades: [['A', 230, 38, 3.4, 6]] }],
+  },
+  {
+    name: 'Paring set for the inn',
+    daysAgo: 26,
+    note: '',
+    groups: [{ grade: 'X50CrMoV15', blades: [['P', 190, 24, 1.8, 8]] }],
+  },
+  {
+    name: 'Soak trial, hotter half',
+    daysAgo: 41,
+    note: 'Trial beside a control: only the soak differs, 15 K hotter.',
+    groups: [{ grade: 'X65Cr13', blades: [['H', 250, 40, 2.4, 4]], hotterK: 15 }],
+  },
+  {
+    name: 'Soak trial, control half',
+    daysAgo: 42,
+    note: 'Trial beside the hotter half: the usual route.',
+    groups: [{ grade: 'X65Cr13', blades: [['K', 250, 40, 2.4, 4]] }],
+  },
+  {
+    name: 'Net knives',
+    daysAgo: 70,
+    note: 'A3 came out with dark scale: hole in the foil at the tip.',
+    leaked: 'A3',
+    groups: [{ grade: 'X65Cr13', blades: [['A', 215, 30, 2.6, 6]] }],
+  },
+  {
+    name: 'Oyster and bait knives',
+    daysAgo: 98,
+    note: '',
+    groups: [
+      { grade: 'X50CrMoV15', blades: [['A', 165, 26, 3, 5]] },
+      { grade: 'X100CrMoV5', blades: [['B', 240, 36, 3.2, 3]] },
+    ],
+  },
+  {
+    name: 'Thin slicers, first try',
+    daysAgo: 131,
+    note: 'Chipped at 15° a side on the board; tempered once more.',
+    groups: [{ grade: 'X153CrMoV12', blades: [['A', 300, 42, 2.2, 4]], symptom: 'chips' }],
+  },
+  {
+    name: 'Galley knives for the ferry',
+    daysAgo: 166,
+    note: '',
+    groups: [
+      { grade: 'X105CrMo17', blades: [['A', 290, 46, 3, 5]] },
+      { grade: 'X65Cr13', blades: [['B', 240, 34, 2.2, 4]] },
+    ],
+  },
+  { name: 'Rigging knives', daysAgo: 203, note: '', groups: [{ grade: 'X100CrMoV5', blades: [['A', 225, 34, 4, 6]] }] },
+  {
+    name: 'Lighthouse kitchen',
+    daysAgo: 247,
+    note: '',
+    groups: [
+      {
+        grade: 'X65Cr13',
+        blades: [
+          ['A', 320, 48, 2.6, 3],
+          ['B', 200, 28, 2, 4],
+        ],
+      },
+    ],
+  },
+  { name: 'Choppers', daysAgo: 289, note: '', groups: [{ grade: 'X153CrMoV12', blades: [['A', 270, 70, 4, 3]] }] },
+  {
+    name: 'First stainless batch',
+    daysAgo: 340,
+    note: 'New oven, first heats.',
+    groups: [{ grade: 'X65Cr13', blades: [['A', 240, 36, 2.5, 4]] }],
+  },
+]
