@@ -1,0 +1,46 @@
+import { DEFAULT_WORKSHOP } from '../core/record/defaults'
+import type { WorkshopData } from '../core/record/exchange'
+import { db } from './database'
+import { saving } from './save-state'
+
+const TABLES = () => [db.batches, db.readings, db.recipes, db.runs, db.shop, db.meta] as const
+
+/** Everything stored, in one consistent read. */
+export const readAll = (): Promise<WorkshopData> =>
+  db.transaction('r', TABLES(), async () => ({
+    shop: (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP,
+    batches: await db.batches.toArray(),
+    readings: await db.readings.toArray(),
+    recipes: await db.recipes.toArray(),
+    runs: await db.runs.toArray(),
+  }))
+
+/** Adds to what is there (same id: the file's wins) or replaces it, all in one transaction or not at all. */
+export const writeAll = (data: WorkshopData, mode: 'add' | 'replace'): Promise<boolean> =>
+  saving(() =>
+    db.transaction('rw', TABLES(), async () => {
+      if (mode === 'replace') {
+        await Promise.all([db.batches, db.readings, db.recipes, db.runs].map(table => table.clear()))
+        await db.shop.put(data.shop)
+      }
+      await db.batches.bulkPut(data.batches)
+      await db.readings.bulkPut(data.readings)
+      await db.recipes.bulkPut(data.recipes)
+      await db.runs.bulkPut(data.runs)
+      await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
+    }),
+  )
+
+/** An empty workshop with its settings kept. */
+export const clearAll = async (): Promise<boolean> => {
+  const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+  return writeAll({ shop, batches: [], readings: [], recipes: [], runs: [] }, 'replace')
+}
+
+/** First visit: the demo workshop, if the server offers it. Later visits change nothing. */
+export async function seedOnce(make: (() => Promise<WorkshopData>) | null): Promise<void> {
+  if (await db.meta.get('seeded')) return
+  const data = make ? await make() : { shop: DEFAULT_WORKSHOP, batches: [], readings: [], recipes: [], runs: [] }
+  // Asked again: a second tab may have seeded meanwhile.
+  if (!(await db.meta.get('seeded'))) await writeAll(data, 'replace')
+}

@@ -1,0 +1,34 @@
+import Dexie, { type EntityTable } from 'dexie'
+import type { Batch, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
+
+export interface Meta {
+  readonly key: string
+  readonly value: string
+}
+
+/**
+ * The workshop's data in this browser. Every change of shape is a further version with an upgrade; versions that
+ * were ever released are never edited.
+ */
+export class WorkshopDatabase extends Dexie {
+  declare batches: EntityTable<Batch, 'id'>
+  declare readings: EntityTable<Reading, 'id'>
+  declare recipes: EntityTable<Recipe, 'id'>
+  declare runs: EntityTable<Run, 'id'>
+  declare shop: EntityTable<Workshop, 'id'>
+  declare meta: EntityTable<Meta, 'key'>
+
+  constructor(name = 'tawny-ember') {
+    super(name)
+    this.version(1).stores({
+      batches: 'id, updatedAt',
+      readings: 'id, batchId, at',
+      recipes: 'id, gradeName',
+      runs: 'id, batchId, startedAt',
+      shop: 'id',
+      meta: 'key',
+    })
+  }
+}
+
+export const db = new WorkshopDatabase()

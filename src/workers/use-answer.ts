@@ -1,0 +1,36 @@
+import { useEffect, useState } from 'react'
+import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/record/questions/local'
+import type { Result } from '../core/result'
+import { ask } from './client'
+
+/**
+ * The worker's answer to a question, asked again when the request changes. While a new one is computed the last
+ * answer stays; undefined before the first. A null request asks nothing.
+ */
+export function useAnswer<N extends LocalQuestionName>(
+  name: N,
+  request: LocalRequest<N> | null,
+): Result<LocalAnswer<N>> | undefined {
+  const [answer, setAnswer] = useState<Result<LocalAnswer<N>>>()
+  const key = request === null ? null : JSON.stringify(request)
+  useEffect(() => {
+    if (key === null) return
+    let current = true
+    ask(name, JSON.parse(key) as LocalRequest<N>).then(
+      value => {
+        if (current) setAnswer(value)
+      },
+      () => {
+        if (current)
+          setAnswer({
+            ok: false,
+            problems: [{ code: 'worker', message: 'The calculation did not start. Load the page again.', path: '' }],
+          })
+      },
+    )
+    return () => {
+      current = false
+    }
+  }, [name, key])
+  return answer
+}
