@@ -1,0 +1,82 @@
+import type { ReactNode } from 'react'
+import type { WorkingLine } from '../core/result'
+import { Working } from './Working'
+
+interface BenchProps {
+  readonly title: string
+  readonly says: string
+  /** The thing itself, drawn to scale. */
+  readonly drawing: ReactNode
+  /** The few figures that matter, and the next action. */
+  readonly figures: ReactNode
+  /** Exact fields. */
+  readonly fields?: ReactNode
+}
+
+/** The one layout of every stage: the thing on the left, its figures on the right, exact fields below. */
+export function Bench({ title, says, drawing, figures, fields }: BenchProps) {
+  return (
+    <section
+      aria-label={title}
+      className="grid gap-x-10 gap-y-4 px-4 py-4 md:px-6 lg:grid-cols-[minmax(0,1fr)_minmax(300px,360px)]"
+    >
+      <div className="min-w-0">
+        <header className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+          <h2 className="text-[21px]">{title}</h2>
+          <p className="text-[13px] text-ink-2">{says}</p>
+        </header>
+        {drawing}
+        {fields && <div className="mt-4">{fields}</div>}
+      </div>
+      <div className="min-w-0 lg:pt-1">{figures}</div>
+    </section>
+  )
+}
+
+interface FigureProps {
+  readonly label: string
+  readonly value: string
+  readonly unit: string
+  readonly working?: readonly WorkingLine[]
+  readonly note?: string
+  readonly tone?: 'ice'
+}
+
+/** A figure with its unit, band and working. */
+export function Figure({ label, value, unit, working, note, tone }: FigureProps) {
+  return (
+    <div className="border-t border-rule py-2.5">
+      <p className="text-[12.5px] text-ink-2">{label}</p>
+      <div className="flex items-end justify-between gap-3">
+        <p className={tone === 'ice' ? 'text-ice' : undefined}>
+          <span className="figure text-[38px]">{value}</span> <span className="text-[14px] text-ink-2">{unit}</span>
+        </p>
+        {working && <Working of={label} lines={working} note={note} />}
+      </div>
+    </div>
+  )
+}
+
+/** The usual caution, where the danger is. */
+export function CautionNote({ children }: { children: ReactNode }) {
+  return (
+    <div role="note" className="caution my-3">
+      {children}
+    </div>
+  )
+}
+
+/** The trouble beside the figure that causes it. */
+export function Warnings({ lines }: { lines: readonly { readonly code: string; readonly message: string }[] }) {
+  if (lines.length === 0) return null
+  return (
+    <ul className="my-2 space-y-1.5">
+      {lines.map(line => (
+        <li key={line.code} className="border-l-3 border-bad pl-3 text-[13px]">
+          <strong className="text-bad">Mind: </strong>
+          {line.message}
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,8 @@
+import { createContext, useContext } from 'react'
+import type { System } from '../core/units/quantity'
+
+const Units = createContext<System>('metric')
+export const UnitsProvider = Units.Provider
+
+/** Which units are shown: one setting of the workshop. Every field reads both. */
+export const useSystem = (): System => useContext(Units)

@@ -1,0 +1,49 @@
+import { Popover } from 'radix-ui'
+import type { WorkingLine } from '../core/result'
+
+const shown = (value: number | string): string => {
+  if (typeof value === 'string') return value
+  const size = Math.abs(value)
+  return size !== 0 && size < 0.01
+    ? value.toExponential(2)
+    : Number(value.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 3)).toString()
+}
+
+/** Opens a figure to its inputs, equations and sources. */
+export function Working({ of, lines, note }: { of: string; lines: readonly WorkingLine[]; note?: string }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="link min-h-6 shrink-0 text-[12.5px] text-ink-2 hover:text-ink"
+        aria-label={`Working of ${of}`}
+      >
+        working
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="left"
+          align="start"
+          collisionPadding={12}
+          className="z-30 max-h-[80vh] w-[min(560px,calc(100vw-24px))] overflow-auto border border-rule-strong bg-raised p-4 text-ink"
+          aria-label={`Working of ${of}`}
+        >
+          <h3 className="mb-2">{of}</h3>
+          <dl className="text-[13px]">
+            {lines.map(line => (
+              <div key={line.name} className="grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule py-1.5">
+                <dt>{line.name}</dt>
+                <dd className="text-right font-medium">
+                  {shown(line.value)} {line.unit}
+                </dd>
+                <dd className="col-span-2 text-ink-2">{line.equation}</dd>
+                <dd className="col-span-2 text-[12.5px] text-ink-2 italic">{line.source}</dd>
+              </div>
+            ))}
+          </dl>
+          {note && <p className="mt-2 border-t border-rule pt-2 text-[13px]">{note}</p>}
+          <Popover.Close className="btn mt-3">Close</Popover.Close>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}

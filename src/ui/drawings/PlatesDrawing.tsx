@@ -1,0 +1,79 @@
+import { formatQuantity, type System } from '../../core/units/quantity'
+
+interface Size {
+  readonly lengthMm: number
+  readonly thicknessMm: number
+}
+
+interface Props {
+  readonly plates: Size
+  readonly blade: Size
+  readonly mark: string
+  /** Packets in pull order, the one drawn among them. */
+  readonly waiting: readonly string[]
+  readonly system: System
+}
+
+/** Plates from the side: lengths to scale, thicknesses drawn three times as large so that the blade can be seen. */
+export function PlatesDrawing({ plates, blade, mark, waiting, system }: Props) {
+  const grow = 3
+  const thick = Math.min(90, plates.thicknessMm * grow)
+  const steel = Math.max(5, blade.thicknessMm * grow)
+  const width = Math.max(plates.lengthMm, blade.lengthMm) + 40
+  const height = 2 * thick + steel + 34
+  const at = waiting.indexOf(mark)
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${width + 150} ${height}`}
+        className="max-h-[180px] w-full"
+        preserveAspectRatio="xMinYMid meet"
+        role="img"
+        aria-label={`Two plates ${formatQuantity(plates.lengthMm, 'length', system)} long with ${mark} clamped between them`}
+      >
+        <rect x={0} y={20} width={plates.lengthMm} height={thick} className="fill-rule stroke-rule-strong" />
+        <rect
+          x={0}
+          y={20 + thick + steel}
+          width={plates.lengthMm}
+          height={thick}
+          className="fill-rule stroke-rule-strong"
+        />
+        <rect
+          x={(plates.lengthMm - blade.lengthMm) / 2}
+          y={20 + thick}
+          width={blade.lengthMm}
+          height={steel}
+          fill="#f98124"
+        />
+        <text x={plates.lengthMm / 2} y={13} fontSize={12} textAnchor="middle" className="fill-ink-2">
+          {formatQuantity(plates.lengthMm, 'length', system)}, {formatQuantity(plates.thicknessMm, 'length', system)}{' '}
+          thick; thickness drawn × {grow}
+        </text>
+        <text x={12} y={20 + thick / 2 + 4} fontSize={12} className="fill-ink">
+          upper plate
+        </text>
+        <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={12} className="fill-ink">
+          lower plate
+        </text>
+        <text
+          x={plates.lengthMm + 12}
+          y={20 + thick + steel / 2 + 4}
+          fontSize={13}
+          fontWeight={650}
+          className="fill-ink"
+        >
+          {mark}
+        </text>
+      </svg>
+      <figcaption className="mt-1 text-[13px] text-ink-2">
+        Pull order:{' '}
+        {waiting.map((name, i) => (
+          <span key={name} className={i === at ? 'font-semibold text-ember' : undefined}>
+            {name}{' '}
+          </span>
+        ))}
+      </figcaption>
+    </figure>
+  )
+}

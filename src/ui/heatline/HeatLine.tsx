@@ -1,0 +1,172 @@
+import { useEffect, useMemo, useRef } from 'react'
+import type { TracePoint } from '../../core/plan/measured'
+import type { Stretch } from '../../core/plan/timeline'
+import type { System } from '../../core/units/quantity'
+import type { StationName } from '../../data/cautions'
+import { useWidth } from '../use-width'
+import { heatColour } from './colour'
+import { HeatLabels } from './HeatLabels'
+import { StationLinks } from './StationLinks'
+import { type HeatScale, heatScale } from './scale'
+
+interface Props {
+  readonly stretches: readonly Stretch[]
+  /** Plans of the batch's other groups, drawn faint behind. */
+  readonly others: readonly (readonly Stretch[])[]
+  readonly system: System
+  readonly station: StationName
+  readonly hrefOf: (station: StationName) => string
+  readonly onStation: (station: StationName) => void
+  readonly trace: readonly TracePoint[]
+  readonly now: TracePoint | null
+}
+
+const HEIGHT = 192
+const LEAST_WIDTH = 780
+const GRID_C = [-75, 200, 500, 800, 1066]
+
+/** The batch as one curve of temperature, and the way through the product: stations are links on it. */
+export function HeatLine(props: Props) {
+  const { stretches, system, station, trace, now } = props
+  const frame = useRef<HTMLDivElement>(null)
+  const width = Math.max(LEAST_WIDTH, useWidth(frame) || 1208)
+  const box = useMemo(() => ({ left: 16, right: width - 16, top: 26, bottom: HEIGHT - 42 }), [width])
+  const scale = useMemo(() => heatScale(stretches, box), [stretches, box])
+
+  useEffect(() => {
+    const place = scale.stations.find(s => s.name === station)
+    if (place && frame.current) frame.current.scrollLeft = place.x - frame.current.clientWidth / 2
+  }, [station, scale])
+
+  return (
+    <div ref={frame} className="overflow-x-auto overflow-y-hidden">
+      <svg
+        width={width}
+        height={HEIGHT}
+        className="block font-sans"
+        role="group"
+        aria-label="Heat Line: planned temperature of the blades, with the stations of the work"
+      >
+        {GRID_C.map(c => (
+          <line
+            key={c}
+            x1={box.left}
+            x2={box.right}
+            y1={scale.y(c)}
+            y2={scale.y(c)}
+            stroke="#3d342c"
+            strokeDasharray="1 5"
+          />
+        ))}
+        <line x1={box.left} x2={box.right} y1={scale.y(20)} y2={scale.y(20)} stroke="#3d342c" />
+        {props.others.map((other, i) => (
+          <path
+            key={i}
+            d={pathOf(heatScale(other, box))}
+            fill="none"
+            stroke="#6b5d50"
+            strokeWidth={1}
+            strokeDasharray="3 3"
+          />
+        ))}
+        <Curve scale={scale} />
+        <Measured scale={scale} trace={trace} />
+        <HeatLabels scale={scale} system={system} />
+        {now && (
+          <NowMark x={scale.x(now.index, now.planMin)} y={scale.y(plannedAt(stretches, now))} bottom={box.bottom + 8} />
+        )}
+        <StationLinks
+          scale={scale}
+          station={station}
+          bottom={HEIGHT}
+          hrefOf={props.hrefOf}
+          onStation={props.onStation}
+        />
+      </svg>
+    </div>
+  )
+}
+
+function plannedAt(stretches: readonly Stretch[], { index, planMin }: TracePoint): number {
+  const points = stretches[index]?.points ?? []
+  const upper = points.findIndex(([min]) => min >= planMin)
+  const a = points[Math.max(0, upper - 1)]
+  const b = points[upper]
+  if (!a || !b) return 20
+  return b[0] === a[0] ? b[1] : a[1] + ((planMin - a[0]) / (b[0] - a[0])) * (b[1] - a[1])
+}
+
+const pathOf = (scale: HeatScale): string =>
+  scale.placed
+    .flatMap(({ stretch, x0, x1 }, index) =>
+      stretch.endMin === stretch.startMin
+        ? [
+            [x0, scale.y(20)],
+            [x1, scale.y(20)],
+          ]
+        : stretch.points.map(([min, c]) => [scale.x(index, min), scale.y(c)]),
+    )
+    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x?.toFixed(1)} ${y?.toFixed(1)}`)
+    .join('')
+
+/** The plan, thin, in the colour of the metal at each point. */
+function Curve({ scale }: { scale: HeatScale }) {
+  return (
+    <g strokeWidth={2.25} strokeLinecap="round" fill="none">
+      {scale.placed.flatMap(({ stretch, x0, x1 }, index) => {
+        if (stretch.endMin === stretch.startMin)
+          return [
+            <line key={index} x1={x0} x2={x1} y1={scale.y(20)} y2={scale.y(20)} stroke={heatColour(20, 'room')} />,
+          ]
+        return stretch.points.slice(1).map(([min, c], i) => {
+          const [min0, c0] = stretch.points[i] ?? [min, c]
+          return (
+            <line
+              key={`${index}-${i}`}
+              x1={scale.x(index, min0)}
+              x2={scale.x(index, min)}
+              y1={scale.y(c0)}
+              y2={scale.y(c)}
+              stroke={heatColour((c0 + c) / 2, stretch.phase)}
+            />
+          )
+        })
+      })}
+    </g>
+  )
+}
+
+/** What the oven showed, solid. */
+function Measured({ scale, trace }: { scale: HeatScale; trace: readonly TracePoint[] }) {
+  return (
+    <g strokeWidth={5.5} strokeLinecap="round" fill="none">
+      {trace.slice(1).map((b, i) => {
+        const a = trace[i]
+        const phase = scale.placed[b.index]?.stretch.phase ?? 'room'
+        // A gap of more than a stretch means nothing was measured between.
+        if (!a || b.index - a.index > 2) return null
+        return (
+          <line
+            key={i}
+            x1={scale.x(a.index, a.planMin)}
+            y1={scale.y(a.c)}
+            x2={scale.x(b.index, b.planMin)}
+            y2={scale.y(b.c)}
+            stroke={heatColour((a.c + b.c) / 2, phase)}
+          />
+        )
+      })}
+    </g>
+  )
+}
+
+/** Hangs below the curve, so that it crosses no label. */
+function NowMark({ x, y, bottom }: { x: number; y: number; bottom: number }) {
+  return (
+    <g>
+      <line x1={x} x2={x} y1={y} y2={bottom} stroke="#f3e9da" />
+      <circle cx={x} cy={y} r={5} fill="#f3e9da" stroke="#1c1713" strokeWidth={2} />
+      <title>Now</title>
+    </g>
+  )
+}

@@ -1,0 +1,98 @@
+import type { Phase } from '../../core/plan/timeline'
+import { kelvinFromC } from '../../core/units/temperature'
+
+type Rgb = readonly [r: number, g: number, b: number]
+
+const lobe = (nm: number, centre: number, below: number, above: number) =>
+  Math.exp(-0.5 * ((nm - centre) / (nm < centre ? below : above)) ** 2)
+
+/** CIE 1931 colour-matching functions. Source: Wyman, Sloan and Shirley (2013), JCGT 2(2), multi-lobe fit. */
+const matching = (nm: number): Rgb => [
+  1.056 * lobe(nm, 599.8, 37.9, 31) + 0.362 * lobe(nm, 442, 16, 26.7) - 0.065 * lobe(nm, 501.1, 20.4, 26.2),
+  0.821 * lobe(nm, 568.8, 46.9, 40.5) + 0.286 * lobe(nm, 530.9, 16.3, 31.1),
+  1.217 * lobe(nm, 437, 11.8, 36) + 0.681 * lobe(nm, 459, 26, 13.8),
+]
+
+/** Second radiation constant hc/k, nm·K (CODATA). */
+const C2_NM_K = 1.438776877e7
+
+/** Tristimulus values of a black body, in arbitrary but common units. */
+export function planckXyz(tempC: number): Rgb {
+  const kelvin = kelvinFromC(tempC)
+  const sum: [number, number, number] = [0, 0, 0]
+  for (let nm = 380; nm <= 780; nm += 5) {
+    const radiance = (nm / 560) ** -5 / (Math.exp(C2_NM_K / (nm * kelvin)) - 1)
+    const [x, y, z] = matching(nm)
+    sum[0] += radiance * x
+    sum[1] += radiance * y
+    sum[2] += radiance * z
+  }
+  return sum
+}
+
+/** Linear sRGB of a black body with luminance 1, out-of-gamut parts cut. Source: IEC 61966-2-1 matrix. */
+function planckLinear(tempC: number): Rgb {
+  const [X, Y, Z] = planckXyz(tempC)
+  const channel = (a: number, b: number, c: number) => Math.max(0, (a * X + b * Y + c * Z) / Y)
+  return [
+    channel(3.2404542, -1.5371385, -0.4985314),
+    channel(-0.969266, 1.8760108, 0.041556),
+    channel(0.0556434, -0.2040259, 1.0572252),
+  ]
+}
+
+const encode = (linear: number) =>
+  Math.round(255 * (linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055))
+
+const hex = (rgb: Rgb) => `#${rgb.map(part => Math.min(255, Math.max(0, part)).toString(16).padStart(2, '0')).join('')}`
+
+/**
+ * How the eye takes glow: brightness grows as radiance to this power (an eye adapts; after Stevens), and bright
+ * channels saturate, which carries the hue from red through orange to yellow. The exposure sets 1066 °C.
+ */
+const RESPONSE = { power: 0.39, exposure: 1.4, veil: 0.03, atC: 1066 }
+const referenceY = planckXyz(RESPONSE.atC)[1]
+
+const STEEL_GREY: Rgb = [0x8d, 0x85, 0x7c]
+const ICE: Rgb = [0x8f, 0xd0, 0xf2]
+/** Where glow is first seen and where it alone is seen, °C. Draper point 525 °C (798 K). */
+const GLOW_FROM_C = 400
+const GLOW_WHOLE_C = 580
+
+const mix = (a: Rgb, b: Rgb, part: number): Rgb =>
+  [0, 1, 2].map(i => Math.round((a[i] as number) + ((b[i] as number) - (a[i] as number)) * part)) as unknown as Rgb
+
+function glowRgb(tempC: number): Rgb {
+  const bright = RESPONSE.exposure * (planckXyz(tempC)[1] / referenceY) ** RESPONSE.power
+  return planckLinear(tempC).map(channel =>
+    encode(1 - Math.exp(-bright * (channel + RESPONSE.veil * bright))),
+  ) as unknown as Rgb
+}
+
+/** Oxide tints of simple steel by temper temperature, °C. Source: common practice, no published source. */
+const OXIDE: readonly (readonly [c: number, rgb: Rgb])[] = [
+  [150, STEEL_GREY],
+  [205, [0xe9, 0xd4, 0x9a]],
+  [235, [0xdc, 0xa6, 0x40]],
+  [260, [0xb0, 0x65, 0x2a]],
+  [280, [0x8d, 0x4a, 0x86]],
+  [300, [0x4d, 0x63, 0xad]],
+  [330, [0x7f, 0xa9, 0xc6]],
+  [420, STEEL_GREY],
+]
+
+function oxideRgb(tempC: number): Rgb {
+  const upper = OXIDE.findIndex(([c]) => c >= tempC)
+  const a = OXIDE[upper - 1]
+  const b = OXIDE[upper]
+  return a && b ? mix(a[1], b[1], (tempC - a[0]) / (b[0] - a[0])) : STEEL_GREY
+}
+
+/** Colour of the metal: glow when hot, ice below zero, grey between; oxide tints only in a temper's hold. */
+export function heatColour(tempC: number, phase: Phase): string {
+  if (phase === 'temper' && tempC < 420) return hex(oxideRgb(tempC))
+  if (tempC < 0) return hex(mix(STEEL_GREY, ICE, Math.min(1, -tempC / 40)))
+  if (tempC < GLOW_FROM_C) return hex(STEEL_GREY)
+  const part = Math.min(1, (tempC - GLOW_FROM_C) / (GLOW_WHOLE_C - GLOW_FROM_C))
+  return hex(mix(STEEL_GREY, glowRgb(tempC), part))
+}
