@@ -1,0 +1,93 @@
+import { Component, type ReactNode, useEffect, useState } from 'react'
+import { Toaster } from 'sonner'
+import type { Workshop } from '../core/record/schemas'
+import { seedOnce } from '../store/backup'
+import { useSaveTrouble, useShop } from '../store/hooks'
+import { whyRefused } from '../store/save-state'
+import { UnitsProvider } from '../ui/Units'
+import { saveEverything } from './save-everything'
+
+/** What every place shares: the workshop's settings, first-visit data, trouble with saving, and messages. */
+export function Place({ children }: { children: (shop: Workshop) => ReactNode }) {
+  const [ready, setReady] = useState(false)
+  const [refused, setRefused] = useState<string | null>(null)
+  const shop = useShop()
+  useEffect(() => {
+    const demo = document.documentElement.dataset.demo === 'on'
+    seedOnce(
+      demo ? async () => (await import('../simulators/demo/make-demo')).makeDemoWorkshop(DEMO_SEED, new Date()) : null,
+    )
+      .catch(error => setRefused(whyRefused(error)))
+      .finally(() => setReady(true))
+  }, [])
+  useEffect(() => {
+    if (shop) mirrorTheme(shop.theme)
+  }, [shop])
+  return (
+    <Fallback>
+      <TroubleBanner refused={refused} />
+      {ready && shop ? (
+        <UnitsProvider value={shop.units}>{children(shop)}</UnitsProvider>
+      ) : (
+        <p className="p-6 text-ink-2">Reading the workshop …</p>
+      )}
+      <Toaster position="bottom-center" toastOptions={{ className: 'toast' }} />
+    </Fallback>
+  )
+}
+
+/** Any number gives a workshop of its own; this one is shown. */
+export const DEMO_SEED = 20260
+
+/** The theme is wanted before the database can be read: a copy rests where the first script finds it. */
+function mirrorTheme(theme: Workshop['theme']) {
+  if (theme === 'system') delete document.documentElement.dataset.theme
+  else document.documentElement.dataset.theme = theme
+  try {
+    localStorage.setItem('tawny-ember-theme', theme)
+  } catch {
+    // Storage may be blocked: the theme then lasts for this page.
+  }
+}
+
+function TroubleBanner({ refused }: { refused: string | null }) {
+  const trouble = useSaveTrouble()
+  const message = trouble?.message ?? refused
+  if (!message) return null
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-3 border-b-2 border-bad bg-ember-wash px-4 py-3">
+      <p className="min-w-60 flex-1">{message}</p>
+      {trouble && (
+        <button type="button" className="btn" onClick={() => void trouble.retry()}>
+          Try again
+        </button>
+      )}
+      <button type="button" className="btn" onClick={() => void saveEverything()}>
+        Save everything to a file
+      </button>
+    </div>
+  )
+}
+
+/** A fault in one view must not take the rest of the bench with it. */
+class Fallback extends Component<{ children: ReactNode }, { failed: boolean }> {
+  override state = { failed: false }
+  static getDerivedStateFromError() {
+    return { failed: true }
+  }
+  override render() {
+    if (!this.state.failed) return this.props.children
+    return (
+      <div role="alert" className="p-6">
+        <h1 className="text-xl">This view stopped</h1>
+        <p className="my-3">
+          What you entered up to now is saved. Load the page again; if it stops once more, save everything to a file
+          from the Workshop.
+        </p>
+        <button type="button" className="btn btn-ember" onClick={() => location.reload()}>
+          Load again
+        </button>
+      </div>
+    )
+  }
+}

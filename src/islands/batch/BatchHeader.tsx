@@ -1,0 +1,63 @@
+import { Play, Printer, Undo2 } from 'lucide-react'
+import { bladesOf, countOf } from '../../core/plan/tray'
+import type { Batch, Run } from '../../core/record/schemas'
+import { editBatch } from '../../store/batches'
+import { TextField } from '../../ui/PlainFields'
+import { undo } from './edit'
+import type { GroupPlan } from './use-plan'
+
+interface Props {
+  readonly batch: Batch
+  readonly plans: readonly GroupPlan[]
+  readonly groupId: string
+  readonly onGroup: (id: string) => void
+  readonly run: Run | null
+}
+
+const SOOT_BUTTON = 'inline-flex min-h-11 items-center gap-2 rounded-[3px] px-3 text-bone-2 hover:text-bone'
+
+/** Name, blades by steel, and what can be done with the whole batch. */
+export function BatchHeader({ batch, plans, groupId, onGroup, run }: Props) {
+  return (
+    <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
+      <h1 className="min-w-0 shrink">
+        <span className="sr-only">{batch.name}</span>
+        <TextField
+          label="Name of the batch"
+          hideLabel
+          value={batch.name}
+          longest={80}
+          className="field-sizing-content max-w-full min-h-11 rounded-[3px] bg-transparent text-[19px] font-semibold text-bone"
+          onCommit={name => void editBatch(batch, 'Name', b => ({ ...b, name }))}
+        />
+      </h1>
+      <div role="group" aria-label="Steel shown" className="flex flex-wrap">
+        {plans.map(({ group }) => {
+          const here = group.id === groupId
+          return (
+            <button
+              key={group.id}
+              type="button"
+              aria-pressed={here}
+              onClick={() => onGroup(group.id)}
+              className={`min-h-11 px-2 text-[13px] ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
+            >
+              {countOf(bladesOf(batch, group.id))} × {group.gradeName}
+            </button>
+          )
+        })}
+      </div>
+      <div className="ml-auto flex items-center">
+        <button type="button" className={SOOT_BUTTON} onClick={() => void undo(batch.id)}>
+          <Undo2 size={17} aria-hidden="true" /> Undo
+        </button>
+        <a className={SOOT_BUTTON} href={`/print/${batch.id}`}>
+          <Printer size={17} aria-hidden="true" /> Print
+        </a>
+        <a className={`${SOOT_BUTTON} font-semibold !text-hot`} href={`/run/${batch.id}`}>
+          <Play size={17} aria-hidden="true" /> {run && run.endedAt === null ? 'Back to the run' : 'Run'}
+        </a>
+      </div>
+    </header>
+  )
+}

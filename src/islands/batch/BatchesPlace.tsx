@@ -1,0 +1,79 @@
+import { Trash2 } from 'lucide-react'
+import { countOf } from '../../core/plan/tray'
+import { bladesSay } from '../../core/plan/words'
+import type { Batch, Workshop } from '../../core/record/schemas'
+import { setDeleted } from '../../store/batches'
+import { useBatches, useRuns } from '../../store/hooks'
+import { ago } from '../../ui/dates'
+import { Place } from '../Place'
+import { sayWithUndo } from './edit'
+import { MiniLine } from './MiniLine'
+import { NewBatchButton } from './NewBatchButton'
+
+export default function BatchesPlace() {
+  return <Place>{shop => <Batches shop={shop} />}</Place>
+}
+
+/** Every batch as its own small Heat Line, newest first. */
+function Batches({ shop }: { shop: Workshop }) {
+  const batches = useBatches()
+  const runs = useRuns()
+  if (!batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
+  const remove = (batch: Batch) =>
+    void setDeleted(batch, true).then(() => sayWithUndo(`${batch.name} deleted`, batch.id))
+  return (
+    <div className="px-4 py-6 md:px-8">
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <h1 className="text-[26px]">Batches</h1>
+        <NewBatchButton shop={shop} />
+      </header>
+      {batches.length === 0 && (
+        <div className="border border-dashed border-rule-strong p-6">
+          <p>
+            No batch yet. A batch is the blades you treat as one job: give it a name and a first steel, and the rest has
+            a suggestion.
+          </p>
+        </div>
+      )}
+      <ul>
+        {batches.map(batch => {
+          const run = runs.find(r => r.batchId === batch.id)
+          return (
+            <li
+              key={batch.id}
+              className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-2 sm:grid-cols-[220px_minmax(0,1fr)_auto_44px]"
+            >
+              <div className="hidden sm:block">
+                <MiniLine batch={batch} shop={shop} />
+              </div>
+              <a href={`/batch/${batch.id}/choose`} className="min-w-0 py-2">
+                <span className="block text-[16px] font-semibold">{batch.name}</span>
+                <span className="text-ink-2">
+                  {bladesSay(batch)}
+                  {batch.note && <span className="hidden md:inline">. {batch.note}</span>}
+                </span>
+              </a>
+              <span className="text-right text-[13px] text-ink-2">
+                {run
+                  ? run.endedAt
+                    ? `ran ${ago(run.startedAt)}`
+                    : 'hot now'
+                  : countOf(batch.blades) > 0
+                    ? 'planned'
+                    : 'no blades yet'}
+              </span>
+              <button
+                type="button"
+                className="btn btn-plain w-11"
+                aria-label={`Delete ${batch.name}`}
+                onClick={() => remove(batch)}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,14 @@
+import type { BenchProps } from './bench-props'
+
+/** A bench that needs blades says so, and leads there. */
+export function EmptyTray({ title, what, go }: { title: string; what: string; go: BenchProps['go'] }) {
+  return (
+    <section aria-label={title} className="p-6">
+      <h2 className="text-[21px]">{title}</h2>
+      <p className="my-3">Enter the blades first: from their sizes come {what}.</p>
+      <button type="button" className="btn btn-ember" onClick={() => go('prepare')}>
+        Enter blades
+      </button>
+    </section>
+  )
+}

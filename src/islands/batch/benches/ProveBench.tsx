@@ -1,0 +1,64 @@
+import { bladesOf } from '../../../core/plan/tray'
+import type { BatchGroup } from '../../../core/record/schemas'
+import { CAUTIONS, DEFER } from '../../../data/cautions'
+import { Bench, CautionNote, Figure } from '../../../ui/Bench'
+import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
+import { SelectField } from '../../../ui/PlainFields'
+import { editGroup } from '../edit'
+import { type BenchProps, band95, hrcText } from './bench-props'
+
+type Answer = 'holds' | 'chips' | 'rolls'
+
+/** What the edge did against a control: evidence for the verdict. */
+export function ProveBench({ batch, plan, go }: BenchProps) {
+  const { group, prediction } = plan
+  const set = (answer: Answer) =>
+    void editGroup(batch, group.id, `Edge ${answer}`, g => ({
+      ...g,
+      symptom: answer === 'holds' ? null : (answer as BatchGroup['symptom']),
+    }))
+  return (
+    <Bench
+      title="Prove"
+      says="Edge beside a control of known hardness, one angle at a time. From 20 down to 18° a side differences show."
+      drawing={<TrayDrawing rows={bladesOf(batch, group.id)} />}
+      figures={
+        <>
+          <Figure
+            label="Predicted"
+            value={hrcText(prediction.finalHrc.mean)}
+            unit={`HRC ${band95(prediction.finalHrc.sd)}`}
+            working={prediction.working}
+          />
+          <p className="mt-2 text-[13.5px]">
+            {group.symptom === 'chips' &&
+              'A fine edge that chips is too hard for its shape: the verdict now aims 1 HRC lower.'}
+            {group.symptom === 'rolls' &&
+              'A fine edge that rolls is too soft for its shape: the verdict now aims 1 HRC higher.'}
+            {group.symptom === null && 'Nothing against it: the verdict aims at the target itself.'}
+          </p>
+          <button type="button" className="btn btn-ember mt-3" onClick={() => go('verdict')}>
+            To the verdict
+          </button>
+          <CautionNote>
+            {CAUTIONS.prove} {DEFER}
+          </CautionNote>
+        </>
+      }
+      fields={
+        <div className="max-w-60">
+          <SelectField<Answer>
+            label={`The edge of the ${group.gradeName} blades`}
+            value={group.symptom ?? 'holds'}
+            options={[
+              ['holds', 'holds'],
+              ['chips', 'chips'],
+              ['rolls', 'rolls'],
+            ]}
+            onCommit={set}
+          />
+        </div>
+      }
+    />
+  )
+}

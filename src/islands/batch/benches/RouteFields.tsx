@@ -1,0 +1,147 @@
+import { Plus, X } from 'lucide-react'
+import { coldToC } from '../../../core/record/defaults'
+import { type Batch, type BatchGroup, BOUNDS, type Workshop } from '../../../core/record/schemas'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../core/steel/suggest'
+import { SelectField } from '../../../ui/PlainFields'
+import { QuantityField } from '../../../ui/QuantityField'
+import { editGroup } from '../edit'
+
+type Route = BatchGroup['route']
+
+interface Props {
+  readonly batch: Batch
+  readonly group: BatchGroup
+  readonly shop: Workshop
+}
+
+const COLD_WAYS = [
+  ['none', 'none'],
+  ['freezer', 'freezer'],
+  ['dry-ice', 'dry ice'],
+  ['liquid-nitrogen', 'liquid nitrogen'],
+] as const
+type ColdWay = (typeof COLD_WAYS)[number][0]
+
+const COLD_C: Readonly<Record<Exclude<ColdWay, 'none'>, number>> = {
+  freezer: FREEZER_C,
+  'dry-ice': DRY_ICE_C,
+  'liquid-nitrogen': LIQUID_NITROGEN_C,
+}
+
+const wayOf = (route: Route): ColdWay => {
+  if (!route.cold) return 'none'
+  return route.cold.toC > -40 ? 'freezer' : route.cold.toC > -120 ? 'dry-ice' : 'liquid-nitrogen'
+}
+
+/** The route in exact fields: soak, cold, tempers. */
+export function RouteFields({ batch, group, shop }: Props) {
+  const { route } = group
+  const edit = (label: string, change: (route: Route) => Route) =>
+    void editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
+  const setCold = (way: ColdWay) =>
+    edit('Cold', r => ({
+      ...r,
+      cold:
+        way === 'none' ? null : { toC: COLD_C[way], holdMin: r.cold?.holdMin ?? 60, delayMin: r.cold?.delayMin ?? 30 },
+    }))
+  const shopCold = coldToC(shop)
+  const beyond = route.cold && (shopCold === null || route.cold.toC < shopCold)
+  return (
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <QuantityField
+        label="Austenitize at"
+        dimension="temperature"
+        value={route.austenitizeC}
+        {...BOUNDS.austenitizeC}
+        max={shop.oven.maxC}
+        onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
+      />
+      <QuantityField
+        label="Soak, once the blade is there"
+        dimension="duration"
+        value={route.soakMin}
+        {...BOUNDS.soakMin}
+        onCommit={soakMin => edit('Soak time', r => ({ ...r, soakMin }))}
+      />
+      <SelectField
+        label="Cold"
+        value={wayOf(route)}
+        options={COLD_WAYS}
+        onCommit={setCold}
+        hint={beyond ? 'Colder than this workshop is set up for.' : undefined}
+      />
+      {route.cold && (
+        <QuantityField
+          label="Hold cold"
+          dimension="duration"
+          value={route.cold.holdMin}
+          {...BOUNDS.holdMin}
+          onCommit={holdMin => edit('Cold hold', r => (r.cold ? { ...r, cold: { ...r.cold, holdMin } } : r))}
+        />
+      )}
+      <TemperFields route={route} edit={edit} />
+    </div>
+  )
+}
+
+export function TemperFields({
+  route,
+  edit,
+}: {
+  route: Route
+  edit: (label: string, change: (route: Route) => Route) => void
+}) {
+  const change = (i: number, part: Partial<Route['tempers'][number]>) =>
+    edit(`Temper ${i + 1}`, r => ({ ...r, tempers: r.tempers.map((t, j) => (j === i ? { ...t, ...part } : t)) }))
+  return (
+    <fieldset className="col-span-2 sm:col-span-4">
+      <legend className="sr-only">Tempers</legend>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        {route.tempers.map((temper, i) => (
+          <div key={i} className="flex items-end gap-1">
+            <div className="w-28">
+              <QuantityField
+                label={`Temper ${i + 1} at`}
+                dimension="temperature"
+                value={temper.atC}
+                {...BOUNDS.temperC}
+                onCommit={atC => change(i, { atC })}
+              />
+            </div>
+            <div className="w-24">
+              <QuantityField
+                label="for"
+                dimension="duration"
+                value={temper.holdMin}
+                {...BOUNDS.holdMin}
+                onCommit={holdMin => change(i, { holdMin })}
+              />
+            </div>
+            <button
+              type="button"
+              className="btn btn-plain w-11"
+              aria-label={`Remove temper ${i + 1}`}
+              onClick={() => edit('Remove a temper', r => ({ ...r, tempers: r.tempers.filter((_, j) => j !== i) }))}
+            >
+              <X size={16} aria-hidden="true" />
+            </button>
+          </div>
+        ))}
+        {route.tempers.length < 8 && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              edit('Add a temper', r => ({
+                ...r,
+                tempers: [...r.tempers, r.tempers[r.tempers.length - 1] ?? { atC: 200, holdMin: 120 }],
+              }))
+            }
+          >
+            <Plus size={16} aria-hidden="true" /> temper
+          </button>
+        )}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,23 @@
+import { bladesOf, thickestMm } from '../../core/plan/tray'
+import { coldToC } from '../../core/record/defaults'
+import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
+import { findGrade } from '../../core/steel/grades'
+import { suggestRoute } from '../../core/steel/suggest'
+import { editGroup, sayWithUndo } from './edit'
+
+/** Puts the suggested route for a group's target and this shop in place of its own. */
+export function suggestFor(batch: Batch, group: BatchGroup, shop: Workshop) {
+  const grade = findGrade(group.gradeName)
+  if (!grade) return
+  const thicknessMm = thickestMm(bladesOf(batch, group.id)) || 2.5
+  const route = suggestRoute(grade, group.target, {
+    coldToC: coldToC(shop),
+    ovenMaxC: shop.oven.maxC - shop.oven.correctionC,
+    thicknessMm,
+  })
+  void editGroup(batch, group.id, 'Suggested route', g => ({
+    ...g,
+    recipeId: null,
+    route: { ...route, tempers: [...route.tempers] },
+  })).then(() => sayWithUndo('Route suggested for the target and this shop', batch.id))
+}

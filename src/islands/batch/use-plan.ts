@@ -1,0 +1,44 @@
+import { useMemo } from 'react'
+import { planTimeline, type Stretch } from '../../core/plan/timeline'
+import { bladesOf, steelKgOf, thickestMm } from '../../core/plan/tray'
+import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
+import { findGrade } from '../../core/steel/grades'
+import { type Prediction, predict } from '../../core/steel/predict'
+import type { Grade } from '../../data/grades'
+import { OVEN_PRESETS, type OvenPreset } from '../../data/ovens'
+
+/** A group of a batch with all that is computed for it. */
+export interface GroupPlan {
+  readonly group: BatchGroup
+  readonly grade: Grade
+  readonly prediction: Prediction
+  readonly stretches: readonly Stretch[]
+  readonly thicknessMm: number
+}
+
+export const ovenOf = (shop: Workshop): OvenPreset =>
+  OVEN_PRESETS.find(p => p.name === shop.oven.preset) ?? (OVEN_PRESETS[1] as OvenPreset)
+
+/** Blades assumed while the tray is still empty, mm. */
+const ASSUMED_MM = 2.5
+
+/** Prediction and timeline of every group whose grade is known; recomputed when batch or shop change. */
+export function usePlans(batch: Batch, shop: Workshop): GroupPlan[] {
+  return useMemo(
+    () =>
+      batch.groups.flatMap(group => {
+        const grade = findGrade(group.gradeName)
+        if (!grade) return []
+        const thicknessMm = thickestMm(bladesOf(batch, group.id)) || ASSUMED_MM
+        const stretches = planTimeline({
+          route: group.route,
+          equalise: grade.equalise,
+          oven: ovenOf(shop),
+          steelKg: steelKgOf(batch.blades),
+          thicknessMm,
+        })
+        return [{ group, grade, prediction: predict(grade, group.route), stretches, thicknessMm }]
+      }),
+    [batch, shop],
+  )
+}

@@ -1,0 +1,145 @@
+import { createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { readingsCsv } from '../../core/record/readings-csv'
+import { type LogRow, logRows } from '../../core/rockwell/logbook'
+import { stageLabel } from '../../core/rockwell/stages'
+import { useBatches, useReadings } from '../../store/hooks'
+import { format } from '../../ui/dates'
+import { SelectField } from '../../ui/PlainFields'
+import { Place } from '../Place'
+import { download } from '../save-everything'
+
+const OffChart = lazy(() => import('../../ui/charts/OffChart'))
+
+export default function LogbookPlace() {
+  return <Place>{() => <Logbook />}</Place>
+}
+
+/** Every blade's readings beside what was predicted: over a year one sees the oven drift. */
+function Logbook() {
+  const batches = useBatches()
+  const readings = useReadings()
+  const [grade, setGrade] = useState('all')
+  const rows = useMemo(() => (batches && readings ? logRows(readings, batches) : []), [batches, readings])
+  if (!batches || !readings) return <p className="p-6 text-ink-2">Reading …</p>
+  const grades = [...new Set(rows.map(r => r.grade))].sort()
+  const shown = grade === 'all' ? rows : rows.filter(r => r.grade === grade)
+  return (
+    <div className="px-4 py-6 md:px-8">
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <h1 className="text-[26px]">Logbook</h1>
+        <div className="flex items-end gap-2">
+          <SelectField
+            label="Steel"
+            value={grade}
+            options={[['all', 'every steel'] as const, ...grades.map(g => [g, g] as const)]}
+            onCommit={setGrade}
+          />
+          <button
+            type="button"
+            className="btn"
+            onClick={() => download('readings.csv', 'text/csv', readingsCsv(readings, batches))}
+          >
+            CSV
+          </button>
+        </div>
+      </header>
+      {rows.length === 0 ? (
+        <p className="border border-dashed border-rule-strong p-6">
+          No reading yet. Record some at a batch’s Measure bench; each then stands here beside its prediction.
+        </p>
+      ) : (
+        <>
+          <h2 className="mb-1 text-[13px] font-normal text-ink-2">Measured less predicted, finished blades, HRC</h2>
+          <div className="mb-5 h-[190px]">
+            <Suspense fallback={null}>
+              <OffChart
+                rows={shown
+                  .filter(r => r.stage.startsWith('temper'))
+                  .flatMap(r =>
+                    r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.piece}` }],
+                  )}
+              />
+            </Suspense>
+          </div>
+          <LogTable rows={shown} />
+        </>
+      )}
+    </div>
+  )
+}
+
+const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns })
+
+function LogTable({ rows }: { rows: LogRow[] }) {
+  const columns = useMemo(
+    () => [
+      { accessorKey: 'at' as const, header: 'When', cell: (row: LogRow) => format(row.at) },
+      {
+        accessorKey: 'batch' as const,
+        header: 'Batch',
+        cell: (row: LogRow) => (
+          <a className="link" href={`/batch/${row.batchId}/measure`}>
+            {row.batch}
+          </a>
+        ),
+      },
+      { accessorKey: 'piece' as const, header: 'Blade', cell: (row: LogRow) => row.piece },
+      { accessorKey: 'grade' as const, header: 'Steel', cell: (row: LogRow) => row.grade },
+      { accessorKey: 'stage' as const, header: 'Stage', cell: (row: LogRow) => stageLabel(row.stage) },
+      { accessorKey: 'mean' as const, header: 'HRC', cell: (row: LogRow) => `${row.mean.toFixed(1)} of ${row.n}` },
+      {
+        accessorKey: 'off' as const,
+        header: 'Off prediction',
+        cell: (row: LogRow) => (row.off === null ? '—' : `${row.off >= 0 ? '+' : '−'}${Math.abs(row.off).toFixed(1)}`),
+      },
+      {
+        accessorKey: 'inTarget' as const,
+        header: 'Target',
+        cell: (row: LogRow) => (row.stage.startsWith('temper') ? (row.inTarget ? 'in' : 'out') : ''),
+      },
+    ],
+    [],
+  )
+  const table = useTable({
+    features,
+    data: rows,
+    columns: columns.map(({ accessorKey, header }) => ({ accessorKey, header })),
+    initialState: { sorting: [{ id: 'at', desc: true }] },
+  })
+  return (
+    <div className="overflow-x-auto" role="region" aria-label="Readings" tabIndex={0}>
+      <table className="sheet min-w-[760px]">
+        <thead>
+          <tr>
+            {table.getHeaderGroups()[0]?.headers.map(header => {
+              const sorted = header.column.getIsSorted()
+              return (
+                <th
+                  key={header.id}
+                  aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                >
+                  <button type="button" className="min-h-9 text-left" onClick={header.column.getToggleSortingHandler()}>
+                    {String(header.column.columnDef.header)}
+                    {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
+                  </button>
+                </th>
+              )
+            })}
+          </tr>
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map(row => (
+            <tr key={row.original.key}>
+              {columns.map(column => (
+                <td key={column.accessorKey} className={column.accessorKey === 'mean' ? 'font-semibold' : undefined}>
+                  {column.cell(row.original)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}

@@ -1,0 +1,184 @@
+import { loadsOf, piecesOf, temperLoadsOf } from '../../core/plan/tray'
+import { foilMarkLine } from '../../core/plan/words'
+import type { Batch, Workshop } from '../../core/record/schemas'
+import { findGrade } from '../../core/steel/grades'
+import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import { useBatch } from '../../store/hooks'
+import { RollDrawing } from '../../ui/drawings/RollDrawing'
+import { useWrap } from '../batch/use-wrap'
+import { Place } from '../Place'
+
+export default function PrintPlace({ batchId }: { batchId: string }) {
+  return <Place>{shop => <Loaded batchId={batchId} shop={shop} />}</Place>
+}
+
+function Loaded({ batchId, shop }: { batchId: string; shop: Workshop }) {
+  const batch = useBatch(batchId)
+  if (batch === undefined) return <p className="p-8">Reading …</p>
+  if (!batch) return <p className="p-8">There is no such batch in this browser.</p>
+  return (
+    <div className="mx-auto max-w-[190mm] px-4 py-6 print:p-0">
+      <div className="no-print mb-6 flex gap-2">
+        <button type="button" className="btn btn-ember" onClick={() => print()}>
+          Print
+        </button>
+        <a className="btn" href={`/batch/${batch.id}/heat`}>
+          Back to the bench
+        </a>
+      </div>
+      <ProgrammeSheet batch={batch} shop={shop} />
+      <CutList batch={batch} shop={shop} />
+      <Labels batch={batch} shop={shop} />
+    </div>
+  )
+}
+
+function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
+  const correction = shop.oven.correctionC
+  return (
+    <section className="print-page">
+      <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
+      <p className="mb-3 text-ink-2">
+        {shop.name}. Temperatures to key in, this oven’s correction of {correction} °C included.
+      </p>
+      {loadsOf(batch).map((load, i) => {
+        const equalise = load.groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(e => e.length > 0) ?? []
+        return (
+          <div key={load.austenitizeC} className="keep-together mb-5">
+            <h2 className="text-[17px]">
+              Load {i + 1}: {foilMarkLine(load.pieces.map(p => p.mark))}
+            </h2>
+            <table className="sheet">
+              <thead>
+                <tr>
+                  <th>Step</th>
+                  <th>Set to</th>
+                  <th>Hold</th>
+                </tr>
+              </thead>
+              <tbody>
+                {equalise.map(step => (
+                  <tr key={step.atC}>
+                    <td>Equalise</td>
+                    <td className="font-semibold">{formatBoth(step.atC + correction, shop.units)}</td>
+                    <td>{step.holdMin} min</td>
+                  </tr>
+                ))}
+                <tr>
+                  <td>Soak</td>
+                  <td className="font-semibold">{formatBoth(load.austenitizeC + correction, shop.units)}</td>
+                  <td>
+                    {load.groups
+                      .map(g => `${g.gradeName} ${Math.round(g.route.soakMin)} min once the blade is there`)
+                      .join('; ')}
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+            <p className="mt-1">
+              Pull order:{' '}
+              {load.pieces
+                .map(p => `${p.mark} (${formatQuantity(p.blade.thicknessMm, 'length', shop.units)})`)
+                .join(', ')}
+            </p>
+          </div>
+        )
+      })}
+      <h2 className="text-[17px]">After the quench</h2>
+      <table className="sheet">
+        <tbody>
+          {batch.groups
+            .filter(g => g.route.cold)
+            .map(g => (
+              <tr key={g.id}>
+                <td>Cold, {g.gradeName}</td>
+                <td className="font-semibold">{formatBoth(g.route.cold?.toC ?? 0, shop.units)}</td>
+                <td>{formatQuantity(g.route.cold?.holdMin ?? 0, 'duration', shop.units)}</td>
+              </tr>
+            ))}
+          {temperLoadsOf(batch).map((load, i) => (
+            <tr key={i}>
+              <td>
+                Temper {load.round}, {foilMarkLine(load.pieces.map(p => p.mark))}
+              </td>
+              <td className="font-semibold">
+                {formatBoth(load.atC + (shop.temperingOven === 'same' ? correction : 0), shop.units)}
+              </td>
+              <td>{formatQuantity(load.holdMin, 'duration', shop.units)}, then cool to room</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-4 border-l-4 border-rule-strong pl-3 text-[13px]">
+        Face shield, gauntlets, nothing that burns within reach. Local codes, the supplier’s safety sheet and licensed
+        trades come first.
+      </p>
+    </section>
+  )
+}
+
+function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
+  const { answer, foil, marks } = useWrap(batch, shop)
+  if (!answer?.ok) return null
+  const mm = (value: number) => formatQuantity(value, 'length', shop.units)
+  const plan = answer.value
+  return (
+    <section className="print-page">
+      <h1 className="mt-6 text-[24px] print:mt-0">{batch.name}: cut list</h1>
+      <p className="mb-3 text-ink-2">
+        Foil type {foil.ok ? foil.value.name : '(see the Wrap bench)'}, {mm(plan.usedLengthMm)} off a roll{' '}
+        {mm(shop.foil.rollWidthMm)} wide. Fold over the spine; long edge and ends rolled {batch.envelope.folds} times,{' '}
+        {mm(batch.envelope.foldMm)} a fold.
+      </p>
+      <RollDrawing
+        rollWidthMm={shop.foil.rollWidthMm}
+        usedLengthMm={plan.usedLengthMm}
+        layout={plan.layout}
+        cuts={plan.cuts}
+        marks={marks}
+        lengthText={mm}
+      />
+      <table className="sheet mt-3">
+        <thead>
+          <tr>
+            <th>Blades</th>
+            <th>Sheet</th>
+            <th>Count</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.pieces.map((piece, i) => (
+            <tr key={i}>
+              <td>{batch.blades[i]?.mark}</td>
+              <td>
+                {mm(piece.lengthMm)} × {mm(piece.widthMm)}
+              </td>
+              <td>{piece.count}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+function Labels({ batch, shop }: { batch: Batch; shop: Workshop }) {
+  return (
+    <section className="print-page">
+      <h1 className="mt-6 mb-3 text-[24px] print:mt-0">{batch.name}: packet labels</h1>
+      <ul className="grid grid-cols-3">
+        {piecesOf(batch).map(({ mark, blade, group }) => (
+          <li key={mark} className="keep-together -mt-px -ml-px h-[34mm] border border-dashed border-rule-strong p-2">
+            <p className="figure text-[30px]">{mark}</p>
+            <p className="font-semibold">{group.gradeName}</p>
+            <p className="text-[12px]">
+              {formatQuantity(blade.thicknessMm, 'length', shop.units)};{' '}
+              {formatBoth(group.route.austenitizeC, shop.units)}, {Math.round(group.route.soakMin)} min
+            </p>
+            <p className="text-[12px] text-ink-2">{batch.name}</p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

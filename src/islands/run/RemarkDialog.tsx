@@ -1,0 +1,51 @@
+import { Dialog } from 'radix-ui'
+import { useState } from 'react'
+
+/** A remark for the log, while the clocks go on. */
+export function RemarkDialog({
+  open,
+  onClose,
+  onRemark,
+}: {
+  open: boolean
+  onClose: () => void
+  onRemark: (text: string) => void
+}) {
+  const [text, setText] = useState('')
+  const keep = () => {
+    if (text.trim()) onRemark(text.trim().slice(0, 1000))
+    setText('')
+    onClose()
+  }
+  return (
+    <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-30 bg-[#000]/60" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed inset-x-4 bottom-4 z-40 bg-soot-2 p-6 text-bone md:inset-x-40"
+        >
+          <Dialog.Title className="text-[22px]">Remark for the log</Dialog.Title>
+          <form
+            className="mt-3 flex gap-3"
+            onSubmit={event => {
+              event.preventDefault()
+              keep()
+            }}
+          >
+            <input
+              aria-label="Remark"
+              className="min-h-[72px] flex-1 border-2 border-bone-2 bg-soot px-4 text-[22px]"
+              maxLength={1000}
+              value={text}
+              onChange={event => setText(event.target.value)}
+            />
+            <button type="submit" className="run-action !w-auto">
+              Keep
+            </button>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

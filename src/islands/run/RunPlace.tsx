@@ -1,0 +1,99 @@
+import { useState } from 'react'
+import { buildRunSteps } from '../../core/plan/run-steps'
+import { countOf } from '../../core/plan/tray'
+import type { Batch, Run, Workshop } from '../../core/record/schemas'
+import { CAUTIONS, DEFER } from '../../data/cautions'
+import { useBatch, useRunOf } from '../../store/hooks'
+import { addRun } from '../../store/records'
+import { newId } from '../batch/edit'
+import { Place } from '../Place'
+import { RunDone } from './RunDone'
+import { RunView } from './RunView'
+
+export default function RunPlace({ batchId }: { batchId: string }) {
+  return <Place>{shop => <LoadedRun batchId={batchId} shop={shop} />}</Place>
+}
+
+function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
+  const batch = useBatch(batchId)
+  const run = useRunOf(batchId)
+  const [again, setAgain] = useState(false)
+  if (batch === undefined || run === undefined) return <p className="p-8">Reading …</p>
+  if (!batch)
+    return (
+      <p className="p-8">
+        There is no such batch in this browser.{' '}
+        <a className="link" href="/batches">
+          See all batches
+        </a>
+      </p>
+    )
+  if (run && run.endedAt === null) return <RunView batch={batch} run={run} shop={shop} />
+  if (run && !again) return <RunDone batch={batch} run={run} onAgain={() => setAgain(true)} />
+  return <RunStart batch={batch} shop={shop} onStarted={() => setAgain(false)} />
+}
+
+/** Before anything is hot: what will happen, and whether it is practice. */
+function RunStart({ batch, shop, onStarted }: { batch: Batch; shop: Workshop; onStarted: () => void }) {
+  const count = countOf(batch.blades)
+  const [trouble, setTrouble] = useState<string | null>(null)
+  const begin = async (mode: Run['mode']) => {
+    const now = Date.now()
+    const run: Run = {
+      id: newId(),
+      batchId: batch.id,
+      startedAt: new Date(now).toISOString(),
+      endedAt: null,
+      mode,
+      clock: [{ realMs: now, runS: 0, speed: mode === 'practice' ? 60 : 1 }],
+      steps: buildRunSteps(batch, shop),
+      events: [],
+    }
+    if (await addRun(run)) onStarted()
+    else setTrouble('The run could not be stored, so it would be lost at the first reload. It was not begun.')
+  }
+  return (
+    <div className="mx-auto max-w-3xl p-6 md:p-10">
+      <h1 className="text-[34px] font-semibold">{batch.name}</h1>
+      {count === 0 ? (
+        <>
+          <p className="my-4 text-[20px]">There is no blade in this batch yet.</p>
+          <a className="run-action" href={`/batch/${batch.id}/prepare`}>
+            Enter blades
+          </a>
+        </>
+      ) : (
+        <>
+          <p className="my-4 text-[20px]">
+            {count} blades, {buildRunSteps(batch, shop).length} steps. One action at a time; Space or a pedal confirms.
+            The clocks go on if this page closes.
+          </p>
+          <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
+            {CAUTIONS.heat} {DEFER}
+          </p>
+          {trouble && (
+            <p role="alert" className="mb-4 text-[17px] text-[#ffb8a3]">
+              {trouble}
+            </p>
+          )}
+          <div className="grid gap-4 sm:grid-cols-2">
+            <button type="button" className="run-action" onClick={() => void begin('practice')}>
+              Practice
+              <small>on the simulated oven, up to 600 times as fast</small>
+            </button>
+            <button type="button" className="run-action run-action-quiet" onClick={() => void begin('shop')}>
+              Run in the shop
+              <small>you read your own oven; real time</small>
+            </button>
+          </div>
+          <a
+            className="mt-6 inline-flex min-h-[72px] items-center text-[17px] underline"
+            href={`/batch/${batch.id}/heat`}
+          >
+            Back to the bench
+          </a>
+        </>
+      )}
+    </div>
+  )
+}

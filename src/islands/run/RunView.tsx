@@ -1,0 +1,242 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { runSecondsAt } from '../../core/plan/run-state'
+import type { Batch, Run, RunEvent, Workshop } from '../../core/record/schemas'
+import { formatNumber, formatQuantity, shownUnitLabel } from '../../core/units/quantity'
+import { changeRun, logEvent } from '../../store/records'
+import { heatColour } from '../../ui/heatline/colour'
+import { clockText } from './clock-text'
+import { RemarkDialog } from './RemarkDialog'
+import { RunSteps } from './RunSteps'
+import { SpeedControl } from './SpeedControl'
+import { useReadySignal, useWakeLock } from './use-attention'
+import { useRunClock } from './use-run-clock'
+
+interface Props {
+  readonly batch: Batch
+  readonly run: Run
+  readonly shop: Workshop
+}
+
+/** A press before the time asks for a second one within this, ms: a pedal is easily brushed. */
+const SURE_MS = 4000
+
+/** One screen, one action: temperature, time left, what to do, what comes next. */
+export function RunView({ batch, run, shop }: Props) {
+  const { nowS, state, display } = useRunClock(run, batch, shop)
+  const { step } = state
+  const [sound, setSound] = useState(true)
+  const [remark, setRemark] = useState(false)
+  const { confirm, early } = useConfirm(run, state.ready, step)
+  const add = useCallback(
+    (kind: RunEvent['kind'], part: Partial<RunEvent> = {}) => {
+      const stepId = step?.id ?? 'end'
+      void logEvent(run.id, {
+        atS: runSecondsAt(run.clock, Date.now()),
+        kind,
+        stepId,
+        minutes: null,
+        text: '',
+        ...part,
+      })
+    },
+    [run, step],
+  )
+  useWakeLock()
+  useReadySignal(step?.id ?? null, step?.wait !== null, state.ready, step?.action ?? '', sound)
+  useRunKeys({
+    confirm,
+    onTakeBack: () => add('take-back'),
+    onMinute: () => add('add-minutes', { minutes: 1 }),
+    onRemark: () => setRemark(true),
+    off: remark,
+  })
+  if (!step) return null
+  const both = display ? display.indicatedC : null
+  return (
+    <div className="flex min-h-dvh flex-col gap-4 p-5 md:p-10 md:pt-6">
+      <header className="flex flex-wrap justify-between gap-x-6 text-[20px]">
+        <p>
+          <strong>{step.title}</strong> · {state.stepIndex + 1} of {run.steps.length}
+        </p>
+        <p className="text-bone-2">
+          {batch.name} · {run.mode === 'practice' ? 'practice ' : ''}
+          {clockText(nowS)} · {state.inOven} in, {state.out} out
+        </p>
+      </header>
+      <div className="grid flex-1 items-center gap-x-10 gap-y-4 md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
+        <Temperature shownC={both} setC={display?.setC ?? step.ovenSetC} targetC={targetOf(step)} system={shop.units} />
+        <TimeLeft state={state} />
+      </div>
+      <RunSteps steps={run.steps} index={state.stepIndex} />
+      <p className="text-[22px] text-[#ffd9b8]">{step.detail}</p>
+      <button type="button" className="run-action" data-ready={state.ready} onClick={confirm}>
+        <span>
+          {early
+            ? `Not yet: press again to do it all the same`
+            : state.ready
+              ? step.action
+              : `Wait, then: ${step.action.toLowerCase()}`}
+        </span>
+        <kbd className="rounded border-2 border-current px-4 py-1 text-[22px] font-semibold">Space</kbd>
+      </button>
+      <footer className="flex flex-wrap items-center gap-x-2 text-[16px] text-bone-2">
+        <RunKey onClick={() => add('add-minutes', { minutes: 1 })} keyName="+" says="one more minute" />
+        <RunKey onClick={() => setRemark(true)} keyName="L" says="log a remark" />
+        <RunKey onClick={() => add('take-back')} keyName="Z" says="take back" />
+        <RunKey onClick={() => setSound(!sound)} keyName={sound ? '♪' : '–'} says={sound ? 'sound on' : 'sound off'} />
+        <a href={`/batch/${batch.id}/${step.station}`} className="inline-flex min-h-[72px] items-center px-3">
+          <b className="mr-2 text-bone">Esc</b> leave, the clocks go on
+        </a>
+        {run.mode === 'practice' && <SpeedControl run={run} />}
+      </footer>
+      <RemarkDialog open={remark} onClose={() => setRemark(false)} onRemark={text => add('remark', { text })} />
+      <p className="sr-only" role="status">
+        {state.ready ? `Now: ${step.action}` : step.title}
+      </p>
+    </div>
+  )
+}
+
+const targetOf = (step: Run['steps'][number]): number | null =>
+  step.wait?.kind === 'oven' ? step.wait.atLeastC : step.wait?.kind === 'oven-below' ? step.wait.atMostC : null
+
+/** Confirms the present step; before its time only on the second press. */
+function useConfirm(run: Run, ready: boolean, step: Run['steps'][number] | null) {
+  const [early, setEarly] = useState<string | null>(null)
+  const busy = useRef(false)
+  useEffect(() => {
+    if (!early) return
+    const timer = setTimeout(() => setEarly(null), SURE_MS)
+    return () => clearTimeout(timer)
+  }, [early])
+  const confirm = useCallback(() => {
+    if (!step || busy.current) return
+    if (!ready && early !== step.id) return setEarly(step.id)
+    setEarly(null)
+    busy.current = true
+    const atS = runSecondsAt(run.clock, Date.now())
+    const last = run.steps[run.steps.length - 1]?.id === step.id
+    void changeRun(run.id, stored => ({
+      ...stored,
+      events: [...stored.events, { atS, kind: 'confirm', stepId: step.id, minutes: null, text: '' }],
+      endedAt: last ? new Date().toISOString() : stored.endedAt,
+    })).finally(() => {
+      busy.current = false
+    })
+  }, [run, ready, step, early])
+  return { confirm, early: early === step?.id }
+}
+
+function useRunKeys(keys: {
+  confirm: () => void
+  onTakeBack: () => void
+  onMinute: () => void
+  onRemark: () => void
+  off: boolean
+}) {
+  const latest = useRef(keys)
+  latest.current = keys
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const { confirm, onTakeBack, onMinute, onRemark, off } = latest.current
+      if (off || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
+      const act = {
+        ' ': confirm,
+        Enter: confirm,
+        z: onTakeBack,
+        Z: onTakeBack,
+        '+': onMinute,
+        '=': onMinute,
+        l: onRemark,
+        L: onRemark,
+        Escape: () => history.length > 1 && history.back(),
+      }[event.key]
+      // A focused control answers for itself.
+      if (
+        !act ||
+        ((event.key === ' ' || event.key === 'Enter') &&
+          event.target instanceof HTMLElement &&
+          event.target.closest('button, a, select, input'))
+      )
+        return
+      event.preventDefault()
+      act()
+    }
+    addEventListener('keydown', onKey)
+    return () => removeEventListener('keydown', onKey)
+  }, [])
+}
+
+function Temperature({
+  shownC,
+  setC,
+  targetC,
+  system,
+}: {
+  shownC: number | null
+  setC: number
+  targetC: number | null
+  system: Workshop['units']
+}) {
+  const c = shownC ?? setC
+  const set =
+    setC > 0
+      ? `set ${formatQuantity(setC, 'temperature', 'metric')} / ${formatQuantity(setC, 'temperature', 'imperial')}`
+      : 'oven off'
+  const other = system === 'metric' ? 'imperial' : 'metric'
+  return (
+    <div>
+      <p className="text-[18px] text-bone-2">
+        {shownC === null ? 'Set on your oven; read its own display' : 'Oven reads'}
+      </p>
+      <p
+        className="figure text-[clamp(110px,23vw,270px)]"
+        style={{ color: c > 560 ? heatColour(c, 'soak') : '#f3e9da' }}
+      >
+        {shownC === null && setC === 0 ? 'off' : formatNumber(c, 'temperature', system)}
+      </p>
+      <p className="text-[26px]">
+        {shownUnitLabel('temperature', system)}{' '}
+        <span className="text-bone-2">{formatQuantity(c, 'temperature', other)}</span> {set}
+        {targetC !== null && (
+          <span className="text-bone-2"> · wait for {formatQuantity(targetC, 'temperature', system)}</span>
+        )}
+      </p>
+    </div>
+  )
+}
+
+function TimeLeft({ state }: { state: ReturnType<typeof useRunClock>['state'] }) {
+  const { remainingS, ready, next, step } = state
+  return (
+    <div className="grid gap-5">
+      <div>
+        <p className="text-[20px] text-bone-2">
+          {remainingS === null
+            ? step?.wait
+              ? 'Waiting for the oven'
+              : 'When you are'
+            : remainingS > 0
+              ? 'Ready in'
+              : 'Overdue by'}
+        </p>
+        <p className={`figure text-[clamp(64px,10vw,116px)] ${ready ? 'text-hot' : ''}`}>
+          {remainingS === null ? (ready ? 'now' : '…') : clockText(Math.abs(remainingS))}
+        </p>
+      </div>
+      <div>
+        <p className="text-[20px] text-bone-2">Then</p>
+        <p className="text-[26px] font-semibold">{next ? next.title : 'the run is over'}</p>
+      </div>
+    </div>
+  )
+}
+
+function RunKey({ keyName, says, onClick }: { keyName: string; says: string; onClick: () => void }) {
+  return (
+    <button type="button" className="min-h-[72px] min-w-[72px] px-3 hover:text-bone" onClick={onClick}>
+      <b className="mr-2 text-bone">{keyName}</b>
+      {says}
+    </button>
+  )
+}

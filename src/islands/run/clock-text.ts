@@ -1,0 +1,9 @@
+/** Seconds as a clock: 0:22, 15:40, 2:05:10; a sign when overdue. */
+export function clockText(seconds: number): string {
+  const whole = Math.round(Math.abs(seconds))
+  const two = (value: number) => String(value).padStart(2, '0')
+  const h = Math.floor(whole / 3600)
+  const m = Math.floor((whole % 3600) / 60)
+  const text = h > 0 ? `${h}:${two(m)}:${two(whole % 60)}` : `${m}:${two(whole % 60)}`
+  return seconds < -0.5 ? `+${text}` : text
+}

@@ -1,0 +1,24 @@
+import { exportText } from '../core/record/exchange'
+import { readAll } from '../store/backup'
+import { withUnsaved } from '../store/batches'
+
+/** Hands a text to the browser as a file to keep. */
+export function download(name: string, type: string, text: string) {
+  const url = URL.createObjectURL(new Blob([text], { type }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+
+/** The whole workshop as one file, with what could not be stored included. */
+export async function saveEverything() {
+  const now = new Date().toISOString()
+  const data = await readAll()
+  download(
+    `tawny-ember-${now.slice(0, 10)}.json`,
+    'application/json',
+    exportText({ ...data, batches: withUnsaved(data.batches) }, now),
+  )
+}

@@ -1,0 +1,125 @@
+import { runSecondsAt, runStateAt } from '../../core/plan/run-state'
+import { bladesSay } from '../../core/plan/words'
+import type { Batch, Reading, Run } from '../../core/record/schemas'
+import { latestStage, stageLabel } from '../../core/rockwell/stages'
+import { useBatches, useReadings, useRuns } from '../../store/hooks'
+import { ago } from '../../ui/dates'
+import { NewBatchButton } from '../batch/NewBatchButton'
+import { Place } from '../Place'
+
+export default function TodayPlace() {
+  return <Place>{shop => <Today shopName={shop.name} newBatch={<NewBatchButton shop={shop} />} />}</Place>
+}
+
+/** What is hot, what is waiting, what was done: each line leads to its bench. */
+function Today({ shopName, newBatch }: { shopName: string; newBatch: React.ReactNode }) {
+  const batches = useBatches()
+  const runs = useRuns()
+  const readings = useReadings()
+  if (!batches || !runs || !readings) return <p className="p-6 text-ink-2">Reading …</p>
+  const hot = runs.filter(run => run.endedAt === null && batches.some(b => b.id === run.batchId))
+  const ran = new Set(runs.filter(run => run.endedAt !== null).map(run => run.batchId))
+  const hotIds = new Set(hot.map(run => run.batchId))
+  const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
+  const unread = batches.filter(b => ran.has(b.id) && !readings.some(r => r.batchId === b.id))
+  const recent = batches.filter(b => ran.has(b.id) && !unread.includes(b)).slice(0, 5)
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-6 md:px-8">
+      <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <p className="text-ink-2">{shopName}</p>
+          <h1 className="figure text-[44px]">
+            {new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())}
+          </h1>
+        </div>
+        {newBatch}
+      </header>
+      <Part title="Hot now" empty="Nothing is hot.">
+        {hot.map(run => (
+          <HotLine key={run.id} run={run} batch={batches.find(b => b.id === run.batchId)} />
+        ))}
+      </Part>
+      <Part title="Next" empty="No batch is waiting. Begin one.">
+        {planned.map(batch => (
+          <Line
+            key={batch.id}
+            href={`/batch/${batch.id}/${batch.blades.length === 0 ? 'prepare' : 'heat'}`}
+            name={batch.name}
+            says={bladesSay(batch)}
+            action={batch.blades.length === 0 ? 'Enter blades' : 'See the plan'}
+          />
+        ))}
+      </Part>
+      <Part title="Waiting for readings" empty="Every batch that ran has been measured.">
+        {unread.map(batch => (
+          <Line
+            key={batch.id}
+            href={`/batch/${batch.id}/measure`}
+            name={batch.name}
+            says={bladesSay(batch)}
+            action="Measure"
+          />
+        ))}
+      </Part>
+      <Part title="Lately" empty="Nothing yet.">
+        {recent.map(batch => (
+          <Line
+            key={batch.id}
+            href={`/batch/${batch.id}/verdict`}
+            name={batch.name}
+            says={`${measuredSay(batch, readings)}, ${ago(batch.createdAt)}`}
+            action="Verdict"
+          />
+        ))}
+      </Part>
+    </div>
+  )
+}
+
+function measuredSay(batch: Batch, readings: readonly Reading[]): string {
+  return batch.groups
+    .map(group => {
+      const own = readings.filter(r => r.groupId === group.id)
+      const stage = latestStage(group.route, own)
+      const last = own.filter(r => r.stage === stage)
+      if (!stage || last.length === 0) return `${group.gradeName} not read yet`
+      return `${group.gradeName} ${(last.reduce((sum, r) => sum + r.hrc, 0) / last.length).toFixed(1)} HRC ${stageLabel(stage)}`
+    })
+    .join(', ')
+}
+
+function Part({ title, empty, children }: { title: string; empty: string; children: React.ReactNode[] }) {
+  return (
+    <section className="mb-6">
+      <h2 className="border-b border-rule-strong pb-1 text-[15px]">{title}</h2>
+      {children.length > 0 ? <ul>{children}</ul> : <p className="py-2.5 text-ink-2">{empty}</p>}
+    </section>
+  )
+}
+
+function Line({ href, name, says, action }: { href: string; name: string; says: string; action: string }) {
+  return (
+    <li className="border-b border-rule">
+      <a
+        href={href}
+        className="group grid min-h-12 grid-cols-[1fr_auto] items-center gap-x-4 py-2 sm:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
+      >
+        <span className="font-semibold">{name}</span>
+        <span className="col-span-2 text-ink-2 sm:col-span-1">{says}</span>
+        <span className="link row-start-1 col-start-2 font-medium text-ember sm:col-start-3">{action}</span>
+      </a>
+    </li>
+  )
+}
+
+function HotLine({ run, batch }: { run: Run; batch: Batch | undefined }) {
+  const state = runStateAt(run, runSecondsAt(run.clock, Date.now()), null)
+  return (
+    <Line
+      href={`/run/${run.batchId}`}
+      name={batch?.name ?? ''}
+      says={`${run.mode === 'practice' ? 'Practice: ' : ''}${state.step?.title ?? 'done'}, ${state.inOven} in the oven`}
+      action="Back to the run"
+    />
+  )
+}

@@ -1,0 +1,179 @@
+import type { Workshop } from '../../core/record/schemas'
+import { OVEN_PRESETS } from '../../data/ovens'
+import { saveShop } from '../../store/records'
+import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
+import { QuantityField } from '../../ui/QuantityField'
+import { Place } from '../Place'
+import { BlockCheck } from './BlockCheck'
+import { DataKeeping } from './DataKeeping'
+
+export default function WorkshopPlace() {
+  return <Place>{shop => <WorkshopView shop={shop} />}</Place>
+}
+
+type Edit = (part: Partial<Workshop>) => void
+
+/** What the shop has: every suggestion starts from here. */
+function WorkshopView({ shop }: { shop: Workshop }) {
+  const edit: Edit = part => void saveShop(s => ({ ...s, ...part }))
+  return (
+    <div className="px-4 py-6 md:px-8">
+      <h1 className="mb-4 text-[26px]">Workshop</h1>
+      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2 xl:grid-cols-3">
+        <Part title="Shown as">
+          <TextField label="Name of the shop" value={shop.name} longest={80} onCommit={name => edit({ name })} />
+          <SelectField
+            label="Units shown (every field reads both)"
+            value={shop.units}
+            options={[
+              ['metric', '°C, mm, kg'],
+              ['imperial', '°F, in, lb'],
+            ]}
+            onCommit={units => edit({ units })}
+          />
+          <SelectField
+            label="Theme"
+            value={shop.theme}
+            options={[
+              ['system', 'as the system'],
+              ['light', 'ash (light)'],
+              ['dark', 'soot (dark)'],
+            ]}
+            onCommit={theme => edit({ theme })}
+          />
+        </Part>
+        <OvenPart shop={shop} edit={edit} />
+        <Part title="Plates">
+          <QuantityField
+            label="Thickness"
+            dimension="length"
+            value={shop.plates.thicknessMm}
+            min={5}
+            max={80}
+            onCommit={thicknessMm => edit({ plates: { ...shop.plates, thicknessMm } })}
+          />
+          <QuantityField
+            label="Width"
+            dimension="length"
+            value={shop.plates.widthMm}
+            min={40}
+            max={300}
+            onCommit={widthMm => edit({ plates: { ...shop.plates, widthMm } })}
+          />
+          <QuantityField
+            label="Length"
+            dimension="length"
+            value={shop.plates.lengthMm}
+            min={100}
+            max={1200}
+            onCommit={lengthMm => edit({ plates: { ...shop.plates, lengthMm } })}
+          />
+        </Part>
+        <Part title="Foil">
+          <QuantityField
+            label="Roll width"
+            dimension="length"
+            value={shop.foil.rollWidthMm}
+            min={100}
+            max={1300}
+            onCommit={rollWidthMm => edit({ foil: { ...shop.foil, rollWidthMm } })}
+          />
+          <NumberField
+            label="Price of a metre"
+            value={shop.foil.pricePerM}
+            min={0}
+            max={1000}
+            onCommit={pricePerM => edit({ foil: { ...shop.foil, pricePerM } })}
+          />
+          <SelectField
+            label="Sheets may be turned on the roll"
+            value={shop.foil.rotate ? 'yes' : 'no'}
+            options={[
+              ['yes', 'yes'],
+              ['no', 'no'],
+            ]}
+            onCommit={v => edit({ foil: { ...shop.foil, rotate: v === 'yes' } })}
+          />
+        </Part>
+        <Part title="Cold">
+          <SelectField
+            label="The shop has"
+            value={shop.cold.medium}
+            options={[
+              ['none', 'nothing colder than the room'],
+              ['freezer', 'a freezer, −18 °C'],
+              ['dry-ice', 'dry ice, −75 °C'],
+              ['liquid-nitrogen', 'liquid nitrogen, −196 °C'],
+            ]}
+            onCommit={medium => edit({ cold: { ...shop.cold, medium } })}
+          />
+          <NumberField
+            label="Heat leak of the box"
+            unit="W/K"
+            value={shop.cold.lossWPerK}
+            min={0.05}
+            max={5}
+            onCommit={lossWPerK => edit({ cold: { ...shop.cold, lossWPerK } })}
+          />
+          <NumberField
+            label="Room"
+            unit="m³"
+            value={shop.cold.room.m3}
+            min={4}
+            max={5000}
+            onCommit={m3 => edit({ cold: { ...shop.cold, room: { ...shop.cold.room, m3 } } })}
+          />
+        </Part>
+        <Part title="Hardness tester">
+          <BlockCheck shop={shop} edit={edit} />
+        </Part>
+      </div>
+      <DataKeeping />
+    </div>
+  )
+}
+
+function OvenPart({ shop, edit }: { shop: Workshop; edit: Edit }) {
+  return (
+    <Part title="Oven">
+      <SelectField
+        label="Size"
+        value={shop.oven.preset}
+        options={OVEN_PRESETS.map(
+          p => [p.name, `${p.label}, ${p.chamberMm.width} × ${p.chamberMm.height} × ${p.chamberMm.depth} mm`] as const,
+        )}
+        onCommit={preset => edit({ oven: { ...shop.oven, preset } })}
+      />
+      <QuantityField
+        label="Hottest it may go"
+        dimension="temperature"
+        value={shop.oven.maxC}
+        min={900}
+        max={1300}
+        onCommit={maxC => edit({ oven: { ...shop.oven, maxC } })}
+      />
+      <SelectField
+        label="Tempering"
+        value={shop.temperingOven}
+        options={[
+          ['own', 'in an oven of its own'],
+          ['same', 'in the hardening oven'],
+        ]}
+        onCommit={temperingOven => edit({ temperingOven })}
+      />
+      <p className="text-[12.5px] text-ink-2">
+        The oven’s correction is set where it is used, at a batch’s Heat bench. Mains wiring is for a licensed
+        electrician.
+      </p>
+    </Part>
+  )
+}
+
+function Part({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <section className="space-y-3 border-t border-rule-strong pt-3">
+      <h2 className="text-[17px]">{title}</h2>
+      {children}
+    </section>
+  )
+}

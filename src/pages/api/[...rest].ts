@@ -1,0 +1,4 @@
+import type { APIRoute } from 'astro'
+import { refuse } from './_reply'
+
+export const ALL: APIRoute = () => refuse(404, 'unknown-path', 'There is nothing at this path. See /api/openapi.json.')

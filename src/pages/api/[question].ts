@@ -1,0 +1,28 @@
+import type { APIRoute } from 'astro'
+import { answerQuestion, type Question } from '../../core/record/question'
+import { QUESTIONS } from '../../core/record/questions'
+import { readJson } from './_body'
+import { answer, refuse } from './_reply'
+
+const isKnown = (name: string | undefined): name is keyof typeof QUESTIONS =>
+  name !== undefined && Object.hasOwn(QUESTIONS, name)
+
+export const POST: APIRoute = async ({ params, request }) => {
+  if (!isKnown(params.question)) return unknown()
+  const type = request.headers.get('content-type') ?? ''
+  if (!/^application\/json\s*(;|$)/i.test(type))
+    return refuse(415, 'wrong-type', 'Send the request as application/json.')
+  const body = await readJson(request)
+  if (!body.ok) {
+    const [problem] = body.problems
+    return refuse(problem?.code === 'too-large' ? 413 : 400, problem?.code ?? 'bad-request', problem?.message ?? '')
+  }
+  const result = answerQuestion(QUESTIONS[params.question] as unknown as Question, body.value)
+  if (!result.ok) return refuse(400, 'bad-request', 'The request cannot be answered as it stands.', result.problems)
+  return answer(result.value)
+}
+
+export const ALL: APIRoute = ({ params }) =>
+  isKnown(params.question) ? refuse(405, 'wrong-method', 'Ask with POST.', [], { allow: 'POST' }) : unknown()
+
+const unknown = () => refuse(404, 'unknown-path', 'There is nothing at this path. See /api/openapi.json.')
