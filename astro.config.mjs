@@ -13,6 +13,8 @@ export default defineConfig({
   vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
   experimental: {
     csp: {
+      // The stylesheet that the message library puts into the page, by its digest (sonner 2.0.8).
+      styleDirective: { hashes: ['sha256-StEaX+se6YS7pqjzrzMIA0KaX9zF/8zAhvQXZAe5epY='] },
       directives: [
         "default-src 'self'",
         "img-src 'self' data: blob:",

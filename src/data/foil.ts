@@ -7,8 +7,8 @@ export interface FoilType {
 
 /** Stainless tool wrap, coolest first. Source: common practice, no published source. */
 export const FOIL_TYPES: readonly FoilType[] = [
-  { name: '321', maxC: 1093, note: 'The ordinary foil, to 2000 °F.' },
-  { name: '309', maxC: 1227, note: 'The hotter foil, to 2240 °F. Costs more.' },
+  { name: '321', maxC: 1093.3, note: 'The ordinary foil, to 2000 °F.' },
+  { name: '309', maxC: 1226.7, note: 'The hotter foil, to 2240 °F. Costs more.' },
 ]
 
 /** Kept between the hottest step and the foil's limit: an oven overshoots. Common practice, no published source. */

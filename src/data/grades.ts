@@ -68,11 +68,11 @@ const MEMORY = 'from memory'
 export const GRADES: readonly Grade[] = [
   {
     name: 'X65Cr13',
-    alsoNamed: ['1.4037', '13Cr-0.65C'],
+    alsoNamed: ['1.4037'],
     family: 'stainless',
     nominal: { C: 0.67, Si: 0.4, Mn: 0.6, Cr: 13 },
     compositionSource: `EN 10088-1 range 0.58-0.70 C, 12.5-14.5 Cr; nominal toward the upper carbon of strip for blades, ${MEMORY}`,
-    austenitize: { minC: 1020, maxC: 1110, defaultC: 1066, source: 'common practice, no published source' },
+    austenitize: { minC: 1020, maxC: 1110, defaultC: 1065.6, source: 'common practice, no published source' },
     soak: { minMin: 10, maxMin: 25, source: 'common practice, no published source' },
     equalise: [{ atC: 760, holdMin: 10 }],
     temper: { minC: 150, maxC: 260, source: 'common practice, no published source' },

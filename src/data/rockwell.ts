@@ -20,6 +20,10 @@ export const ROCKWELL = {
   resolutionHrc: 0.5,
   /** One sigma of a single reading where there is only one. Common practice, no published source. */
   singleReadingSdHrc: 0.5,
+  /** Nearer the mean than this no reading is called an outlier: two sigmas of one reading. */
+  outlierAtLeastHrc: 1,
+  /** A blade whose mean is this far from the middle of the others is judged alone. Common practice, no published source. */
+  bladeApartHrc: 2,
   /** What a reading of hardened steel can be; outside it a slip of the keys is likelier. */
   plausible: { min: 5, max: 70 },
   source: 'ISO 6508-1, ISO 6508-2, ASTM E18; limits from memory',

@@ -20,7 +20,10 @@ export function createSimulatedOven(model: ChamberModel): OvenController {
   function step(state: typeof fresh) {
     for (let event = events[state.nextEvent]; event && event.atS <= state.atS; event = events[++state.nextEvent]) {
       if (event.kind === 'set') state.setC = event.setC
-      else {
+      else if (event.kind === 'other-oven') {
+        state.chamberC = AMBIENT_C
+        state.steelKg = 0
+      } else {
         state.chamberC = Math.max(AMBIENT_C, state.chamberC - event.dropK)
         state.steelKg = event.steelInKg
       }

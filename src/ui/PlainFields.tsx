@@ -36,7 +36,7 @@ export function NumberField({ label, value, min, max, onCommit, whole, unit, hid
       <div className="relative">
         <input
           id={id}
-          className="field pr-10"
+          className={unit ? 'field pr-10' : 'field'}
           inputMode={whole ? 'numeric' : 'decimal'}
           autoComplete="off"
           value={draft ?? String(Math.round(value * 1000) / 1000)}

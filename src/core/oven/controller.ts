@@ -8,6 +8,8 @@ export interface OvenDisplay {
 /** Something that happens to the oven, in seconds of the run's clock, in time order. */
 export type OvenEvent =
   | { readonly atS: number; readonly kind: 'set'; readonly setC: number }
+  /** Another oven takes over, at room temperature and empty: its display is read from now on. */
+  | { readonly atS: number; readonly kind: 'other-oven' }
   /** Door opened: what the chamber falls by, K, and the steel that stays in, kg. */
   | { readonly atS: number; readonly kind: 'door'; readonly dropK: number; readonly steelInKg: number }
 

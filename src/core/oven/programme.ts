@@ -5,7 +5,7 @@ export interface Segment {
   readonly name: string
   /** What the blade should see, °C. */
   readonly nominalC: number
-  /** What is keyed in: nominal with this oven's correction, °C, whole degrees. */
+  /** What is keyed in: nominal with this oven's correction, °C; each scale is rounded where it is shown. */
   readonly setC: number
   /** null: as fast as the oven goes. */
   readonly rateCPerH: number | null
@@ -29,12 +29,12 @@ export interface ProgrammeRequest {
  */
 export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
   const { correctionC } = request
-  const keyed = (nominalC: number) => Math.round(nominalC + correctionC)
+  const keyed = (nominalC: number) => nominalC + correctionC
   const setC = keyed(request.austenitizeC)
   if (setC > request.ovenMaxC)
     return fail(
       'above-oven',
-      `${setC} °C is above this oven’s ${request.ovenMaxC} °C. Lower the soak, or choose another grade.`,
+      `${Math.round(setC)} °C is above this oven’s ${request.ovenMaxC} °C. Lower the soak, or choose another grade.`,
       'austenitizeC',
     )
   if (request.foilMaxC !== null && request.austenitizeC > request.foilMaxC)

@@ -1,6 +1,6 @@
 import { bladeKg } from '../oven/chamber'
 import type { OvenEvent } from '../oven/controller'
-import type { Batch, Run } from '../record/schemas'
+import type { Batch, Run, Workshop } from '../record/schemas'
 import { runStateAt } from './run-state'
 import { piecesOf } from './tray'
 
@@ -9,16 +9,26 @@ const LOAD_DROP_K = 70
 const PULL_DROP_K = 24
 
 /** What the run's confirmations did to the oven: set points as steps began, door openings as packets moved. */
-export function ovenEventsOf(run: Pick<Run, 'steps' | 'events'>, batch: Pick<Batch, 'blades' | 'groups'>): OvenEvent[] {
+export function ovenEventsOf(
+  run: Pick<Run, 'steps' | 'events'>,
+  batch: Pick<Batch, 'blades' | 'groups'>,
+  shop: Pick<Workshop, 'temperingOven'>,
+): OvenEvent[] {
   const weight = new Map(piecesOf(batch).map(p => [p.mark, bladeKg(p.blade)]))
   const events: OvenEvent[] = []
   let steelInKg = 0
   let setC = 0
+  let tempering = false
   const setTo = (atS: number, wanted: number) => {
     if (wanted !== setC) events.push({ atS, kind: 'set', setC: wanted })
     setC = wanted
   }
   for (const { step, atS } of runStateAt(run, 0, null).confirmed) {
+    if (step.kind === 'temper-start' && shop.temperingOven === 'own' && !tempering) {
+      events.push({ atS, kind: 'other-oven' })
+      tempering = true
+      setC = 0
+    }
     const moved = step.pieces.reduce((sum, mark) => sum + (weight.get(mark) ?? 0), 0)
     const dropK = { load: LOAD_DROP_K, pull: PULL_DROP_K, 'temper-in': PULL_DROP_K, 'temper-out': PULL_DROP_K }[
       step.kind as string

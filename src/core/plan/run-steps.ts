@@ -1,6 +1,6 @@
 import type { Batch, RunStep, Workshop } from '../record/schemas'
-import { findGrade } from '../steel/grades'
-import { bladeLagMin, entryC } from './timeline'
+import { formatBoth, formatNumber } from '../units/quantity'
+import { bladeLagMin } from './timeline'
 import { type Load, loadsOf, piecesOf, temperLoadsOf, thickestMm } from './tray'
 import { foilMarkLine } from './words'
 
@@ -46,7 +46,7 @@ export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
       ovenSetC: 0,
       pieces: [],
     },
-    ...coldSteps(batch),
+    ...coldSteps(batch, shop),
     ...temperSteps(batch, shop),
     {
       kind: 'measure',
@@ -65,18 +65,15 @@ export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
 /** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
 function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[] {
   const correction = shop.oven.correctionC
-  const setC = Math.round(load.austenitizeC + correction)
-  const equalise = before
-    ? []
-    : (load.groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(steps => steps.length > 0) ?? [])
-  const entryNominalC = before?.austenitizeC ?? entryC(equalise, load.austenitizeC)
-  const entrySetC = Math.round(entryNominalC + correction)
+  const setC = load.austenitizeC + correction
+  const { equalise, entryC: entryNominalC } = load
+  const entrySetC = entryNominalC + correction
   const marks = load.pieces.map(p => p.mark)
   const first = load.pieces[0]
   const last = load.pieces[load.pieces.length - 1]
   if (!first || !last) return []
   return [
-    ...(before ? [] : [ovenOn(entrySetC, marks.length)]),
+    ...(before ? [] : [ovenOn(entrySetC, marks.length, shop)]),
     {
       kind: 'load',
       station: 'heat',
@@ -91,11 +88,11 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
       (step): Draft => ({
         kind: 'soak',
         station: 'heat',
-        title: `Equalise at ${Math.round(step.atC + correction)}`,
-        action: 'Even: go on up',
+        title: `Equalise at ${formatNumber(step.atC + correction, 'temperature', shop.units)}`,
+        action: `Set ${formatBoth(setC, shop.units)}`,
         detail: `Held ${step.holdMin} min so that thick and thin go on together.`,
         wait: { kind: 'seconds', seconds: step.holdMin * 60 },
-        ovenSetC: Math.round(step.atC + correction),
+        ovenSetC: step.atC + correction,
         pieces: [],
       }),
     ),
@@ -103,8 +100,8 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
       kind: 'soak',
       station: 'heat',
       title: 'Wait for full heat',
-      action: 'At heat: start the clock',
-      detail: `The soak clock starts when the oven reads ${setC} °C; the blade’s own lag is added to it.`,
+      action: 'Start the soak clock',
+      detail: `The soak clock starts when the oven reads ${formatBoth(setC, shop.units)}; the blade’s own lag is added to it.`,
       wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
       ovenSetC: setC,
       pieces: [],
@@ -123,12 +120,12 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
   ]
 }
 
-const ovenOn = (entrySetC: number, count: number): Draft => ({
+const ovenOn = (entrySetC: number, count: number, shop: Workshop): Draft => ({
   kind: 'start',
   station: 'heat',
   title: 'Oven on',
-  action: `Set ${entrySetC} °C, oven on`,
-  detail: `Door shut, empty. ${count} packets go in when it reads ${entrySetC} °C.`,
+  action: `Set ${formatBoth(entrySetC, shop.units)}, oven on`,
+  detail: `Door shut, empty. ${count} packets go in when it reads ${formatBoth(entrySetC, shop.units)}.`,
   wait: null,
   ovenSetC: 0,
   pieces: [],
@@ -141,7 +138,7 @@ const ovenOff = (loads: readonly Load[]): Draft => ({
   action: 'Oven off, door shut',
   detail: 'Nothing is left in the oven. Let it cool shut.',
   wait: null,
-  ovenSetC: Math.round(loads[loads.length - 1]?.austenitizeC ?? 0),
+  ovenSetC: loads[loads.length - 1]?.austenitizeC ?? 0,
   pieces: [],
 })
 
@@ -171,7 +168,7 @@ function pullSteps(load: Load, entryNominalC: number, setC: number): Draft[] {
   })
 }
 
-function coldSteps(batch: Batch): Draft[] {
+function coldSteps(batch: Batch, shop: Workshop): Draft[] {
   const cold = batch.groups.filter(g => g.route.cold && batch.blades.some(b => b.groupId === g.id))
   const coldest = Math.min(...cold.map(g => g.route.cold?.toC ?? 20))
   const holdMin = Math.max(...cold.map(g => g.route.cold?.holdMin ?? 0))
@@ -186,7 +183,7 @@ function coldSteps(batch: Batch): Draft[] {
       kind: 'cold-in',
       title: `${marks.length} into the cold`,
       action: `${marks.length} in the cold`,
-      detail: `${foilMarkLine(marks)}: gloves, face shield, door open, lid loose. To ${coldest} °C.`,
+      detail: `${foilMarkLine(marks)}: gloves, face shield, door open, lid loose. To ${formatBoth(coldest, shop.units)}.`,
       wait: null,
     },
     {
@@ -205,7 +202,7 @@ function temperSteps(batch: Batch, shop: Workshop): Draft[] {
   const correction = shop.temperingOven === 'same' ? shop.oven.correctionC : 0
   return loads.flatMap((load, i): Draft[] => {
     const before = loads[i - 1]
-    const setC = Math.round(load.atC + correction)
+    const setC = load.atC + correction
     const marks = load.pieces.map(p => p.mark)
     const name = `Temper ${load.round}`
     const thick = thickestMm(load.pieces.map(p => p.blade))
@@ -215,7 +212,7 @@ function temperSteps(batch: Batch, shop: Workshop): Draft[] {
         kind: 'temper-start',
         station: 'temper',
         title: newRound ? 'Cool to room' : `${name}: oven on`,
-        action: `Set ${setC} °C, oven on`,
+        action: `Set ${formatBoth(setC, shop.units)}, oven on`,
         detail: newRound
           ? `Blades down to room temperature before ${name.toLowerCase()}.`
           : shop.temperingOven === 'same'

@@ -32,14 +32,14 @@ export interface Stretch {
 export interface TimelineRequest {
   readonly route: Route
   readonly equalise: readonly Equalise[]
+  /** What the oven stands at when the packets go in, °C. */
+  readonly entryC: number
   readonly oven: ChamberModel
   readonly steelKg: number
   readonly thicknessMm: number
 }
 
 const ROOM_C = 20
-/** Entry on the way up when the grade asks for no preheat, °C. Common practice, no published source. */
-export const ENTRY_C = 800
 /** What the chamber falls by when cold packets go in, K, and the minutes to win it back. Common practice, no published source. */
 const DOOR_DROP_K = 70
 const QUENCH_MIN = 4
@@ -47,10 +47,6 @@ const INSPECT_MIN = 20
 const TEMPER_LAG_MIN = 15
 const COOL_MIN = 35
 const WARM_MIN = 25
-
-/** Temperature where packets are loaded: the first preheat, or on the way up. */
-export const entryC = (equalise: readonly Equalise[], austenitizeC: number): number =>
-  Math.min(equalise[0]?.atC ?? ENTRY_C, austenitizeC)
 
 /** Minutes from the chamber's arrival until the thickest blade has arrived too. */
 export function bladeLagMin(thicknessMm: number, austenitizeC: number, entry: number, rateCPerH: number): number {
@@ -64,7 +60,7 @@ export function bladeLagMin(thicknessMm: number, austenitizeC: number, entry: nu
  * on and after the last temper there are stretches of room temperature without length, one for each station.
  */
 export function planTimeline(request: TimelineRequest): Stretch[] {
-  const { route, equalise, oven, steelKg } = request
+  const { route, equalise, entryC: entry, oven, steelKg } = request
   const out: Stretch[] = []
   let now = 0
   const push = (
@@ -92,7 +88,6 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
 
   for (const station of ['choose', 'prepare', 'wrap'] as const) flat(station)
 
-  const entry = entryC(equalise, route.austenitizeC)
   rise('heat', ROOM_C, entry, 0)
   const dip = Math.min(DOOR_DROP_K, entry - ROOM_C)
   push('ramp', 'heat', 3, part => entry - dip * Math.sin(part * (Math.PI / 2)), `load at ${Math.round(entry)}`, 5)
@@ -114,21 +109,14 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
     `soak ${Math.round(route.soakMin)} min`,
   )
 
-  const quenchEnd = Math.max(route.quenchedToC, ROOM_C)
-  push(
-    'quench',
-    'plates',
-    QUENCH_MIN,
-    part => quenchEnd + (route.austenitizeC - quenchEnd) * Math.exp(-6 * part),
-    null,
-    16,
-  )
+  const quenchEnd = ROOM_C
+  push('quench', 'plates', QUENCH_MIN, part => quenchEnd + (route.austenitizeC - quenchEnd) * decay(6, part), null, 16)
   push('room', 'inspect', INSPECT_MIN, () => ROOM_C)
 
   if (route.cold) {
     const { toC, holdMin, delayMin } = route.cold
     if (delayMin > INSPECT_MIN) push('room', 'cold', Math.min(delayMin - INSPECT_MIN, 24 * 60), () => ROOM_C)
-    push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - Math.exp(-5 * part)), null, 8)
+    push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - decay(5, part)), null, 8)
     push('cold', 'cold', holdMin, () => toC, coldName(toC))
     push('warm', 'cold', WARM_MIN, part => toC + (ROOM_C - toC) * part, null, 4)
   } else flat('cold')
@@ -140,17 +128,21 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
       'temper-ramp',
       'temper',
       TEMPER_LAG_MIN,
-      part => ROOM_C + (temper.atC - ROOM_C) * (1 - Math.exp(-5 * part)),
+      part => ROOM_C + (temper.atC - ROOM_C) * (1 - decay(5, part)),
       null,
       8,
     )
     push('temper', 'temper', temper.holdMin, () => temper.atC, `${hours(temper.holdMin)}`)
-    push('cool', 'temper', COOL_MIN, part => ROOM_C + (temper.atC - ROOM_C) * Math.exp(-4 * part), null, 8)
+    push('cool', 'temper', COOL_MIN, part => ROOM_C + (temper.atC - ROOM_C) * decay(4, part), null, 8)
   }
 
   for (const station of ['measure', 'verdict', 'finish', 'prove'] as const) flat(station)
   return out
 }
+
+/** An exponential fall that ends where it should: 1 at the start, 0 at the end. */
+const decay = (constants: number, part: number) =>
+  (Math.exp(-constants * part) - Math.exp(-constants)) / (1 - Math.exp(-constants))
 
 const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
 

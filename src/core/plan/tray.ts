@@ -1,5 +1,7 @@
+import type { Equalise } from '../../data/grades'
 import { bladeKg } from '../oven/chamber'
 import type { Batch, BatchGroup, Blade } from '../record/schemas'
+import { findGrade } from '../steel/grades'
 
 /** One blade as it is scribed and moved: A3 of the line A x 6. */
 export interface Piece {
@@ -37,25 +39,49 @@ export interface Load {
   readonly austenitizeC: number
   readonly groups: readonly BatchGroup[]
   readonly pieces: readonly Piece[]
+  /** Preheats to hold on the way up; none for a later load. */
+  readonly equalise: readonly Equalise[]
+  /** What the oven stands at when the packets go in, °C. */
+  readonly entryC: number
 }
+
+/** Entry on the way up when the grade asks for no preheat, °C. Common practice, no published source. */
+const ENTRY_C = 800
 
 /**
  * Loads of a batch. Groups share a load only at the same soak temperature; the cooler load goes first, since an oven
- * rises faster than it falls. Within a load: shortest soak first, then the thinnest blade.
+ * rises faster than it falls; later loads go straight into the hot oven, without a preheat. Within a load: shortest
+ * soak first, then the thinnest blade.
  */
 export function loadsOf(batch: Pick<Batch, 'blades' | 'groups'>): Load[] {
   const pieces = piecesOf(batch)
-  const temperatures = [...new Set(batch.groups.map(g => g.route.austenitizeC))].sort((a, b) => a - b)
-  return temperatures
-    .map(austenitizeC => ({
-      austenitizeC,
-      groups: batch.groups.filter(g => g.route.austenitizeC === austenitizeC),
-      pieces: pieces
-        .filter(p => p.group.route.austenitizeC === austenitizeC)
-        .sort((a, b) => a.group.route.soakMin - b.group.route.soakMin || a.blade.thicknessMm - b.blade.thicknessMm),
-    }))
-    .filter(load => load.pieces.length > 0)
+  const hot = new Set(pieces.map(p => p.group.route.austenitizeC))
+  return [...hot]
+    .sort((a, b) => a - b)
+    .map((austenitizeC, i, all) => {
+      const groups = batch.groups.filter(g => g.route.austenitizeC === austenitizeC)
+      const own = pieces.filter(p => p.group.route.austenitizeC === austenitizeC)
+      const before = all[i - 1]
+      const equalise = before === undefined ? preheatsOf(groups) : []
+      return {
+        austenitizeC,
+        groups,
+        pieces: own.sort(
+          (a, b) => a.group.route.soakMin - b.group.route.soakMin || a.blade.thicknessMm - b.blade.thicknessMm,
+        ),
+        equalise,
+        entryC: before ?? entryFor(equalise, austenitizeC),
+      }
+    })
 }
+
+/** Preheats of the first grade in a group of them that asks for any. */
+export const preheatsOf = (groups: readonly BatchGroup[]): readonly Equalise[] =>
+  groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(steps => steps.length > 0) ?? []
+
+/** Where packets are loaded on the way up: at the first preheat, or at the usual entry. */
+export const entryFor = (equalise: readonly Equalise[], austenitizeC: number): number =>
+  Math.min(equalise[0]?.atC ?? ENTRY_C, austenitizeC)
 
 /** Blades that go into the tempering oven together. */
 export interface TemperLoad {

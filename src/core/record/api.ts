@@ -146,6 +146,7 @@ export const adviseResponse = z.object({
       kind: z.enum(['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap']),
       steps: list(z.string()),
       temper: z.object({ atC: z.number(), holdMin: z.number() }).nullable(),
+      cold: z.object({ toC: z.number(), holdMin: z.number(), delayMin: z.number() }).nullable(),
       hrc: estimate,
       inTargetProbability: z.number(),
       hours: z.number(),

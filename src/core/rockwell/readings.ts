@@ -145,8 +145,9 @@ function grubbsOutliers(readings: readonly number[]): number[] {
   if (readings.length < 3) return []
   const mean = meanOf(readings)
   const sd = sdOf(readings)
-  // Below the dial's resolution scatter means nothing, and a test on it would cry wolf.
-  if (sd < ROCKWELL.resolutionHrc / 2) return []
+  if (sd === 0) return []
   const critical = grubbsCritical(readings.length)
-  return readings.filter(value => Math.abs(value - mean) / sd > critical)
+  // Two equal readings and a third always look extreme to the test: a dial's half points must not cry wolf.
+  const apart = (value: number) => Math.abs(value - mean)
+  return readings.filter(value => apart(value) / sd > critical && apart(value) > ROCKWELL.outlierAtLeastHrc)
 }

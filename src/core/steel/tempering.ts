@@ -21,18 +21,17 @@ export const temperatureFor = (parameter: number, hours: number): number =>
   (parameter * 1000) / (STEEL_MODEL.temper.constant + Math.log10(hours)) - ZERO_C_IN_K
 
 /**
- * One parameter for several tempers: earlier ones count as equivalent hours at the last temperature.
- * Null without tempers.
+ * One parameter for several tempers: what went before counts, at each temper, as the hours at its temperature that
+ * give the same parameter. A later temper can only add to it. Null without tempers.
  */
 export function combinedParameter(tempers: readonly Temper[]): number | null {
-  const last = tempers[tempers.length - 1]
-  if (!last) return null
-  const constant = STEEL_MODEL.temper.constant
-  const hours = tempers.reduce((sum, { atC, holdMin }) => {
-    const exponent = (kelvinFromC(atC) / kelvinFromC(last.atC)) * (constant + Math.log10(holdMin / 60)) - constant
-    return sum + 10 ** Math.min(60, exponent)
-  }, 0)
-  return hollomonJaffe(last.atC, hours)
+  return tempers.reduce<number | null>((before, { atC, holdMin }) => {
+    const hours = holdMin / 60
+    if (before === null) return hollomonJaffe(atC, hours)
+    const log10Equivalent = (before * 1000) / kelvinFromC(atC) - STEEL_MODEL.temper.constant
+    // Past 10^15 hours the present temper adds nothing, and the sum would lose it anyway.
+    return log10Equivalent > 15 ? before : hollomonJaffe(atC, 10 ** log10Equivalent + hours)
+  }, null)
 }
 
 /**

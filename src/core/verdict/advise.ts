@@ -1,7 +1,7 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import type { Estimate } from '../result'
 import { type Prediction, predict, type Steel } from '../steel/predict'
-import type { Route } from '../steel/route'
+import type { ColdTreatment, Route } from '../steel/route'
 import { type TargetHrc, TEMPER_STEP_C } from '../steel/suggest'
 import type { Temper } from '../steel/tempering'
 
@@ -34,6 +34,8 @@ export interface AdviceOption {
   readonly steps: readonly string[]
   /** The temper to add, for kind 'temper' and 'cold'. */
   readonly temper: Temper | null
+  /** The cold treatment to add, for kind 'cold'. */
+  readonly cold: ColdTreatment | null
   readonly hrc: Estimate
   readonly inTargetProbability: number
   readonly hours: number
@@ -49,6 +51,8 @@ const TEMPER_HOURS = 3.5
 const TEMPER_RANGE_C = { min: 150, max: 550 } as const
 /** Model's one-sigma error of a change from a measured state, per HRC of change, and at the least. */
 const CHANGE_SD = { share: 0.25, floor: 0.25 } as const
+/** A third temper for less than this is heat for nothing. Common practice, no published source. */
+const WORTH_A_TEMPER_HRC = 0.15
 /** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
 const SYMPTOM_SHIFT_HRC = 1
 
@@ -128,11 +132,12 @@ function acceptOption(context: Context): AdviceOption | null {
     kind: 'accept',
     steps: ['Finish the blade.'],
     temper: null,
+    cold: null,
     hrc: measured,
     inTargetProbability: inTarget,
     hours: 0,
     corrosion: now.corrosion.index,
-    risk: 'low',
+    risk: request.route.tempers.length < 2 ? 'some' : 'low',
     why: `It reads ${evidence(context)}; the target is ${rangeText(wanted)}.`,
   }
 }
@@ -152,11 +157,13 @@ function temperOption(context: Context): AdviceOption | null {
   if (!best) return null
   const change = best.hrc.mean - measured.mean
   const { atC, hrc, corrosion } = best
+  if (tempers.length >= 2 && Math.abs(change) < WORTH_A_TEMPER_HRC) return null
   const again = tempers.length === 0 ? 'Temper' : 'Temper again'
   return {
     kind: 'temper',
     steps: [`${again} 2 h at ${atC} °C (${Math.round(atC * 1.8 + 32)} °F), then cool to room temperature.`],
     temper: { atC, holdMin: TEMPER_HOLD_MIN },
+    cold: null,
     hrc,
     inTargetProbability: chance(hrc, wanted),
     hours: TEMPER_HOURS,
@@ -181,6 +188,7 @@ function coldOption(context: Context): AdviceOption | null {
     kind: 'cold',
     steps: [`Cold at ${coldToC} °C for 2 h.`, `Temper 2 h at ${temper.atC} °C, since new martensite is brittle.`],
     temper,
+    cold,
     hrc,
     inTargetProbability: chance(hrc, wanted),
     hours: 2 + TEMPER_HOURS,
@@ -202,6 +210,7 @@ function rehardenOption(context: Context): AdviceOption | null {
       'Harden again by a corrected route.',
     ],
     temper: null,
+    cold: null,
     hrc,
     inTargetProbability: chance(hrc, wanted),
     hours: REHARDEN_HOURS,
@@ -216,6 +225,7 @@ function scrapOption(context: Context): AdviceOption {
     kind: 'scrap',
     steps: ['Mark it, keep it as a test piece.'],
     temper: null,
+    cold: null,
     hrc: context.measured,
     inTargetProbability: 0,
     hours: 0,

@@ -35,7 +35,7 @@ export function useTrace(
     const lastS = run.events[run.events.length - 1]?.atS ?? 0
     const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : lastS
     const oven = createSimulatedOven(ovenOf(shop))
-    oven.tell(ovenEventsOf(run, batch))
+    oven.tell(ovenEventsOf(run, batch, shop))
     const { trace, now } = measuredTrace(run, plan.stretches, marks, nowS, atS => oven.read(atS))
     return { trace: run.mode === 'practice' ? trace : [], now: run.endedAt === null ? now : null }
   }, [run, plan, batch, shop, nowMs])

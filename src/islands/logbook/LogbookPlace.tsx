@@ -108,9 +108,14 @@ function LogTable({ rows }: { rows: LogRow[] }) {
     initialState: { sorting: [{ id: 'at', desc: true }] },
   })
   return (
-    <div className="overflow-x-auto" role="region" aria-label="Readings" tabIndex={0}>
+    <div
+      className="max-h-[max(320px,calc(100dvh-350px))] overflow-auto"
+      role="region"
+      aria-label="Readings"
+      tabIndex={0}
+    >
       <table className="sheet min-w-[760px]">
-        <thead>
+        <thead className="sticky top-0 bg-ash">
           <tr>
             {table.getHeaderGroups()[0]?.headers.map(header => {
               const sorted = header.column.getIsSorted()

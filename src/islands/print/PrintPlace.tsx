@@ -1,7 +1,6 @@
 import { loadsOf, piecesOf, temperLoadsOf } from '../../core/plan/tray'
 import { foilMarkLine } from '../../core/plan/words'
 import type { Batch, Workshop } from '../../core/record/schemas'
-import { findGrade } from '../../core/steel/grades'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import { useBatch } from '../../store/hooks'
 import { RollDrawing } from '../../ui/drawings/RollDrawing'
@@ -42,11 +41,11 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
         {shop.name}. Temperatures to key in, this oven’s correction of {correction} °C included.
       </p>
       {loadsOf(batch).map((load, i) => {
-        const equalise = load.groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(e => e.length > 0) ?? []
         return (
           <div key={load.austenitizeC} className="keep-together mb-5">
             <h2 className="text-[17px]">
-              Load {i + 1}: {foilMarkLine(load.pieces.map(p => p.mark))}
+              Load {i + 1}: {foilMarkLine(load.pieces.map(p => p.mark))}, in at{' '}
+              {formatBoth(load.entryC + correction, shop.units)}
             </h2>
             <table className="sheet">
               <thead>
@@ -57,7 +56,7 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
                 </tr>
               </thead>
               <tbody>
-                {equalise.map(step => (
+                {load.equalise.map(step => (
                   <tr key={step.atC}>
                     <td>Equalise</td>
                     <td className="font-semibold">{formatBoth(step.atC + correction, shop.units)}</td>

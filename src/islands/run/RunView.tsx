@@ -1,11 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { runSecondsAt } from '../../core/plan/run-state'
 import type { Batch, Run, RunEvent, Workshop } from '../../core/record/schemas'
-import { formatNumber, formatQuantity, shownUnitLabel } from '../../core/units/quantity'
 import { changeRun, logEvent } from '../../store/records'
-import { heatColour } from '../../ui/heatline/colour'
 import { clockText } from './clock-text'
 import { RemarkDialog } from './RemarkDialog'
+import { Temperature, TimeLeft } from './RunPanels'
 import { RunSteps } from './RunSteps'
 import { SpeedControl } from './SpeedControl'
 import { useReadySignal, useWakeLock } from './use-attention'
@@ -22,7 +21,7 @@ const SURE_MS = 4000
 
 /** One screen, one action: temperature, time left, what to do, what comes next. */
 export function RunView({ batch, run, shop }: Props) {
-  const { nowS, state, display } = useRunClock(run, batch, shop)
+  const { nowS, state, display, ovenWaitS } = useRunClock(run, batch, shop)
   const { step } = state
   const [sound, setSound] = useState(true)
   const [remark, setRemark] = useState(false)
@@ -65,7 +64,7 @@ export function RunView({ batch, run, shop }: Props) {
       </header>
       <div className="grid flex-1 items-center gap-x-10 gap-y-4 md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <Temperature shownC={both} setC={display?.setC ?? step.ovenSetC} targetC={targetOf(step)} system={shop.units} />
-        <TimeLeft state={state} />
+        <TimeLeft state={state} ovenWaitS={ovenWaitS} />
       </div>
       <RunSteps steps={run.steps} index={state.stepIndex} />
       <p className="text-[22px] text-[#ffd9b8]">{step.detail}</p>
@@ -75,9 +74,11 @@ export function RunView({ batch, run, shop }: Props) {
             ? `Not yet: press again to do it all the same`
             : state.ready
               ? step.action
-              : `Wait, then: ${step.action.toLowerCase()}`}
+              : `Wait, then ${lowerFirst(step.action)}`}
         </span>
-        <kbd className="rounded border-2 border-current px-4 py-1 text-[22px] font-semibold">Space</kbd>
+        <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-[22px] font-semibold">
+          Space
+        </kbd>
       </button>
       <footer className="flex flex-wrap items-center gap-x-2 text-[16px] text-bone-2">
         <RunKey onClick={() => add('add-minutes', { minutes: 1 })} keyName="+" says="one more minute" />
@@ -96,6 +97,8 @@ export function RunView({ batch, run, shop }: Props) {
     </div>
   )
 }
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 const targetOf = (step: Run['steps'][number]): number | null =>
   step.wait?.kind === 'oven' ? step.wait.atLeastC : step.wait?.kind === 'oven-below' ? step.wait.atMostC : null
@@ -165,71 +168,6 @@ function useRunKeys(keys: {
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
   }, [])
-}
-
-function Temperature({
-  shownC,
-  setC,
-  targetC,
-  system,
-}: {
-  shownC: number | null
-  setC: number
-  targetC: number | null
-  system: Workshop['units']
-}) {
-  const c = shownC ?? setC
-  const set =
-    setC > 0
-      ? `set ${formatQuantity(setC, 'temperature', 'metric')} / ${formatQuantity(setC, 'temperature', 'imperial')}`
-      : 'oven off'
-  const other = system === 'metric' ? 'imperial' : 'metric'
-  return (
-    <div>
-      <p className="text-[18px] text-bone-2">
-        {shownC === null ? 'Set on your oven; read its own display' : 'Oven reads'}
-      </p>
-      <p
-        className="figure text-[clamp(110px,23vw,270px)]"
-        style={{ color: c > 560 ? heatColour(c, 'soak') : '#f3e9da' }}
-      >
-        {shownC === null && setC === 0 ? 'off' : formatNumber(c, 'temperature', system)}
-      </p>
-      <p className="text-[26px]">
-        {shownUnitLabel('temperature', system)}{' '}
-        <span className="text-bone-2">{formatQuantity(c, 'temperature', other)}</span> {set}
-        {targetC !== null && (
-          <span className="text-bone-2"> · wait for {formatQuantity(targetC, 'temperature', system)}</span>
-        )}
-      </p>
-    </div>
-  )
-}
-
-function TimeLeft({ state }: { state: ReturnType<typeof useRunClock>['state'] }) {
-  const { remainingS, ready, next, step } = state
-  return (
-    <div className="grid gap-5">
-      <div>
-        <p className="text-[20px] text-bone-2">
-          {remainingS === null
-            ? step?.wait
-              ? 'Waiting for the oven'
-              : 'When you are'
-            : remainingS > 0
-              ? 'Ready in'
-              : 'Overdue by'}
-        </p>
-        <p className={`figure text-[clamp(64px,10vw,116px)] ${ready ? 'text-hot' : ''}`}>
-          {remainingS === null ? (ready ? 'now' : '…') : clockText(Math.abs(remainingS))}
-        </p>
-      </div>
-      <div>
-        <p className="text-[20px] text-bone-2">Then</p>
-        <p className="text-[26px] font-semibold">{next ? next.title : 'the run is over'}</p>
-      </div>
-    </div>
-  )
 }
 
 function RunKey({ keyName, says, onClick }: { keyName: string; says: string; onClick: () => void }) {

@@ -56,6 +56,7 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system }: Props) {
         <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={12} className="fill-ink">
           lower plate
         </text>
+        <Waiting marks={waiting.slice(at + 1)} x={plates.lengthMm + 60} height={height} />
         <text
           x={plates.lengthMm + 12}
           y={20 + thick + steel / 2 + 4}
@@ -75,5 +76,24 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system }: Props) {
         ))}
       </figcaption>
     </figure>
+  )
+}
+
+const MOST_DRAWN = 10
+
+/** What is still in the oven, in pull order from the top. */
+function Waiting({ marks, x, height }: { marks: readonly string[]; x: number; height: number }) {
+  const step = Math.min(22, (height - 24) / Math.max(1, Math.min(marks.length, MOST_DRAWN)))
+  return (
+    <g>
+      {marks.slice(0, MOST_DRAWN).map((mark, i) => (
+        <g key={mark}>
+          <line x1={x} x2={x + 52} y1={24 + i * step} y2={24 + i * step} stroke="#feb144" strokeWidth={4} />
+          <text x={x + 60} y={28 + i * step} fontSize={12} className="fill-ink-2">
+            {mark}
+          </text>
+        </g>
+      ))}
+    </g>
   )
 }

@@ -26,7 +26,7 @@ export function RollDrawing({ rollWidthMm, usedLengthMm, layout, cuts, marks, le
   return (
     <svg
       viewBox={`${-30 * scale} ${-22 * scale} ${width + 30 * scale} ${rollWidthMm + (FOOT + 22) * scale}`}
-      className="max-h-[330px] w-full"
+      className="max-h-[270px] w-full"
       preserveAspectRatio="xMinYMin meet"
       role="img"
       aria-label={`Cut plan on a roll ${lengthText(rollWidthMm)} wide: ${lengthText(usedLengthMm)} used, ${layout.length} sheets, ${cuts.length} cuts across`}

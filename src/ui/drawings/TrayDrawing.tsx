@@ -22,7 +22,7 @@ export function TrayDrawing({ rows }: { rows: readonly TrayRow[] }) {
   )
   return (
     <svg
-      viewBox={`0 0 ${columnMm * columns} ${Math.max(...heights)}`}
+      viewBox={`-1 -1 ${columnMm * columns + 2} ${Math.max(...heights) + 2}`}
       className="max-h-[210px] w-full"
       preserveAspectRatio="xMinYMin meet"
       role="img"

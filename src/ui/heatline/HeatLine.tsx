@@ -22,7 +22,7 @@ interface Props {
 }
 
 const HEIGHT = 192
-const LEAST_WIDTH = 780
+const LEAST_WIDTH = 1120
 const GRID_C = [-75, 200, 500, 800, 1066]
 
 /** The batch as one curve of temperature, and the way through the product: stations are links on it. */
@@ -143,8 +143,8 @@ function Measured({ scale, trace }: { scale: HeatScale; trace: readonly TracePoi
       {trace.slice(1).map((b, i) => {
         const a = trace[i]
         const phase = scale.placed[b.index]?.stretch.phase ?? 'room'
-        // A gap of more than a stretch means nothing was measured between.
-        if (!a || b.index - a.index > 2) return null
+        // A stretch between them was not in an oven, so nothing was measured there.
+        if (!a || b.index - a.index > 1) return null
         return (
           <line
             key={i}

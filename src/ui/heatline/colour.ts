@@ -96,3 +96,28 @@ export function heatColour(tempC: number, phase: Phase): string {
   const part = Math.min(1, (tempC - GLOW_FROM_C) / (GLOW_WHOLE_C - GLOW_FROM_C))
   return hex(mix(STEEL_GREY, glowRgb(tempC), part))
 }
+
+const linear = (part: number) => (part <= 10.31475 ? part / 3294.6 : ((part / 255 + 0.055) / 1.055) ** 2.4)
+const luminance = ([r, g, b]: Rgb) => 0.2126 * linear(r) + 0.7152 * linear(g) + 0.0722 * linear(b)
+
+/** Contrast of two colours, 1 to 21. Source: WCAG 2.2, relative luminance. */
+export const contrast = (a: Rgb, b: Rgb): number => {
+  const [low, high] = [luminance(a), luminance(b)].sort((x, y) => x - y) as [number, number]
+  return (high + 0.05) / (low + 0.05)
+}
+
+const SOOT: Rgb = [0x1c, 0x17, 0x13]
+const BONE: Rgb = [0xf3, 0xe9, 0xda]
+/** WCAG 2.2 AAA for large text. */
+const LEGIBLE = 4.5
+
+/** The glow of a temperature as a figure on soot: lightened no more than it takes to be read. */
+export function figureColour(tempC: number): string {
+  if (tempC < GLOW_WHOLE_C) return hex(BONE)
+  const glow = glowRgb(tempC)
+  for (let part = 0; part < 1; part += 0.05) {
+    const mixed = mix(glow, BONE, part)
+    if (contrast(mixed, SOOT) >= LEGIBLE) return hex(mixed)
+  }
+  return hex(BONE)
+}

@@ -4,11 +4,11 @@ import { STATIONS } from '../../data/cautions'
 
 /** Room each kind of stretch takes at least; what is eventful is wide, what only waits is narrow. */
 const BREADTH: Readonly<Record<Phase, number>> = {
-  room: 0.5,
+  room: 0.6,
   ramp: 0.3,
   equalise: 0.35,
   soak: 0.8,
-  quench: 0.55,
+  quench: 0.78,
   chill: 0.4,
   cold: 0.7,
   warm: 0.35,
@@ -18,15 +18,15 @@ const BREADTH: Readonly<Record<Phase, number>> = {
 }
 /** Room for the name of a station where nothing is timed. */
 const STATION_BREADTH: Partial<Record<StationName, number>> = {
-  choose: 0.72,
-  prepare: 0.8,
-  wrap: 0.66,
-  cold: 0.5,
-  temper: 0.6,
-  measure: 0.75,
-  verdict: 0.66,
-  finish: 0.6,
-  prove: 0.5,
+  choose: 0.95,
+  prepare: 1,
+  wrap: 0.75,
+  cold: 0.6,
+  temper: 0.8,
+  measure: 1.05,
+  verdict: 0.9,
+  finish: 0.8,
+  prove: 0.75,
 }
 /** How much a tenfold duration widens a stretch. */
 const PER_DECADE = 0.22

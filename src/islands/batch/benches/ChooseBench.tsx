@@ -4,6 +4,7 @@ import { bladesOf } from '../../../core/plan/tray'
 import { newGroup } from '../../../core/record/defaults'
 import { BOUNDS } from '../../../core/record/schemas'
 import { findGrade } from '../../../core/steel/grades'
+import type { Prediction } from '../../../core/steel/predict'
 import { GRADES } from '../../../data/grades'
 import { editBatch } from '../../../store/batches'
 import { Bench, Figure, Warnings } from '../../../ui/Bench'
@@ -68,6 +69,7 @@ export function ChooseBench({ batch, plan, shop }: BenchProps) {
             unit={`%${prediction.corrosion.temperPenalty > 0 ? ', robbed by the temper' : ''}`}
             working={prediction.working}
           />
+          <StageReadings prediction={prediction} />
           <Warnings lines={prediction.cautions} />
           <div className="mt-2 flex flex-wrap gap-2">
             <button type="button" className="btn btn-ember" onClick={() => suggestFor(batch, group, shop)}>
@@ -90,6 +92,30 @@ export function ChooseBench({ batch, plan, shop }: BenchProps) {
         </>
       }
     />
+  )
+}
+
+/** What the tester should show on the way, so that a surprise is seen early. */
+function StageReadings({ prediction }: { prediction: Prediction }) {
+  const { asQuenched, afterCold, afterTempers } = prediction.hrc
+  const rows = [
+    ['as quenched', asQuenched] as const,
+    ...(afterCold ? [['after cold', afterCold] as const] : []),
+    ...afterTempers.map((hrc, i) => [`after temper ${i + 1}`, hrc] as const),
+  ]
+  return (
+    <table className="sheet border-t border-rule">
+      <caption className="pt-2.5 text-left text-[12.5px] text-ink-2">Should read on the way, HRC</caption>
+      <tbody>
+        {rows.map(([stage, hrc]) => (
+          <tr key={stage}>
+            <td className="!py-1">{stage}</td>
+            <td className="!py-1 text-right font-semibold">{hrcText(hrc.mean)}</td>
+            <td className="!py-1 !pr-0 text-right text-ink-2">{band95(hrc.sd)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }
 

@@ -2,11 +2,9 @@ import { foilFor } from '../../../core/foil/foil-type'
 import { heatUpMin } from '../../../core/oven/chamber'
 import { arrival, CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
 import { buildProgramme, type Segment } from '../../../core/oven/programme'
-import { entryC } from '../../../core/plan/timeline'
 import { type Load, loadsOf, steelKgOf } from '../../../core/plan/tray'
 import type { Workshop } from '../../../core/record/schemas'
 import type { Result } from '../../../core/result'
-import { findGrade } from '../../../core/steel/grades'
 import { formatBoth, formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { saveShop } from '../../../store/records'
@@ -28,8 +26,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
   const oven = ovenOf(shop)
   const { austenitizeC } = load
   const programme = programmeOf(load, shop)
-  const entry = entryC(plan.grade.equalise, austenitizeC)
-  const last = plan.grade.equalise[plan.grade.equalise.length - 1]?.atC ?? entry
+  const last = load.equalise[load.equalise.length - 1]?.atC ?? load.entryC
   const climbMin = heatUpMin(oven, last, austenitizeC, steelKgOf(load.pieces.map(p => ({ ...p.blade, count: 1 }))))
   const ratePerH = ((austenitizeC - last) / climbMin) * 60
   const lag = (view: number) =>
@@ -44,7 +41,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       title="Heat"
       says={
         loads.length > 1
-          ? `Load ${loads.indexOf(load) + 1} of ${loads.length}, cooler first. Thin ones in front, thickest at the back.`
+          ? `Load ${loads.indexOf(load) + 1} of ${loads.length}, ${loads[0] === load ? 'the cooler one first' : 'straight into the hot oven'}. Thin ones in front, thickest at the back.`
           : 'Thin ones in front, thickest at the back.'
       }
       drawing={
@@ -84,9 +81,9 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
             ]}
           />
           <Figure
-            label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade arrives behind the oven`}
-            value={`${Math.round(Math.max(0, alone))} to ${Math.round(Math.max(0, crowded))}`}
-            unit="s, alone to crowded"
+            label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
+            value={crowded <= 0 ? 'with it' : `${Math.round(Math.max(0, alone))} to ${Math.round(crowded)}`}
+            unit={crowded <= 0 ? ': the last climb is slow' : 's, alone to crowded'}
             working={[
               {
                 name: 'Climb',
@@ -130,10 +127,9 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
 
 function programmeOf(load: Load, shop: Workshop): Result<Segment[]> {
   const foil = foilFor(load.austenitizeC)
-  const equalise = load.groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(steps => steps.length > 0) ?? []
   const longestSoak = Math.max(...load.groups.map(g => g.route.soakMin))
   return buildProgramme({
-    equalise,
+    equalise: load.equalise,
     austenitizeC: load.austenitizeC,
     holdMin: longestSoak + load.pieces.length * PULL_EVERY_MIN + 10,
     correctionC: shop.oven.correctionC,

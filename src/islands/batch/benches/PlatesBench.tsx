@@ -64,7 +64,7 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
           <PlatesDrawing
             plates={plates}
             blade={blade}
-            mark={blade.mark}
+            mark={queue.find(p => p.blade.id === blade.id)?.mark ?? blade.mark}
             waiting={queue.map(p => p.mark)}
             system={shop.units}
           />

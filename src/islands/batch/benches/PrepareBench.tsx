@@ -73,13 +73,13 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
               <table className="sheet min-w-[720px]">
                 <thead>
                   <tr>
-                    <th className="w-20">Mark</th>
-                    <th className="w-36">Steel</th>
+                    <th className="w-18">Mark</th>
+                    <th className="w-42">Steel</th>
                     <th>Length</th>
                     <th>Width</th>
                     <th>Spine</th>
-                    <th className="w-20">Count</th>
-                    <th className="w-32">Bevels</th>
+                    <th className="w-18">Count</th>
+                    <th className="w-34">Bevels</th>
                     <th className="w-11">
                       <span className="sr-only">Remove</span>
                     </th>

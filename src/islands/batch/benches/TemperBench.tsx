@@ -52,7 +52,7 @@ export function TemperBench({ batch, plan, plans, shop, go }: BenchProps) {
                   <td>{formatQuantity(load.holdMin, 'duration', shop.units)}</td>
                   <td>
                     <span
-                      className="inline-block h-5 w-12 border border-rule-strong"
+                      className="inline-block h-5 w-12 border align-middle border-rule-strong"
                       style={{ background: heatColour(load.atC, 'temper') }}
                     />
                   </td>

@@ -2,6 +2,7 @@ import { toast } from 'sonner'
 import { coldToC } from '../../../core/record/defaults'
 import type { LocalAnswer } from '../../../core/record/questions/local'
 import type { Reading } from '../../../core/record/schemas'
+import { partApart } from '../../../core/rockwell/apart'
 import { summariseReadings } from '../../../core/rockwell/readings'
 import { latestStage, predictedAt, routeUpTo, stageLabel } from '../../../core/rockwell/stages'
 import { formatBoth } from '../../../core/units/quantity'
@@ -31,7 +32,7 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
   const { group, prediction } = plan
   const readings = (useReadings(batch.id) ?? []).filter(r => r.groupId === group.id)
   const stage = latestStage(group.route, readings)
-  const own = readings.filter(r => r.stage === stage)
+  const { together: own, apart } = partApart(readings.filter(r => r.stage === stage))
   const summary =
     own.length > 0
       ? summariseReadings(
@@ -124,6 +125,12 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
               ]}
             />
           )}
+          <Warnings
+            lines={apart.map(blade => ({
+              code: blade.piece,
+              message: `${blade.piece} reads ${hrcText(blade.mean)}, apart from the rest, and is left out here. Look at its packet for a leak, and judge it alone.`,
+            }))}
+          />
           {group.symptom && <p className="my-2 text-[13px]">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
           <Decisions decisions={group.decisions} />
         </>
@@ -206,16 +213,9 @@ async function takeOption({
 }) {
   await editGroup(batch, plan.group.id, `Decide: ${KIND[option.kind].toLowerCase()}`, group => {
     const done = routeUpTo(group.route, stage)
-    const route =
-      option.temper && option.kind === 'temper'
-        ? { ...done, tempers: [...done.tempers, option.temper] }
-        : option.temper && option.kind === 'cold'
-          ? {
-              ...done,
-              cold: done.cold ?? { toC: -75, holdMin: 120, delayMin: 1440 },
-              tempers: [...done.tempers, option.temper],
-            }
-          : group.route
+    const route = option.temper
+      ? { ...done, cold: option.cold ?? done.cold, tempers: [...done.tempers, option.temper] }
+      : group.route
     return {
       ...group,
       route,

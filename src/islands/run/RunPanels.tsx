@@ -1,0 +1,77 @@
+import type { RunState } from '../../core/plan/run-state'
+import type { Workshop } from '../../core/record/schemas'
+import { formatNumber, formatQuantity, shownUnitLabel } from '../../core/units/quantity'
+import { figureColour } from '../../ui/heatline/colour'
+import { clockText } from './clock-text'
+
+/** The present temperature, the largest thing on the screen, with both scales and what it is set to. */
+export function Temperature({
+  shownC,
+  setC,
+  targetC,
+  system,
+}: {
+  shownC: number | null
+  setC: number
+  targetC: number | null
+  system: Workshop['units']
+}) {
+  const c = shownC ?? setC
+  const set =
+    setC > 0
+      ? `set ${formatQuantity(setC, 'temperature', 'metric')} / ${formatQuantity(setC, 'temperature', 'imperial')}`
+      : 'oven off'
+  const other = system === 'metric' ? 'imperial' : 'metric'
+  return (
+    <div>
+      <p className="text-[18px] text-bone-2">
+        {shownC === null ? 'Set on your oven; read its own display' : 'Oven reads'}
+      </p>
+      <p className="figure text-[clamp(110px,23vw,270px)]" style={{ color: figureColour(c) }}>
+        {shownC === null && setC === 0 ? 'off' : formatNumber(c, 'temperature', system)}
+      </p>
+      <p className="text-[26px]">
+        {shownUnitLabel('temperature', system)}{' '}
+        <span className="text-bone-2">{formatQuantity(c, 'temperature', other)}</span> {set}
+        {targetC !== null && (
+          <span className="text-bone-2"> · wait for {formatQuantity(targetC, 'temperature', system)}</span>
+        )}
+      </p>
+    </div>
+  )
+}
+
+/** How long until the one action, and what comes after it. */
+export function TimeLeft({ state, ovenWaitS }: { state: RunState; ovenWaitS: number | null }) {
+  const { remainingS, ready, next, step } = state
+  const says =
+    remainingS !== null
+      ? remainingS > 0
+        ? 'Ready in'
+        : 'Overdue by'
+      : !step?.wait
+        ? 'When you are'
+        : ready
+          ? 'The oven is there'
+          : 'Oven there in about'
+  const time =
+    remainingS !== null
+      ? clockText(Math.abs(remainingS))
+      : ready
+        ? 'now'
+        : ovenWaitS !== null && Number.isFinite(ovenWaitS)
+          ? clockText(ovenWaitS)
+          : '…'
+  return (
+    <div className="grid gap-5">
+      <div>
+        <p className="text-[20px] text-bone-2">{says}</p>
+        <p className={`figure text-[clamp(64px,10vw,116px)] ${ready ? 'text-hot' : ''}`}>{time}</p>
+      </div>
+      <div>
+        <p className="text-[20px] text-bone-2">Then</p>
+        <p className="text-[26px] font-semibold">{next ? next.title : 'the run is over'}</p>
+      </div>
+    </div>
+  )
+}
