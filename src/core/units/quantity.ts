@@ -105,11 +105,11 @@ export function parseQuantity(text: string, dimension: Dimension, system: System
   return base === null || !Number.isFinite(base) ? fail('not-a-number', `“${text.trim()}” is not a value.`) : ok(base)
 }
 
-/** Sixty-fourths of an inch as a workshop writes them: 0.125 → '1/8'; null when no 64th is within 0.002 in. */
+/** Sixty-fourths of an inch as a workshop writes them: 0.125 → '1/8'; null when no 64th is within 0.0008 in. */
 function inchFraction(inches: number): string | null {
   const whole = Math.floor(inches + 1e-9)
   let top = Math.round((inches - whole) * 64)
-  if (Math.abs(whole + top / 64 - inches) > 0.002) return null
+  if (Math.abs(whole + top / 64 - inches) > 0.0008) return null
   if (top === 0) return String(whole)
   if (top === 64) return String(whole + 1)
   let bottom = 64

@@ -1,12 +1,12 @@
 import { buildRunSteps } from '../../core/plan/run-steps'
 import { piecesOf } from '../../core/plan/tray'
+import { createRandom, type Random } from '../../core/random'
 import { DEFAULT_WORKSHOP, newGroup } from '../../core/record/defaults'
 import type { WorkshopData } from '../../core/record/exchange'
 import type { Batch, BatchGroup, Reading, Recipe, Run, Workshop } from '../../core/record/schemas'
 import { routeUpTo, stagesOf } from '../../core/rockwell/stages'
 import { findGrade } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
-import { createRandom, type Random } from './random'
 import { SHOP_NAME, STORIES, type Story } from './stories'
 
 const DAY_MS = 86_400_000

@@ -113,7 +113,7 @@ export function WrapBench({ batch, shop, go }: BenchProps) {
                     value: Math.round(gap * 1000) / 10,
                     unit: '%',
                     equation: 'used / bound − 1',
-                    source: 'shelf placement, best of six orders',
+                    source: 'shelf placement, best of many orders',
                   },
                 ]}
               />

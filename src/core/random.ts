@@ -1,6 +1,6 @@
 /**
- * Repeatable random numbers from a seed (mulberry32, public domain by its author), with the few draws a made-up
- * workshop needs.
+ * Repeatable random numbers from a seed (mulberry32, public domain by its author), with the few draws that are needed:
+ * the same seed gives the same numbers everywhere.
  */
 export function createRandom(seed: number) {
   let state = seed >>> 0

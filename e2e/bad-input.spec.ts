@@ -1,0 +1,104 @@
+import { readFile } from 'node:fs/promises'
+import { expect, figure, fill, openDemoBatch, test } from './shop'
+
+test('1950 where °C is shown is questioned, kept, and put right with one press', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Choose')
+  await fill(page, 'Austenitize at', '1950')
+  await expect(page.getByRole('alert')).toContainText('1950 °C is outside 700 °C to 1200 °C')
+  await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1950')
+  await page.getByRole('button', { name: 'Use it: 1950 °F is 1066 °C' }).click()
+  await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1066')
+})
+
+test('a blade 3 m long is refused in plain words, and nothing is lost', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  await fill(page, 'Length of A', '3 m')
+  await expect(page.getByRole('alert')).toContainText('3000 mm is outside 30 mm to 900 mm')
+  await expect(page.getByLabel('Length of A', { exact: true })).toHaveValue('3 m')
+  await page.reload()
+  await expect(page.getByLabel('Length of A', { exact: true })).toHaveValue('285')
+})
+
+test('units are one setting; what is keyed in shows both', async ({ page }) => {
+  await page.goto('/workshop')
+  await page.getByLabel('Units shown (every field reads both)').selectOption('imperial')
+  await openDemoBatch(page, 'Skerry fillets', 'Choose')
+  await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1950')
+  await page.getByRole('link', { name: 'Heat', exact: true }).click()
+  await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1950 °F 1066 °C')
+})
+
+test('two tabs on one batch: both edits stand, and each sees the other', async ({ page, context }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await fill(page, 'Length of A', '290')
+  await expect(other.getByLabel('Length of A', { exact: true })).toHaveValue('290')
+  await fill(other, 'Length of B', '260')
+  await expect(page.getByLabel('Length of B', { exact: true })).toHaveValue('260')
+  await expect(page.getByLabel('Length of A', { exact: true })).toHaveValue('290')
+})
+
+test('a deleted batch is brought back with Undo', async ({ page }) => {
+  await page.goto('/batches')
+  await page.getByRole('button', { name: 'Delete Net knives' }).click()
+  await expect(page.getByRole('link', { name: /^Net knives/ })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('link', { name: /^Net knives/ })).toBeVisible()
+})
+
+test('storage that refuses is said, keeps the change on the page, and saves it later', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put
+    Object.assign(window, {
+      allowStorage: () => {
+        IDBObjectStore.prototype.put = put
+      },
+    })
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
+  await fill(page, 'Count of A', '6')
+  await expect(page.getByRole('alert')).toContainText('storage is full')
+  await expect(page.getByLabel('Count of A', { exact: true })).toHaveValue('6')
+  await expect(figure(page, 'Blades counted in')).toHaveText('12')
+  await page.evaluate(() => (window as unknown as { allowStorage: () => void }).allowStorage())
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.reload()
+  await expect(page.getByLabel('Count of A', { exact: true })).toHaveValue('6')
+})
+
+test('the workshop goes out as one file and comes back; files that are not ours change nothing', async ({ page }) => {
+  await page.goto('/workshop')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save everything to a file' }).click()
+  const text = await readFile(await (await download).path(), 'utf8')
+  const read = async (content: string) =>
+    page
+      .getByLabel('Workshop file')
+      .setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(content) })
+  for (const [content, words] of [
+    ['{"a":1}', 'not a workshop file'],
+    [text.slice(0, 900), 'cut off'],
+    [text.replace('"version": 1', '"version": 44'), 'newer version'],
+    [text.replace('"rev": 1', '"rev": "x"'), 'damaged'],
+  ] as const) {
+    await read(content)
+    await expect(page.getByRole('alert')).toContainText(words)
+  }
+  await page.getByRole('button', { name: 'Start empty …' }).click()
+  await page.getByRole('button', { name: 'Delete and start empty' }).click()
+  await read(text)
+  await expect(page.getByText('13 batches')).toBeVisible()
+  await page.getByRole('button', { name: 'Replace what is here' }).click()
+  await page.goto('/batches')
+  await expect(page.getByRole('link', { name: /^Net knives/ })).toBeVisible()
+})
+
+test('a batch or a page that is not there says so', async ({ page }) => {
+  await page.goto('/batch/nothing/heat')
+  await expect(page.getByRole('heading', { name: 'There is no such batch here' })).toBeVisible()
+})

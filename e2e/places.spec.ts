@@ -1,0 +1,128 @@
+import { gzipSync } from 'node:zlib'
+import { expect, expectAccessible, openDemoBatch, startEmpty, test } from './shop'
+
+const PLACES = ['/', '/batches', '/recipes', '/steels', '/workshop', '/logbook'] as const
+const STATIONS = [
+  'Choose',
+  'Prepare',
+  'Wrap',
+  'Heat',
+  'Plates',
+  'Inspect',
+  'Cold',
+  'Temper',
+  'Measure',
+  'Verdict',
+  'Finish',
+  'Prove',
+] as const
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(scheme, () => {
+    test.use({ colorScheme: scheme })
+
+    test('every place is accessible', async ({ page }) => {
+      for (const place of PLACES) {
+        await page.goto(place)
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+        await page.waitForLoadState('networkidle')
+        await expectAccessible(page)
+      }
+    })
+
+    test('every bench is accessible, and fits its window', async ({ page }) => {
+      test.setTimeout(120_000)
+      await openDemoBatch(page, 'Net knives', 'Choose')
+      for (const station of STATIONS) {
+        await page.getByRole('link', { name: station, exact: true }).click()
+        await expect(page.getByRole('heading', { level: 2, name: station })).toBeVisible()
+        await page.waitForLoadState('networkidle')
+        await expectAccessible(page)
+        const [page_, window_] = await page.evaluate(() => [document.documentElement.scrollHeight, innerHeight])
+        expect(page_, `${station} scrolls at 1280 x 800`).toBeLessThanOrEqual(window_ as number)
+      }
+    })
+  })
+}
+
+test('run and print are accessible', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Heat')
+  const id = page.url().split('/')[4]
+  await page.goto(`/print/${id}`)
+  await expect(page.getByRole('heading', { name: /cut list/ })).toBeVisible()
+  await expectAccessible(page)
+  await page.goto(`/run/${id}`)
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /Practice/ }).click()
+  await expect(page.getByRole('heading', { level: 1 }).or(page.locator('header strong'))).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('nothing runs over the side of a phone or a tablet', async ({ page }) => {
+  for (const [width, height] of [
+    [390, 844],
+    [820, 1180],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    for (const place of PLACES) {
+      await page.goto(place)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth),
+        `${place} at ${width}`,
+      ).toBeLessThanOrEqual(width)
+    }
+    await openDemoBatch(page, 'Net knives', 'Measure')
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+  }
+})
+
+test('an empty workshop says at each place what comes next', async ({ page }) => {
+  await startEmpty(page)
+  for (const [place, words] of [
+    ['/', 'No batch is waiting'],
+    ['/batches', 'No batch yet'],
+    ['/recipes', 'No recipe yet'],
+    ['/logbook', 'No reading yet'],
+  ] as const) {
+    await page.goto(place)
+    await expect(page.getByText(words)).toBeVisible()
+    await expectAccessible(page)
+  }
+})
+
+test('arrows walk the Heat Line, the address follows, and back goes back', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Wrap')
+  await page.locator('h2').first().click()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('heading', { level: 2, name: 'Heat' })).toBeVisible()
+  await expect(page).toHaveURL(/\/heat$/)
+  await page.goBack()
+  await expect(page.getByRole('heading', { level: 2, name: 'Wrap' })).toBeVisible()
+})
+
+test('the first load of a page is under 250 kB of JavaScript, and nothing jumps', async ({ page }) => {
+  let bytes = 0
+  page.on('response', async response => {
+    if (/javascript/.test(response.headers()['content-type'] ?? '')) bytes += gzipSync(await response.body()).length
+  })
+  // The second visit: the demo workshop is made once, and is no part of a page.
+  await openDemoBatch(page, 'Skerry fillets', 'Choose')
+  for (const url of [page.url(), ...PLACES]) {
+    bytes = 0
+    await page.goto(url)
+    await expect(page.getByRole('heading', { level: 1 })).toBeAttached()
+    await page.waitForLoadState('networkidle')
+    expect(bytes / 1000, url).toBeLessThan(250)
+    const shift = await page.evaluate(
+      () =>
+        new Promise<number>(resolve => {
+          new PerformanceObserver(list =>
+            resolve(list.getEntries().reduce((sum, e) => sum + (e as unknown as { value: number }).value, 0)),
+          ).observe({ type: 'layout-shift', buffered: true })
+          setTimeout(() => resolve(0), 300)
+        }),
+    )
+    expect(shift, `layout shift of ${url}`).toBeLessThan(0.02)
+  }
+})

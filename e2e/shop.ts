@@ -1,0 +1,58 @@
+import AxeBuilder from '@axe-core/playwright'
+import { test as base, expect, type Page } from '@playwright/test'
+
+/** A test that fails when the page throws, writes an error to the console, or asks anything of another machine. */
+export const test = base.extend<{ quiet: undefined }>({
+  quiet: [
+    async ({ page }, use) => {
+      const troubles: string[] = []
+      page.on('pageerror', error => troubles.push(`threw: ${error.message}`))
+      page.on('console', message => message.type() === 'error' && troubles.push(`console: ${message.text()}`))
+      page.on('request', request => {
+        const { protocol, hostname } = new URL(request.url())
+        if (!['blob:', 'data:'].includes(protocol) && hostname !== '127.0.0.1') troubles.push(`asked ${request.url()}`)
+      })
+      await use(undefined)
+      expect(troubles).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+
+/** Opens a batch of the demo workshop by its name, at a station. */
+export async function openDemoBatch(page: Page, name: string, station: string) {
+  await page.goto('/batches')
+  await page.getByRole('link', { name: new RegExp(`^${name}`) }).click()
+  await page.getByRole('link', { name: station, exact: true }).click()
+  await expect(page.getByRole('heading', { level: 2, name: station })).toBeVisible()
+}
+
+/** A workshop with nothing in it, as for someone who does not want the demo. */
+export async function startEmpty(page: Page) {
+  await page.goto('/workshop')
+  await page.getByRole('button', { name: 'Start empty …' }).click()
+  await page.getByRole('button', { name: 'Delete and start empty' }).click()
+  await expect(page.getByText('The workshop is empty.')).toBeVisible()
+}
+
+export async function fill(page: Page, label: string, value: string) {
+  const field = page.getByLabel(label, { exact: true })
+  await field.fill(value)
+  await field.press('Enter')
+}
+
+/** Nothing axe finds in the whole page, WCAG 2.2 A and AA. */
+export async function expectAccessible(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(
+    violations.map(v => `${v.id}: ${v.nodes.map(n => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`),
+  ).toEqual([])
+}
+
+/** The big figure under a label of a bench. */
+export const figure = (page: Page, label: string) =>
+  page.getByText(label, { exact: true }).locator('..').locator('.figure')
+
+export { expect }

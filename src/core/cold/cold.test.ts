@@ -1,0 +1,92 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { dryIceFor } from './dry-ice'
+import { liquidNitrogenFor } from './liquid-nitrogen'
+import { gasShareAfter } from './room'
+
+const room = { m3: 20, airChangesPerH: 0.5 }
+const fourteen = {
+  steelKg: 3.234,
+  startC: 20,
+  bath: { fluid: 'isopropanol', litres: 4 },
+  vesselKg: 1,
+  lossWPerK: 0.35,
+  holdH: 2,
+  room,
+} as const
+
+describe('dry ice', () => {
+  // Heats from handbook values (CO2 571 kJ/kg, isopropanol 2350 J/kgK, steel 38.9 kJ/kg), worked by hand.
+  it('for 14 blades in 4 L of alcohol, held 2 h, is 2.02 kg', () => {
+    const ice = dryIceFor(fourteen)
+    expect(ice.chillKg).toBeCloseTo(1.598, 3)
+    expect(ice.holdKg).toBeCloseTo(0.419, 3)
+    expect(ice.gasM3).toBeCloseTo(1.102, 3)
+  })
+
+  it('raises a closed room as the mixing equation says, and warns by the limits (ACGIH, NIOSH, from memory)', () => {
+    expect(dryIceFor(fourteen).peakCo2Ppm / 40_584).toBeCloseTo(1, 3)
+    expect(dryIceFor(fourteen).cautions.map(c => c.code)).toEqual(['co2-dangerous', 'solvent'])
+    expect(dryIceFor({ ...fourteen, room: { m3: 40, airChangesPerH: 0.5 } }).peakCo2Ppm / 20_716).toBeCloseTo(1, 3)
+    expect(
+      dryIceFor({ ...fourteen, room: { m3: 5000, airChangesPerH: 2 }, bath: { fluid: 'none', litres: 0 } }).cautions,
+    ).toEqual([])
+  })
+
+  it('more steel, bath or time never needs less', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 48, noNaN: true }),
+        (steelKg, litres, holdH) => {
+          const base = dryIceFor({ ...fourteen, steelKg, bath: { fluid: 'ethanol', litres }, holdH }).coolantKg
+          expect(
+            dryIceFor({
+              ...fourteen,
+              steelKg: steelKg + 1,
+              bath: { fluid: 'ethanol', litres: litres + 1 },
+              holdH: holdH + 1,
+            }).coolantKg,
+          ).toBeGreaterThan(base)
+        },
+      ),
+    )
+  })
+})
+
+describe('liquid nitrogen', () => {
+  it('for the same blades, held 4 h, is 5.41 L: N2 199.2 kJ/kg, 0.807 kg/L, worked by hand', () => {
+    const n = liquidNitrogenFor({ steelKg: 3.234, lossWPerK: 0.2, holdH: 4, room })
+    expect(n.chillL).toBeCloseTo(1.545, 3)
+    expect(n.coolantL).toBeCloseTo(5.411, 3)
+  })
+
+  it('warns when oxygen falls below 19.5 % (OSHA, from memory)', () => {
+    expect(
+      liquidNitrogenFor({ steelKg: 6, lossWPerK: 0.2, holdH: 4, room: { m3: 12, airChangesPerH: 0 } }).cautions[0]
+        ?.code,
+    ).toBe('oxygen')
+    expect(
+      liquidNitrogenFor({ steelKg: 1, lossWPerK: 0.2, holdH: 4, room: { m3: 200, airChangesPerH: 4 } }).cautions,
+    ).toEqual([])
+  })
+})
+
+describe('gas in a room', () => {
+  it('stays a share of the air, and keeps the background where nothing is given off', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        fc.double({ min: 4, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (gas, m3, airChangesPerH) => {
+          const share = gasShareAfter(gas, 15, { m3, airChangesPerH }, 0.00042)
+          expect(share).toBeGreaterThanOrEqual(0.00042 - 1e-12)
+          expect(share).toBeLessThan(1)
+        },
+      ),
+    )
+    expect(gasShareAfter(0, 15, { m3: 20, airChangesPerH: 0 }, 0.00042)).toBe(0.00042)
+  })
+})

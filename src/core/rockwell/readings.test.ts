@@ -1,0 +1,124 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { indentRules } from './indent'
+import { parseReadings } from './parse-readings'
+import { grubbsCritical, summariseReadings, verifyTester } from './readings'
+
+describe('what an indent needs', () => {
+  it('is 0.08 mm deep and wants 0.8 mm of steel at 60 HRC (ISO 6508-1)', () => {
+    expect(indentRules(60).depthMm).toBeCloseTo(0.08, 9)
+    expect(indentRules(60).minimumThicknessMm).toBeCloseTo(0.8, 9)
+  })
+
+  it('keeps 3 diameters between centres and 2.5 from an edge (ISO 6508-1)', () => {
+    const { diameterMm, minimumSpacingMm, minimumEdgeMm } = indentRules(60)
+    expect(minimumSpacingMm / diameterMm).toBeCloseTo(3, 9)
+    expect(minimumEdgeMm / diameterMm).toBeCloseTo(2.5, 9)
+    // 120° cone with a 0.2 mm tip, by hand: the tip's sphere ends 0.0268 mm deep, 0.1 mm out; then 1.732 mm a mm.
+    expect(diameterMm).toBeCloseTo(2 * (0.1 + (0.08 - 0.026795) * Math.sqrt(3)), 4)
+  })
+})
+
+describe('a set of readings', () => {
+  it('has the mean and Student interval of the textbook', () => {
+    // Mean 61, s 0.5, n 3: t(0.975, 2) = 4.303 (Student tables); the dial's 0.5/√12 joins in quadrature (GUM).
+    const summary = summariseReadings([60.5, 61, 61.5])
+    expect(summary.mean).toBe(61)
+    expect(summary.sd).toBeCloseTo(0.5, 12)
+    const u = Math.hypot(0.5 / Math.sqrt(3), 0.5 / Math.sqrt(12))
+    expect(summary.standardUncertainty).toBeCloseTo(u, 12)
+    // Welch-Satterthwaite: 2·(u/uA)⁴ = 2·1.25² degrees of freedom, so t lies between t(3) = 3.182 and t(4) = 2.776.
+    expect(summary.degreesOfFreedom).toBeCloseTo(3.125, 9)
+    expect(summary.u95 / u).toBeGreaterThan(2.776)
+    expect(summary.u95 / u).toBeLessThan(3.182)
+  })
+
+  it('is corrected by the block and less certain for it', () => {
+    const block = { certifiedHrc: 60, certifiedSd: 0.2, readings: [60.5, 60.5, 60.8] }
+    const plain = summariseReadings([61, 61.5, 61])
+    const checked = summariseReadings([61, 61.5, 61], block)
+    expect(checked.corrected).toBeCloseTo(checked.mean - 0.6, 9)
+    expect(checked.standardUncertainty).toBeGreaterThan(plain.standardUncertainty)
+  })
+
+  it('stands on the tester’s usual scatter when there is one reading', () => {
+    expect(summariseReadings([61]).u95).toBeCloseTo(1.96 * Math.hypot(0.5, 0.5 / Math.sqrt(12)), 2)
+  })
+
+  it('gives chances between 0 and 1 that grow with the target', () => {
+    const readings = fc.array(fc.double({ min: 50, max: 68, noNaN: true }), { minLength: 1, maxLength: 12 })
+    fc.assert(
+      fc.property(
+        readings,
+        fc.double({ min: 50, max: 60, noNaN: true }),
+        fc.double({ min: 0.2, max: 4, noNaN: true }),
+        (values, min, width) => {
+          const chance = (max: number) => summariseReadings(values, null, { min, max }).inTargetProbability as number
+          expect(chance(min + width)).toBeGreaterThanOrEqual(0)
+          expect(chance(min + width + 1)).toBeLessThanOrEqual(1)
+          expect(chance(min + width + 1)).toBeGreaterThanOrEqual(chance(min + width) - 1e-12)
+        },
+      ),
+    )
+  })
+})
+
+describe('outliers', () => {
+  // Grubbs (1969), two-sided 5 %: critical values from the published table.
+  it.each([
+    [3, 1.154],
+    [5, 1.715],
+    [7, 2.02],
+    [10, 2.29],
+    [20, 2.709],
+  ])('critical value for %i readings is %f', (n, value) => {
+    expect(grubbsCritical(n)).toBeCloseTo(value, 2)
+  })
+
+  it('are named when one is far off, and not for half a point on the dial', () => {
+    expect(summariseReadings([60.5, 60.5, 61, 60.5, 56]).outliers).toEqual([56])
+    expect(summariseReadings([60, 61, 61]).outliers).toEqual([])
+    expect(summariseReadings([60, 60, 60]).outliers).toEqual([])
+  })
+})
+
+describe('the tester on its block', () => {
+  // ISO 6508-2, scale C: error within 1.5 HRC, repeatability 0.8 HRC or 0.02(100 − H), from memory.
+  it.each([
+    [[60.2, 60.4, 60.3], true],
+    [[62, 62, 62], false],
+    [[59.5, 60.5, 60], false],
+  ])('%j is fit: %s', (readings, ok) => {
+    expect(verifyTester({ certifiedHrc: 60, certifiedSd: 0.2, readings }).ok).toBe(ok)
+  })
+})
+
+describe('parseReadings', () => {
+  it.each([
+    ['61 60.5 61', [61, 60.5, 61]],
+    ['61; 60,5; 61', [61, 60.5, 61]],
+    ['61, 60.5, 61', [61, 60.5, 61]],
+    ['61\n60,5\n61', [61, 60.5, 61]],
+  ])('reads %j', (text, values) => {
+    expect(parseReadings(text)).toEqual({ ok: true, value: values })
+  })
+
+  it.each([
+    ['', 'empty', ''],
+    ['61 6O.5', 'not-a-number', '1'],
+    ['605', 'implausible', '0'],
+    ['61 -3', 'implausible', '1'],
+    ['72', 'implausible', '0'],
+  ])('refuses %j as %s at %s', (text, code, path) => {
+    const result = parseReadings(text)
+    expect(result.ok ? '' : result.problems[0]).toMatchObject({ code, path })
+  })
+
+  it('guesses aloud, never silently', () => {
+    const result = parseReadings('6O.5 605')
+    expect(result.ok ? [] : result.problems.map(p => p.message)).toEqual([
+      expect.stringContaining('type 60.5?'),
+      expect.stringContaining('Did you mean 60.5?'),
+    ])
+  })
+})

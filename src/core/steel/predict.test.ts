@@ -1,0 +1,207 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Composition } from '../../data/grades'
+import { GRADES } from '../../data/grades'
+import { findGrade } from './grades'
+import { finalHrc, predict, type Steel } from './predict'
+import type { Route } from './route'
+
+const route = (austenitizeC: number, soakMin: number, coldToC: number | null, ...tempersC: number[]): Route => ({
+  austenitizeC,
+  soakMin,
+  quenchedToC: 25,
+  cold: coldToC === null ? null : { toC: coldToC, holdMin: 60, delayMin: 30 },
+  tempers: tempersC.map(atC => ({ atC, holdMin: 120 })),
+})
+const of = (composition: Composition): Steel => ({ composition })
+const grade = (name: string): Steel => findGrade(name) as Steel
+
+// Compositions of the checks, wt%.
+const CR13 = of({ C: 0.67, Cr: 13, Si: 0.4, Mn: 0.6 })
+const CR14_MO4 = of({ C: 1.05, Cr: 14, Mo: 4, Si: 0.3, Mn: 0.5 })
+const D2 = of({ C: 1.55, Cr: 11.8, Mo: 0.8, V: 0.8, Si: 0.35, Mn: 0.4 })
+const D3 = of({ C: 2.1, Cr: 12, Si: 0.3, Mn: 0.4 })
+const A2 = of({ C: 1, Cr: 5.1, Mo: 1.05, V: 0.25, Si: 0.3, Mn: 0.6 })
+const C440 = of({ C: 1.05, Cr: 17, Mo: 0.5, Si: 0.4, Mn: 0.4 })
+const V3 = of({ C: 1.7, Cr: 18, Mo: 1, V: 3, Si: 0.5, Mn: 0.4 })
+
+describe('composition alone, against stated hardness', () => {
+  it.each([
+    // Facts of the trade: common practice, no published source.
+    ['14Cr-4Mo quenched from 1065 °C', CR14_MO4, route(1065, 30, null), 61.75, 1.5],
+    ['14Cr-4Mo after dry ice', CR14_MO4, route(1065, 30, -75), 63.5, 1.5],
+    ['13Cr-0.65C, dry ice, twice at 197 °C', CR13, route(1066, 15, -75, 197, 197), 60.5, 1.5],
+    ['13Cr-0.65C at its best without cold', CR13, route(1085, 15, null), 62, 1.5],
+    ['13Cr-0.65C at its best with liquid nitrogen', CR13, route(1095, 15, -196), 64, 1.5],
+    // ISO 4957, hardness after tempering at 180 °C (minimum values), from memory.
+    ['X153CrMoV12 by ISO 4957', D2, route(1020, 30, null, 180), 61, 1.5],
+    ['X210Cr12 by ISO 4957', D3, route(970, 30, null, 180), 62, 1.5],
+    ['X100CrMoV5 by ISO 4957', A2, route(970, 30, null, 180), 60, 1.5],
+    // ASM handbook tempering tables, from memory.
+    ['440C at 205 °C', C440, route(1040, 30, null, 205), 59, 1.5],
+    ['D2 at 205 °C', D2, route(1010, 30, null, 205), 61, 1.5],
+    ['D2 at 540 °C', D2, route(1010, 30, null, 540), 55.5, 1.5],
+    ['A2 at 540 °C', A2, route(960, 30, null, 540), 55, 1.5],
+  ])('%s', (_, steel, done, stated, within) => {
+    expect(Math.abs(finalHrc(steel, done) - stated)).toBeLessThanOrEqual(within)
+  })
+
+  it('puts the best soak of 13Cr-0.65C where makers find it: common practice, no published source', () => {
+    const best = (coldToC: number | null) =>
+      Array.from({ length: 21 }, (_, i) => 1040 + 5 * i).reduce((a, b) =>
+        finalHrc(CR13, route(b, 15, coldToC)) > finalHrc(CR13, route(a, 15, coldToC)) ? b : a,
+      )
+    expect(best(null)).toBeGreaterThanOrEqual(1065)
+    expect(best(null)).toBeLessThanOrEqual(1095)
+    expect(best(-196)).toBeGreaterThanOrEqual(1080)
+    expect(best(-196)).toBeLessThanOrEqual(1125)
+    expect(finalHrc(CR13, route(1140, 15, null))).toBeLessThan(finalHrc(CR13, route(1090, 15, null)) - 0.5)
+  })
+
+  it('leaves the chromium in solution that is reported: facts of the trade', () => {
+    expect(predict(D2, route(1010, 30, null)).austenite.Cr).toBeCloseTo(7.7, 0)
+    expect(predict(V3, route(1080, 20, null)).austenite.Cr).toBeCloseTo(11.5, 0)
+  })
+})
+
+describe('charted grades on their charts', () => {
+  // ASM handbook tempering tables, from memory. The chart is the data, so this checks the way through it.
+  it.each([
+    ['X105CrMo17', route(1040, 30, null, 205), 59],
+    ['X153CrMoV12', route(1010, 30, null, 315), 58],
+    ['X100CrMoV5', route(960, 30, null, 205), 60],
+  ])('%s', (name, done, stated) => {
+    expect(finalHrc(grade(name), done)).toBeCloseTo(stated, 1)
+  })
+
+  it('still moves with the route: cold adds 0.5 to 2.5 HRC to 440C from 1065 °C (common practice)', () => {
+    const gain =
+      finalHrc(grade('X105CrMo17'), route(1065, 20, -75, 200, 200)) -
+      finalHrc(grade('X105CrMo17'), route(1065, 20, null, 200, 200))
+    expect(gain).toBeGreaterThan(0.5)
+    expect(gain).toBeLessThan(2.5)
+  })
+})
+
+const anySteel = fc.constantFrom<Steel>(CR13, CR14_MO4, D2, D3, A2, C440, ...GRADES)
+const anySoak = fc.record({ c: fc.integer({ min: 950, max: 1120 }), min: fc.integer({ min: 5, max: 60 }) })
+
+describe('laws', () => {
+  it('more cold never leaves more austenite, and softens nothing', () => {
+    fc.assert(
+      fc.property(
+        anySteel,
+        anySoak,
+        fc.integer({ min: -196, max: 0 }),
+        fc.integer({ min: 1, max: 60 }),
+        (steel, soak, toC, colder) => {
+          const warm = predict(steel, route(soak.c, soak.min, toC))
+          const cold = predict(steel, route(soak.c, soak.min, Math.max(-196, toC - colder)))
+          expect(cold.retainedAustenite.afterCold).toBeLessThanOrEqual(
+            (warm.retainedAustenite.afterCold as number) + 1e-9,
+          )
+          expect(cold.finalHrc.mean).toBeGreaterThanOrEqual(warm.finalHrc.mean - 1e-6)
+        },
+      ),
+    )
+  })
+
+  it('a longer or further temper below the secondary range never hardens a steel without a chart', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(CR13, D2, A2, C440),
+        fc.integer({ min: 120, max: 300 }),
+        fc.integer({ min: 30, max: 600 }),
+        (steel, atC, holdMin) => {
+          const base = route(1040, 20, null)
+          const once = finalHrc(steel, { ...base, tempers: [{ atC, holdMin }] })
+          expect(finalHrc(steel, { ...base, tempers: [{ atC, holdMin: holdMin * 2 }] })).toBeLessThanOrEqual(
+            once + 1e-9,
+          )
+          expect(
+            finalHrc(steel, {
+              ...base,
+              tempers: [
+                { atC, holdMin },
+                { atC: atC - 40, holdMin },
+              ],
+            }),
+          ).toBeLessThanOrEqual(once + 1e-9)
+        },
+      ),
+    )
+  })
+
+  it('carbon and chromium balance: what is not in austenite is in carbide', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 2.2, noNaN: true }),
+        fc.double({ min: 4, max: 19, noNaN: true }),
+        anySoak,
+        (C, Cr, soak) => {
+          const { austenite } = predict(of({ C, Cr }), route(soak.c, soak.min, null))
+          const f = austenite.carbideFraction
+          const inCarbide = (total: number, dissolved: number) => (f < 1e-6 ? 0 : (total - (1 - f) * dissolved) / f)
+          expect(f).toBeGreaterThanOrEqual(0)
+          // M23C6 holds 5.6 % C and 62 % Cr, M7C3 8.7 % and 46 %: the effective carbide lies between (stoichiometry).
+          if (f > 0.005 && austenite.Cr > 0.01 && austenite.C > 0.001) {
+            expect(inCarbide(C, austenite.C)).toBeGreaterThan(5.59)
+            expect(inCarbide(C, austenite.C)).toBeLessThan(8.71)
+            expect(inCarbide(Cr, austenite.Cr)).toBeGreaterThan(45.9)
+            expect(inCarbide(Cr, austenite.Cr)).toBeLessThan(62.1)
+          }
+        },
+      ),
+    )
+  })
+
+  it('gives finite figures and ordered fractions for any steel and route', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          C: fc.double({ min: 0.05, max: 3.5, noNaN: true }),
+          Cr: fc.double({ min: 0, max: 30, noNaN: true }),
+          V: fc.double({ min: 0, max: 12, noNaN: true }),
+          Mo: fc.double({ min: 0, max: 10, noNaN: true }),
+        }),
+        fc.integer({ min: 700, max: 1300 }),
+        fc.double({ min: 0.5, max: 600, noNaN: true }),
+        fc.array(fc.record({ atC: fc.integer({ min: 50, max: 750 }), holdMin: fc.integer({ min: 1, max: 6000 }) }), {
+          maxLength: 8,
+        }),
+        (composition, austenitizeC, soakMin, tempers) => {
+          const p = predict(of(composition), { ...route(austenitizeC, soakMin, -75), tempers })
+          for (const hrc of [p.hrc.asQuenched, p.hrc.afterCold, ...p.hrc.afterTempers]) {
+            expect(Number.isFinite(hrc?.mean)).toBe(true)
+            expect(hrc?.sd).toBeGreaterThan(0)
+          }
+          const { asQuenched, afterCold, final } = p.retainedAustenite
+          expect(asQuenched).toBeLessThanOrEqual(1)
+          expect(afterCold).toBeLessThanOrEqual(asQuenched)
+          expect(final).toBeLessThanOrEqual(afterCold as number)
+          expect(final).toBeGreaterThanOrEqual(0)
+        },
+      ),
+    )
+  })
+})
+
+describe('what it warns of', () => {
+  const codes = (steel: Steel, done: Route) => predict(steel, done).cautions.map(c => c.code)
+  it('names a soak outside the window, a robbing temper, a missing second temper and none at all', () => {
+    const steel = grade('X65Cr13')
+    expect(codes(steel, route(1150, 15, null, 200))).toContain('above-window')
+    expect(codes(steel, route(960, 15, null, 200))).toContain('below-window')
+    expect(codes(steel, route(1066, 15, null, 500))).toEqual(
+      expect.arrayContaining(['robbed-chromium', 'second-temper']),
+    )
+    expect(codes(steel, route(1066, 15, null))).toContain('untempered')
+    expect(codes(steel, route(1066, 15, -75, 200, 200))).toEqual([])
+  })
+
+  it('hardness is not what moves corrosion: cold leaves chromium in solution as it is (fact of the trade)', () => {
+    const chromium = (coldToC: number | null) => predict(CR13, route(1066, 15, coldToC, 200, 200)).corrosion
+    expect(chromium(-75)).toEqual(chromium(null))
+    expect(predict(CR13, route(1066, 15, null, 500, 500)).corrosion.index).toBeLessThan(chromium(null).index)
+  })
+})

@@ -1,0 +1,122 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { DEFAULT_WORKSHOP, newBatch } from '../core/record/defaults'
+import type { Batch } from '../core/record/schemas'
+import { findGrade } from '../core/steel/grades'
+import { makeDemoWorkshop } from '../simulators/demo/make-demo'
+import { clearAll, readAll, seedOnce, writeAll } from './backup'
+import { addBatch, editBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
+import { db } from './database'
+import { saveShop } from './records'
+import { saveTrouble } from './save-state'
+
+const grade = findGrade('X65Cr13')
+if (!grade) throw new Error('grade')
+const fresh = (id: string): Batch =>
+  newBatch({ batch: id, group: 'g' }, 'Tray', grade, DEFAULT_WORKSHOP, '2026-03-02T08:00:00.000Z')
+const stored = async (id: string) => (await db.batches.get(id)) as Batch
+
+beforeEach(async () => {
+  await Promise.all(db.tables.map(table => table.clear()))
+  vi.restoreAllMocks()
+})
+
+describe('editing a batch', () => {
+  it('saves at once and counts the saves', async () => {
+    await addBatch(fresh('b1'))
+    await editBatch(await stored('b1'), 'Name', b => ({ ...b, name: 'Fillets' }))
+    expect(await stored('b1')).toMatchObject({ name: 'Fillets', rev: 1 })
+  })
+
+  it('keeps what another tab wrote meanwhile', async () => {
+    await addBatch(fresh('b2'))
+    const shownHere = await stored('b2')
+    await db.batches.update('b2', { note: 'from the other tab', rev: 5 })
+    await editBatch(shownHere, 'Name', b => ({ ...b, name: 'Fillets' }))
+    expect(await stored('b2')).toMatchObject({ name: 'Fillets', note: 'from the other tab', rev: 6 })
+  })
+
+  it('takes back its own last edit and leaves the rest', async () => {
+    await addBatch(fresh('b3'))
+    await editBatch(await stored('b3'), 'Name', b => ({ ...b, name: 'Fillets' }))
+    await db.batches.update('b3', { note: 'from the other tab' })
+    expect(await undoLast('b3')).toEqual({ done: true, label: 'Name' })
+    expect(await stored('b3')).toMatchObject({ name: 'Tray', note: 'from the other tab' })
+    expect(await undoLast('b3')).toMatchObject({ done: false })
+  })
+
+  it('does not take back over another tab’s work on the same thing', async () => {
+    await addBatch(fresh('b4'))
+    await editBatch(await stored('b4'), 'Name', b => ({ ...b, name: 'Fillets' }))
+    await db.batches.update('b4', { name: 'Theirs' })
+    expect(await undoLast('b4')).toMatchObject({ done: false, why: expect.stringContaining('another tab') })
+    expect((await stored('b4')).name).toBe('Theirs')
+  })
+
+  it('deletes so that it can be brought back', async () => {
+    await addBatch(fresh('b5'))
+    await setDeleted(await stored('b5'), true)
+    expect((await stored('b5')).deletedAt).not.toBeNull()
+    await undoLast('b5')
+    expect((await stored('b5')).deletedAt).toBeNull()
+  })
+})
+
+describe('storage that refuses', () => {
+  const full = () =>
+    vi
+      .spyOn(db.batches, 'put')
+      .mockImplementation(() => Promise.reject(new DOMException('full', 'QuotaExceededError')) as never)
+
+  it('keeps the change on the page, says why, and saves it once when tried again', async () => {
+    await addBatch(fresh('b6'))
+    const refusing = full()
+    await editBatch(await stored('b6'), 'Name', b => ({ ...b, name: `${b.name}!` }))
+    expect(saveTrouble.get()?.message).toContain('storage is full')
+    expect(unsavedBatches.get('b6')?.name).toBe('Tray!')
+    expect(withUnsaved(await db.batches.toArray()).map(b => b.name)).toEqual(['Tray!'])
+    expect((await stored('b6')).name).toBe('Tray')
+    refusing.mockRestore()
+    expect(await saveTrouble.get()?.retry()).toBe(true)
+    expect((await stored('b6')).name).toBe('Tray!')
+    expect(unsavedBatches.get('b6')).toBeUndefined()
+    expect(saveTrouble.get()).toBeNull()
+  })
+})
+
+describe('the whole workshop', () => {
+  const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+
+  it('is written and read back whole', async () => {
+    await writeAll(demo, 'replace')
+    const back = await readAll()
+    expect(back.readings).toHaveLength(demo.readings.length)
+    expect(back.shop).toEqual(demo.shop)
+    expect(back.batches.find(b => b.id === demo.batches[0]?.id)).toEqual(demo.batches[0])
+  })
+
+  it('adds without losing what is there', async () => {
+    await addBatch(fresh('mine'))
+    await writeAll(demo, 'add')
+    expect(await db.batches.count()).toBe(demo.batches.length + 1)
+  })
+
+  it('is written in one piece or not at all', async () => {
+    await addBatch(fresh('mine'))
+    vi.spyOn(db.runs, 'bulkPut').mockImplementation(
+      () => Promise.reject(new DOMException('full', 'QuotaExceededError')) as never,
+    )
+    expect(await writeAll(demo, 'replace')).toBe(false)
+    expect((await db.batches.toArray()).map(b => b.id)).toEqual(['mine'])
+  })
+
+  it('is seeded once, and stays empty when it was emptied', async () => {
+    await seedOnce(async () => demo)
+    expect(await db.batches.count()).toBe(demo.batches.length)
+    await saveShop(s => ({ ...s, name: 'Ours' }))
+    await clearAll()
+    await seedOnce(async () => demo)
+    expect(await db.batches.count()).toBe(0)
+    expect((await readAll()).shop.name).toBe('Ours')
+  })
+})
