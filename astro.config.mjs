@@ -13,8 +13,12 @@ export default defineConfig({
   vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
   experimental: {
     csp: {
-      // The stylesheet that the message library puts into the page, by its digest (sonner 2.0.8).
-      styleDirective: { hashes: ['sha256-StEaX+se6YS7pqjzrzMIA0KaX9zF/8zAhvQXZAe5epY='] },
+      // Two libraries put a stylesheet of their own into the page: messages (sonner, one fixed text, by its digest) and
+      // dialogs (scroll lock, by the nonce set in islands/Place). Scripts are bound to digests alone.
+      styleDirective: {
+        hashes: ['sha256-StEaX+se6YS7pqjzrzMIA0KaX9zF/8zAhvQXZAe5epY='],
+        resources: ["'self'", "'nonce-dialogscrolllock'"],
+      },
       directives: [
         "default-src 'self'",
         "img-src 'self' data: blob:",

@@ -94,6 +94,7 @@ test('the workshop goes out as one file and comes back; files that are not ours 
   await read(text)
   await expect(page.getByText('13 batches')).toBeVisible()
   await page.getByRole('button', { name: 'Replace what is here' }).click()
+  await expect(page.getByText(/readings read in/)).toBeVisible()
   await page.goto('/batches')
   await expect(page.getByRole('link', { name: /^Net knives/ })).toBeVisible()
 })

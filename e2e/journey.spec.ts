@@ -86,16 +86,20 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await page.getByRole('button', { name: '600×' }).click()
     const action = page.locator('.run-action')
     let reloaded = false
-    for (let i = 0; i < 60 && !(await page.getByText('the run is over').first().isVisible()); i++) {
-      await expect(action).toHaveAttribute('data-ready', 'true', { timeout: 40_000 })
-      const before = await page.locator('header strong').innerText()
-      if (/^Pull/.test(before) && !reloaded) {
+    const over = page.getByRole('heading', { name: /the run is over/ })
+    while (!(await over.isVisible())) {
+      const title = await page.locator('header strong').innerText()
+      // The long holds are cut short the way a person would: a second press says that it is meant.
+      const cutShort = /^(Hold cold|Temper|Cool)/.test(title)
+      if (!cutShort) await expect(action).toHaveAttribute('data-ready', 'true', { timeout: 40_000 })
+      if (/^Pull/.test(title) && !reloaded) {
         reloaded = true
         await page.reload()
-        await expect(page.locator('header strong')).toHaveText(before)
+        await expect(page.locator('header strong')).toHaveText(title)
       }
       await page.locator('body').press('Space')
-      await expect(page.getByText(before, { exact: true }).locator('xpath=ancestor-or-self::strong')).toHaveCount(0)
+      if (cutShort && (await page.getByText('press again').isVisible())) await page.locator('body').press('Space')
+      await expect(page.locator('header strong').filter({ hasText: new RegExp(`^${title}$`) })).toHaveCount(0)
     }
     expect(reloaded).toBe(true)
     await expect(page.getByRole('heading', { name: /the run is over/ })).toBeVisible()
@@ -112,13 +116,14 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await field.press('Enter')
     await page.getByLabel('Readings of A2, HRC').fill('62 61,5 62')
     await page.getByLabel('Readings of A2, HRC').press('Enter')
-    await expect.poll(() => number(figure(page, 'All blades after temper 2'))).toBeCloseTo(61.8, 1)
+    // The six readings average 61.83; the tester reads 0.20 high on its block.
+    await expect.poll(() => number(figure(page, 'All blades after temper 2'))).toBeCloseTo(61.6, 1)
   })
 
   await test.step('verdict: the next temper, with its reason', async () => {
     await page.getByRole('button', { name: 'To the verdict' }).click()
     const first = page.getByRole('listitem').filter({ hasText: 'Temper again' }).first()
-    await expect(first).toContainText('It reads 61.8')
+    await expect(first).toContainText('It reads 61.6')
     await first.getByRole('button', { name: 'Write it in' }).click()
     await page.getByRole('link', { name: 'Temper', exact: true }).click()
     await expect(page.getByRole('cell', { name: 'Temper 3' })).toBeVisible()

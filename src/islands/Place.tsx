@@ -1,3 +1,4 @@
+import { setNonce } from 'get-nonce'
 import { Component, type ReactNode, useEffect, useState } from 'react'
 import { Toaster } from 'sonner'
 import type { Workshop } from '../core/record/schemas'
@@ -6,6 +7,9 @@ import { useSaveTrouble, useShop } from '../store/hooks'
 import { whyRefused } from '../store/save-state'
 import { UnitsProvider } from '../ui/Units'
 import { saveEverything } from './save-everything'
+
+/** Lets the dialogs' scroll lock through the content security policy; see astro.config.mjs. */
+setNonce('dialogscrolllock')
 
 /** What every place shares: the workshop's settings, first-visit data, trouble with saving, and messages. */
 export function Place({ children }: { children: (shop: Workshop) => ReactNode }) {

@@ -88,5 +88,5 @@ describe('taking a change back', () => {
 
 it('marks go on after Z', () => {
   const used = Array.from({ length: 26 }, (_, i) => ({ mark: String.fromCharCode(65 + i) }))
-  expect(nextMark(used as Parameters<typeof nextMark>[0])).toBe('AA')
+  expect(nextMark(used as unknown as Parameters<typeof nextMark>[0])).toBe('AA')
 })

@@ -165,8 +165,17 @@ function useRunKeys(keys: {
       event.preventDefault()
       act()
     }
+    // A button that was clicked must not keep the focus, or the next press of the pedal would go to it.
+    const onClick = (event: MouseEvent) => {
+      const clicked = event.target instanceof Element ? event.target.closest('button') : null
+      if (event.detail > 0) clicked?.blur()
+    }
     addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
+    addEventListener('click', onClick)
+    return () => {
+      removeEventListener('keydown', onKey)
+      removeEventListener('click', onClick)
+    }
   }, [])
 }
 
