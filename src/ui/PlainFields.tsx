@@ -1,4 +1,5 @@
 import { type ReactNode, useId, useState } from 'react'
+import { DraftInput, type ReadText } from './DraftInput'
 
 interface NumberProps {
   readonly label: string
@@ -11,66 +12,25 @@ interface NumberProps {
   readonly hideLabel?: boolean
 }
 
-/** A plain number without a choice of units (counts, HRC), comma or point; what is wrong is said, and kept to correct. */
+function readNumber(text: string, min: number, max: number, whole: boolean | undefined): ReadText {
+  const value = Number(text.trim().replace(',', '.'))
+  if (text.trim() === '' || Number.isNaN(value)) return { message: `“${text}” is not a number.` }
+  if (whole && !Number.isInteger(value)) return { message: 'Give a whole number.' }
+  return value < min || value > max ? { message: `It must be from ${min} to ${max}.` } : { value }
+}
+
+/** A plain number without a choice of units (counts, HRC), comma or point. */
 export function NumberField({ label, value, min, max, onCommit, whole, unit, hideLabel }: NumberProps) {
-  const id = useId()
-  const [draft, setDraft] = useState<string | null>(null)
-  const [trouble, setTrouble] = useState<string | null>(null)
-  const commit = () => {
-    if (draft === null) return
-    const parsed = Number(draft.trim().replace(',', '.'))
-    if (draft.trim() === '' || Number.isNaN(parsed)) setTrouble(`“${draft}” is not a number.`)
-    else if (whole && !Number.isInteger(parsed)) setTrouble('Give a whole number.')
-    else if (parsed < min || parsed > max) setTrouble(`It must be from ${min} to ${max}.`)
-    else {
-      setDraft(null)
-      setTrouble(null)
-      if (parsed !== value) onCommit(parsed)
-    }
-  }
   return (
-    <div className="min-w-0">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
-        {label}
-      </label>
-      <div className="relative">
-        <input
-          id={id}
-          className={unit ? 'field pr-10' : 'field'}
-          inputMode={whole ? 'numeric' : 'decimal'}
-          autoComplete="off"
-          value={draft ?? String(Math.round(value * 1000) / 1000)}
-          aria-invalid={trouble !== null}
-          aria-describedby={trouble ? `${id}-trouble` : undefined}
-          onFocus={event => event.target.select()}
-          onChange={event => {
-            setDraft(event.target.value)
-            setTrouble(null)
-          }}
-          onBlur={commit}
-          onKeyDown={event => {
-            if (event.key === 'Enter') commit()
-            if (event.key === 'Escape') {
-              setDraft(null)
-              setTrouble(null)
-            }
-          }}
-        />
-        {unit && (
-          <span
-            className="pointer-events-none absolute inset-y-0 right-2 flex items-center text-[12px] text-ink-2"
-            aria-hidden="true"
-          >
-            {unit}
-          </span>
-        )}
-      </div>
-      {trouble && (
-        <p id={`${id}-trouble`} role="alert" className="mt-1 text-[13px] text-bad">
-          {trouble}
-        </p>
-      )}
-    </div>
+    <DraftInput
+      label={label}
+      hideLabel={hideLabel}
+      shown={String(Math.round(value * 1000) / 1000)}
+      unit={unit}
+      whole={whole}
+      read={text => readNumber(text, min, max, whole)}
+      onCommit={typed => typed !== value && onCommit(typed)}
+    />
   )
 }
 

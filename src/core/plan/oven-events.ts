@@ -1,12 +1,9 @@
+import { PACE } from '../../data/pace'
 import { bladeKg } from '../oven/chamber'
 import type { OvenEvent } from '../oven/controller'
 import type { Batch, Run, Workshop } from '../record/schemas'
 import { runStateAt } from './run-state'
 import { piecesOf } from './tray'
-
-/** What a chamber falls by when the door opens: once for a whole load, less for one pull, K. See thermal notes in docs/method.md. */
-const LOAD_DROP_K = 70
-const PULL_DROP_K = 24
 
 /** What the run's confirmations did to the oven: set points as steps began, door openings as packets moved. */
 export function ovenEventsOf(
@@ -30,9 +27,12 @@ export function ovenEventsOf(
       setC = 0
     }
     const moved = step.pieces.reduce((sum, mark) => sum + (weight.get(mark) ?? 0), 0)
-    const dropK = { load: LOAD_DROP_K, pull: PULL_DROP_K, 'temper-in': PULL_DROP_K, 'temper-out': PULL_DROP_K }[
-      step.kind as string
-    ]
+    const dropK = {
+      load: PACE.loadDropK,
+      pull: PACE.pullDropK,
+      'temper-in': PACE.pullDropK,
+      'temper-out': PACE.pullDropK,
+    }[step.kind as string]
     if (dropK !== undefined && step.pieces.length > 0) {
       const comesIn = step.kind === 'load' || step.kind === 'temper-in'
       steelInKg = Math.max(0, steelInKg + (comesIn ? moved : -moved))

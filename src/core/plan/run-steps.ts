@@ -1,3 +1,4 @@
+import { PACE } from '../../data/pace'
 import type { Batch, RunStep, Workshop } from '../record/schemas'
 import { formatBoth, formatNumber } from '../units/quantity'
 import { bladeLagMin } from './timeline'
@@ -6,13 +7,6 @@ import { foilMarkLine } from './words'
 
 /** Chamber within this of its set point counts as there, K. Common practice, no published source. */
 const AT_HEAT_WITHIN_K = 4
-/** Hand-warm in the plates before the next blade, s. Common practice, no published source. */
-const CLAMPED_S = 90
-const COLD_LAG_S = 60
-/** A usual climb near full heat, for the blade's lag, °C/h. Common practice, no published source. */
-const CLIMB_C_PER_H = 600
-const TEMPER_LAG_MIN = 15
-const COOL_BETWEEN_MIN = 30
 
 type Draft = Omit<RunStep, 'id'>
 
@@ -113,7 +107,7 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
       title: `${last.mark} hand-warm`,
       action: 'Out of the plates',
       detail: 'Leave the air on until the packet can be held in a bare hand.',
-      wait: { kind: 'seconds', seconds: CLAMPED_S },
+      wait: { kind: 'seconds', seconds: PACE.clampedS },
       ovenSetC: setC,
       pieces: [],
     },
@@ -147,7 +141,7 @@ function pullSteps(load: Load, entryNominalC: number, setC: number): Draft[] {
   const soakedS = (i: number) => {
     const piece = load.pieces[i]
     if (!piece) return 0
-    const lagMin = bladeLagMin(piece.blade.thicknessMm, load.austenitizeC, entryNominalC, CLIMB_C_PER_H)
+    const lagMin = bladeLagMin(piece.blade.thicknessMm, load.austenitizeC, entryNominalC, PACE.climbCPerH)
     return Math.round(60 * (piece.group.route.soakMin + Math.max(0, lagMin)))
   }
   return load.pieces.map((piece, i): Draft => {
@@ -161,7 +155,7 @@ function pullSteps(load: Load, entryNominalC: number, setC: number): Draft[] {
       detail: previous
         ? `${first} ${previous.mark} out of the plates first.`
         : `${first} Into the plates at once, vice shut.`,
-      wait: { kind: 'seconds', seconds: previous ? Math.max(CLAMPED_S, soakedS(i) - soakedS(i - 1)) : soakedS(i) },
+      wait: { kind: 'seconds', seconds: previous ? Math.max(PACE.clampedS, soakedS(i) - soakedS(i - 1)) : soakedS(i) },
       ovenSetC: setC,
       pieces: [piece.mark],
     }
@@ -192,7 +186,7 @@ function coldSteps(batch: Batch, shop: Workshop): Draft[] {
       title: 'Hold cold',
       action: `${marks.length} out, to the rack`,
       detail: 'Then let them warm in still air until dry. Frost is water: wipe it off.',
-      wait: { kind: 'seconds', seconds: holdMin * 60 + COLD_LAG_S },
+      wait: { kind: 'seconds', seconds: holdMin * 60 + PACE.coldLagS },
     },
   ]
 }
@@ -219,7 +213,7 @@ function temperSteps(batch: Batch, shop: Workshop): Draft[] {
             ? 'The hardening oven must first have cooled below the temper.'
             : 'In the tempering oven.',
         wait: newRound
-          ? { kind: 'seconds', seconds: COOL_BETWEEN_MIN * 60 }
+          ? { kind: 'seconds', seconds: PACE.coolBetweenMin * 60 }
           : shop.temperingOven === 'same'
             ? { kind: 'oven-below', atMostC: setC + AT_HEAT_WITHIN_K }
             : null,
@@ -231,7 +225,7 @@ function temperSteps(batch: Batch, shop: Workshop): Draft[] {
         station: 'temper',
         title: `${name}: load ${marks.length}`,
         action: `${marks.length} in, shut`,
-        detail: `${foilMarkLine(marks)}. The clock adds ${TEMPER_LAG_MIN} min until ${thick} mm is through.`,
+        detail: `${foilMarkLine(marks)}. The clock adds ${PACE.temperLagMin} min until ${thick} mm is through.`,
         wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
         ovenSetC: setC,
         pieces: marks,
@@ -242,7 +236,7 @@ function temperSteps(batch: Batch, shop: Workshop): Draft[] {
         title: `${name}: hold`,
         action: `${marks.length} out, cool in air`,
         detail: 'Down to room temperature before anything else.',
-        wait: { kind: 'seconds', seconds: (load.holdMin + TEMPER_LAG_MIN) * 60 },
+        wait: { kind: 'seconds', seconds: (load.holdMin + PACE.temperLagMin) * 60 },
         ovenSetC: setC,
         pieces: marks,
       },

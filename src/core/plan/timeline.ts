@@ -1,5 +1,6 @@
 import type { StationName } from '../../data/cautions'
 import type { Equalise } from '../../data/grades'
+import { PACE } from '../../data/pace'
 import { type ChamberModel, heatUpMin } from '../oven/chamber'
 import { arrival, FULL_VIEW } from '../oven/lag'
 import type { Route } from '../steel/route'
@@ -40,13 +41,6 @@ export interface TimelineRequest {
 }
 
 const ROOM_C = 20
-/** What the chamber falls by when cold packets go in, K, and the minutes to win it back. Common practice, no published source. */
-const DOOR_DROP_K = 70
-const QUENCH_MIN = 4
-const INSPECT_MIN = 20
-const TEMPER_LAG_MIN = 15
-const COOL_MIN = 35
-const WARM_MIN = 25
 
 /** Minutes from the chamber's arrival until the thickest blade has arrived too. */
 export function bladeLagMin(thicknessMm: number, austenitizeC: number, entry: number, rateCPerH: number): number {
@@ -89,7 +83,7 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
   for (const station of ['choose', 'prepare', 'wrap'] as const) flat(station)
 
   rise('heat', ROOM_C, entry, 0)
-  const dip = Math.min(DOOR_DROP_K, entry - ROOM_C)
+  const dip = Math.min(PACE.loadDropK, entry - ROOM_C)
   push('ramp', 'heat', 3, part => entry - dip * Math.sin(part * (Math.PI / 2)), `load at ${Math.round(entry)}`, 5)
   push('ramp', 'heat', finite(heatUpMin(oven, entry - dip, entry, steelKg)), part => entry - dip * (1 - part), null, 3)
   let at = entry
@@ -110,15 +104,22 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
   )
 
   const quenchEnd = ROOM_C
-  push('quench', 'plates', QUENCH_MIN, part => quenchEnd + (route.austenitizeC - quenchEnd) * decay(6, part), null, 16)
-  push('room', 'inspect', INSPECT_MIN, () => ROOM_C)
+  push(
+    'quench',
+    'plates',
+    PACE.quenchMin,
+    part => quenchEnd + (route.austenitizeC - quenchEnd) * decay(6, part),
+    null,
+    16,
+  )
+  push('room', 'inspect', PACE.inspectMin, () => ROOM_C)
 
   if (route.cold) {
     const { toC, holdMin, delayMin } = route.cold
-    if (delayMin > INSPECT_MIN) push('room', 'cold', Math.min(delayMin - INSPECT_MIN, 24 * 60), () => ROOM_C)
+    if (delayMin > PACE.inspectMin) push('room', 'cold', Math.min(delayMin - PACE.inspectMin, 24 * 60), () => ROOM_C)
     push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - decay(5, part)), null, 8)
     push('cold', 'cold', holdMin, () => toC, coldName(toC))
-    push('warm', 'cold', WARM_MIN, part => toC + (ROOM_C - toC) * part, null, 4)
+    push('warm', 'cold', PACE.warmMin, part => toC + (ROOM_C - toC) * part, null, 4)
   } else flat('cold')
 
   if (route.tempers.length === 0) flat('temper')
@@ -127,13 +128,13 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
     push(
       'temper-ramp',
       'temper',
-      TEMPER_LAG_MIN,
+      PACE.temperLagMin,
       part => ROOM_C + (temper.atC - ROOM_C) * (1 - decay(5, part)),
       null,
       8,
     )
     push('temper', 'temper', temper.holdMin, () => temper.atC, `${hours(temper.holdMin)}`)
-    push('cool', 'temper', COOL_MIN, part => ROOM_C + (temper.atC - ROOM_C) * decay(4, part), null, 8)
+    push('cool', 'temper', PACE.coolMin, part => ROOM_C + (temper.atC - ROOM_C) * decay(4, part), null, 8)
   }
 
   for (const station of ['measure', 'verdict', 'finish', 'prove'] as const) flat(station)

@@ -1,5 +1,5 @@
 import type { Batch, Workshop } from '../../core/record/schemas'
-import { heatColour } from '../../ui/heatline/colour'
+import { Curve } from '../../ui/heatline/Curve'
 import { heatScale } from '../../ui/heatline/scale'
 import { usePlans } from './use-plan'
 
@@ -15,23 +15,7 @@ export function MiniLine({ batch, shop }: { batch: Batch; shop: Workshop }) {
   )
   return (
     <svg viewBox="0 0 220 56" className="block h-14 w-full bg-soot" aria-hidden="true">
-      {scale.placed.flatMap(({ stretch }, index) =>
-        stretch.points.slice(1).map(([min, c], i) => {
-          const [min0, c0] = stretch.points[i] ?? [min, c]
-          return (
-            <line
-              key={`${index}-${i}`}
-              x1={scale.x(index, min0)}
-              x2={scale.x(index, min)}
-              y1={scale.y(c0)}
-              y2={scale.y(c)}
-              stroke={heatColour((c0 + c) / 2, stretch.phase)}
-              strokeWidth={2}
-              strokeLinecap="round"
-            />
-          )
-        }),
-      )}
+      <Curve scale={scale} strokeWidth={2} />
     </svg>
   )
 }

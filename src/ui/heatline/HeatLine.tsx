@@ -4,10 +4,11 @@ import type { Stretch } from '../../core/plan/timeline'
 import type { System } from '../../core/units/quantity'
 import type { StationName } from '../../data/cautions'
 import { useWidth } from '../use-width'
+import { Curve } from './Curve'
 import { heatColour } from './colour'
 import { HeatLabels } from './HeatLabels'
 import { StationLinks } from './StationLinks'
-import { type HeatScale, heatScale } from './scale'
+import { curveSegments, type HeatScale, heatScale } from './scale'
 
 interface Props {
   readonly stretches: readonly Stretch[]
@@ -69,7 +70,7 @@ export function HeatLine(props: Props) {
             strokeDasharray="3 3"
           />
         ))}
-        <Curve scale={scale} />
+        <Curve scale={scale} strokeWidth={2.25} />
         <Measured scale={scale} trace={trace} />
         <HeatLabels scale={scale} system={system} />
         {now && (
@@ -97,44 +98,12 @@ function plannedAt(stretches: readonly Stretch[], { index, planMin }: TracePoint
 }
 
 const pathOf = (scale: HeatScale): string =>
-  scale.placed
-    .flatMap(({ stretch, x0, x1 }, index) =>
-      stretch.endMin === stretch.startMin
-        ? [
-            [x0, scale.y(20)],
-            [x1, scale.y(20)],
-          ]
-        : stretch.points.map(([min, c]) => [scale.x(index, min), scale.y(c)]),
+  curveSegments(scale)
+    .map(
+      ({ x1, y1, x2, y2 }, i) =>
+        `${i === 0 ? `M${x1.toFixed(1)} ${y1.toFixed(1)}` : ''}L${x2.toFixed(1)} ${y2.toFixed(1)}`,
     )
-    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x?.toFixed(1)} ${y?.toFixed(1)}`)
     .join('')
-
-/** The plan, thin, in the colour of the metal at each point. */
-function Curve({ scale }: { scale: HeatScale }) {
-  return (
-    <g strokeWidth={2.25} strokeLinecap="round" fill="none">
-      {scale.placed.flatMap(({ stretch, x0, x1 }, index) => {
-        if (stretch.endMin === stretch.startMin)
-          return [
-            <line key={index} x1={x0} x2={x1} y1={scale.y(20)} y2={scale.y(20)} stroke={heatColour(20, 'room')} />,
-          ]
-        return stretch.points.slice(1).map(([min, c], i) => {
-          const [min0, c0] = stretch.points[i] ?? [min, c]
-          return (
-            <line
-              key={`${index}-${i}`}
-              x1={scale.x(index, min0)}
-              x2={scale.x(index, min)}
-              y1={scale.y(c0)}
-              y2={scale.y(c)}
-              stroke={heatColour((c0 + c) / 2, stretch.phase)}
-            />
-          )
-        })
-      })}
-    </g>
-  )
-}
 
 /** What the oven showed, solid. */
 function Measured({ scale, trace }: { scale: HeatScale; trace: readonly TracePoint[] }) {

@@ -98,3 +98,35 @@ export function heatScale(stretches: readonly Stretch[], box: Box): HeatScale {
   })
   return { placed, y, x, stations }
 }
+
+export interface CurveSegment {
+  readonly key: string
+  readonly x1: number
+  readonly x2: number
+  readonly y1: number
+  readonly y2: number
+  /** Temperature of its middle, °C, and what the metal goes through: together they give the colour. */
+  readonly c: number
+  readonly phase: Phase
+}
+
+/** The plan as short straight pieces, each of one temperature; a station without length is a piece at room temperature. */
+export function curveSegments({ placed, x, y }: HeatScale): CurveSegment[] {
+  return placed.flatMap(({ stretch, x0, x1 }, index): CurveSegment[] => {
+    const { phase, points } = stretch
+    if (stretch.endMin === stretch.startMin)
+      return [{ key: `${index}`, x1: x0, x2: x1, y1: y(ROOM_C), y2: y(ROOM_C), c: ROOM_C, phase }]
+    return points.slice(1).map(([min, c], i) => {
+      const [min0, c0] = points[i] as readonly [number, number]
+      return {
+        key: `${index}-${i}`,
+        x1: x(index, min0),
+        x2: x(index, min),
+        y1: y(c0),
+        y2: y(c),
+        c: (c0 + c) / 2,
+        phase,
+      }
+    })
+  })
+}

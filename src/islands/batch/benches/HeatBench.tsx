@@ -7,6 +7,7 @@ import type { Workshop } from '../../../core/record/schemas'
 import type { Result } from '../../../core/result'
 import { formatBoth, formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
+import { PACE } from '../../../data/pace'
 import { saveShop } from '../../../store/records'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { RackDrawing } from '../../../ui/drawings/RackDrawing'
@@ -14,9 +15,6 @@ import { NumberField } from '../../../ui/PlainFields'
 import { ovenOf } from '../use-plan'
 import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
-
-/** Seconds a packet keeps the plates before the next is pulled; sets how long the oven must hold. */
-const PULL_EVERY_MIN = 2
 
 /** Loads, the programme to key in, and how far the blade is behind the oven. */
 export function HeatBench({ batch, plan, shop, go }: BenchProps) {
@@ -131,7 +129,7 @@ function programmeOf(load: Load, shop: Workshop): Result<Segment[]> {
   return buildProgramme({
     equalise: load.equalise,
     austenitizeC: load.austenitizeC,
-    holdMin: longestSoak + load.pieces.length * PULL_EVERY_MIN + 10,
+    holdMin: longestSoak + load.pieces.length * PACE.pullEveryMin + 10,
     correctionC: shop.oven.correctionC,
     ovenMaxC: shop.oven.maxC,
     foilMaxC: foil.ok ? foil.value.maxC : null,

@@ -1,0 +1,24 @@
+/** Usual times of the shop floor, where nothing better is known. Common practice, no published source. */
+export const PACE = {
+  /** From oven to below hand-warm between plates. */
+  quenchMin: 4,
+  /** A packet stays clamped this long before the next is pulled, s. */
+  clampedS: 90,
+  /** Time in which pulls and clamps follow one another, min. */
+  pullEveryMin: 2,
+  inspectMin: 20,
+  /** A thin blade in a bath follows it within this, s. */
+  coldLagS: 60,
+  warmMin: 25,
+  /** A bare blade in a tempering oven with a fan is through after this. */
+  temperLagMin: 15,
+  /** From a temper to room temperature in still air. */
+  coolMin: 35,
+  /** Of that, the least to wait before the next temper. */
+  coolBetweenMin: 30,
+  /** A usual climb near full heat, for the blade's lag, °C/h. */
+  climbCPerH: 600,
+  /** What a chamber falls by when cold packets go in, and when one is pulled, K. */
+  loadDropK: 70,
+  pullDropK: 24,
+} as const
