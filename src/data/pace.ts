@@ -16,8 +16,6 @@ export const PACE = {
   coolMin: 35,
   /** Of that, the least to wait before the next temper. */
   coolBetweenMin: 30,
-  /** A usual climb near full heat, for the blade's lag, °C/h. */
-  climbCPerH: 600,
   /** What a chamber falls by when cold packets go in, and when one is pulled, K. */
   loadDropK: 70,
   pullDropK: 24,

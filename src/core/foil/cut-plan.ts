@@ -67,10 +67,19 @@ export function planCuts(request: CutPlanRequest): Result<CutPlan> {
     if (!standings.ok) return standings
     for (let i = 0; i < piece.count; i++) choices.push(standings.value)
   }
-  const best = triedOrders(choices)
-    .map(order => fillSections(order, request.rollWidthMm))
-    .reduce((a, b) => (b.usedLengthMm < a.usedLengthMm ? b : a))
+  const best = shortest(triedOrders(choices).map(order => fillSections(order, request.rollWidthMm)))
   return ok({ ...best, lowerBoundMm: lowerBound(choices, request.rollWidthMm) })
+}
+
+/** Plans within this share of the shortest count as equally short: a cut saved is worth more. */
+const AS_SHORT = 1.005
+
+/** The plan with the fewest cuts among the shortest ones. */
+function shortest(plans: readonly Omit<CutPlan, 'lowerBoundMm'>[]): Omit<CutPlan, 'lowerBoundMm'> {
+  const least = Math.min(...plans.map(plan => plan.usedLengthMm))
+  return plans
+    .filter(plan => plan.usedLengthMm <= least * AS_SHORT)
+    .reduce((a, b) => ((b.sections.length - a.sections.length || b.usedLengthMm - a.usedLengthMm) < 0 ? b : a))
 }
 
 /** The ways a piece may lie, the flattest (least along the roll) first. */

@@ -1,7 +1,10 @@
 import { PACE } from '../../data/pace'
+import { bladeKg } from '../oven/chamber'
+import { CROWDED_VIEW } from '../oven/lag'
+import { ovenPreset } from '../oven/presets'
+import { soakLag } from '../oven/soak-lag'
 import type { Batch, RunStep, Workshop } from '../record/schemas'
 import { formatBoth, formatNumber } from '../units/quantity'
-import { bladeLagMin } from './timeline'
 import { type Load, loadsOf, piecesOf, temperLoadsOf, thickestMm } from './tray'
 import { foilMarkLine } from './words'
 
@@ -100,7 +103,7 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
       ovenSetC: setC,
       pieces: [],
     },
-    ...pullSteps(load, entryNominalC, setC),
+    ...pullSteps(load, shop, setC),
     {
       kind: 'pull',
       station: 'plates',
@@ -137,12 +140,23 @@ const ovenOff = (loads: readonly Load[]): Draft => ({
 })
 
 /** One packet at a time: each at its own soak, and not before the one in the plates is hand-warm. */
-function pullSteps(load: Load, entryNominalC: number, setC: number): Draft[] {
+function pullSteps(load: Load, shop: Workshop, setC: number): Draft[] {
+  const steelKg = load.pieces.reduce((sum, p) => sum + bladeKg(p.blade), 0)
+  // The clock is for the slowest case, a packet crowded by others.
   const soakedS = (i: number) => {
     const piece = load.pieces[i]
     if (!piece) return 0
-    const lagMin = bladeLagMin(piece.blade.thicknessMm, load.austenitizeC, entryNominalC, PACE.climbCPerH)
-    return Math.round(60 * (piece.group.route.soakMin + Math.max(0, lagMin)))
+    const { equalise, entryC, austenitizeC } = load
+    const { lagS } = soakLag({
+      oven: ovenPreset(shop.oven.preset),
+      steelKg,
+      equalise,
+      entryC,
+      austenitizeC,
+      thicknessMm: piece.blade.thicknessMm,
+      view: CROWDED_VIEW,
+    })
+    return Math.round(60 * piece.group.route.soakMin + lagS)
   }
   return load.pieces.map((piece, i): Draft => {
     const previous = load.pieces[i - 1]

@@ -2,7 +2,8 @@ import type { StationName } from '../../data/cautions'
 import type { Equalise } from '../../data/grades'
 import { PACE } from '../../data/pace'
 import { type ChamberModel, heatUpMin } from '../oven/chamber'
-import { arrival, FULL_VIEW } from '../oven/lag'
+import { FULL_VIEW } from '../oven/lag'
+import { soakLag } from '../oven/soak-lag'
 import type { Route } from '../steel/route'
 
 /** What the metal lives through in a stretch; it decides the colour, never the temperature alone. */
@@ -41,13 +42,6 @@ export interface TimelineRequest {
 }
 
 const ROOM_C = 20
-
-/** Minutes from the chamber's arrival until the thickest blade has arrived too. */
-export function bladeLagMin(thicknessMm: number, austenitizeC: number, entry: number, rateCPerH: number): number {
-  return (
-    arrival({ thicknessMm, view: FULL_VIEW }, { fromC: entry, toC: austenitizeC, rateCPerH }, entry).afterChamberS / 60
-  )
-}
 
 /**
  * The planned temperature of a group's blades through its whole route, as stretches in time order. Before the oven is
@@ -93,15 +87,16 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
     push('equalise', 'heat', step.holdMin, () => at)
   }
   rise('heat', at, route.austenitizeC, steelKg)
-  const rate = ((route.austenitizeC - at) / Math.max(1, finite(heatUpMin(oven, at, route.austenitizeC, steelKg)))) * 60
-  const lag = at < route.austenitizeC ? bladeLagMin(request.thicknessMm, route.austenitizeC, at, rate) : 0
-  push(
-    'soak',
-    'heat',
-    Math.max(0, lag) + route.soakMin,
-    () => route.austenitizeC,
-    `soak ${Math.round(route.soakMin)} min`,
-  )
+  const { lagS } = soakLag({
+    oven,
+    steelKg,
+    equalise,
+    entryC: entry,
+    austenitizeC: route.austenitizeC,
+    thicknessMm: request.thicknessMm,
+    view: FULL_VIEW,
+  })
+  push('soak', 'heat', lagS / 60 + route.soakMin, () => route.austenitizeC, `soak ${Math.round(route.soakMin)} min`)
 
   const quenchEnd = ROOM_C
   push(

@@ -56,9 +56,9 @@ export function plateQuench(request: PlateQuenchRequest): PlateQuench {
   let bladeC = fromC
   let plateC = request.plateStartC
   let platePeakC = plateC
-  const secondsTo: Record<number, number | null> = Object.fromEntries(
-    [...MARKS_C, Math.round(msC)].map(mark => [mark, null]),
-  )
+  // Hottest first: each is passed once.
+  const marks = [...new Set([...MARKS_C, Math.round(msC)])].sort((x, y) => y - x)
+  const passed: number[] = []
   const curve: [number, number, number][] = [[0, bladeC, plateC]]
   for (let step = 1; step * STEP_S <= FOLLOWED_S; step++) {
     const s = step * STEP_S
@@ -69,13 +69,11 @@ export function plateQuench(request: PlateQuenchRequest): PlateQuench {
     bladeC -= (flow * STEP_S) / (bladeKg * cp)
     plateC += ((flow - toAir * (plateC - ambientC)) * STEP_S) / plateCapacity
     platePeakC = Math.max(platePeakC, plateC)
-    for (const key of Object.keys(secondsTo)) {
-      if (secondsTo[Number(key)] === null && bladeC <= Number(key)) secondsTo[Number(key)] = s
-    }
+    while (passed.length < marks.length && bladeC <= (marks[passed.length] as number)) passed.push(s)
     if (step % (s < 20 ? 5 : 40) === 0) curve.push([s, bladeC, plateC])
   }
   return {
-    secondsTo,
+    secondsTo: Object.fromEntries(marks.map((mark, i) => [mark, passed[i] ?? null])),
     plateEndC: plateC,
     platePeakC,
     curve,

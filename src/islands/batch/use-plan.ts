@@ -1,11 +1,12 @@
 import { useMemo } from 'react'
+import { ovenPreset } from '../../core/oven/presets'
 import { planTimeline, type Stretch } from '../../core/plan/timeline'
 import { bladesOf, entryFor, loadsOf, steelKgOf, thickestMm } from '../../core/plan/tray'
 import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
 import { findGrade } from '../../core/steel/grades'
 import { type Prediction, predict } from '../../core/steel/predict'
 import type { Grade } from '../../data/grades'
-import { OVEN_PRESETS, type OvenPreset } from '../../data/ovens'
+import type { OvenPreset } from '../../data/ovens'
 
 /** A group of a batch with all that is computed for it. */
 export interface GroupPlan {
@@ -16,8 +17,7 @@ export interface GroupPlan {
   readonly thicknessMm: number
 }
 
-export const ovenOf = (shop: Workshop): OvenPreset =>
-  OVEN_PRESETS.find(p => p.name === shop.oven.preset) ?? (OVEN_PRESETS[1] as OvenPreset)
+export const ovenOf = (shop: Workshop): OvenPreset => ovenPreset(shop.oven.preset)
 
 /** Blades assumed while the tray is still empty, mm. */
 const ASSUMED_MM = 2.5

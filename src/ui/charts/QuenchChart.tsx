@@ -25,7 +25,7 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
         string,
       ]
       const shown = curve.filter(([s]) => s <= SHOWN_S)
-      const level = (c: number, text: string, position: 'start' | 'end') => ({
+      const level = (c: number, text: string, position: 'center' | 'end') => ({
         type: 'line' as const,
         yMin: c,
         yMax: c,
@@ -79,8 +79,8 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
           plugins: {
             annotation: {
               annotations: {
-                ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, 'end'),
-                warm: level(60, `hand-warm ${c(60)}`, 'start'),
+                ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, 'center'),
+                warm: level(60, `hand-warm ${c(60)}`, 'end'),
               },
             },
           },

@@ -77,7 +77,7 @@ export function RollDrawing({ rollWidthMm, usedLengthMm, layout, cuts, marks, le
             fontSize={12.5 * scale}
             className="fill-ink-2"
           >
-            {i + 1}: {lengthText(cut.alongMm)}
+            {cut.alongMm > 76 * scale ? `${i + 1}: ${lengthText(cut.alongMm)}` : i + 1}
           </text>
         </g>
       ))}

@@ -1,8 +1,9 @@
 import { foilFor } from '../../../core/foil/foil-type'
-import { heatUpMin } from '../../../core/oven/chamber'
-import { arrival, CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
+import { AMBIENT_C, bladeKg, heatUpMin } from '../../../core/oven/chamber'
+import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
 import { buildProgramme, type Segment } from '../../../core/oven/programme'
-import { type Load, loadsOf, steelKgOf } from '../../../core/plan/tray'
+import { soakLag } from '../../../core/oven/soak-lag'
+import { type Load, loadsOf } from '../../../core/plan/tray'
 import type { Workshop } from '../../../core/record/schemas'
 import type { Result } from '../../../core/result'
 import { formatBoth, formatQuantity } from '../../../core/units/quantity'
@@ -24,16 +25,20 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
   const oven = ovenOf(shop)
   const { austenitizeC } = load
   const programme = programmeOf(load, shop)
-  const last = load.equalise[load.equalise.length - 1]?.atC ?? load.entryC
-  const climbMin = heatUpMin(oven, last, austenitizeC, steelKgOf(load.pieces.map(p => ({ ...p.blade, count: 1 }))))
-  const ratePerH = ((austenitizeC - last) / climbMin) * 60
-  const lag = (view: number) =>
-    arrival(
-      { thicknessMm: plan.thicknessMm, view },
-      { fromC: last, toC: austenitizeC, rateCPerH: Math.min(2000, ratePerH) },
-      last,
-    ).afterChamberS
-  const [alone, crowded] = [lag(FULL_VIEW), lag(CROWDED_VIEW)]
+  const steelKg = load.pieces.reduce((sum, p) => sum + bladeKg(p.blade), 0)
+  const behind = (view: number) =>
+    soakLag({
+      oven,
+      steelKg,
+      equalise: load.equalise,
+      entryC: load.entryC,
+      austenitizeC,
+      thicknessMm: plan.thicknessMm,
+      view,
+    })
+  const [alone, crowded] = [behind(FULL_VIEW), behind(CROWDED_VIEW)]
+  const toEntryMin = heatUpMin(oven, AMBIENT_C, load.entryC, 0)
+  const { climbMin, rateCPerH } = alone
   return (
     <Bench
       title="Heat"
@@ -59,12 +64,12 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
         <>
           <Figure
             label="Oven from cold to full heat"
-            value={Number.isFinite(climbMin) ? String(Math.round(heatUpMin(oven, 20, last, 0) + climbMin)) : '∞'}
+            value={Number.isFinite(climbMin) ? String(Math.round(toEntryMin + climbMin)) : '∞'}
             unit="min at full power"
             working={[
               {
-                name: 'Empty to the last step',
-                value: heatUpMin(oven, 20, last, 0),
+                name: 'Empty to where it is loaded',
+                value: toEntryMin,
                 unit: 'min',
                 equation: 'τ·ln((T∞ − a)/(T∞ − b))',
                 source: oven.source,
@@ -80,26 +85,26 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
           />
           <Figure
             label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
-            value={crowded <= 0 ? 'with it' : `${Math.round(Math.max(0, alone))} to ${Math.round(crowded)}`}
-            unit={crowded <= 0 ? ': the last climb is slow' : 's, alone to crowded'}
+            value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
+            unit={crowded.lagS <= 0 ? ': the last climb is slow' : 's, alone to crowded'}
             working={[
               {
-                name: 'Climb',
-                value: Math.min(2000, ratePerH),
+                name: load.equalise.length > 0 ? 'Climb from the preheat' : 'Climb, the blade going in cold',
+                value: rateCPerH,
                 unit: '°C/h',
                 equation: 'oven at full power',
                 source: oven.source,
               },
               {
                 name: 'Alone',
-                value: alone,
+                value: alone.lagS,
                 unit: 's',
                 equation: 'lumped blade in foil: radiation, gap conduction, within 5 °C',
                 source: 'ε 0.70 outside, 0.35 and 0.40 inside, 0.5 mm gap; textbook values, from memory',
               },
               {
                 name: 'Crowded, view 0.42',
-                value: crowded,
+                value: crowded.lagS,
                 unit: 's',
                 equation: 'the same with a part of the chamber hidden',
                 source: 'view of strips on edge',

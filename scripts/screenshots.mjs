@@ -1,0 +1,61 @@
+// Takes the pictures in docs/screenshots from the demo workshop: node scripts/screenshots.mjs [address]
+// The application must be running there (npm start).
+
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { ROOT } from './bootstrap.mjs'
+
+const address = process.argv[2] ?? 'http://127.0.0.1:4330'
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+const shoot = async name => {
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(600)
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
+}
+const openBatch = async name => {
+  await page.goto(`${address}/batches`)
+  await page.getByRole('link', { name: new RegExp(`^${name}`) }).click()
+}
+
+for (const [name, path] of [
+  ['today', '/'],
+  ['batches', '/batches'],
+  ['recipes', '/recipes'],
+  ['steels', '/steels'],
+  ['workshop', '/workshop'],
+  ['logbook', '/logbook'],
+]) {
+  await page.goto(address + path)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  await shoot(name)
+}
+await openBatch('Skerry fillets')
+for (const station of ['Choose', 'Prepare', 'Wrap', 'Heat', 'Plates', 'Cold', 'Temper']) {
+  await page.getByRole('link', { name: station, exact: true }).click()
+  await page.getByRole('heading', { level: 2, name: station }).waitFor()
+  await shoot(station.toLowerCase())
+}
+await openBatch('Net knives')
+for (const station of ['Measure', 'Verdict']) {
+  await page.getByRole('link', { name: station, exact: true }).click()
+  await page.getByRole('heading', { level: 2, name: station }).waitFor()
+  await shoot(station.toLowerCase())
+}
+
+// A practice run, as far as the first soak.
+await openBatch('Skerry fillets')
+await page.getByRole('link', { name: 'Run', exact: true }).click()
+await page.getByRole('button', { name: /Practice/ }).click()
+await page.getByRole('button', { name: '600×' }).click()
+const action = page.locator('.run-action')
+while (!/^Pull/.test(await page.locator('header strong').innerText())) {
+  await page.locator('.run-action[data-ready=true]').waitFor({ timeout: 60_000 })
+  const before = await page.locator('header strong').innerText()
+  await page.keyboard.press('Space')
+  await page.waitForFunction(text => document.querySelector('header strong')?.textContent !== text, before)
+}
+await page.getByRole('button', { name: '1×', exact: true }).click()
+await action.waitFor()
+await shoot('run')
+await browser.close()

@@ -1,0 +1,50 @@
+import { bench, describe } from 'vitest'
+import { planCuts } from './foil/cut-plan'
+import { plateQuench } from './quench/plate-quench'
+import { findGrade } from './steel/grades'
+import { predict, type Steel } from './steel/predict'
+import { temperCurve } from './steel/temper-curve'
+
+const steel = findGrade('X153CrMoV12') as Steel
+const bare: Steel = { composition: { C: 1.55, Cr: 11.8, Mo: 0.8, V: 0.8 } }
+const route = {
+  austenitizeC: 1020,
+  soakMin: 30,
+  quenchedToC: 25,
+  cold: { toC: -75, holdMin: 60, delayMin: 30 },
+  tempers: [{ atC: 200, holdMin: 120 }],
+}
+
+describe('one prediction against its parts', () => {
+  bench('composition alone', () => void predict(bare, route))
+  bench('with a chart', () => void predict(steel, route))
+  bench('a tempering curve of 51 points', () => void temperCurve(steel, route))
+})
+
+describe('the cut plan by number of sheets', () => {
+  for (const count of [4, 12, 40])
+    bench(`${count} sheets of four sizes`, () => {
+      const pieces = [
+        [336, 130],
+        [300, 118],
+        [450, 150],
+        [250, 110],
+      ].map(([lengthMm = 0, widthMm = 0]) => ({ lengthMm, widthMm, count: count / 4 }))
+      planCuts({ rollWidthMm: 610, rotate: true, longestSectionMm: null, pieces })
+    })
+})
+
+describe('the quench', () => {
+  bench('one blade between plates, 15 minutes followed', () => {
+    plateQuench({
+      blade: { thicknessMm: 3, widthMm: 40, lengthMm: 250 },
+      fromC: 1065,
+      plates: { thicknessMm: 25, widthMm: 100, lengthMm: 450 },
+      plateStartC: 25,
+      contactWPerM2K: 800,
+      airWPerM2K: 10,
+      martensiteStartC: 180,
+      ambientC: 25,
+    })
+  })
+})
