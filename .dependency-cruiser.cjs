@@ -2,7 +2,7 @@
 const only = (name, from, to) => ({
   name,
   severity: 'error',
-  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  from: { path: from, pathNot: '\\.(test|bench)\\.tsx?$' },
   to: { path: '^src/', pathNot: to },
 })
 
@@ -14,7 +14,7 @@ module.exports = {
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^src/(core|data)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/(core|data)/', pathNot: '\\.(test|bench)\\.ts$' },
       to: { path: 'node_modules|^node:', pathNot: 'node_modules/(zod|simple-statistics|papaparse|date-fns|@stdlib)/' },
     },
     only('simulators-know-core', '^src/simulators/', ['^src/simulators/', '^src/core/', '^src/data/']),

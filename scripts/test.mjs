@@ -20,7 +20,12 @@ function ensureChromium() {
 const step = (name, command, args) => {
   const started = Date.now()
   console.log(`\n=== ${name}`)
-  run(command, args)
+  try {
+    run(command, args)
+  } catch {
+    console.error(`\n=== ${name}: FAILED. The cause stands above.`)
+    process.exit(1)
+  }
   console.log(`=== ${name}: fine (${((Date.now() - started) / 1000).toFixed(0)} s)`)
 }
 
