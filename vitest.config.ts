@@ -4,6 +4,8 @@ import { getViteConfig } from 'astro/config'
 export default getViteConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}'],
+    // Laws are checked on many cases; a busy machine must not fail them.
+    testTimeout: 60_000,
     exclude: ['e2e/**', 'node_modules/**'],
     benchmark: { include: ['src/**/*.bench.ts'] },
   },

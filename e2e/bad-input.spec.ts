@@ -103,3 +103,35 @@ test('a batch or a page that is not there says so', async ({ page }) => {
   await page.goto('/batch/nothing/heat')
   await expect(page.getByRole('heading', { name: 'There is no such batch here' })).toBeVisible()
 })
+
+test('a browser that stores nothing at all says so, and does not pretend', async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('blocked', 'SecurityError')
+    }
+  })
+  await page.goto('/batches')
+  await expect(page.getByRole('alert')).toContainText('refuses to store data')
+  await page.getByRole('button', { name: 'New batch' }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('it was not begun')
+  await expect(page).toHaveURL(/\/batches$/)
+})
+
+test('wrong keys in plain fields stay to be corrected, and Escape takes them back', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  for (const [value, words] of [
+    ['many', 'is not a number'],
+    ['2.5', 'whole number'],
+    ['900', 'from 1 to 60'],
+  ] as const) {
+    await fill(page, 'Count of A', value)
+    await expect(page.getByRole('alert')).toContainText(words)
+    await expect(page.getByLabel('Count of A', { exact: true })).toHaveValue(value)
+  }
+  await page.getByLabel('Count of A', { exact: true }).press('Escape')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(page.getByLabel('Count of A', { exact: true })).toHaveValue('5')
+  await fill(page, 'Spine thickness of A', '3 furlongs')
+  await expect(page.getByRole('alert')).toContainText('It reads mm, in, cm, m')
+})

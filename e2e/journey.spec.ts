@@ -130,4 +130,12 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await page.getByRole('link', { name: 'Verdict', exact: true }).click()
     await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible()
   })
+
+  await test.step('the added temper waits on Today, and is run alone', async () => {
+    await page.goto('/')
+    await page.getByRole('link', { name: /temper 3: A1 to A2/ }).click()
+    await page.getByRole('button', { name: /Temper 3 alone/ }).click()
+    await page.getByRole('button', { name: /Run in the shop/ }).click()
+    await expect(page.locator('header strong')).toHaveText('Temper 3: oven on')
+  })
 })

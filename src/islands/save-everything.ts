@@ -1,4 +1,5 @@
-import { exportText } from '../core/record/exchange'
+import { DEFAULT_WORKSHOP } from '../core/record/defaults'
+import { exportText, type WorkshopData } from '../core/record/exchange'
 import { readAll } from '../store/backup'
 import { withUnsaved } from '../store/batches'
 
@@ -12,10 +13,13 @@ export function download(name: string, type: string, text: string) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
+const EMPTY: WorkshopData = { shop: DEFAULT_WORKSHOP, batches: [], readings: [], recipes: [], runs: [] }
+
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {
   const now = new Date().toISOString()
-  const data = await readAll()
+  // Where storage cannot be read at all, what is on the page is still worth keeping.
+  const data = await readAll().catch(() => EMPTY)
   download(
     `tawny-ember-${now.slice(0, 10)}.json`,
     'application/json',

@@ -1,5 +1,6 @@
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
 import type { WorkshopData } from '../core/record/exchange'
+import { furtherOf } from '../core/record/merge'
 import { db } from './database'
 import { saving } from './save-state'
 
@@ -15,7 +16,7 @@ export const readAll = (): Promise<WorkshopData> =>
     runs: await db.runs.toArray(),
   }))
 
-/** Adds to what is there (same id: the file's wins) or replaces it, all in one transaction or not at all. */
+/** Adds what is new or has gone further than what is there, or replaces it all; in one transaction or not at all. */
 export const writeAll = (data: WorkshopData, mode: 'add' | 'replace'): Promise<boolean> =>
   saving(() =>
     db.transaction('rw', TABLES(), async () => {
@@ -23,10 +24,12 @@ export const writeAll = (data: WorkshopData, mode: 'add' | 'replace'): Promise<b
         await Promise.all([db.batches, db.readings, db.recipes, db.runs].map(table => table.clear()))
         await db.shop.put(data.shop)
       }
-      await db.batches.bulkPut(data.batches)
-      await db.readings.bulkPut(data.readings)
-      await db.recipes.bulkPut(data.recipes)
-      await db.runs.bulkPut(data.runs)
+      await db.batches.bulkPut(furtherOf(await db.batches.toArray(), data.batches, batch => batch.rev))
+      await db.readings.bulkPut(
+        furtherOf(await db.readings.toArray(), data.readings, reading => (reading.deletedAt ? 1 : 0)),
+      )
+      await db.recipes.bulkPut(furtherOf(await db.recipes.toArray(), data.recipes, recipe => recipe.versions.length))
+      await db.runs.bulkPut(furtherOf(await db.runs.toArray(), data.runs, run => run.events.length))
       await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
     }),
   )

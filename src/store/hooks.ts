@@ -50,19 +50,9 @@ export const useRecipes = (): Recipe[] | undefined => useLiveQuery(() => noneIfR
 export const useRuns = (): Run[] | undefined =>
   useLiveQuery(() => noneIfRefused(db.runs.orderBy('startedAt').reverse().toArray()), [])
 
-/** The newest run of a batch. */
-export const useRunOf = (batchId: string): Loaded<Run> =>
-  useLiveQuery(
-    () =>
-      orNull(
-        db.runs
-          .where('batchId')
-          .equals(batchId)
-          .sortBy('startedAt')
-          .then(runs => runs[runs.length - 1]),
-      ),
-    [batchId],
-  )
+/** The runs of a batch, oldest first. */
+export const useRunsOf = (batchId: string): Run[] | undefined =>
+  useLiveQuery(() => noneIfRefused(db.runs.where('batchId').equals(batchId).sortBy('startedAt')), [batchId])
 
 /** The workshop's settings; undefined while loading. */
 export const useShop = (): Workshop | undefined =>

@@ -101,6 +101,21 @@ describe('the whole workshop', () => {
     expect(await db.batches.count()).toBe(demo.batches.length + 1)
   })
 
+  it('lets an old file take no newer work back, and takes what has gone further', async () => {
+    await addBatch({ ...fresh('mine'), rev: 5, name: 'Here, newer' })
+    await addBatch({ ...fresh('theirs'), rev: 1, name: 'Here, older' })
+    const file = {
+      ...demo,
+      batches: [
+        { ...fresh('mine'), rev: 2, name: 'File' },
+        { ...fresh('theirs'), rev: 4, name: 'File' },
+      ],
+    }
+    await writeAll(file, 'add')
+    expect((await stored('mine')).name).toBe('Here, newer')
+    expect((await stored('theirs')).name).toBe('File')
+  })
+
   it('is written in one piece or not at all', async () => {
     await addBatch(fresh('mine'))
     vi.spyOn(db.runs, 'bulkPut').mockImplementation(

@@ -7,7 +7,8 @@ import { findGrade } from '../steel/grades'
 import { measuredTrace } from './measured'
 import { ovenEventsOf } from './oven-events'
 import { runSecondsAt, runStateAt } from './run-state'
-import { buildRunSteps } from './run-steps'
+import { buildRunSteps, buildTemperRun } from './run-steps'
+import { tempersDone, tempersWaiting } from './tempers-done'
 import { planTimeline, timelineMin } from './timeline'
 import { loadsOf, piecesOf, temperLoadsOf } from './tray'
 import { foilMarkLine } from './words'
@@ -224,5 +225,45 @@ describe('what was measured', () => {
       expect(point.planMin).toBeGreaterThanOrEqual(trace[i]?.planMin ?? 0)
     expect(stretches[now?.index ?? -1]?.phase).toBe('soak')
     expect(Math.max(...trace.map(p => p.c))).toBeGreaterThan(1040)
+  })
+})
+
+describe('tempers that wait', () => {
+  const batch = tray()
+  const whole = runOf(batch)
+  const ended = { ...whole, events: confirm(whole, ...whole.steps.map((_, i) => i * 100)) }
+  const [first, second] = batch.groups
+  if (!first || !second) throw new Error('groups')
+  const added: Batch = {
+    ...batch,
+    groups: [
+      { ...first, route: { ...first.route, tempers: [...first.route.tempers, { atC: 230, holdMin: 120 }] } },
+      second,
+    ],
+  }
+
+  it('are none before a first run, and none after one that did them all', () => {
+    expect(tempersWaiting(batch, [])).toEqual([])
+    expect([...tempersDone([ended])]).toEqual([
+      ['C', 2],
+      ['A1', 2],
+      ['A2', 2],
+    ])
+    expect(tempersWaiting(batch, [ended])).toEqual([])
+  })
+
+  it('are the one written in since, for the blades it was written for', () => {
+    const waiting = tempersWaiting(added, [ended])
+    expect(waiting.map(l => [l.round, l.atC, l.pieces.map(p => p.mark)])).toEqual([[3, 230, ['A1', 'A2']]])
+    const steps = buildTemperRun(waiting, shop)
+    expect(steps.map(s => s.kind)).toEqual(['temper-start', 'temper-in', 'temper-out', 'measure'])
+    const alone = { ...ended, id: 'r2', steps, events: confirm({ ...ended, steps }, 10, 900, 9000, 9100) }
+    expect(tempersWaiting(added, [ended, alone])).toEqual([])
+  })
+
+  it('begin again with a new hardening', () => {
+    const hardening = { ...whole, id: 'r3', events: confirm(whole, 10, 60, 2600) }
+    expect(tempersDone([ended, hardening]).get('C')).toBe(0)
+    expect(tempersDone([ended, hardening]).get('A1')).toBe(2)
   })
 })

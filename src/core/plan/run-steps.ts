@@ -5,13 +5,26 @@ import { ovenPreset } from '../oven/presets'
 import { soakLag } from '../oven/soak-lag'
 import type { Batch, RunStep, Workshop } from '../record/schemas'
 import { formatBoth, formatNumber } from '../units/quantity'
-import { type Load, loadsOf, piecesOf, temperLoadsOf, thickestMm } from './tray'
+import { type Load, loadsOf, piecesOf, type TemperLoad, temperLoadsOf, thickestMm } from './tray'
 import { foilMarkLine } from './words'
 
 /** Chamber within this of its set point counts as there, K. Common practice, no published source. */
 const AT_HEAT_WITHIN_K = 4
 
 type Draft = Omit<RunStep, 'id'>
+
+const numbered = (steps: readonly Draft[]): RunStep[] => steps.map((step, i) => ({ ...step, id: `s${i + 1}` }))
+
+const MEASURE: Draft = {
+  kind: 'measure',
+  station: 'measure',
+  title: 'Measure',
+  action: 'End the run',
+  detail: 'Check the tester on its block, then take three readings a blade. Record them at the Measure bench.',
+  wait: null,
+  ovenSetC: 0,
+  pieces: [],
+}
 
 /**
  * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
@@ -44,20 +57,15 @@ export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
       pieces: [],
     },
     ...coldSteps(batch, shop),
-    ...temperSteps(batch, shop),
-    {
-      kind: 'measure',
-      station: 'measure',
-      title: 'Measure',
-      action: 'End the run',
-      detail: 'Check the tester on its block, then take three readings a blade. Record them at the Measure bench.',
-      wait: null,
-      ovenSetC: 0,
-      pieces: [],
-    },
+    ...temperSteps(temperLoadsOf(batch), shop),
+    MEASURE,
   ]
-  return steps.map((step, i) => ({ ...step, id: `s${i + 1}` }))
+  return numbered(steps)
 }
+
+/** A run of tempers alone, for blades that were hardened before. */
+export const buildTemperRun = (loads: readonly TemperLoad[], shop: Workshop): RunStep[] =>
+  numbered([...temperSteps(loads, shop), MEASURE])
 
 /** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
 function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[] {
@@ -205,8 +213,7 @@ function coldSteps(batch: Batch, shop: Workshop): Draft[] {
   ]
 }
 
-function temperSteps(batch: Batch, shop: Workshop): Draft[] {
-  const loads = temperLoadsOf(batch)
+function temperSteps(loads: readonly TemperLoad[], shop: Workshop): Draft[] {
   const correction = shop.temperingOven === 'same' ? shop.oven.correctionC : 0
   return loads.flatMap((load, i): Draft[] => {
     const before = loads[i - 1]

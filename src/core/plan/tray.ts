@@ -91,15 +91,21 @@ export interface TemperLoad {
   readonly pieces: readonly Piece[]
 }
 
-/** Temper loads, round by round; groups share one at the same temperature and hold, the cooler first. */
-export function temperLoadsOf(batch: Pick<Batch, 'blades' | 'groups'>): TemperLoad[] {
+/**
+ * Temper loads, round by round; groups share one at the same temperature and hold, the cooler first. Rounds a blade
+ * has already had, by its mark, are left out.
+ */
+export function temperLoadsOf(
+  batch: Pick<Batch, 'blades' | 'groups'>,
+  done: ReadonlyMap<string, number> = new Map(),
+): TemperLoad[] {
   const pieces = piecesOf(batch)
   const rounds = Math.max(0, ...batch.groups.map(g => g.route.tempers.length))
   return Array.from({ length: rounds }, (_, round) => {
     const loads = new Map<string, TemperLoad & { pieces: Piece[] }>()
     for (const piece of pieces) {
       const temper = piece.group.route.tempers[round]
-      if (!temper) continue
+      if (!temper || round < (done.get(piece.mark) ?? 0)) continue
       const key = `${temper.atC}/${temper.holdMin}`
       const load = loads.get(key) ?? { round: round + 1, atC: temper.atC, holdMin: temper.holdMin, pieces: [] }
       load.pieces.push(piece)

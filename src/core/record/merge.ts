@@ -14,3 +14,19 @@ export function takeBack<T extends object>(now: T, before: T, after: T, ignored:
   }
   return restored
 }
+
+/**
+ * Records read in beside those that are there: of two with the same id the one that has gone further stays, so that an
+ * old file never takes newer work back.
+ */
+export function furtherOf<T extends { readonly id: string }>(
+  here: readonly T[],
+  read: readonly T[],
+  far: (record: T) => number,
+): T[] {
+  const own = new Map(here.map(record => [record.id, record]))
+  return read.filter(record => {
+    const mine = own.get(record.id)
+    return mine === undefined || far(record) > far(mine)
+  })
+}

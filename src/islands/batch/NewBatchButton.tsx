@@ -14,6 +14,7 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
   const nameId = useId()
   const [name, setName] = useState('')
   const [gradeName, setGradeName] = useState<string>(GRADES[0]?.name ?? '')
+  const [trouble, setTrouble] = useState<string | null>(null)
   const begin = async () => {
     const grade = findGrade(gradeName)
     if (!grade) return
@@ -25,6 +26,10 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
       new Date().toISOString(),
     )
     if (await addBatch(batch)) location.href = `/batch/${batch.id}/choose`
+    else
+      setTrouble(
+        'The browser refused to store the batch, so it was not begun. Allow storage for this address, or free some space, then press Begin again.',
+      )
   }
   return (
     <Dialog.Root>
@@ -66,6 +71,11 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
               )}
               onCommit={setGradeName}
             />
+            {trouble && (
+              <p role="alert" className="text-bad">
+                {trouble}
+              </p>
+            )}
             <div className="flex justify-end gap-2">
               <Dialog.Close className="btn">Not now</Dialog.Close>
               <button type="submit" className="btn btn-ember">

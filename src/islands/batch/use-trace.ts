@@ -5,7 +5,7 @@ import { runSecondsAt } from '../../core/plan/run-state'
 import { piecesOf } from '../../core/plan/tray'
 import type { Batch, Run, Workshop } from '../../core/record/schemas'
 import { createSimulatedOven } from '../../simulators/simulated-oven'
-import { useRunOf } from '../../store/hooks'
+import { useRunsOf } from '../../store/hooks'
 import { type GroupPlan, ovenOf } from './use-plan'
 
 /** How often a run in progress is drawn anew on the Heat Line, ms. */
@@ -17,7 +17,7 @@ export function useTrace(
   shop: Workshop,
   plan: GroupPlan | undefined,
 ): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null } {
-  const run = useRunOf(batch.id) ?? null
+  const run = useRunsOf(batch.id)?.at(-1) ?? null
   const [nowMs, setNowMs] = useState(() => Date.now())
   const going = run !== null && run.endedAt === null
   useEffect(() => {

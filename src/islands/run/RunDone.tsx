@@ -1,9 +1,19 @@
 import { runStateAt } from '../../core/plan/run-state'
+import type { TemperLoad } from '../../core/plan/tray'
+import { foilMarkLine } from '../../core/plan/words'
 import type { Batch, Run } from '../../core/record/schemas'
 import { clockText } from './clock-text'
 
-/** What happened, in order; and on to the readings. */
-export function RunDone({ batch, run, onAgain }: { batch: Batch; run: Run; onAgain: () => void }) {
+interface Props {
+  readonly batch: Batch
+  readonly run: Run
+  /** Tempers written into the route since. */
+  readonly waiting: readonly TemperLoad[]
+  readonly onAgain: (what: 'all' | 'tempers') => void
+}
+
+/** What happened, in order; and on to the readings, or to a temper that was added since. */
+export function RunDone({ batch, run, waiting, onAgain }: Props) {
   const { confirmed } = runStateAt(run, 0, null)
   const remarks = run.events.filter(e => e.kind === 'remark')
   return (
@@ -13,8 +23,18 @@ export function RunDone({ batch, run, onAgain }: { batch: Batch; run: Run; onAga
         <a className="run-action" href={`/batch/${batch.id}/measure`}>
           Enter readings
         </a>
-        <button type="button" className="run-action run-action-quiet" onClick={onAgain}>
-          Run again
+        {waiting[0] && (
+          <button type="button" className="run-action" onClick={() => onAgain('tempers')}>
+            Temper {waiting[0].round} alone
+            <small>
+              {waiting
+                .map(load => `${foilMarkLine(load.pieces.map(p => p.mark))} at ${Math.round(load.atC)} °C`)
+                .join('; ')}
+            </small>
+          </button>
+        )}
+        <button type="button" className="run-action run-action-quiet" onClick={() => onAgain('all')}>
+          Run it all again
         </button>
       </div>
       <h2 className="mb-2 text-[20px] font-semibold">Log{run.mode === 'practice' ? ' of a practice run' : ''}</h2>

@@ -1,9 +1,10 @@
 import { useState } from 'react'
-import { buildRunSteps } from '../../core/plan/run-steps'
+import { buildRunSteps, buildTemperRun } from '../../core/plan/run-steps'
+import { tempersWaiting } from '../../core/plan/tempers-done'
 import { countOf } from '../../core/plan/tray'
-import type { Batch, Run, Workshop } from '../../core/record/schemas'
+import type { Batch, Run, RunStep, Workshop } from '../../core/record/schemas'
 import { CAUTIONS, DEFER } from '../../data/cautions'
-import { useBatch, useRunOf } from '../../store/hooks'
+import { useBatch, useRunsOf } from '../../store/hooks'
 import { addRun } from '../../store/records'
 import { newId } from '../batch/edit'
 import { Place } from '../Place'
@@ -16,9 +17,9 @@ export default function RunPlace({ batchId }: { batchId: string }) {
 
 function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
   const batch = useBatch(batchId)
-  const run = useRunOf(batchId)
-  const [again, setAgain] = useState(false)
-  if (batch === undefined || run === undefined) return <p className="p-8">Reading …</p>
+  const runs = useRunsOf(batchId)
+  const [again, setAgain] = useState<'all' | 'tempers' | null>(null)
+  if (batch === undefined || runs === undefined) return <p className="p-8">Reading …</p>
   if (!batch)
     return (
       <p className="p-8">
@@ -28,13 +29,16 @@ function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
         </a>
       </p>
     )
+  const run = runs.at(-1)
   if (run && run.endedAt === null) return <RunView batch={batch} run={run} shop={shop} />
-  if (run && !again) return <RunDone batch={batch} run={run} onAgain={() => setAgain(true)} />
-  return <RunStart batch={batch} shop={shop} onStarted={() => setAgain(false)} />
+  const waiting = tempersWaiting(batch, runs)
+  if (run && !again) return <RunDone batch={batch} run={run} waiting={waiting} onAgain={setAgain} />
+  const steps = again === 'tempers' ? buildTemperRun(waiting, shop) : buildRunSteps(batch, shop)
+  return <RunStart batch={batch} steps={steps} onStarted={() => setAgain(null)} />
 }
 
 /** Before anything is hot: what will happen, and whether it is practice. */
-function RunStart({ batch, shop, onStarted }: { batch: Batch; shop: Workshop; onStarted: () => void }) {
+function RunStart({ batch, steps, onStarted }: { batch: Batch; steps: RunStep[]; onStarted: () => void }) {
   const count = countOf(batch.blades)
   const [trouble, setTrouble] = useState<string | null>(null)
   const begin = async (mode: Run['mode']) => {
@@ -46,7 +50,7 @@ function RunStart({ batch, shop, onStarted }: { batch: Batch; shop: Workshop; on
       endedAt: null,
       mode,
       clock: [{ realMs: now, runS: 0, speed: mode === 'practice' ? 60 : 1 }],
-      steps: buildRunSteps(batch, shop),
+      steps,
       events: [],
     }
     if (await addRun(run)) onStarted()
@@ -65,8 +69,8 @@ function RunStart({ batch, shop, onStarted }: { batch: Batch; shop: Workshop; on
       ) : (
         <>
           <p className="my-4 text-[20px]">
-            {count} blades, {buildRunSteps(batch, shop).length} steps. One action at a time; Space or a pedal confirms.
-            The clocks go on if this page closes.
+            {count} blades, {steps.length} steps. One action at a time; Space or a pedal confirms. The clocks go on if
+            this page closes.
           </p>
           <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
             {CAUTIONS.heat} {DEFER}

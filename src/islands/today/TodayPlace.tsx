@@ -1,5 +1,6 @@
 import { runSecondsAt, runStateAt } from '../../core/plan/run-state'
-import { bladesSay } from '../../core/plan/words'
+import { tempersWaiting } from '../../core/plan/tempers-done'
+import { bladesSay, foilMarkLine } from '../../core/plan/words'
 import type { Batch, Reading, Run } from '../../core/record/schemas'
 import { latestStage, stageLabel } from '../../core/rockwell/stages'
 import { useBatches, useReadings, useRuns } from '../../store/hooks'
@@ -17,10 +18,12 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
   const runs = useRuns()
   const readings = useReadings()
   if (!batches || !runs || !readings) return <p className="p-6 text-ink-2">Reading …</p>
+  const runsOf = (batch: Batch) => runs.filter(run => run.batchId === batch.id).reverse()
   const hot = runs.filter(run => run.endedAt === null && batches.some(b => b.id === run.batchId))
   const ran = new Set(runs.filter(run => run.endedAt !== null).map(run => run.batchId))
   const hotIds = new Set(hot.map(run => run.batchId))
   const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
+  const waiting = batches.filter(b => !hotIds.has(b.id) && tempersWaiting(b, runsOf(b)).length > 0)
   const unread = batches.filter(b => ran.has(b.id) && !readings.some(r => r.batchId === b.id))
   const recent = batches.filter(b => ran.has(b.id) && !unread.includes(b)).slice(0, 5)
   return (
@@ -50,6 +53,21 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
           />
         ))}
       </Part>
+      {waiting.length > 0 && (
+        <Part title="Waiting to be tempered" empty="">
+          {waiting.map(batch => (
+            <Line
+              key={batch.id}
+              href={`/run/${batch.id}`}
+              name={batch.name}
+              says={tempersWaiting(batch, runsOf(batch))
+                .map(load => `temper ${load.round}: ${foilMarkLine(load.pieces.map(p => p.mark))}`)
+                .join('; ')}
+              action="Temper"
+            />
+          ))}
+        </Part>
+      )}
       <Part title="Waiting for readings" empty="Every batch that ran has been measured.">
         {unread.map(batch => (
           <Line

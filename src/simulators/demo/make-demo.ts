@@ -89,8 +89,8 @@ function tell(
     countedOut: story.planned ? null : blades.reduce((sum, b) => sum + b.count, 0),
   }
   if (story.planned) return { batch, readings: [], runs: [] }
-  const readings = measure(batch, story, random, day)
-  return { batch: withDecisions(batch, story, day), readings, runs: [ranOn(batch, shop, random, day)] }
+  const told = withDecisions(batch, story, day)
+  return { batch: told, readings: measure(told, story, random, day), runs: [ranOn(told, shop, random, day)] }
 }
 
 /** Readings as the oven, the blade and the tester would have given them. */
