@@ -6,11 +6,16 @@ export function problemsOf(error: z.ZodError): Problem[] {
   return error.issues.map(issue => ({ code: issue.code, message: wordsFor(issue), path: issue.path.join('.') }))
 }
 
+const COUNTED = { string: 'character', array: 'item' } as const
+
+const limit = (size: number | bigint, origin: string): string => {
+  const noun = COUNTED[origin as keyof typeof COUNTED]
+  return noun ? `${size} ${noun}${size === 1 ? '' : 's'}` : `${size}`
+}
+
 function wordsFor(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'too_big')
-    return `must be at most ${issue.maximum}${issue.origin === 'string' ? ' characters' : issue.origin === 'array' ? ' items' : ''}`
-  if (issue.code === 'too_small')
-    return `must be at least ${issue.minimum}${issue.origin === 'string' ? ' characters' : issue.origin === 'array' ? ' items' : ''}`
+  if (issue.code === 'too_big') return `must be at most ${limit(issue.maximum, issue.origin)}`
+  if (issue.code === 'too_small') return `must be at least ${limit(issue.minimum, issue.origin)}`
   if (issue.code === 'invalid_type')
     return issue.message.includes('undefined') ? 'is missing' : `must be ${article(issue.expected)}`
   if (issue.code === 'unrecognized_keys') return `does not know ${issue.keys.join(', ')}`
@@ -18,4 +23,10 @@ function wordsFor(issue: z.core.$ZodIssue): string {
   return issue.message
 }
 
-const article = (type: string) => (/^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`)
+/** Zod's name of a type, as a person says it. */
+const SPOKEN: Readonly<Record<string, string>> = { int: 'whole number', array: 'list', record: 'object' }
+
+function article(type: string): string {
+  const spoken = SPOKEN[type] ?? type
+  return /^[aeiou]/.test(spoken) ? `an ${spoken}` : `a ${spoken}`
+}
