@@ -3,7 +3,7 @@ import { expect, figure, fill, startEmpty, test } from './shop'
 const number = async (locator: ReturnType<typeof figure>) => Number((await locator.innerText()).replace('−', '-'))
 
 test('a whole batch, three blades of two grades, from blank to verdict', async ({ page }) => {
-  test.setTimeout(150_000)
+  test.setTimeout(600_000)
   await startEmpty(page)
 
   await test.step('begin', async () => {
@@ -91,7 +91,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
       const title = await page.locator('header strong').innerText()
       // The long holds are cut short the way a person would: a second press says that it is meant.
       const cutShort = /^(Hold cold|Temper|Cool)/.test(title)
-      if (!cutShort) await expect(action).toHaveAttribute('data-ready', 'true', { timeout: 40_000 })
+      if (!cutShort) await expect(action).toHaveAttribute('data-ready', 'true', { timeout: 90_000 })
       if (/^Pull/.test(title) && !reloaded) {
         reloaded = true
         await page.reload()

@@ -31,7 +31,7 @@ for (const scheme of ['light', 'dark'] as const) {
     })
 
     test('every bench is accessible, and fits its window', async ({ page }) => {
-      test.setTimeout(120_000)
+      test.setTimeout(300_000)
       await openDemoBatch(page, 'Net knives', 'Choose')
       for (const station of STATIONS) {
         await page.getByRole('link', { name: station, exact: true }).click()
