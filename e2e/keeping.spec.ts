@@ -76,6 +76,7 @@ test('the temper is moved on its curve by keyboard', async ({ page }) => {
 
 test('the tester’s block corrects readings, and a bad one is said', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Measure')
+  await expect(figure(page, 'A1 after temper 2')).toHaveText(/\d/)
   const before = Number(await figure(page, 'A1 after temper 2').innerText())
   await page.goto('/workshop')
   await fill(page, 'Today’s readings on it', '61.3 61.4 61.2')
