@@ -1,3 +1,4 @@
+import { toast } from 'sonner'
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
 import { exportText, type WorkshopData } from '../core/record/exchange'
 import { readAll } from '../store/backup'
@@ -18,8 +19,13 @@ const EMPTY: WorkshopData = { shop: DEFAULT_WORKSHOP, batches: [], readings: [],
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {
   const now = new Date().toISOString()
-  // Where storage cannot be read at all, what is on the page is still worth keeping.
-  const data = await readAll().catch(() => EMPTY)
+  // Where storage cannot be read at all, what is on the page is still worth keeping; but it is no backup, and it is said.
+  const data = await readAll().catch(() => {
+    toast('The stored data cannot be read: this file holds only what is unsaved on this page. Keep your older files.', {
+      duration: 30_000,
+    })
+    return EMPTY
+  })
   download(
     `tawny-ember-${now.slice(0, 10)}.json`,
     'application/json',
