@@ -2,7 +2,8 @@ import { bench, describe } from 'vitest'
 import { planCuts } from './foil/cut-plan'
 import { plateQuench } from './quench/plate-quench'
 import { findGrade } from './steel/grades'
-import { predict, type Steel } from './steel/predict'
+import { predict } from './steel/predict'
+import type { Steel } from './steel/steel'
 import { temperCurve } from './steel/temper-curve'
 
 const steel = findGrade('X153CrMoV12') as Steel

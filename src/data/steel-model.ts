@@ -4,54 +4,115 @@
  * (440C, D2, A2, ISO 4957 values) and facts of the trade, with a prior at the starting value. See docs/method.md.
  */
 export const STEEL_MODEL = {
-  /** Carbon held by MC carbides, wt% C per wt% V above the limit and per wt% Nb. Stoichiometry of VC and NbC. */
-  mc: { vanadiumInSolutionMax: 0.35, carbonPerVanadium: 0.19, carbonPerNiobium: 0.125, source: 'stoichiometry of VC, NbC' },
-  /** Carbon and chromium of the two chromium carbides, wt%; blended by carbon over chromium. */
+  /**
+   * Carbon held by MC carbides, wt% C per wt% V and per wt% Nb (stoichiometry of VC, NbC). Vanadium in solution:
+   * log10([V]·[C]) = 6.72 − 9500/T at a reference carbon, with a part that chromium carbide takes along.
+   */
+  mc: {
+    carbonPerVanadium: 0.19, carbonPerNiobium: 0.125,
+    logProduct: 6.72, productK: 9500, activity: 0.25, referenceCarbon: 0.5, inChromiumCarbide: 0.26,
+    source: 'stoichiometry of VC, NbC; solubility product of VC, textbook, from memory, scaled for high alloy',
+  },
+  /** M6C of high-speed steels. Molybdenum equivalent = Mo + W/2, wt%: what it holds, and what austenite holds at 1210 °C. */
+  m6c: {
+    carbon: 2, equivalent: 42, soluble: 4.4, atC: 1210, qK: 6000, chromiumBelow: 7, chromiumWidth: 0.5,
+    source: 'matrix of M2 after hardening, textbook values, from memory',
+  },
+  /** Carbon and chromium of the chromium carbides, wt%; blended by carbon over chromium. Cementite below about 3 % Cr. */
   carbide: {
     m23c6: { C: 5.6, Cr: 62 },
     m7c3: { C: 8.7, Cr: 46 },
     ratioCentre: 0.1,
     ratioWidth: 0.01,
     molybdenumEnrichment: 3,
-    source: 'stoichiometry of M23C6 and M7C3 with iron, textbook metallurgy, from memory',
+    cementite: { C: 6.67, chromiumEnrichment: 5, chromiumBelow: 2.8, chromiumWidth: 0.15 },
+    source: 'stoichiometry of M23C6, M7C3 and M3C with iron, textbook metallurgy, from memory',
   },
+  /** Carbon and nitrogen share the chromium carbide; nitrogen by its atomic weight. */
+  nitrogenAsCarbon: 12.01 / 14.01,
   /**
    * Solubility product [C]·[Cr]^n·11^(1−n) = k·exp(q(1/1353.15 − 1/T)), wt%.
    * Calibrated: starts 6.3, 7800 K, n = 1 from chromium in solution of D2 type and 1.7C-18Cr-1Mo-3V.
    */
   solubility: { k: 6.3, qK: 5050, exponent: 0.95, referenceCr: 11, source: 'calibrated on chromium in solution and handbook hardness' },
-  /** Approach to equilibrium 1 − exp(−(t/τ)^0.8). Calibrated: starts τ = 6 min at 1050 °C. */
-  kinetics: { tauMin: 2.9, atC: 1050, qK: 35500, exponent: 0.8, source: 'Avrami form, calibrated' },
+  /** Carbon that austenite holds beside cementite (the Acm line of iron and carbon), wt%, less by chromium. */
+  acm: {
+    points: [[727, 0.77], [800, 0.95], [850, 1.1], [900, 1.25], [1000, 1.55], [1148, 2.11]],
+    perChromium: 0.54,
+    source: 'iron-carbon diagram, textbook, from memory; chromium: calibrated on 1C-1.5Cr',
+  },
+  /**
+   * Approach to equilibrium 1 − exp(−(t/τ)^0.8). Chromium carbide calibrated (starts τ = 6 min at 1050 °C); cementite
+   * dissolves at lower temperatures, slower with chromium. Factors on τ: powder is finer; a lamellar or already
+   * hardened start has no coarse spheres to dissolve.
+   */
+  kinetics: {
+    tauMin: 2.9, atC: 1050, qK: 35500, exponent: 0.8,
+    cementite: { tauMin: 1.37, atC: 845, qK: 25000, perChromium: 0.8 },
+    powder: 0.6, start: { annealed: 1, lamellar: 0.4, hardened: 0.5 },
+    source: 'Avrami form, calibrated; start and powder: common practice, no published source',
+  },
   /** Andrews (1965), JISI 203, 721: linear formula, °C per wt%; the offset is calibrated for more than 5 % Cr. */
   martensiteStart: { base: 539, CN: -423, Mn: -30.4, Ni: -17.7, Cr: -12.1, Mo: -7.5, offsetC: 6, source: 'Andrews (1965), linear; +6 °C calibrated' },
   /** Koistinen and Marburger (1959), Acta Met. 7, 59. Per kelvin below Ms. */
   retained: { perK: 0.011, source: 'Koistinen and Marburger (1959)' },
-  /** Austenite that rests at room temperature resists cold: fraction stabilised, and its growth per decade of delay. */
-  stabilisation: { fraction: 0.25, atDelayMin: 30, perDecade: 0.08, source: 'common practice, no published source' },
+  /**
+   * Austenite that rests at room temperature resists cold: fraction stabilised, its growth per decade of delay, and
+   * what a snap temper adds (all of `snap` from `snapFullC` up).
+   */
+  stabilisation: {
+    fraction: 0.25, atDelayMin: 30, perDecade: 0.08, snap: 0.15, snapFullC: 180, least: 0.1, most: 0.9,
+    source: 'common practice, no published source',
+  },
   /**
    * Vickers of martensite after Maynier et al. (1978): 127 + 949 C + 27 Si + 11 Mn + 8 Ni + 16 Cr + 21 log10(rate).
    * The rate term of a plate quench adds 76; carbon counts less above 0.56 %; chromium up to 6.4 %. Calibrated.
    */
   martensite: {
-    base: 127, rate: 76, carbon: 949, carbonKnee: 0.56, carbonAbove: 305, Si: 27, Mn: 11, Ni: 8, Cr: 16, crMax: 6.4,
-    source: 'after Maynier et al. (1978), carbon knee, chromium limit and rate term calibrated',
+    base: 127, rate: 74, rateLean: 88, rateLeanCr: 3, carbon: 949, carbonKnee: 0.56, carbonAbove: 246, Si: 27, Mn: 11, Ni: 8, Cr: 16, crMax: 6.4,
+    source: 'after Maynier et al. (1978), carbon knee, chromium limit and rate term calibrated; more of it where chromium is low',
   },
   austeniteHv: 400,
   /** Hardening by undissolved carbide, relative per wt%. */
-  carbideHardening: { chromium: 0.00175, mc: 0.006, carbonOfMc: 13, source: 'rule of mixtures, calibrated' },
-  /** Hollomon and Jaffe (1945), Trans. AIME 162, 223, with constant 20; drop and hump calibrated. */
+  carbideHardening: { chromium: 0.0016, mc: 0.0088, carbonOfMc: 13, source: 'rule of mixtures, calibrated' },
+  /**
+   * Hollomon and Jaffe (1945), Trans. AIME 162, 223, with constant 20; drop and hump calibrated. Dissolved molybdenum
+   * (with W/2) slows the early softening, raises the hump and, past 1 %, moves hump and overtempering to higher P; steels
+   * with little chromium go on softening where chromium grades rest on a plateau.
+   */
   temper: {
     constant: 20,
-    drop: 5.2, from: 7.3, width: 3, power: 1.3,
-    hump: { base: 0.9, perMo: 0.55, moMax: 3, perV: 1, at: 15.2, width: 1.1 },
-    over: { from: 15.6, slope: 2.9, power: 1.35 },
+    drop: 6.3, from: 7.3, width: 3.11, power: 1.54, dropLessPerMo: 0.113,
+    hump: { base: 0.55, perMo: 0.46, perV: 0.72, at: 15.17, width: 1.14 },
+    shift: { perMo: 0.46, fromMo: 1 },
+    over: { from: 15.59, slope: 2.89, power: 1.58 },
+    lean: { from: 9.33, slope: 1.19, power: 1.43, chromiumFull: 3 },
     source: 'Hollomon and Jaffe (1945); shape calibrated on handbook tempering tables',
   },
   /** Retained austenite breaks down on cooling from a temper: half gone at this temperature. */
   temperDecomposition: { halfAtC: 500, widthC: 18, source: 'handbook statement "above about 450 °C", from memory' },
-  corrosion: { perMo: 3.3, perN: 16, penaltyFromC: 400, penaltyFullC: 520, penaltyMax: 0.45, source: 'PREN of the matrix (ISO 15156-3 form); penalty: common practice, no published source' },
+  corrosion: {
+    perMo: 3.3, perN: 16, penaltyFromC: 400, penaltyFullC: 520, penaltyMax: 0.45,
+    slowFromS: 60, slowScaleS: 240, slowMax: 0.25,
+    source: 'PREN of the matrix (ISO 15156-3 form); penalties: common practice, no published source',
+  },
+  /**
+   * Undissolved carbide pins the grain: it coarsens where less than `need` is left (share of the steel, MC counted
+   * `mcWeight` times), a need that grows e-fold every `perC` above `atC`. `base` is what fine nitrides of killed steel
+   * do, `perChromium` the drag of dissolved chromium on the boundaries.
+   */
+  grain: {
+    need: 0.006, atC: 1050, perC: 60, mcWeight: 1.5, base: 0.0002, perChromium: 0.00048,
+    source: 'pinning after Zener, calibrated on common practice',
+  },
+  /** Slower from 800 to 500 °C than a grade allows: share of soft products grows with the square of the ratio. */
+  slowQuench: { share: 0.05, productHrc: 38, source: 'Avrami form, common practice, no published source' },
   /** One sigma of the model against checks it was calibrated on, HRC. */
   error: { compositionOnly: 0.8, charted: 0.6, source: 'scatter over the checks of docs/method.md' },
-  /** What a small shop's oven and toaster oven hold, one sigma, °C. */
-  shopTemperature: { austenitizeSdC: 6, temperSdC: 5, source: 'common practice, no published source' },
+  /** What a small shop's ovens hold, one sigma, °C and min. */
+  shopTemperature: { austenitizeSdC: 6, temperSdC: 5, soakSdMin: 1, source: 'common practice, no published source' },
+  /** One sigma of a stated analysis, wt%: a share of the value and a fixed part. */
+  analysis: { relative: 0.015, absolute: 0.005, source: 'product analysis of a mill certificate, from memory' },
+  /** Compositions the model was tried on, wt%. */
+  valid: { C: [0.28, 2.3], Cr: [0, 20], Mo: [0, 6], V: [0, 5], W: [0, 7], N: [0, 0.45], Ni: [0, 2], Si: [0, 1.5], Mn: [0, 2], Nb: [0, 1] },
 } as const

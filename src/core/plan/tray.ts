@@ -1,7 +1,7 @@
 import type { Equalise } from '../../data/grades'
 import { bladeKg } from '../oven/chamber'
 import type { Batch, BatchGroup, Blade } from '../record/schemas'
-import { findGrade } from '../steel/grades'
+import { gradeOf } from '../steel/grades'
 
 /** One blade as it is scribed and moved: A3 of the line A x 6. */
 export interface Piece {
@@ -77,7 +77,7 @@ export function loadsOf(batch: Pick<Batch, 'blades' | 'groups'>): Load[] {
 
 /** Preheats of the first grade in a group of them that asks for any. */
 export const preheatsOf = (groups: readonly BatchGroup[]): readonly Equalise[] =>
-  groups.map(g => findGrade(g.gradeName)?.equalise ?? []).find(steps => steps.length > 0) ?? []
+  groups.map(g => gradeOf(g)?.equalise ?? []).find(steps => steps.length > 0) ?? []
 
 /** Where packets are loaded on the way up: at the first preheat, or at the usual entry. */
 export const entryFor = (equalise: readonly Equalise[], austenitizeC: number): number =>

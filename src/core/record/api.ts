@@ -1,32 +1,13 @@
 import { z } from 'zod'
 import { gradeNames } from '../steel/grades'
+import { compositionSchema, gradeSheetSchema } from './grade-sheet'
 import { bladeSchema, bounded, envelopeSchema, routeSchema, stageSchema, symptomSchema, targetSchema } from './schemas'
-
-const percent = z.number().min(0).max(40)
-
-export const compositionSchema = z
-  .object({
-    C: z.number().min(0.05).max(3.5),
-    N: percent.optional(),
-    Si: percent.optional(),
-    Mn: percent.optional(),
-    Cr: percent.optional(),
-    Mo: percent.optional(),
-    W: percent.optional(),
-    V: percent.optional(),
-    Nb: percent.optional(),
-    Ni: percent.optional(),
-    Co: percent.optional(),
-    Cu: percent.optional(),
-  })
-  .refine(parts => Object.values(parts).reduce((sum: number, part) => sum + (part ?? 0), 0) <= 60, {
-    error: 'the alloying elements add up to more than 60 %: less than half of it would be iron',
-  })
 
 export const steelSchema = z.union(
   [
     z.strictObject({ grade: z.enum(gradeNames() as [string, ...string[]]) }),
-    z.strictObject({ composition: compositionSchema }),
+    z.strictObject({ composition: compositionSchema, made: z.enum(['ingot', 'powder']).optional() }),
+    z.strictObject({ sheet: gradeSheetSchema }),
   ],
   { error: `give {"grade": one of ${gradeNames().join(', ')}} or {"composition": {"C": wt%, …}}` },
 )
@@ -85,9 +66,9 @@ export const adviseRequest = z.object({
 })
 
 /** Answers are read, never changed. */
-const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
+export const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
 
-const estimate = z.object({ mean: z.number(), sd: z.number() })
+export const estimate = z.object({ mean: z.number(), sd: z.number() })
 const caution = z.object({ code: z.string(), message: z.string() })
 export const workingSchema = z.object({
   name: z.string(),
@@ -100,10 +81,24 @@ export const workingSchema = z.object({
 export const predictResponse = z.object({
   hrc: z.object({ asQuenched: estimate, afterCold: estimate.nullable(), afterTempers: list(estimate) }),
   martensiteStartC: z.number(),
-  retainedAustenite: z.object({ asQuenched: z.number(), afterCold: z.number().nullable(), final: z.number() }),
+  /** What the finished band is made of, one sigma each, HRC. */
+  band: list(z.object({ name: z.string(), sd: z.number() })),
+  retainedAustenite: z.object({
+    asQuenched: z.number(),
+    afterCold: z.number().nullable(),
+    afterTempers: list(z.number()),
+    final: z.number(),
+  }),
   austenite: z.record(z.string(), z.number()),
   carbideFraction: z.number(),
-  corrosion: z.object({ chromiumInSolution: z.number(), index: z.number(), temperPenalty: z.number() }),
+  corrosion: z.object({
+    chromiumInSolution: z.number(),
+    index: z.number(),
+    temperPenalty: z.number(),
+    slowCoolingPenalty: z.number(),
+  }),
+  /** Undissolved carbide over what it takes to hold the grain: below 1 it coarsens. */
+  grainPinning: z.number(),
   cautions: list(caution),
   working: list(workingSchema),
 })

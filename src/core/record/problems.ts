@@ -6,6 +6,9 @@ export function problemsOf(error: z.ZodError): Problem[] {
   return error.issues.map(issue => ({ code: issue.code, message: wordsFor(issue), path: issue.path.join('.') }))
 }
 
+/** Every temperature's name ends in C: someone may have given °F. */
+const isTemperature = (path: readonly PropertyKey[]) => /[a-z]C$/.test(String(path.at(-1)))
+
 const COUNTED = { string: 'character', array: 'item' } as const
 
 const limit = (size: number | bigint, origin: string): string => {
@@ -14,7 +17,8 @@ const limit = (size: number | bigint, origin: string): string => {
 }
 
 function wordsFor(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'too_big') return `must be at most ${limit(issue.maximum, issue.origin)}`
+  if (issue.code === 'too_big')
+    return `must be at most ${limit(issue.maximum, issue.origin)}${isTemperature(issue.path) ? ' (temperatures are in °C)' : ''}`
   if (issue.code === 'too_small') return `must be at least ${limit(issue.minimum, issue.origin)}`
   if (issue.code === 'invalid_type')
     return issue.message.includes('undefined') ? 'is missing' : `must be ${article(issue.expected)}`

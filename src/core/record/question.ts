@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { Result } from '../result'
 import { findGrade } from '../steel/grades'
-import type { Steel } from '../steel/predict'
+import type { Steel } from '../steel/steel'
 import type { steelSchema } from './api'
 import { problemsOf } from './problems'
 
@@ -19,6 +19,7 @@ export const question = <Q extends z.ZodType, A extends z.ZodType>(q: Question<Q
 /** A steel as it is given at a door, as the core knows it. */
 export function steelOf(given: z.infer<typeof steelSchema>): Steel {
   if ('composition' in given) return given
+  if ('sheet' in given) return given.sheet
   const grade = findGrade(given.grade)
   // The schema admits shipped grades alone.
   if (!grade) throw new RangeError(`unknown grade ${given.grade}`)

@@ -1,31 +1,14 @@
 import { z } from 'zod'
 import { BATHS } from '../../data/cold'
 import { OVEN_PRESETS } from '../../data/ovens'
+import { BOUNDS, between, bounded } from './bounds'
+import { gradeSheetSchema } from './grade-sheet'
 
-// Zod's compiled validators use eval, which the content security policy refuses.
-z.config({ jitless: true })
-
-const between = (min: number, max: number) => z.number().min(min).max(max)
 const id = z.string().min(1).max(64)
 const text = (longest: number) => z.string().max(longest)
 const instant = z.iso.datetime()
 
-/** Bounds of what the shop can mean; a value outside is a slip of the keys. Shared by fields, files and HTTP. */
-export const BOUNDS = {
-  austenitizeC: { min: 700, max: 1300 },
-  temperC: { min: 50, max: 750 },
-  coldC: { min: -200, max: 10 },
-  soakMin: { min: 0.5, max: 600 },
-  holdMin: { min: 1, max: 6000 },
-  delayMin: { min: 0, max: 100_000 },
-  hrc: { min: 20, max: 70 },
-  bladeLengthMm: { min: 30, max: 900 },
-  bladeWidthMm: { min: 5, max: 150 },
-  bladeThicknessMm: { min: 0.5, max: 12 },
-  bladeCount: { min: 1, max: 60 },
-} as const
-
-export const bounded = (name: keyof typeof BOUNDS) => between(BOUNDS[name].min, BOUNDS[name].max)
+export { BOUNDS, bounded }
 
 export const targetSchema = z
   .object({ min: bounded('hrc'), max: bounded('hrc') })
@@ -36,6 +19,8 @@ export const coldSchema = z.object({
   toC: bounded('coldC'),
   holdMin: bounded('holdMin'),
   delayMin: bounded('delayMin'),
+  /** A short low temper before the cold, for shapes that crack. */
+  snapTemperC: between(80, 300).optional(),
 })
 
 export const routeSchema = z.object({
@@ -44,6 +29,10 @@ export const routeSchema = z.object({
   quenchedToC: between(-30, 200),
   cold: coldSchema.nullable(),
   tempers: z.array(temperSchema).max(8),
+  /** What the soak starts from; absent: annealed. */
+  start: z.enum(['annealed', 'lamellar', 'hardened']).optional(),
+  /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
+  seconds800to500: between(0.1, 10_000).optional(),
 })
 
 export const envelopeSchema = z.object({
@@ -77,6 +66,10 @@ export const decisionSchema = z.object({ at: instant, what: text(400), why: text
 export const groupSchema = z.object({
   id,
   gradeName: text(40),
+  /** The maker's own sheet of the grade, as it stood when the route was planned; absent for a shipped grade. */
+  sheet: gradeSheetSchema.optional(),
+  /** The maker's name for the bar or delivery the blades are cut from. */
+  lot: text(40).optional(),
   target: targetSchema,
   route: routeSchema,
   recipeId: id.nullable(),
@@ -95,6 +88,8 @@ export const batchSchema = z.object({
   groups: z.array(groupSchema).min(1).max(6),
   blades: z.array(bladeSchema).max(60),
   envelope: envelopeSchema,
+  /** The oven that hardens it, by the name it has in the workshop. */
+  oven: text(40).optional(),
   countedOut: z.int().min(0).max(3600).nullable(),
   note: text(4000),
 })
@@ -130,6 +125,7 @@ export const recipeSchema = z.object({
   id,
   name: text(80),
   gradeName: text(40),
+  sheet: gradeSheetSchema.optional(),
   target: targetSchema,
   retired: z.boolean(),
   versions: z
@@ -205,11 +201,15 @@ export const workshopSchema = z.object({
   units: z.enum(['metric', 'imperial']),
   theme: z.enum(['system', 'light', 'dark']),
   oven: z.object({
+    /** What the shop calls it: readings are learnt from by oven. */
+    name: text(40).optional(),
     preset: z.enum(presetNames),
     maxC: between(900, 1300),
     /** Added to what the blade should see to get what is keyed in. */
     correctionC: between(-60, 60),
   }),
+  /** Whether the shop's own readings correct its predictions; absent: they do. */
+  learning: z.boolean().optional(),
   temperingOven: z.enum(['own', 'same']),
   plates: z.object({
     thicknessMm: between(5, 80),
@@ -240,6 +240,7 @@ export const workshopSchema = z.object({
     .nullable(),
 })
 
+export type { GradeSheet } from './grade-sheet'
 export type Target = z.infer<typeof targetSchema>
 export type Blade = z.infer<typeof bladeSchema>
 export type BatchGroup = z.infer<typeof groupSchema>

@@ -1,5 +1,5 @@
 import type { Batch, Reading } from '../record/schemas'
-import { findGrade } from '../steel/grades'
+import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
 import { predictedAt, routeUpTo } from './stages'
 
@@ -36,7 +36,7 @@ export function logRows(readings: readonly Reading[], batches: readonly Batch[])
     if (!first || !batch || !group) return []
     const stageKey = `${group.id}/${first.stage}`
     if (!predictions.has(stageKey)) {
-      const grade = findGrade(group.gradeName)
+      const grade = gradeOf(group)
       predictions.set(
         stageKey,
         grade ? predictedAt(predict(grade, routeUpTo(group.route, first.stage)), first.stage) : null,

@@ -1,6 +1,17 @@
 import type { Composition } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
+import { interpolateLinear } from '../interpolate'
 import { kelvinFromC } from '../units/temperature'
+
+/** The structure a soak starts from: how coarse the carbide is that has to dissolve. */
+export type StartStructure = keyof typeof STEEL_MODEL.kinetics.start
+
+export interface Soak {
+  readonly austenitizeC: number
+  readonly soakMin: number
+  readonly start: StartStructure
+  readonly made: 'ingot' | 'powder'
+}
 
 /** What is dissolved at the end of a soak. wt% in the austenite; fractions by weight. */
 export interface Austenite {
@@ -8,71 +19,109 @@ export interface Austenite {
   readonly N: number
   readonly Cr: number
   readonly Mo: number
+  readonly W: number
   readonly V: number
   readonly Mn: number
   readonly Si: number
   readonly Ni: number
-  /** Undissolved chromium carbide, 0..1. */
+  /** Undissolved chromium carbide or cementite, 0..1. */
   readonly carbideFraction: number
-  /** MC carbide, 0..1. */
+  /** Hard MC carbide, 0..1. */
   readonly mcFraction: number
+  /** M6C of tungsten and molybdenum, 0..1. */
+  readonly m6cFraction: number
   /** How far dissolution has come from the annealed state to equilibrium, 0..1. */
   readonly dissolved: number
-  /** Carbon bound in MC, wt% of the steel. */
-  readonly carbonInMc: number
 }
 
+/** One effective carbide beside austenite: what the steel offers and what the carbide holds, wt%. */
 interface CarbideBalance {
+  /** Carbon with nitrogen as carbon, after MC and M6C. */
   readonly carbon: number
   readonly chromium: number
   readonly carbideC: number
   readonly carbideCr: number
+  /** 1: chromium carbide, 0: cementite. */
+  readonly chromiumKind: number
 }
 
+const logistic = (x: number) => 1 / (1 + Math.exp(-x))
+
 /**
- * Austenite of a steel after a soak, from the spheroidised state.
- * Mass balance of one effective chromium carbide with the solubility product [C]·[Cr]ⁿ = K(T), approached as
- * 1 − exp(−(t/τ)^0.8). Range: 0.3 to 2.3 % C, 3 to 20 % Cr, 900 to 1200 °C.
+ * Austenite of a steel after a soak. MC and M6C hold what their solubility leaves; one effective chromium carbide (or
+ * cementite, below about 3 % Cr) is balanced with what austenite can hold and approached as 1 − exp(−(t/τ)^0.8).
+ * Range: 0.28 to 2.3 % C, up to 20 % Cr, 750 to 1230 °C.
  * Source: calculations in docs/method.md, 'Dissolution'.
  */
-export function austeniteAfterSoak(steel: Composition, austenitizeC: number, soakMin: number): Austenite {
-  const { mc, carbide } = STEEL_MODEL
+export function austeniteAfterSoak(steel: Composition, soak: Soak): Austenite {
+  const { carbide, carbideHardening, nitrogenAsCarbon } = STEEL_MODEL
   const chromium = steel.Cr ?? 0
-  const molybdenum = steel.Mo ?? 0
-  const vanadium = steel.V ?? 0
-  const carbonInMc = Math.min(
-    steel.C,
-    mc.carbonPerVanadium * Math.max(0, vanadium - mc.vanadiumInSolutionMax) + mc.carbonPerNiobium * (steel.Nb ?? 0),
-  )
-  const carbon = steel.C - carbonInMc
-  const shareM7 = 1 / (1 + Math.exp(-(carbon / Math.max(chromium, 0.1) - carbide.ratioCentre) / carbide.ratioWidth))
-  const balance: CarbideBalance = {
-    carbon,
-    chromium,
-    carbideC: carbide.m23c6.C + (carbide.m7c3.C - carbide.m23c6.C) * shareM7,
-    carbideCr: carbide.m23c6.Cr + (carbide.m7c3.Cr - carbide.m23c6.Cr) * shareM7,
-  }
+  const chromiumKind = logistic((chromium - carbide.cementite.chromiumBelow) / carbide.cementite.chromiumWidth)
+  const mc = mcBalance(steel, soak.austenitizeC, chromiumKind)
+  const m6c = m6cBalance(steel, soak.austenitizeC)
+  const freeCarbon = Math.max(0, steel.C - mc.carbon - m6c.carbon)
+  const nitrogen = (steel.N ?? 0) * nitrogenAsCarbon
+  const carbon = freeCarbon + nitrogen
+  const balance = balanceOf(carbon, chromium, chromiumKind)
 
-  const annealed = Math.min(carbon / balance.carbideC, chromium / balance.carbideCr)
-  const equilibrium = equilibriumFraction(balance, annealed, austenitizeC)
-  const dissolved = dissolvedShare(austenitizeC, soakMin)
+  const annealed = Math.min(carbon / balance.carbideC, chromiumKind > 0.5 ? chromium / balance.carbideCr : 1)
+  const equilibrium = equilibriumFraction(balance, annealed, soak.austenitizeC)
+  const dissolved = dissolvedShare(soak, chromium, chromiumKind)
   const carbideFraction = annealed + (equilibrium - annealed) * dissolved
   const left = (total: number, inCarbide: number) =>
     Math.max(0, (total - carbideFraction * inCarbide) / (1 - carbideFraction))
-
+  const interstitial = left(carbon, balance.carbideC)
+  const molybdenum = (steel.Mo ?? 0) * m6c.left
   return {
-    C: left(carbon, balance.carbideC),
-    N: steel.N ?? 0,
+    C: carbon > 0 ? (interstitial * freeCarbon) / carbon : 0,
+    N: carbon > 0 ? (interstitial / carbon) * (steel.N ?? 0) : 0,
     Cr: left(chromium, balance.carbideCr),
     Mo: left(molybdenum, carbide.molybdenumEnrichment * molybdenum),
-    V: Math.min(vanadium, mc.vanadiumInSolutionMax),
+    W: (steel.W ?? 0) * m6c.left,
+    V: mc.vanadium,
     Mn: steel.Mn ?? 0,
     Si: steel.Si ?? 0,
     Ni: steel.Ni ?? 0,
     carbideFraction,
-    mcFraction: (carbonInMc * 100) / STEEL_MODEL.carbideHardening.carbonOfMc / 100,
+    mcFraction: mc.carbon / carbideHardening.carbonOfMc,
+    m6cFraction: m6c.fraction,
     dissolved,
-    carbonInMc,
+  }
+}
+
+/** Vanadium left in solution beside MC, and the carbon MC holds, wt% of the steel. */
+function mcBalance(steel: Composition, austenitizeC: number, chromiumKind: number) {
+  const { mc } = STEEL_MODEL
+  const product = mc.activity * 10 ** (mc.logProduct - mc.productK / kelvinFromC(austenitizeC))
+  const soluble = product / mc.referenceCarbon + mc.inChromiumCarbide * chromiumKind
+  const vanadium = Math.min(steel.V ?? 0, soluble)
+  const carbon = mc.carbonPerVanadium * ((steel.V ?? 0) - vanadium) + mc.carbonPerNiobium * (steel.Nb ?? 0)
+  return { vanadium, carbon: Math.min(steel.C, carbon) }
+}
+
+/** M6C of steels rich in molybdenum and tungsten: its carbon, its share, and what is left of Mo and W, 0..1. */
+function m6cBalance(steel: Composition, austenitizeC: number) {
+  const m = STEEL_MODEL.m6c
+  const equivalent = (steel.Mo ?? 0) + (steel.W ?? 0) / 2
+  const soluble = m.soluble * Math.exp(m.qK * (1 / kelvinFromC(m.atC) - 1 / kelvinFromC(austenitizeC)))
+  const forms = logistic((m.chromiumBelow - (steel.Cr ?? 0)) / m.chromiumWidth)
+  const fraction = (forms * Math.max(0, equivalent - soluble)) / (m.equivalent - soluble)
+  if (fraction === 0) return { carbon: 0, fraction: 0, left: 1 }
+  const left = Math.max(0, (equivalent - fraction * m.equivalent) / (1 - fraction)) / equivalent
+  return { carbon: fraction * m.carbon, fraction, left }
+}
+
+function balanceOf(carbon: number, chromium: number, chromiumKind: number): CarbideBalance {
+  const { m23c6, m7c3, ratioCentre, ratioWidth, cementite } = STEEL_MODEL.carbide
+  const shareM7 = logistic((carbon / Math.max(chromium, 0.1) - ratioCentre) / ratioWidth)
+  const blend = (chromiumCarbide: number, ofCementite: number) =>
+    chromiumKind * chromiumCarbide + (1 - chromiumKind) * ofCementite
+  return {
+    carbon,
+    chromium,
+    carbideC: blend(m23c6.C + (m7c3.C - m23c6.C) * shareM7, cementite.C),
+    carbideCr: blend(m23c6.Cr + (m7c3.Cr - m23c6.Cr) * shareM7, cementite.chromiumEnrichment * chromium),
+    chromiumKind,
   }
 }
 
@@ -82,29 +131,49 @@ export function solubilityProduct(austenitizeC: number): number {
   return k * Math.exp(qK * (1 / 1353.15 - 1 / kelvinFromC(austenitizeC)))
 }
 
+/** Carbon austenite holds beside cementite at a temperature, wt%: the Acm line of iron and carbon. */
+export const acmCarbon = (austenitizeC: number): number => interpolateLinear(STEEL_MODEL.acm.points, austenitizeC)
+
 /** Share of the way from annealed to equilibrium after a soak, 0..1. */
-export function dissolvedShare(austenitizeC: number, soakMin: number): number {
-  const { tauMin, atC, qK, exponent } = STEEL_MODEL.kinetics
-  const tau = tauMin * Math.exp(qK * (1 / kelvinFromC(austenitizeC) - 1 / kelvinFromC(atC)))
-  return 1 - Math.exp(-((Math.max(0, soakMin) / tau) ** exponent))
+function dissolvedShare({ austenitizeC, soakMin, start, made }: Soak, chromium: number, chromiumKind: number): number {
+  const k = STEEL_MODEL.kinetics
+  const tauAt = (tauMin: number, atC: number, qK: number) =>
+    Math.log(tauMin) + qK * (1 / kelvinFromC(austenitizeC) - 1 / kelvinFromC(atC))
+  const logTau =
+    chromiumKind * tauAt(k.tauMin, k.atC, k.qK) +
+    (1 - chromiumKind) *
+      (tauAt(k.cementite.tauMin, k.cementite.atC, k.cementite.qK) + k.cementite.perChromium * chromium)
+  const tau = Math.exp(logTau) * k.start[start] * (made === 'powder' ? k.powder : 1)
+  return 1 - Math.exp(-((Math.max(0, soakMin) / tau) ** k.exponent))
 }
 
-/** Carbide fraction where what is left in solution just meets the solubility product, by bisection. */
-function equilibriumFraction(balance: CarbideBalance, annealed: number, austenitizeC: number): number {
+/** Carbide fraction where what is left in solution is just what austenite can hold, by the Illinois method. */
+function equilibriumFraction(b: CarbideBalance, annealed: number, austenitizeC: number): number {
   const { exponent, referenceCr } = STEEL_MODEL.solubility
-  const limit = solubilityProduct(austenitizeC)
+  const { perChromium } = STEEL_MODEL.acm
+  const product = solubilityProduct(austenitizeC) / referenceCr ** (1 - exponent)
+  const acm = acmCarbon(austenitizeC)
   const excess = (fraction: number) => {
-    const carbon = Math.max(0, (balance.carbon - fraction * balance.carbideC) / (1 - fraction))
-    const chromium = Math.max(0, (balance.chromium - fraction * balance.carbideCr) / (1 - fraction))
-    return carbon * chromium ** exponent * referenceCr ** (1 - exponent) - limit
+    const carbon = Math.max(0, (b.carbon - fraction * b.carbideC) / (1 - fraction))
+    const chromium = Math.max(0.05, (b.chromium - fraction * b.carbideCr) / (1 - fraction))
+    const beside = b.chromiumKind * (product / chromium ** exponent)
+    return carbon - beside - (1 - b.chromiumKind) * acm * Math.exp(-perChromium * chromium)
   }
-  if (excess(0) <= 0) return 0
-  let low = 0
-  let high = annealed
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2
-    if (excess(middle) > 0) low = middle
-    else high = middle
+  let [low, high] = [0, annealed]
+  let [atLow, atHigh] = [excess(low), excess(high)]
+  if (atLow <= 0) return 0
+  if (atHigh >= 0) return annealed
+  for (let i = 0; i < 60 && high - low > 1e-9; i++) {
+    const middle = (low * atHigh - high * atLow) / (atHigh - atLow)
+    const at = excess(middle)
+    if (Math.abs(at) < 1e-9) return middle
+    if (at > 0) {
+      ;[low, atLow] = [middle, at]
+      atHigh /= 2
+    } else {
+      ;[high, atHigh] = [middle, at]
+      atLow /= 2
+    }
   }
   return (low + high) / 2
 }

@@ -5,21 +5,29 @@ import type { Temper } from './tempering'
 export interface Corrosion {
   /** Chromium dissolved in the matrix, wt%. */
   readonly chromiumInSolution: number
-  /** Pitting resistance of the matrix, Cr + 3.3 Mo + 16 N, less the temper's penalty. */
+  /** Pitting resistance of the matrix, Cr + 3.3 Mo + 16 N, less the penalties. */
   readonly index: number
   /** Share of the index lost to carbides formed in a high temper, 0..1. */
   readonly temperPenalty: number
+  /** Share lost to carbides formed at grain boundaries in a slow quench, 0..1. */
+  readonly slowCoolingPenalty: number
 }
 
 /**
  * Corrosion resistance from what is in solution: hardness is not the cause. Tempers above about 400 °C form
- * carbides that rob the matrix of chromium.
+ * carbides that rob the matrix of chromium, and so does slow cooling from the soak.
  */
-export function corrosionOf(a: Austenite, tempers: readonly Temper[]): Corrosion {
+export function corrosionOf(a: Austenite, tempers: readonly Temper[], seconds800to500 = 0): Corrosion {
   const c = STEEL_MODEL.corrosion
-  const hottest = Math.max(20, ...tempers.map(temper => temper.atC))
+  const hottest = tempers.reduce((most, temper) => Math.max(most, temper.atC), 20)
   const part = (hottest - c.penaltyFromC) / (c.penaltyFullC - c.penaltyFromC)
   const temperPenalty = c.penaltyMax * Math.min(1, Math.max(0, part))
+  const slowCoolingPenalty = c.slowMax * (1 - Math.exp(-Math.max(0, seconds800to500 - c.slowFromS) / c.slowScaleS))
   const whole = a.Cr + c.perMo * a.Mo + c.perN * a.N
-  return { chromiumInSolution: a.Cr, index: whole * (1 - temperPenalty), temperPenalty }
+  return {
+    chromiumInSolution: a.Cr,
+    index: whole * (1 - temperPenalty) * (1 - slowCoolingPenalty),
+    temperPenalty,
+    slowCoolingPenalty,
+  }
 }

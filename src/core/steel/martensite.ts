@@ -1,6 +1,7 @@
 import { STEEL_MODEL } from '../../data/steel-model'
 import { modelHrcFromHv } from '../rockwell/conversion'
 import type { Austenite } from './austenite'
+import type { ColdTreatment } from './route'
 
 type InSolution = Pick<Austenite, 'C' | 'N' | 'Cr' | 'Mo' | 'Mn' | 'Ni'>
 
@@ -14,6 +15,14 @@ export function andrewsMs(a: InSolution): number {
   return m.base + m.CN * (a.C + a.N) + m.Mn * a.Mn + m.Ni * a.Ni + m.Cr * a.Cr + m.Mo * a.Mo
 }
 
+/**
+ * Martensite start by the other common formula, °C, for comparison: where the two part, the composition is outside
+ * what either was fitted on. Source: Steven and Haynes (1956), JISI 183, 349; from memory.
+ * @example stevenHaynesMs({ C: 0.4, N: 0, Mn: 0.7, Ni: 0, Cr: 1, Mo: 0.2 }) // 328
+ */
+export const stevenHaynesMs = (a: InSolution): number =>
+  561 - 474 * (a.C + a.N) - 33 * a.Mn - 17 * a.Cr - 17 * a.Ni - 21 * a.Mo
+
 /** Andrews' temperature with the model's calibrated offset, °C. */
 export const martensiteStartC = (a: InSolution): number => andrewsMs(a) + STEEL_MODEL.martensiteStart.offsetC
 
@@ -26,15 +35,23 @@ export const retainedAustenite = (msC: number, downToC: number): number =>
   Math.exp(-STEEL_MODEL.retained.perK * Math.max(0, msC - downToC))
 
 /**
- * Austenite left after cold treatment, 0..1. A part of what rested at room temperature is stabilised and does not
- * transform; the part grows with the logarithm of the delay.
+ * Share of the austenite found at room temperature that cold will not turn, 0..1: it grows with the logarithm of the
+ * delay, and with a snap temper before the cold.
  */
-export function retainedAfterCold(msC: number, quenchedToC: number, coldToC: number, delayMin: number): number {
+export function stabilisedShare({ delayMin, snapTemperC }: Pick<ColdTreatment, 'delayMin' | 'snapTemperC'>): number {
+  const s = STEEL_MODEL.stabilisation
+  const byDelay = s.fraction + s.perDecade * Math.log10(Math.max(1, delayMin) / s.atDelayMin)
+  const bySnap =
+    snapTemperC === undefined ? 0 : s.snap * Math.min(1, Math.max(0, (snapTemperC - 25) / (s.snapFullC - 25)))
+  return Math.min(s.most, Math.max(s.least, byDelay + bySnap))
+}
+
+/** Austenite left after cold treatment, 0..1: the stabilised part of what was there, and what the cold leaves of the rest. */
+export function retainedAfterCold(msC: number, quenchedToC: number, cold: ColdTreatment): number {
   const before = retainedAustenite(msC, quenchedToC)
-  if (coldToC >= quenchedToC) return before
-  const { fraction, atDelayMin, perDecade } = STEEL_MODEL.stabilisation
-  const stable = Math.min(0.9, Math.max(0.1, fraction + perDecade * Math.log10(Math.max(1, delayMin) / atDelayMin)))
-  return stable * before + (1 - stable) * retainedAustenite(msC, coldToC)
+  if (cold.toC >= quenchedToC) return before
+  const stable = stabilisedShare(cold)
+  return stable * before + (1 - stable) * retainedAustenite(msC, cold.toC)
 }
 
 /** Vickers hardness of untempered martensite from what is dissolved. Source: after Maynier et al. (1978). */
@@ -44,6 +61,7 @@ export function martensiteHv(a: Austenite): number {
   return (
     m.base +
     m.rate +
+    m.rateLean * Math.max(0, 1 - a.Cr / m.rateLeanCr) +
     m.carbon * Math.min(carbon, m.carbonKnee) +
     m.carbonAbove * Math.max(0, carbon - m.carbonKnee) +
     m.Si * a.Si +
@@ -57,5 +75,7 @@ export function martensiteHv(a: Austenite): number {
 export function untemperedHrc(a: Austenite, retained: number): number {
   const h = STEEL_MODEL.carbideHardening
   const matrix = (1 - retained) * martensiteHv(a) + retained * STEEL_MODEL.austeniteHv
-  return modelHrcFromHv(matrix * (1 + h.chromium * 100 * a.carbideFraction + h.mc * 100 * a.mcFraction))
+  const chromium = h.chromium * 100 * a.carbideFraction
+  const hard = h.mc * 100 * (a.mcFraction + a.m6cFraction)
+  return modelHrcFromHv(matrix * (1 + chromium + hard))
 }

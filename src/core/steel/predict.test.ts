@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import type { Composition } from '../../data/grades'
 import { GRADES } from '../../data/grades'
 import { findGrade } from './grades'
-import { finalHrc, predict, type Steel } from './predict'
+import { finalHrc, predict } from './predict'
 import type { Route } from './route'
+import type { Steel } from './steel'
 
 const route = (austenitizeC: number, soakMin: number, coldToC: number | null, ...tempersC: number[]): Route => ({
   austenitizeC,

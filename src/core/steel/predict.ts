@@ -1,25 +1,27 @@
-import type { Composition, Grade } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
-import { interpolateMonotone } from '../interpolate'
 import type { Caution, Estimate, WorkingLine } from '../result'
-import { type Austenite, austeniteAfterSoak, solubilityProduct } from './austenite'
+import type { Austenite } from './austenite'
 import { type Corrosion, corrosionOf } from './corrosion'
-import { martensiteStartC, retainedAfterCold, retainedAustenite, untemperedHrc } from './martensite'
-import { type Route, referenceRoute } from './route'
+import { grainPinning } from './grain'
+import { type ShopModel, type Standing, shopCorrection } from './learn/shop-model'
+import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
+import type { Route } from './route'
 import { routeCautions } from './route-cautions'
-import { combinedParameter, retainedAfterTemper, temperDropHrc } from './tempering'
+import { chartOf, chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
+import { elementSpreads, shiftRoute, triangleSd, withElement } from './variation'
+import { workingOf } from './working'
 
-/** A shipped grade with its chart, or a bare composition. */
-export type Steel = Grade | { readonly composition: Composition }
+/** What the shop's own readings add to the chart. */
+export interface ShopExperience {
+  readonly model: ShopModel
+  readonly lot: string
+  readonly oven: string
+}
 
-export const compositionOf = (steel: Steel): Composition => ('nominal' in steel ? steel.nominal : steel.composition)
-const chartOf = (steel: Steel) => ('nominal' in steel ? steel.chart : null)
-
-/** Plain hardness through a route, HRC. */
-interface HrcPath {
-  readonly asQuenched: number
-  readonly afterCold: number | null
-  readonly afterTempers: readonly number[]
+/** One part of a band: its one sigma on the finished hardness. */
+export interface BandPart {
+  readonly name: string
+  readonly sd: number
 }
 
 export interface Prediction {
@@ -30,196 +32,139 @@ export interface Prediction {
   }
   /** The last of the above: what the finished blade should read. */
   readonly finalHrc: Estimate
+  /** The same without the shop's own readings. */
+  readonly chartHrc: Estimate
+  /** What the shop's readings moved it by, HRC, and how many of this grade they are; null where they do not help. */
+  readonly shop: { readonly shiftHrc: number; readonly readings: number } | null
+  /** What the finished band is made of. */
+  readonly band: readonly BandPart[]
   readonly martensiteStartC: number
-  readonly retainedAustenite: { readonly asQuenched: number; readonly afterCold: number | null; readonly final: number }
+  readonly retainedAustenite: {
+    readonly asQuenched: number
+    readonly afterCold: number | null
+    readonly afterTempers: readonly number[]
+    readonly final: number
+  }
   readonly austenite: Austenite
   readonly carbideFraction: number
   readonly corrosion: Corrosion
+  /** Undissolved carbide over what it takes to hold the grain; below 1 it coarsens. */
+  readonly grainPinning: number
   readonly cautions: readonly Caution[]
   readonly working: readonly WorkingLine[]
 }
 
-interface Metallurgy {
-  readonly austenite: Austenite
-  readonly msC: number
-  readonly retainedQuenched: number
-  readonly retainedCold: number | null
-  readonly retainedFinal: number
+const hrcPath = (steel: Steel, route: Route, composition = compositionOf(steel)): HrcPath =>
+  onChart(chartShiftOf(steel), metallurgy(composition, modelSteelOf(steel), route))
+
+/** The finished blade's mean hardness alone, for solving and drawing: HRC. */
+export const finalHrc = (steel: Steel, route: Route): number => lastHrc(hrcPath(steel, route))
+
+/** A path beside the one expected, and how its part of the band is named. */
+interface Moved {
+  readonly name: string
   readonly path: HrcPath
 }
 
-/** The model alone, without a chart. */
-function metallurgy(composition: Composition, route: Route): Metallurgy {
-  const austenite = austeniteAfterSoak(composition, route.austenitizeC, route.soakMin)
-  const msC = martensiteStartC(austenite)
-  const retainedQuenched = retainedAustenite(msC, route.quenchedToC)
-  const retainedCold = route.cold
-    ? retainedAfterCold(msC, route.quenchedToC, route.cold.toC, route.cold.delayMin)
-    : null
-  const before = retainedCold ?? retainedQuenched
-  const untempered = untemperedHrc(austenite, before)
-  return {
-    austenite,
-    msC,
-    retainedQuenched,
-    retainedCold,
-    retainedFinal: route.tempers.reduce(retainedAfterTemper, before),
-    path: {
-      asQuenched: untemperedHrc(austenite, retainedQuenched),
-      afterCold: retainedCold === null ? null : untempered,
-      afterTempers: route.tempers.map((_, i) =>
-        Math.max(0, untempered - temperDropHrc(combinedParameter(route.tempers.slice(0, i + 1)), austenite)),
-      ),
-    },
-  }
-}
-
-/** HRC of a grade's chart at a tempering parameter of its own reference route. */
-function chartHrc(chart: NonNullable<Grade['chart']>, parameter: number): number {
-  const rows = chart.points.map(
-    ([temperC, hrc]) => [combinedParameter(referenceRoute(chart, temperC).tempers) ?? 0, hrc] as const,
-  )
-  return interpolateMonotone(rows, parameter)
-}
-
-/**
- * The model moved onto the grade's chart: chart(P) + model(route) − model(reference at the same P).
- * Before the first temper the shift is that of the chart's mildest temper.
- */
-function onChart(steel: Steel, model: HrcPath, route: Route): HrcPath {
-  const chart = chartOf(steel)
-  const mildest = chart?.points[0]
-  const hottest = chart?.points[chart.points.length - 1]
-  if (!chart || !mildest || !hottest) return model
+/** Paths one sigma away in everything that varies from run to run, and in what a mill may deliver. */
+function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } {
+  const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const composition = compositionOf(steel)
-  const reference = metallurgy(composition, referenceRoute(chart, null))
-  const shiftAt = (parameter: number) => {
-    const low = combinedParameter(referenceRoute(chart, mildest[0]).tempers) ?? 0
-    const high = combinedParameter(referenceRoute(chart, hottest[0]).tempers) ?? 0
-    const at = Math.min(high, Math.max(low, parameter))
-    return chartHrc(chart, at) - (reference.path.asQuenched - temperDropHrc(at, reference.austenite))
-  }
-  const shiftBefore = shiftAt(0)
   return {
-    asQuenched: model.asQuenched + shiftBefore,
-    afterCold: model.afterCold === null ? null : model.afterCold + shiftBefore,
-    afterTempers: model.afterTempers.map((hrc, i) =>
-      Math.max(0, hrc + shiftAt(combinedParameter(route.tempers.slice(0, i + 1)) ?? 0)),
-    ),
+    lot: elementSpreads(steel).map(spread => ({
+      name: `${spread.element} in the lot`,
+      path: hrcPath(
+        steel,
+        route,
+        withElement(composition, spread.element, (composition[spread.element] ?? 0) + triangleSd(spread)),
+      ),
+    })),
+    run: [
+      { name: 'soak temperature', path: hrcPath(steel, shiftRoute(route, austenitizeSdC, 0)) },
+      { name: 'soak time', path: hrcPath(steel, shiftRoute(route, 0, 0, soakSdMin)) },
+      { name: 'temper temperature', path: hrcPath(steel, shiftRoute(route, 0, temperSdC)) },
+    ],
   }
 }
 
-const hrcPath = (steel: Steel, route: Route): HrcPath =>
-  onChart(steel, metallurgy(compositionOf(steel), route).path, route)
-
-/** The finished blade's mean hardness alone, for solving and drawing: HRC. */
-export function finalHrc(steel: Steel, route: Route): number {
-  const path = hrcPath(steel, route)
-  return path.afterTempers[path.afterTempers.length - 1] ?? path.afterCold ?? path.asQuenched
-}
-
-const shiftRoute = (route: Route, austenitizeC: number, temperC: number): Route => ({
-  ...route,
-  austenitizeC: route.austenitizeC + austenitizeC,
-  tempers: route.tempers.map(temper => ({ ...temper, atC: temper.atC + temperC })),
-})
+/** One sigma of the model itself, HRC. */
+export const modelSd = (steel: Steel): number =>
+  chartOf(steel) ? STEEL_MODEL.error.charted : STEEL_MODEL.error.compositionOnly
 
 /**
- * Hardness and condition of a steel through a route. Bands are one sigma: model error and what a small shop's oven
- * temperatures do, added in quadrature.
- * Range: martensitic knife and tool steels, 0.3 to 2.3 % C, 3 to 20 % Cr.
+ * Hardness and condition of a steel through a route. Bands are one sigma: the model's error, what a mill's range and a
+ * small shop's oven do, in quadrature (first order; `bandOf` draws them). Where the shop's readings help, they move the
+ * mean and take the place of the model's and the mill's part of the band.
+ * Range: martensitic knife and tool steels, 0.28 to 2.3 % C, up to 20 % Cr.
  */
-export function predict(steel: Steel, route: Route): Prediction {
-  const m = metallurgy(compositionOf(steel), route)
-  const path = onChart(steel, m.path, route)
-  const { austenitizeSdC, temperSdC } = STEEL_MODEL.shopTemperature
-  const hotter = hrcPath(steel, shiftRoute(route, austenitizeSdC, 0))
-  const warmer = hrcPath(steel, shiftRoute(route, 0, temperSdC))
-  const modelSd = chartOf(steel) ? STEEL_MODEL.error.charted : STEEL_MODEL.error.compositionOnly
-  const estimate = (mean: number, ...moved: number[]): Estimate => ({
-    mean,
-    sd: Math.hypot(modelSd, ...moved.map(value => value - mean)),
-  })
-  const asQuenched = estimate(path.asQuenched, hotter.asQuenched)
-  const afterCold = path.afterCold === null ? null : estimate(path.afterCold, hotter.afterCold ?? path.afterCold)
-  const afterTempers = path.afterTempers.map((hrc, i) =>
-    estimate(hrc, hotter.afterTempers[i] ?? hrc, warmer.afterTempers[i] ?? hrc),
+export function predict(steel: Steel, route: Route, shop: ShopExperience | null = null): Prediction {
+  const m = metallurgy(compositionOf(steel), modelSteelOf(steel), route)
+  const path = onChart(chartShiftOf(steel), m)
+  const moved = movedPaths(steel, route)
+  const own = modelSd(steel)
+
+  const stage = (pick: (path: HrcPath) => number, parameter: number | null, cold: boolean) => {
+    const mean = pick(path)
+    const away = (paths: readonly Moved[]) => paths.map(({ name, path }) => ({ name, sd: Math.abs(pick(path) - mean) }))
+    const known = [{ name: 'the model itself', sd: own }, ...away(moved.lot)]
+    const run = away(moved.run)
+    const chart = { mean, sd: total([...known, ...run]) }
+    const correction =
+      shop && isGrade(steel) ? shopCorrection(shop.model, standingOf(steel.name, route, shop, parameter, cold)) : null
+    if (!correction) return { chart, estimate: chart, correction, parts: [...known, ...run] }
+    const learnt = [{ name: 'what your readings leave open', sd: Math.min(correction.sd, total(known)) }, ...run]
+    const estimate = { mean: Math.max(0, mean + correction.mean), sd: total(learnt) }
+    return { chart, estimate, correction, parts: learnt }
+  }
+  const asQuenched = stage(p => p.asQuenched, null, false)
+  const afterCold = path.afterCold === null ? null : stage(p => p.afterCold ?? 0, null, true)
+  const afterTempers = path.afterTempers.map((_, i) =>
+    stage(p => p.afterTempers[i] ?? 0, m.parameters[i] ?? null, true),
   )
+  const last = afterTempers.at(-1) ?? afterCold ?? asQuenched
+  const { correction } = last
+  const pinning = grainPinning(m.austenite, route.austenitizeC)
   return {
-    hrc: { asQuenched, afterCold, afterTempers },
-    finalHrc: afterTempers[afterTempers.length - 1] ?? afterCold ?? asQuenched,
+    hrc: {
+      asQuenched: asQuenched.estimate,
+      afterCold: afterCold?.estimate ?? null,
+      afterTempers: afterTempers.map(s => s.estimate),
+    },
+    finalHrc: last.estimate,
+    chartHrc: last.chart,
+    shop: correction && { shiftHrc: correction.mean, readings: correction.readings },
+    band: last.parts.filter(part => part.sd >= 0.005),
     martensiteStartC: m.msC,
-    retainedAustenite: { asQuenched: m.retainedQuenched, afterCold: m.retainedCold, final: m.retainedFinal },
+    retainedAustenite: {
+      asQuenched: m.retainedQuenched,
+      afterCold: m.retainedCold,
+      afterTempers: m.retainedTempered,
+      final: retainedFinal(m),
+    },
     austenite: m.austenite,
     carbideFraction: m.austenite.carbideFraction,
-    corrosion: corrosionOf(m.austenite, route.tempers),
-    cautions: routeCautions(steel, route, m.msC, m.retainedFinal),
-    working: workingOf(steel, route, m),
+    corrosion: corrosionOf(m.austenite, route.tempers, route.seconds800to500),
+    grainPinning: pinning,
+    cautions: routeCautions(steel, route, m, pinning),
+    working: workingOf(steel, route, m, last),
   }
 }
 
-function workingOf(steel: Steel, route: Route, m: Metallurgy): WorkingLine[] {
-  const s = STEEL_MODEL
-  const a = m.austenite
-  const chart = chartOf(steel)
-  const parameter = combinedParameter(route.tempers)
-  const line = (name: string, value: number, unit: string, equation: string, source: string): WorkingLine => ({
-    name,
-    value,
-    unit,
-    equation,
-    source,
-  })
-  return [
-    line(
-      'Solubility product',
-      solubilityProduct(route.austenitizeC),
-      'wt%²',
-      '[C]·[Cr]ⁿ = k·exp(q(1/1353 − 1/T))',
-      s.solubility.source,
-    ),
-    line('Dissolved by the soak', a.dissolved, '', '1 − exp(−(t/τ)^0.8)', s.kinetics.source),
-    line('Carbon in austenite', a.C, 'wt%', 'mass balance of the chromium carbide', s.carbide.source),
-    line('Chromium in austenite', a.Cr, 'wt%', 'mass balance of the chromium carbide', s.carbide.source),
-    line(
-      'Martensite start',
-      m.msC,
-      '°C',
-      '539 − 423(C+N) − 30.4Mn − 17.7Ni − 12.1Cr − 7.5Mo + 6',
-      s.martensiteStart.source,
-    ),
-    line('Retained austenite as quenched', m.retainedQuenched, '', 'exp(−0.011(Ms − T))', s.retained.source),
-    ...(m.retainedCold === null
-      ? []
-      : [
-          line(
-            'Retained austenite after cold',
-            m.retainedCold,
-            '',
-            'stable part + rest·exp(−0.011(Ms − T))',
-            s.stabilisation.source,
-          ),
-        ]),
-    line(
-      'Untempered hardness, model',
-      m.path.afterCold ?? m.path.asQuenched,
-      'HRC',
-      'HV of martensite, austenite and carbide, to HRC by ASTM E140',
-      s.martensite.source,
-    ),
-    ...(parameter === null
-      ? []
-      : [line('Tempering parameter', parameter, '', 'P = T(20 + log10 t)/1000', s.temper.source)]),
-    ...(chart
-      ? [
-          {
-            name: 'Tempering chart',
-            value: 'used',
-            unit: '',
-            equation: 'chart(P) + model(route) − model(reference)',
-            source: chart.source,
-          },
-        ]
-      : []),
-  ]
-}
+const total = (parts: readonly BandPart[]) => Math.hypot(...parts.map(part => part.sd))
+
+/** Where a stage of a route stands in a shop's record. */
+export const standingOf = (
+  gradeName: string,
+  route: Route,
+  shop: ShopExperience,
+  parameter: number | null,
+  cold: boolean,
+): Standing => ({
+  gradeName,
+  lot: shop.lot,
+  oven: shop.oven,
+  day: shop.model.lastDay,
+  austenitizeC: route.austenitizeC,
+  coldC: (cold ? route.cold?.toC : null) ?? route.quenchedToC,
+  parameter,
+})

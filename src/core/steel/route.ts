@@ -1,4 +1,5 @@
-import type { Grade } from '../../data/grades'
+import type { TemperingChart } from '../../data/grades'
+import type { StartStructure } from './austenite'
 import type { Temper } from './tempering'
 
 export interface ColdTreatment {
@@ -6,6 +7,8 @@ export interface ColdTreatment {
   readonly holdMin: number
   /** Minutes at room temperature between quench and cold. */
   readonly delayMin: number
+  /** A short low temper before the cold, for shapes that crack, °C; absent: none. */
+  readonly snapTemperC?: number | undefined
 }
 
 /** The whole thermal history planned for a blade. */
@@ -15,10 +18,14 @@ export interface Route {
   readonly quenchedToC: number
   readonly cold: ColdTreatment | null
   readonly tempers: readonly Temper[]
+  /** What the soak starts from; absent: annealed. */
+  readonly start?: StartStructure | undefined
+  /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
+  readonly seconds800to500?: number | undefined
 }
 
 /** The route a grade's tempering chart was measured on, ending in a temper at a given temperature. */
-export function referenceRoute(chart: NonNullable<Grade['chart']>, temperC: number | null): Route {
+export function referenceRoute(chart: TemperingChart, temperC: number | null): Route {
   const { austenitizeC, soakMin, quenchedToC, coldToC, temperHoldMin, temperCount } = chart.reference
   return {
     austenitizeC,

@@ -1,6 +1,7 @@
 import type { Grade } from '../../data/grades'
-import { finalHrc, type Steel } from './predict'
+import { finalHrc } from './predict'
 import type { ColdTreatment, Route } from './route'
+import type { Steel } from './steel'
 
 export interface TargetHrc {
   readonly min: number
@@ -48,6 +49,9 @@ export const withTemperC = (route: Route, atC: number): Route => ({
   tempers: route.tempers.map(temper => ({ ...temper, atC })),
 })
 
+/** Where the low temper range ends. Common practice, no published source. */
+const LOW_TEMPER_MOST_C = 300
+
 export const DRY_ICE_C = -75
 export const FREEZER_C = -18
 export const LIQUID_NITROGEN_C = -196
@@ -80,7 +84,10 @@ export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan): Rou
   const low = Math.min(grade.austenitize.minC, can.ovenMaxC)
   const high = Math.min(grade.austenitize.maxC, can.ovenMaxC)
   const start = Math.min(grade.austenitize.defaultC, high)
-  const temperings = { minC: Math.max(150, grade.temper.minC), maxC: Math.min(300, grade.temper.maxC) }
+  // Low tempers keep the most chromium; high-speed grades are made for theirs.
+  const mostC =
+    grade.temper.minC > LOW_TEMPER_MOST_C ? grade.temper.maxC : Math.min(LOW_TEMPER_MOST_C, grade.temper.maxC)
+  const temperings = { minC: Math.max(150, grade.temper.minC), maxC: mostC }
   // Outward from the default, so that the smallest departure from usual practice wins.
   const candidates = [start]
   for (let step = 10; step <= high - low; step += 10) {

@@ -1,5 +1,6 @@
-import { predict, type Steel } from './predict'
+import { predict } from './predict'
 import type { Route } from './route'
+import type { Steel } from './steel'
 import { TEMPER_STEP_C, withTemperC } from './suggest'
 
 export interface CurvePoint {

@@ -20,32 +20,62 @@ export function hollomonJaffe(atC: number, hours: number): number {
 export const temperatureFor = (parameter: number, hours: number): number =>
   (parameter * 1000) / (STEEL_MODEL.temper.constant + Math.log10(hours)) - ZERO_C_IN_K
 
-/**
- * One parameter for several tempers: what went before counts, at each temper, as the hours at its temperature that
- * give the same parameter. A later temper can only add to it. Null without tempers.
- */
-export function combinedParameter(tempers: readonly Temper[]): number | null {
-  return tempers.reduce<number | null>((before, { atC, holdMin }) => {
-    const hours = holdMin / 60
-    if (before === null) return hollomonJaffe(atC, hours)
-    const log10Equivalent = (before * 1000) / kelvinFromC(atC) - STEEL_MODEL.temper.constant
-    // Past 10^15 hours the present temper adds nothing, and the sum would lose it anyway.
-    return log10Equivalent > 15 ? before : hollomonJaffe(atC, 10 ** log10Equivalent + hours)
-  }, null)
+/** What a further temper makes of a parameter: what went before counts as the hours at its temperature that give the same. */
+function addTemper(before: number | null, { atC, holdMin }: Temper): number {
+  const hours = holdMin / 60
+  if (before === null) return hollomonJaffe(atC, hours)
+  const log10Equivalent = (before * 1000) / kelvinFromC(atC) - STEEL_MODEL.temper.constant
+  // Past 10^15 hours the present temper adds nothing, and the sum would lose it anyway.
+  return log10Equivalent > 15 ? before : hollomonJaffe(atC, 10 ** log10Equivalent + hours)
+}
+
+/** The combined parameter after each temper of a route, in order; a later temper can only add. */
+export function parametersAfter(tempers: readonly Temper[]): number[] {
+  const after: number[] = []
+  for (const temper of tempers) after.push(addTemper(after[after.length - 1] ?? null, temper))
+  return after
+}
+
+/** One parameter for several tempers; null without any. */
+export const combinedParameter = (tempers: readonly Temper[]): number | null => parametersAfter(tempers).at(-1) ?? null
+
+/** How dissolved alloy shapes a steel's tempering curve. */
+export interface TemperShape {
+  /** Size of the early softening, HRC. */
+  readonly drop: number
+  readonly hump: number
+  readonly humpAt: number
+  readonly overFrom: number
+  /** How far it lacks the plateau of chromium grades, 0..1. */
+  readonly lean: number
+}
+
+/** Tempering shape of a steel from what is dissolved, wt%; see STEEL_MODEL.temper. */
+export function temperShape(a: Pick<Austenite, 'Mo' | 'W' | 'V' | 'Cr'>): TemperShape {
+  const t = STEEL_MODEL.temper
+  const molybdenum = a.Mo + a.W / 2
+  const shift = t.shift.perMo * Math.max(0, molybdenum - t.shift.fromMo)
+  return {
+    drop: t.drop * Math.max(0.5, 1 - t.dropLessPerMo * molybdenum),
+    hump: t.hump.base + t.hump.perMo * molybdenum + t.hump.perV * a.V,
+    humpAt: t.hump.at + shift,
+    overFrom: t.over.from + shift,
+    lean: Math.max(0, 1 - a.Cr / t.lean.chromiumFull),
+  }
 }
 
 /**
- * Fall of Rockwell C by tempering to a parameter: early softening, the secondary hump of dissolved molybdenum and
- * vanadium near 500 °C, and overtempering beyond it. Source: docs/method.md, 'Tempering'.
+ * Fall of Rockwell C by tempering to a parameter: early softening, the secondary hump near 500 °C, and overtempering
+ * beyond it. Source: docs/method.md, 'Tempering'.
  */
-export function temperDropHrc(parameter: number | null, a: Pick<Austenite, 'Mo' | 'V'>): number {
+export function temperDropHrc(parameter: number | null, shape: TemperShape): number {
   if (parameter === null) return 0
   const t = STEEL_MODEL.temper
-  const early = t.drop * (1 - Math.exp(-((Math.max(0, parameter - t.from) / t.width) ** t.power)))
-  const size = t.hump.base + t.hump.perMo * Math.min(a.Mo, t.hump.moMax) + t.hump.perV * a.V
-  const hump = size * Math.exp(-(((parameter - t.hump.at) / t.hump.width) ** 2))
-  const over = t.over.slope * Math.max(0, parameter - t.over.from) ** t.over.power
-  return early - hump + over
+  const early = shape.drop * (1 - Math.exp(-((Math.max(0, parameter - t.from) / t.width) ** t.power)))
+  const hump = (1 - shape.lean) * shape.hump * Math.exp(-(((parameter - shape.humpAt) / t.hump.width) ** 2))
+  const over = (1 - shape.lean) * t.over.slope * Math.max(0, parameter - shape.overFrom) ** t.over.power
+  const lean = shape.lean * t.lean.slope * Math.max(0, parameter - t.lean.from) ** t.lean.power
+  return early - hump + over + lean
 }
 
 /** Retained austenite after a temper, 0..1: it breaks down on cooling from high tempers. */

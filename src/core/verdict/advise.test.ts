@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findGrade } from '../steel/grades'
-import { predict, type Steel } from '../steel/predict'
+import { predict } from '../steel/predict'
 import type { Route } from '../steel/route'
+import type { Steel } from '../steel/steel'
 import { type AdviceRequest, advise } from './advise'
 
 const steel = findGrade('X65Cr13') as Steel

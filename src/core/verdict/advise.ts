@@ -1,7 +1,8 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import type { Estimate } from '../result'
-import { type Prediction, predict, type Steel } from '../steel/predict'
+import { type Prediction, predict } from '../steel/predict'
 import type { ColdTreatment, Route } from '../steel/route'
+import type { Steel } from '../steel/steel'
 import { type TargetHrc, TEMPER_STEP_C } from '../steel/suggest'
 import type { Temper } from '../steel/tempering'
 

@@ -1,17 +1,25 @@
 import type { z } from 'zod'
 import type { Question } from '../question'
 import type { advise } from './advise'
+import type { band } from './band'
 import type { foil } from './foil'
+import type { gradeCurves } from './grade-curves'
+import type { learn } from './learn'
 import type { plates } from './plates'
 import type { predict } from './predict'
+import type { recipeMap } from './recipe-map'
 import type { rockwell } from './rockwell'
 import type { temperCurve } from './temper-curve'
 
 interface Local {
   advise: typeof advise
+  band: typeof band
   foil: typeof foil
+  'grade-curves': typeof gradeCurves
+  learn: typeof learn
   plates: typeof plates
   predict: typeof predict
+  'recipe-map': typeof recipeMap
   rockwell: typeof rockwell
   'temper-curve': typeof temperCurve
 }
@@ -25,6 +33,10 @@ const anyOf = (q: unknown) => q as Question
 /** What the worker answers: all that HTTP does and what only the interface asks. Each is fetched when first asked. */
 export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Question>>> = {
   advise: async () => anyOf((await import('./advise')).advise),
+  band: async () => anyOf((await import('./band')).band),
+  'grade-curves': async () => anyOf((await import('./grade-curves')).gradeCurves),
+  learn: async () => anyOf((await import('./learn')).learn),
+  'recipe-map': async () => anyOf((await import('./recipe-map')).recipeMap),
   foil: async () => anyOf((await import('./foil')).foil),
   plates: async () => anyOf((await import('./plates')).plates),
   predict: async () => anyOf((await import('./predict')).predict),

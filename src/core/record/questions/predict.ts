@@ -8,8 +8,30 @@ export const predict = question({
   request: predictRequest,
   response: predictResponse,
   answer: ({ steel, route }) => {
-    const { finalHrc: _, austenite, ...rest } = predictRoute(steelOf(steel), route)
-    const { C, N, Cr, Mo, V, Mn, Si, Ni } = austenite
-    return ok({ ...rest, austenite: { C, N, Cr, Mo, V, Mn, Si, Ni } })
+    const prediction = predictRoute(steelOf(steel), route)
+    const { C, N, Cr, Mo, W, V, Mn, Si, Ni } = prediction.austenite
+    const {
+      hrc,
+      band,
+      martensiteStartC,
+      retainedAustenite,
+      carbideFraction,
+      corrosion,
+      grainPinning,
+      cautions,
+      working,
+    } = prediction
+    return ok({
+      hrc,
+      band,
+      martensiteStartC,
+      retainedAustenite,
+      austenite: { C, N, Cr, Mo, W, V, Mn, Si, Ni },
+      carbideFraction,
+      corrosion,
+      grainPinning,
+      cautions,
+      working,
+    })
   },
 })

@@ -1,0 +1,143 @@
+import { STEEL_MODEL } from '../../data/steel-model'
+import { corrosionOf } from './corrosion'
+import { grainPinning } from './grain'
+import { shopCorrection } from './learn/shop-model'
+import { type Metallurgy, metallurgy } from './metallurgy'
+import { modelSd, type ShopExperience, standingOf } from './predict'
+import type { Route } from './route'
+import { chartShiftOf, compositionOf, isGrade, modelSteelOf, type Steel, shiftAt } from './steel'
+import { parametersAfter, retainedAfterTemper, temperDropHrc } from './tempering'
+import { elementSpreads, shiftRoute, triangleSd, withElement } from './variation'
+
+export interface MapRange {
+  readonly min: number
+  readonly max: number
+}
+
+export interface RecipeMapRequest {
+  readonly steel: Steel
+  /** The route whose soak and tempers the map varies; its cold, times and count of tempers stay. */
+  readonly route: Route
+  readonly austenitizeC: MapRange
+  readonly temperC: MapRange
+  /** Points along each side. */
+  readonly size: number
+  readonly shop: ShopExperience | null
+}
+
+/** Finished hardness over austenitize (across) and temper (up), rows from the lowest temper; all of length size². */
+export interface RecipeMap {
+  readonly austenitizeC: readonly number[]
+  readonly temperC: readonly number[]
+  readonly hrc: readonly number[]
+  readonly sd: readonly number[]
+  readonly retained: readonly number[]
+  /** Corrosion index over the plane. */
+  readonly corrosion: readonly number[]
+  /** By austenitize temperature: chromium in solution, wt%, and how well the grain is held. */
+  readonly chromium: readonly number[]
+  readonly pinning: readonly number[]
+}
+
+const steps = ({ min, max }: MapRange, size: number) =>
+  Array.from({ length: size }, (_, i) => min + ((max - min) * i) / (size - 1))
+
+/** A correction varies slowly: it is found on this many points a side and read between them. */
+const COARSE = 13
+
+/**
+ * The recipe map with its bands, by first-order propagation: the austenite is solved once a column for each thing that
+ * varies, the temper once a row, so the whole costs a few hundred solutions rather than thousands.
+ */
+export function recipeMap(request: RecipeMapRequest): RecipeMap {
+  const { steel, route, size } = request
+  const austenitizeC = steps(request.austenitizeC, size)
+  const temperC = steps(request.temperC, size)
+  const model = modelSteelOf(steel)
+  const composition = compositionOf(steel)
+  const chart = chartShiftOf(steel)
+  const spreads = elementSpreads(steel)
+  const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
+  const tempersAt = (atC: number) =>
+    (route.tempers.length > 0 ? route.tempers : [{ atC, holdMin: 120 }]).map(temper => ({ ...temper, atC }))
+  const bare: Route = { ...route, tempers: [] }
+
+  const rows = temperC.map(atC => {
+    const parameter = parametersAfter(tempersAt(atC)).at(-1) ?? 0
+    const warmer = parametersAfter(tempersAt(atC + temperSdC)).at(-1) ?? 0
+    return {
+      atC,
+      parameter,
+      warmer,
+      shift: chart ? shiftAt(chart, parameter) : 0,
+      shiftWarmer: chart ? shiftAt(chart, warmer) : 0,
+    }
+  })
+  const out = { hrc: [] as number[], sd: [] as number[], retained: [] as number[], corrosion: [] as number[] }
+  const columns = austenitizeC.map(atC => {
+    const at = { ...bare, austenitizeC: atC }
+    const solve = (c = composition, r: Route = at) => metallurgy(c, model, r)
+    const base = solve()
+    return {
+      base,
+      lot: spreads.map(spread =>
+        solve(withElement(composition, spread.element, (composition[spread.element] ?? 0) + triangleSd(spread))),
+      ),
+      run: [solve(composition, shiftRoute(at, austenitizeSdC, 0)), solve(composition, shiftRoute(at, 0, 0, soakSdMin))],
+      pinning: grainPinning(base.austenite, atC),
+    }
+  })
+  const correct = corrections(request)
+  const own = modelSd(steel)
+  rows.forEach((row, j) => {
+    columns.forEach((column, i) => {
+      const tempered = (m: Metallurgy, parameter = row.parameter, shift = row.shift) =>
+        Math.max(0, (m.path.afterCold ?? m.path.asQuenched) - temperDropHrc(parameter, m.shape) + shift)
+      const mean = tempered(column.base)
+      const away = (variants: readonly Metallurgy[]) => variants.reduce((sum, m) => sum + (tempered(m) - mean) ** 2, 0)
+      const known = own ** 2 + away(column.lot)
+      const run = away(column.run) + (tempered(column.base, row.warmer, row.shiftWarmer) - mean) ** 2
+      const correction = correct(i, j)
+      out.hrc.push(Math.max(0, mean + (correction?.mean ?? 0)))
+      out.sd.push(Math.sqrt((correction ? Math.min(correction.sd ** 2, known) : known) + run))
+      const before = column.base.retainedCold ?? column.base.retainedQuenched
+      out.retained.push(tempersAt(row.atC).reduce(retainedAfterTemper, before))
+      out.corrosion.push(corrosionOf(column.base.austenite, tempersAt(row.atC), route.seconds800to500).index)
+    })
+  })
+  return {
+    austenitizeC,
+    temperC,
+    ...out,
+    chromium: columns.map(c => c.base.austenite.Cr),
+    pinning: columns.map(c => c.pinning),
+  }
+}
+
+/** The shop's correction over the plane: found on a coarse grid, read between its points. */
+function corrections({ steel, route, austenitizeC, temperC, size, shop }: RecipeMapRequest) {
+  if (!shop || !isGrade(steel)) return () => null
+  const coarseA = steps(austenitizeC, COARSE)
+  const coarseT = steps(temperC, COARSE)
+  const grid = coarseT.map(atC =>
+    coarseA.map(a => {
+      const tempers = (route.tempers.length > 0 ? route.tempers : [{ atC, holdMin: 120 }]).map(t => ({ ...t, atC }))
+      const parameter = parametersAfter(tempers).at(-1) ?? null
+      return shopCorrection(shop.model, standingOf(steel.name, { ...route, austenitizeC: a }, shop, parameter, true))
+    }),
+  )
+  if (!grid[0]?.[0]) return () => null
+  return (i: number, j: number) => {
+    const x = (i / (size - 1)) * (COARSE - 1)
+    const y = (j / (size - 1)) * (COARSE - 1)
+    const i0 = Math.min(COARSE - 2, Math.floor(x))
+    const j0 = Math.min(COARSE - 2, Math.floor(y))
+    const at = (dj: number, di: number, of: 'mean' | 'sd') => grid[j0 + dj]?.[i0 + di]?.[of] ?? 0
+    const blend = (of: 'mean' | 'sd') => {
+      const low = at(0, 0, of) + (x - i0) * (at(0, 1, of) - at(0, 0, of))
+      const high = at(1, 0, of) + (x - i0) * (at(1, 1, of) - at(1, 0, of))
+      return low + (y - j0) * (high - low)
+    }
+    return { mean: blend('mean'), sd: blend('sd') }
+  }
+}

@@ -1,0 +1,70 @@
+import type { Composition, Grade, TemperingChart } from '../../data/grades'
+import { interpolateMonotone, type Table } from '../interpolate'
+import { type HrcPath, type Metallurgy, type ModelSteel, metallurgy } from './metallurgy'
+import { referenceRoute } from './route'
+import { combinedParameter, temperDropHrc } from './tempering'
+
+/** A grade with its chart, or a bare composition. */
+export type Steel = Grade | { readonly composition: Composition; readonly made?: 'ingot' | 'powder' | undefined }
+
+export const isGrade = (steel: Steel): steel is Grade => 'nominal' in steel
+export const compositionOf = (steel: Steel): Composition => (isGrade(steel) ? steel.nominal : steel.composition)
+export const chartOf = (steel: Steel): TemperingChart | null => (isGrade(steel) ? steel.chart : null)
+
+export const modelSteelOf = (steel: Steel): ModelSteel => ({
+  made: steel.made ?? 'ingot',
+  slowest800to500S: isGrade(steel) ? steel.quench.slowest800to500S : null,
+})
+
+/** A chart laid out by tempering parameter, beside what the model says of the route it was measured on. */
+export interface ChartShift {
+  /** [P, HRC] of the chart's points. */
+  readonly rows: Table
+  readonly leastP: number
+  readonly mostP: number
+  readonly reference: Metallurgy
+}
+
+const shifts = new WeakMap<TemperingChart, ChartShift>()
+
+/** The steel's chart made ready; null without one. Kept per chart: a map asks for it thousands of times. */
+export function chartShiftOf(steel: Steel): ChartShift | null {
+  const chart = chartOf(steel)
+  if (!chart || chart.points.length === 0) return null
+  const known = shifts.get(chart)
+  if (known) return known
+  const rows = chart.points.map(
+    ([temperC, hrc]) => [combinedParameter(referenceRoute(chart, temperC).tempers) ?? 0, hrc] as const,
+  )
+  const made = {
+    rows,
+    leastP: rows[0]?.[0] ?? 0,
+    mostP: rows.at(-1)?.[0] ?? 0,
+    reference: metallurgy(compositionOf(steel), modelSteelOf(steel), referenceRoute(chart, null)),
+  }
+  shifts.set(chart, made)
+  return made
+}
+
+/** Chart less model at a parameter of the reference route, HRC; beyond the chart's ends, as at its end. */
+export function shiftAt({ rows, leastP, mostP, reference }: ChartShift, parameter: number): number {
+  const at = Math.min(mostP, Math.max(leastP, parameter))
+  return interpolateMonotone(rows, at) - (reference.path.asQuenched - temperDropHrc(at, reference.shape))
+}
+
+/**
+ * The model moved onto the grade's chart: chart(P) + model(route) − model(reference at the same P).
+ * Before the first temper the shift is that of the chart's mildest temper.
+ */
+export function onChart(shift: ChartShift | null, m: Metallurgy): HrcPath {
+  if (!shift) return m.path
+  const before = shiftAt(shift, 0)
+  return {
+    asQuenched: m.path.asQuenched + before,
+    afterCold: m.path.afterCold === null ? null : m.path.afterCold + before,
+    afterTempers: m.path.afterTempers.map((hrc, i) => Math.max(0, hrc + shiftAt(shift, m.parameters[i] ?? 0))),
+  }
+}
+
+/** Hardness at the end of a path, HRC. */
+export const lastHrc = (path: HrcPath): number => path.afterTempers.at(-1) ?? path.afterCold ?? path.asQuenched
