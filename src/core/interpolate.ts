@@ -1,6 +1,18 @@
 /** A table of [x, y] rows with x strictly rising. */
 export type Table = readonly (readonly [x: number, y: number])[]
 
+/** Index of the first row at or past x, which lies inside the table; by halving. */
+function rowAtOrPast(table: Table, x: number): number {
+  let low = 0
+  let high = table.length - 1
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((table[middle] as readonly [number, number])[0] >= x) high = middle
+    else low = middle + 1
+  }
+  return low
+}
+
 const slopeBetween = (a: readonly [number, number], b: readonly [number, number]) => (b[1] - a[1]) / (b[0] - a[0])
 
 /**
@@ -13,7 +25,7 @@ export function interpolateLinear(table: Table, x: number): number {
   if (!first || !last) throw new RangeError('interpolateLinear: the table is empty')
   if (x <= first[0]) return first[1]
   if (x >= last[0]) return last[1]
-  const upper = table.findIndex(([at]) => at >= x)
+  const upper = rowAtOrPast(table, x)
   const a = table[upper - 1] as readonly [number, number]
   const b = table[upper] as readonly [number, number]
   return a[1] + slopeBetween(a, b) * (x - a[0])
@@ -31,7 +43,7 @@ export function interpolateMonotone(table: Table, x: number): number {
   if (!first || !last) throw new RangeError('interpolateMonotone: the table is empty')
   if (x <= first[0]) return first[1]
   if (x >= last[0]) return last[1]
-  const i = table.findIndex(([at]) => at >= x) - 1
+  const i = rowAtOrPast(table, x) - 1
   const a = table[i] as readonly [number, number]
   const b = table[i + 1] as readonly [number, number]
   const h = b[0] - a[0]

@@ -14,7 +14,7 @@ export function download(name: string, type: string, text: string) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
-const EMPTY: WorkshopData = { shop: DEFAULT_WORKSHOP, batches: [], readings: [], recipes: [], runs: [] }
+const EMPTY: WorkshopData = { shop: DEFAULT_WORKSHOP, batches: [], readings: [], recipes: [], runs: [], grades: [] }
 
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {

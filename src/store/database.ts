@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie'
-import type { Batch, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
+import type { Batch, GradeSheet, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
 
 export interface Meta {
   readonly key: string
@@ -15,6 +15,8 @@ export class WorkshopDatabase extends Dexie {
   declare readings: EntityTable<Reading, 'id'>
   declare recipes: EntityTable<Recipe, 'id'>
   declare runs: EntityTable<Run, 'id'>
+  /** The maker's own grades, by name. */
+  declare grades: EntityTable<GradeSheet, 'name'>
   declare shop: EntityTable<Workshop, 'id'>
   declare meta: EntityTable<Meta, 'key'>
 
@@ -28,6 +30,7 @@ export class WorkshopDatabase extends Dexie {
       shop: 'id',
       meta: 'key',
     })
+    this.version(2).stores({ grades: 'name' })
   }
 }
 

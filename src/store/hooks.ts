@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
-import type { Batch, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
+import type { Batch, GradeSheet, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
 import { unsavedBatches } from './batches'
 import { db } from './database'
 import { type SaveTrouble, saveTrouble } from './save-state'
@@ -46,6 +46,12 @@ export const useReadings = (batchId?: string): Reading[] | undefined =>
   )
 
 export const useRecipes = (): Recipe[] | undefined => useLiveQuery(() => noneIfRefused(db.recipes.toArray()), [])
+
+export const useRecipe = (id: string): Loaded<Recipe> => useLiveQuery(() => orNull(db.recipes.get(id)), [id])
+
+/** The maker's own grades; none while loading. */
+export const useOwnGrades = (): GradeSheet[] | undefined =>
+  useLiveQuery(() => noneIfRefused(db.grades.orderBy('name').toArray()), [])
 
 export const useRuns = (): Run[] | undefined =>
   useLiveQuery(() => noneIfRefused(db.runs.orderBy('startedAt').reverse().toArray()), [])

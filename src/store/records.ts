@@ -1,4 +1,5 @@
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
+import { type GradeSheet, gradeSheetSchema } from '../core/record/grade-sheet'
 import type { Reading, Recipe, Run, RunEvent, Workshop } from '../core/record/schemas'
 import { readingSchema, recipeSchema, runSchema, workshopSchema } from '../core/record/schemas'
 import { db } from './database'
@@ -19,6 +20,11 @@ export const setReadingDeleted = (id: string, deletedAt: string | null): Promise
   saving(() => db.readings.update(id, { deletedAt }))
 
 export const putRecipe = (recipe: Recipe): Promise<boolean> => saving(() => db.recipes.put(recipeSchema.parse(recipe)))
+
+export const putGrade = (sheet: GradeSheet): Promise<boolean> =>
+  saving(() => db.grades.put(gradeSheetSchema.parse(sheet)))
+
+export const removeGrade = (name: string): Promise<boolean> => saving(() => db.grades.delete(name))
 
 export const addRun = (run: Run): Promise<boolean> => saving(() => db.runs.add(runSchema.parse(run)))
 

@@ -41,16 +41,18 @@ interface TextProps {
   readonly onCommit: (value: string) => void
   readonly hideLabel?: boolean
   readonly className?: string
+  /** Emptied on purpose counts; else an empty text is taken back. */
+  readonly mayBeEmpty?: boolean
 }
 
 /** A line of text, saved when left. */
-export function TextField({ label, value, longest, onCommit, hideLabel, className }: TextProps) {
+export function TextField({ label, value, longest, onCommit, hideLabel, className, mayBeEmpty }: TextProps) {
   const id = useId()
   const [draft, setDraft] = useState<string | null>(null)
   const commit = () => {
     const text = draft?.trim()
     setDraft(null)
-    if (text && text !== value) onCommit(text)
+    if (text !== undefined && (text !== '' || mayBeEmpty) && text !== value) onCommit(text)
   }
   return (
     <div className="min-w-0">

@@ -1,6 +1,7 @@
 import { FOIL } from '../../data/foil'
 import type { Grade } from '../../data/grades'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, suggestRoute } from '../steel/suggest'
+import { planFor } from '../steel/grades'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, suggestRoute, usualTargetOf } from '../steel/suggest'
 import type { Batch, BatchGroup, Blade, Workshop } from './schemas'
 
 /** A shop as most are: a medium oven, 25 mm plates, dry ice in alcohol. */
@@ -28,11 +29,11 @@ export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>
   ({ none: null, freezer: FREEZER_C, 'dry-ice': DRY_ICE_C, 'liquid-nitrogen': LIQUID_NITROGEN_C })[shop.cold.medium]
 
 export const newGroup = (id: string, grade: Grade, shop: Workshop, thicknessMm: number): BatchGroup => {
-  const target = { min: grade.usualTarget.minHrc, max: grade.usualTarget.maxHrc }
+  const target = usualTargetOf(grade)
   const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm })
   return {
     id,
-    gradeName: grade.name,
+    ...(planFor(grade) as Pick<BatchGroup, 'gradeName' | 'sheet'>),
     target,
     route: { ...route, tempers: [...route.tempers] },
     recipeId: null,
@@ -81,6 +82,7 @@ export const newBatch = (
   deletedAt: null,
   groups: [newGroup(ids.group, grade, shop, 2.5)],
   blades: [],
+  oven: shop.oven.name,
   envelope: { ...FOIL.envelope },
   countedOut: null,
   note: '',

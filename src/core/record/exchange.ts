@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { fail, ok, type Result } from '../result'
+import { gradeSheetSchema } from './grade-sheet'
 import { problemsOf } from './problems'
 import { batchSchema, readingSchema, recipeSchema, runSchema, workshopSchema } from './schemas'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 1
+export const EXCHANGE_VERSION = 2
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -16,6 +17,7 @@ const exchangeSchema = z.object({
   readings: z.array(readingSchema).max(500_000),
   recipes: z.array(recipeSchema).max(5_000),
   runs: z.array(runSchema).max(20_000),
+  grades: z.array(gradeSheetSchema).max(1_000),
 })
 
 /** Everything a workshop holds, as one file. */
@@ -24,6 +26,12 @@ export type WorkshopData = Omit<Exchange, 'format' | 'version' | 'exportedAt'>
 
 export const exportText = (data: WorkshopData, exportedAt: string): string =>
   `${JSON.stringify({ format: EXCHANGE_FORMAT, version: EXCHANGE_VERSION, exportedAt, ...data }, null, 1)}\n`
+
+/** What each older version of the file lacks, oldest first: a file of version n is brought to n + 1 by entry n − 1. */
+const UPGRADES: readonly ((file: Record<string, unknown>) => Record<string, unknown>)[] = [
+  // 2: the maker's own grades.
+  file => ({ ...file, version: 2, grades: [] }),
+]
 
 const headSchema = z.object({ format: z.string(), version: z.number() })
 
@@ -55,7 +63,11 @@ export function parseExchange(text: string): Result<Exchange> {
       'newer',
       `This file was written by a newer version of the application (file version ${head.data.version}, this one reads ${EXCHANGE_VERSION}). Nothing was changed. Update, then read it again.`,
     )
-  const whole = exchangeSchema.safeParse(json)
+  const upgraded = UPGRADES.slice(Math.max(0, head.data.version - 1)).reduce(
+    (file, upgrade) => upgrade(file),
+    json as Record<string, unknown>,
+  )
+  const whole = exchangeSchema.safeParse(upgraded)
   if (whole.success) return ok(whole.data)
   const problems = problemsOf(whole.error)
   const shown = problems

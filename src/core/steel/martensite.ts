@@ -74,7 +74,9 @@ export function martensiteHv(a: Austenite): number {
 /** Rockwell C of martensite with retained austenite (0..1) and undissolved carbide, before any temper. */
 export function untemperedHrc(a: Austenite, retained: number): number {
   const h = STEEL_MODEL.carbideHardening
-  const matrix = (1 - retained) * martensiteHv(a) + retained * STEEL_MODEL.austeniteHv
+  const martensite = martensiteHv(a)
+  // Where hardly any carbon dissolved, the austenite is no harder than what it would turn to.
+  const matrix = (1 - retained) * martensite + retained * Math.min(martensite, STEEL_MODEL.austeniteHv)
   const chromium = h.chromium * 100 * a.carbideFraction
   const hard = h.mc * 100 * (a.mcFraction + a.m6cFraction)
   return modelHrcFromHv(matrix * (1 + chromium + hard))

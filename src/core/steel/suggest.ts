@@ -18,6 +18,12 @@ export interface TemperSolution {
 /** Tempers are keyed in to whole steps; a finer figure would pretend to a control no oven has. */
 export const TEMPER_STEP_C = 5
 
+/** The hardness a grade is usually taken to. */
+export const usualTargetOf = ({ usualTarget }: Pick<Grade, 'usualTarget'>): TargetHrc => ({
+  min: usualTarget.minHrc,
+  max: usualTarget.maxHrc,
+})
+
 const middleOf = (target: TargetHrc) => (target.min + target.max) / 2
 
 /**

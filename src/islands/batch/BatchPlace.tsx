@@ -1,13 +1,15 @@
-import { Suspense, useCallback, useEffect, useState } from 'react'
+import { Suspense, useCallback, useEffect, useMemo, useState } from 'react'
 import { countOf } from '../../core/plan/tray'
-import type { Batch, Workshop } from '../../core/record/schemas'
+import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
 import { STATIONS, type StationName } from '../../data/cautions'
 import { useBatch } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Place } from '../Place'
+import { useShopFit } from '../use-shop-fit'
 import { BatchHeader } from './BatchHeader'
 import { BENCHES } from './benches'
+import type { BenchProps } from './benches/bench-props'
 import { undo } from './edit'
 import { usePlans } from './use-plan'
 import { useTrace } from './use-trace'
@@ -39,7 +41,9 @@ export const BatchFrame = () => <div className="min-h-[236px] bg-soot" />
 
 function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; shop: Workshop }) {
   const [station, go] = useStation(batch, first)
-  const plans = usePlans(batch, shop)
+  const fit = useShopFit(batch.id)
+  const [previewed, preview] = usePreview(batch)
+  const plans = usePlans(previewed, shop, fit)
   const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
   const plan = plans.find(p => p.group.id === groupId) ?? plans[0]
   const { trace, now, run } = useTrace(batch, shop, plan)
@@ -54,21 +58,36 @@ function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; s
           stretches={plan.stretches}
           others={plans.filter(p => p !== plan).map(p => p.stretches)}
           system={shop.units}
-          station={station}
-          hrefOf={name => hrefOf(batch.id, name)}
-          onStation={go}
+          stations={{ at: station, hrefOf: name => hrefOf(batch.id, name), onStation: go }}
           trace={trace}
           now={now}
         />
       </div>
       <Suspense fallback={<div className="min-h-[560px]" />}>
-        <Bench key={plan.group.id} batch={batch} plan={plan} plans={plans} shop={shop} go={go} />
+        <Bench key={plan.group.id} batch={batch} plan={plan} plans={plans} shop={shop} go={go} preview={preview} />
       </Suspense>
       <p className="sr-only" role="status">
         {labelOf(station)} bench, {countOf(batch.blades)} blades
       </p>
     </>
   )
+}
+
+/**
+ * A route that is being dragged, shown before it is saved: the Heat Line and every figure follow it. It gives way when
+ * the batch is saved.
+ */
+function usePreview(batch: Batch): [Batch, BenchProps['preview']] {
+  const [draft, setDraft] = useState<{ rev: number; groupId: string; route: BatchGroup['route'] } | null>(null)
+  const preview = useCallback<BenchProps['preview']>(
+    (groupId, route) => setDraft(route && { rev: batch.rev, groupId, route }),
+    [batch.rev],
+  )
+  const shown = useMemo(() => {
+    if (!draft || draft.rev !== batch.rev) return batch
+    return { ...batch, groups: batch.groups.map(g => (g.id === draft.groupId ? { ...g, route: draft.route } : g)) }
+  }, [batch, draft])
+  return [shown, preview]
 }
 
 const UnknownGrade = ({ batch }: { batch: Batch }) => (

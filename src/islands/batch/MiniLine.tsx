@@ -7,7 +7,7 @@ const BOX = { left: 4, right: 216, top: 6, bottom: 50 }
 
 /** The batch's first plan, small: enough to know it by its shape. */
 export function MiniLine({ batch, shop }: { batch: Batch; shop: Workshop }) {
-  const plan = usePlans(batch, shop)[0]
+  const plan = usePlans(batch, shop, null)[0]
   if (!plan) return null
   const scale = heatScale(
     plan.stretches.filter(s => s.endMin > s.startMin),

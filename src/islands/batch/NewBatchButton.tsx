@@ -3,9 +3,9 @@ import { Dialog } from 'radix-ui'
 import { useId, useState } from 'react'
 import { newBatch } from '../../core/record/defaults'
 import type { Workshop } from '../../core/record/schemas'
-import { findGrade } from '../../core/steel/grades'
-import { GRADES } from '../../data/grades'
+import { gradesWith } from '../../core/steel/grades'
 import { addBatch } from '../../store/batches'
+import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { newId } from './edit'
 
@@ -13,10 +13,11 @@ import { newId } from './edit'
 export function NewBatchButton({ shop }: { shop: Workshop }) {
   const nameId = useId()
   const [name, setName] = useState('')
-  const [gradeName, setGradeName] = useState<string>(GRADES[0]?.name ?? '')
+  const grades = gradesWith(useOwnGrades() ?? [])
+  const [gradeName, setGradeName] = useState<string>(grades[0]?.name ?? '')
   const [trouble, setTrouble] = useState<string | null>(null)
   const begin = async () => {
-    const grade = findGrade(gradeName)
+    const grade = grades.find(g => g.name === gradeName)
     if (!grade) return
     const batch = newBatch(
       { batch: newId(), group: newId() },
@@ -66,11 +67,18 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
             <SelectField
               label="First steel"
               value={gradeName}
-              options={GRADES.map(
+              options={grades.map(
                 g => [g.name, `${g.name}, usually ${g.usualTarget.minHrc} to ${g.usualTarget.maxHrc} HRC`] as const,
               )}
               onCommit={setGradeName}
             />
+            <p className="text-[13px]">
+              Not sure?{' '}
+              <a className="link" href="/steels?view=suggest">
+                Let the use choose the steel
+              </a>
+              .
+            </p>
             {trouble && (
               <p role="alert" className="text-bad">
                 {trouble}

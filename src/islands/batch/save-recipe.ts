@@ -9,6 +9,7 @@ export async function saveAsRecipe(group: BatchGroup): Promise<string | null> {
     id: newId(),
     name,
     gradeName: group.gradeName,
+    sheet: group.sheet,
     target: group.target,
     retired: false,
     versions: [{ number: 1, at: new Date().toISOString(), route: group.route, why: 'First version, from a batch.' }],

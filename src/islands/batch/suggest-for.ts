@@ -1,13 +1,13 @@
 import { bladesOf, thickestMm } from '../../core/plan/tray'
 import { coldToC } from '../../core/record/defaults'
 import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
-import { findGrade } from '../../core/steel/grades'
+import { gradeOf } from '../../core/steel/grades'
 import { suggestRoute } from '../../core/steel/suggest'
 import { editGroup, sayWithUndo } from './edit'
 
 /** Puts the suggested route for a group's target and this shop in place of its own. */
 export function suggestFor(batch: Batch, group: BatchGroup, shop: Workshop) {
-  const grade = findGrade(group.gradeName)
+  const grade = gradeOf(group)
   if (!grade) return
   const thicknessMm = thickestMm(bladesOf(batch, group.id)) || 2.5
   const route = suggestRoute(grade, group.target, {

@@ -1,16 +1,15 @@
-import { toast } from 'sonner'
-import { newBatch } from '../../core/record/defaults'
+import { useState } from 'react'
 import type { Recipe, Workshop } from '../../core/record/schemas'
-import { findGrade } from '../../core/steel/grades'
+import { gradeOf, gradesWith } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
-import { addBatch } from '../../store/batches'
-import { useRecipes } from '../../store/hooks'
-import { putRecipe } from '../../store/records'
+import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { ago } from '../../ui/dates'
+import { SelectField } from '../../ui/PlainFields'
 import { Working } from '../../ui/Working'
-import { newId } from '../batch/edit'
 import { Place } from '../Place'
+import { useExperience } from '../use-shop-fit'
+import { latestOf, newRecipe, planBatch, setRetired } from './recipe-edit'
 
 export default function RecipesPlace() {
   return <Place>{shop => <Recipes shop={shop} />}</Place>
@@ -23,13 +22,16 @@ function Recipes({ shop }: { shop: Workshop }) {
   const shown = [...recipes].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name))
   return (
     <div className="px-4 py-6 md:px-8">
-      <h1 className="text-[26px]">Recipes</h1>
-      <p className="mb-4 text-ink-2">
-        Saved routes. Save one from a batch’s Choose bench; begin a batch from one here.
-      </p>
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="text-[26px]">Recipes</h1>
+          <p className="text-ink-2">Saved routes, each a point on its recipe map. Open one to move it or compare it.</p>
+        </div>
+        <NewRecipe shop={shop} />
+      </header>
       {shown.length === 0 && (
         <p className="border border-dashed border-rule-strong p-6">
-          No recipe yet. Open a batch, and save its route as a recipe at the Choose bench.
+          No recipe yet. Choose a steel above, or save a batch’s route at its Choose bench.
         </p>
       )}
       <ul className="grid gap-x-10 lg:grid-cols-2">
@@ -41,33 +43,46 @@ function Recipes({ shop }: { shop: Workshop }) {
   )
 }
 
-function RecipeCard({ recipe, shop }: { recipe: Recipe; shop: Workshop }) {
-  const latest = recipe.versions[recipe.versions.length - 1]
-  const grade = findGrade(recipe.gradeName)
-  if (!latest) return null
-  const { route } = latest
-  const prediction = grade ? predict(grade, route) : null
-  const plan = async () => {
-    if (!grade) return
-    const batch = newBatch({ batch: newId(), group: newId() }, recipe.name, grade, shop, new Date().toISOString())
-    const group = batch.groups[0]
-    if (
-      group &&
-      (await addBatch({ ...batch, groups: [{ ...group, route, target: recipe.target, recipeId: recipe.id }] }))
-    )
-      location.href = `/batch/${batch.id}/prepare`
+function NewRecipe({ shop }: { shop: Workshop }) {
+  const grades = gradesWith(useOwnGrades() ?? [])
+  const [name, setName] = useState(grades[0]?.name ?? '')
+  const begin = async () => {
+    const grade = grades.find(g => g.name === name)
+    const id = grade && (await newRecipe(grade, shop))
+    if (id) location.href = `/recipe/${id}`
   }
-  const retire = () =>
-    void putRecipe({ ...recipe, retired: !recipe.retired }).then(() =>
-      toast(recipe.retired ? 'Back in use' : 'Retired', {
-        action: { label: 'Undo', onClick: () => void putRecipe(recipe) },
-      }),
-    )
+  return (
+    <div className="flex items-end gap-2">
+      <div className="w-56">
+        <SelectField
+          label="Steel of a new recipe"
+          value={name}
+          options={grades.map(g => [g.name, g.alsoNamed[1] ? `${g.name} (${g.alsoNamed[1]})` : g.name] as const)}
+          onCommit={setName}
+        />
+      </div>
+      <button type="button" className="btn btn-ember" onClick={() => void begin()}>
+        New recipe
+      </button>
+    </div>
+  )
+}
+
+function RecipeCard({ recipe, shop }: { recipe: Recipe; shop: Workshop }) {
+  const latest = latestOf(recipe)
+  const grade = gradeOf(recipe)
+  const experience = useExperience(shop)
+  const { route } = latest
+  const prediction = grade ? predict(grade, route, experience) : null
   return (
     <li className={`border-t border-rule-strong py-4 ${recipe.retired ? 'opacity-75' : ''}`}>
       <div className="flex items-start justify-between gap-4">
         <div>
-          <h2 className="text-[18px]">{recipe.name}</h2>
+          <h2 className="text-[18px]">
+            <a className="link" href={`/recipe/${recipe.id}`}>
+              {recipe.name}
+            </a>
+          </h2>
           <p className="text-[13px] text-ink-2">
             version {latest.number}, {ago(latest.at)}
             {recipe.retired ? ', retired' : ''}; target {recipe.target.min} to {recipe.target.max} HRC
@@ -110,10 +125,13 @@ function RecipeCard({ recipe, shop }: { recipe: Recipe; shop: Workshop }) {
         </dd>
       </dl>
       <div className="mt-3 flex gap-2">
-        <button type="button" className="btn" onClick={() => void plan()}>
+        <a className="btn" href={`/recipe/${recipe.id}`}>
+          Open the map
+        </a>
+        <button type="button" className="btn" onClick={() => void planBatch(recipe, route, shop)}>
           Plan a batch
         </button>
-        <button type="button" className="btn btn-plain" onClick={retire}>
+        <button type="button" className="btn btn-plain" onClick={() => setRetired(recipe, !recipe.retired)}>
           {recipe.retired ? 'Bring back' : 'Retire'}
         </button>
       </div>

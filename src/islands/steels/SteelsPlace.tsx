@@ -1,174 +1,82 @@
 import { lazy, Suspense, useState } from 'react'
-import { toast } from 'sonner'
-import { coldToC } from '../../core/record/defaults'
 import type { Workshop } from '../../core/record/schemas'
-import { predict } from '../../core/steel/predict'
-import { suggestRoute, withTemperC } from '../../core/steel/suggest'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
-import { GRADES, type Grade } from '../../data/grades'
-import { Figure } from '../../ui/Bench'
-import { useAnswer } from '../../workers/use-answer'
+import { gradesWith } from '../../core/steel/grades'
+import type { Grade } from '../../data/grades'
+import { useOwnGrades } from '../../store/hooks'
 import { Place } from '../Place'
+import { GradeList } from './GradeList'
+import { GradeView } from './GradeView'
 
-const TemperChart = lazy(() => import('../../ui/charts/TemperChart'))
+const SuggestView = lazy(() => import('./SuggestView'))
+const FolkloreView = lazy(() => import('./FolkloreView'))
+const OwnGradeForm = lazy(() => import('./own/OwnGradeForm'))
 
-export default function SteelsPlace({ grade }: { grade: string }) {
-  return <Place>{shop => <Steels shop={shop} first={grade} />}</Place>
+const VIEWS = [
+  ['grades', 'Grades'],
+  ['suggest', 'Which steel?'],
+  ['why', 'Why is that?'],
+] as const
+type View = (typeof VIEWS)[number][0] | 'own'
+
+export default function SteelsPlace({ grade, view }: { grade: string; view: string }) {
+  return <Place>{shop => <Steels shop={shop} firstGrade={grade} firstView={view} />}</Place>
 }
 
-/** The grades shipped: what is known of each, and from where. */
-function Steels({ shop, first }: { shop: Workshop; first: string }) {
-  const [name, setName] = useState(first)
-  const grade = GRADES.find(g => g.name === name) ?? (GRADES[0] as Grade)
-  const show = (next: string) => {
-    history.replaceState(null, '', `/steels?grade=${encodeURIComponent(next)}`)
-    setName(next)
+/** What is known of each steel, which one suits a use, and why they behave as they do. */
+function Steels({ shop, firstGrade, firstView }: { shop: Workshop; firstGrade: string; firstView: string }) {
+  const own = useOwnGrades()
+  const [name, setName] = useState(firstGrade)
+  const [view, setView] = useState<View>(
+    VIEWS.find(([v]) => v === firstView)?.[0] ?? (firstView === 'own' ? 'own' : 'grades'),
+  )
+  const go = (nextView: View, nextName = name) => {
+    history.replaceState(null, '', `/steels?view=${nextView}&grade=${encodeURIComponent(nextName)}`)
+    setView(nextView)
+    setName(nextName)
   }
+  if (!own) return <p className="p-6 text-ink-2">Reading …</p>
+  const grades = gradesWith(own)
+  const grade = grades.find(g => g.name === name) ?? (grades[0] as Grade)
+  const isOwn = own.some(g => g.name === grade.name)
   return (
-    <div className="grid gap-x-10 px-4 py-6 md:px-8 lg:grid-cols-[260px_minmax(0,1fr)]">
-      <div>
-        <h1 className="mb-3 text-[26px]">Steels</h1>
-        <ul className="mb-6">
-          {GRADES.map(g => (
-            <li key={g.name} className="border-t border-rule">
-              <button
-                type="button"
-                aria-pressed={g === grade}
-                onClick={() => show(g.name)}
-                className={`block min-h-12 w-full border-l-3 py-2 pl-3 text-left ${g === grade ? 'border-ember font-semibold' : 'border-transparent'}`}
-              >
-                {g.name}
-                <span className="block text-[12.5px] font-normal text-ink-2">{g.alsoNamed.join(', ')}</span>
-              </button>
-            </li>
+    <div className="px-4 py-5 md:px-8">
+      <header className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-1">
+        <h1 className="text-[26px]">Steels</h1>
+        <nav aria-label="Views of steels" className="flex flex-wrap">
+          {VIEWS.map(([key, label]) => (
+            <button
+              key={key}
+              type="button"
+              aria-current={view === key ? 'page' : undefined}
+              onClick={() => go(key)}
+              className={`min-h-11 px-3 ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[7px]' : 'text-ink-2 hover:text-ink'}`}
+            >
+              {label}
+            </button>
           ))}
-        </ul>
-      </div>
-      <GradeView key={grade.name} grade={grade} shop={shop} />
+        </nav>
+        <button type="button" className="btn ml-auto" onClick={() => go('own', '')}>
+          Add a grade of your own
+        </button>
+      </header>
+      <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
+        {view === 'suggest' && <SuggestView shop={shop} grades={grades} onGrade={g => go('grades', g)} />}
+        {view === 'why' && <FolkloreView grades={grades} system={shop.units} />}
+        {view === 'own' && (
+          <OwnGradeForm
+            key={name}
+            edited={own.find(g => g.name === name) ?? null}
+            names={grades.map(g => g.name)}
+            onDone={g => go('grades', g ?? name)}
+          />
+        )}
+        {view === 'grades' && (
+          <div className="grid gap-x-10 lg:grid-cols-[236px_minmax(0,1fr)]">
+            <GradeList grades={grades} shown={grade} onShow={g => go('grades', g)} />
+            <GradeView key={grade.name} grade={grade} shop={shop} onEdit={isOwn ? () => go('own', grade.name) : null} />
+          </div>
+        )}
+      </Suspense>
     </div>
-  )
-}
-
-function GradeView({ grade, shop }: { grade: Grade; shop: Workshop }) {
-  const target = { min: grade.usualTarget.minHrc, max: grade.usualTarget.maxHrc }
-  const suggested = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm: 2.5 })
-  const [temperC, setTemperC] = useState(suggested.tempers[0]?.atC ?? 200)
-  const route = withTemperC(suggested, temperC)
-  const prediction = predict(grade, route)
-  const curve = useAnswer('temper-curve', {
-    steel: { grade: grade.name },
-    route: { ...suggested, tempers: [...suggested.tempers] },
-  })
-  const both = (c: number) => formatBoth(c, shop.units)
-  return (
-    <section aria-label={grade.name}>
-      <h2 className="text-[24px]">{grade.name}</h2>
-      <p className="mb-3 text-ink-2">
-        {grade.family === 'stainless' ? 'Stainless' : 'High-alloy tool steel'}. {grade.note}
-      </p>
-      <div className="grid gap-x-10 lg:grid-cols-[minmax(0,1fr)_300px]">
-        <div className="h-[240px]">
-          <Suspense fallback={null}>
-            {curve?.ok && (
-              <TemperChart
-                points={curve.value}
-                target={target}
-                temperC={temperC}
-                system={shop.units}
-                rustsAboveC={grade.family === 'stainless' ? 400 : null}
-                onTemper={setTemperC}
-              />
-            )}
-          </Suspense>
-        </div>
-        <div>
-          <Figure
-            label={`Twice at ${both(temperC)}, soaked at ${both(route.austenitizeC)}`}
-            value={prediction.finalHrc.mean.toFixed(1)}
-            unit={`HRC ± ${(1.96 * prediction.finalHrc.sd).toFixed(1)}`}
-            working={prediction.working}
-          />
-          <Figure
-            label="Chromium in solution"
-            value={prediction.austenite.Cr.toFixed(1)}
-            unit="%"
-            working={prediction.working}
-          />
-          <Figure
-            label="Soft austenite left"
-            value={`${Math.round(prediction.retainedAustenite.final * 100)} %`}
-            unit=""
-            working={prediction.working}
-          />
-        </div>
-      </div>
-      <Facts grade={grade} shop={shop} />
-      <button
-        type="button"
-        className="btn mt-4"
-        onClick={() =>
-          void navigator.clipboard.writeText(JSON.stringify(route)).then(
-            () => toast('Route copied as JSON, as /api/predict takes it'),
-            () => toast('The browser refused to copy.'),
-          )
-        }
-      >
-        Copy this route as JSON
-      </button>
-    </section>
-  )
-}
-
-function Facts({ grade, shop }: { grade: Grade; shop: Workshop }) {
-  const both = (c: number) => formatBoth(c, shop.units)
-  const rows: readonly (readonly [name: string, value: string, source: string])[] = [
-    [
-      'Composition, wt%',
-      Object.entries(grade.nominal)
-        .map(([element, percent]) => `${element} ${percent}`)
-        .join(', '),
-      grade.compositionSource,
-    ],
-    [
-      'Austenitize',
-      `${both(grade.austenitize.minC)} to ${both(grade.austenitize.maxC)}, usually ${both(grade.austenitize.defaultC)}`,
-      grade.austenitize.source,
-    ],
-    [
-      'Soak',
-      `${grade.soak.minMin} min (thin) to ${grade.soak.maxMin} min (thick), once the blade is there`,
-      grade.soak.source,
-    ],
-    [
-      'Preheat',
-      grade.equalise.map(e => `${both(e.atC)} for ${e.holdMin} min`).join(', '),
-      'common practice, no published source',
-    ],
-    ['Temper', `${both(grade.temper.minC)} to ${both(grade.temper.maxC)}`, grade.temper.source],
-    ['Quench', `800 to 500 °C within ${grade.quench.slowest800to500S} s: plates do it`, grade.quench.source],
-    [
-      'Tempering chart',
-      grade.chart
-        ? grade.chart.points.map(([c, hrc]) => `${formatQuantity(c, 'temperature', shop.units)} ${hrc}`).join(', ')
-        : 'none: from composition alone, so the band is wider',
-      grade.chart?.source ?? 'model',
-    ],
-  ]
-  return (
-    <table className="sheet mt-5">
-      <tbody>
-        {rows.map(([name, value, source]) => (
-          <tr key={name}>
-            <th scope="row" className="w-32 !border-rule align-top">
-              {name}
-            </th>
-            <td>
-              {value}
-              <span className="block text-[12.5px] text-ink-2 italic">{source}</span>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   )
 }

@@ -27,8 +27,8 @@ export function DataKeeping() {
   }
   const take = async (mode: 'add' | 'replace') => {
     if (!read) return
-    const { shop, batches, readings, recipes, runs } = read
-    if (await writeAll({ shop, batches, readings, recipes, runs }, mode))
+    const { shop, batches, readings, recipes, runs, grades } = read
+    if (await writeAll({ shop, batches, readings, recipes, runs, grades }, mode))
       toast(`${batches.length} batches and ${readings.length} readings read in.`)
     setRead(null)
   }

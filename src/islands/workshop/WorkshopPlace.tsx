@@ -6,6 +6,7 @@ import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
 import { BlockCheck } from './BlockCheck'
 import { DataKeeping } from './DataKeeping'
+import { LearningPart } from './LearningPart'
 
 export default function WorkshopPlace() {
   return <Place>{shop => <WorkshopView shop={shop} />}</Place>
@@ -124,6 +125,9 @@ function WorkshopView({ shop }: { shop: Workshop }) {
             onCommit={m3 => edit({ cold: { ...shop.cold, room: { ...shop.cold.room, m3 } } })}
           />
         </Part>
+        <Part title="Learning">
+          <LearningPart shop={shop} edit={edit} />
+        </Part>
         <Part title="Hardness tester">
           <BlockCheck shop={shop} edit={edit} />
         </Part>
@@ -136,6 +140,13 @@ function WorkshopView({ shop }: { shop: Workshop }) {
 function OvenPart({ shop, edit }: { shop: Workshop; edit: Edit }) {
   return (
     <Part title="Oven">
+      <TextField
+        label="What it is called (readings are learnt from by oven)"
+        value={shop.oven.name ?? ''}
+        longest={40}
+        mayBeEmpty
+        onCommit={name => edit({ oven: { ...shop.oven, name } })}
+      />
       <SelectField
         label="Size"
         value={shop.oven.preset}

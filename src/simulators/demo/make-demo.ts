@@ -7,7 +7,7 @@ import type { Batch, BatchGroup, Reading, Recipe, Run, Workshop } from '../../co
 import { routeUpTo, stagesOf } from '../../core/rockwell/stages'
 import { findGrade } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
-import { SHOP_NAME, STORIES, type Story } from './stories'
+import { LOT_OFFSETS, OVEN_NAME, SHOP_NAME, STORIES, type Story } from './stories'
 
 const DAY_MS = 86_400_000
 /** The made-up oven reads hotter every day: what comes out follows, K a day. */
@@ -26,6 +26,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
   const shop: Workshop = {
     ...DEFAULT_WORKSHOP,
     name: SHOP_NAME,
+    oven: { ...DEFAULT_WORKSHOP.oven, name: OVEN_NAME },
     block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
   }
   const made = STORIES.map(story => tell(story, random, shop, now))
@@ -38,6 +39,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
       random,
     ),
     runs: made.flatMap(m => m.runs),
+    grades: [],
   }
 }
 
@@ -60,7 +62,11 @@ function tell(
     const grade = findGrade(part.grade)
     if (!grade) throw new RangeError(`demo: ${part.grade} is not shipped`)
     const group = newGroup(random.id('g'), grade, shop, Math.max(...part.blades.map(b => b[3])))
-    groups.push({ ...group, route: { ...group.route, austenitizeC: group.route.austenitizeC + (part.hotterK ?? 0) } })
+    groups.push({
+      ...group,
+      lot: part.lot,
+      route: { ...group.route, austenitizeC: group.route.austenitizeC + (part.hotterK ?? 0) },
+    })
     for (const [mark, lengthMm, widthMm, thicknessMm, count] of part.blades)
       blades.push({
         id: random.id('b'),
@@ -85,6 +91,7 @@ function tell(
     deletedAt: null,
     groups,
     blades,
+    oven: OVEN_NAME,
     envelope: { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 },
     countedOut: story.planned ? null : blades.reduce((sum, b) => sum + b.count, 0),
   }
@@ -105,7 +112,9 @@ function measure(batch: Batch, story: Story, random: Random, day: Date): Reading
       .filter(stage => stage !== 'temper-1' && (stage !== 'as-quenched' || i % 3 === 0))
       .flatMap(stage => {
         const route = routeUpTo(piece.group.route, stage)
-        const truth = predict(grade, { ...route, austenitizeC: route.austenitizeC + drift }).finalHrc.mean + own - leak
+        const lot = LOT_OFFSETS[piece.group.lot ?? ''] ?? 0
+        const truth =
+          predict(grade, { ...route, austenitizeC: route.austenitizeC + drift }).finalHrc.mean + lot + own - leak
         return Array.from(
           { length: stage === 'as-quenched' ? 1 : 3 },
           (_, n): Reading => ({

@@ -12,6 +12,8 @@ export interface Story {
       thicknessMm: number,
       count: number,
     ])[]
+    /** Name of the bar the blades were cut from. */
+    readonly lot?: string
     /** Moves the suggested soak temperature, K. */
     readonly hotterK?: number
     readonly symptom?: 'chips' | 'rolls'
@@ -25,6 +27,15 @@ export interface Story {
 }
 
 export const SHOP_NAME = 'Tide House, Ternholm'
+export const OVEN_NAME = 'Old Gannet'
+
+/** How bars of the made-up year differ from their grade's figures, HRC. */
+export const LOT_OFFSETS: Readonly<Record<string, number>> = {
+  'gull 1': 0.1,
+  'gull 2': 0.8,
+  'eider 4': -0.5,
+  'tern 9': 0.2,
+}
 
 export const STORIES: readonly Story[] = [
   {
@@ -35,19 +46,20 @@ export const STORIES: readonly Story[] = [
     groups: [
       {
         grade: 'X65Cr13',
+        lot: 'gull 2',
         blades: [
           ['A', 285, 32, 2.2, 5],
           ['B', 255, 44, 2.4, 4],
         ],
       },
-      { grade: 'X105CrMo17', blades: [['C', 310, 48, 3.1, 2]] },
+      { grade: 'X105CrMo17', lot: 'eider 4', blades: [['C', 310, 48, 3.1, 2]] },
     ],
   },
   {
     name: 'Boat knives, spring refit',
     daysAgo: 12,
     note: 'Same route as last time; nothing changed on purpose.',
-    groups: [{ grade: 'X105CrMo17', blades: [['A', 230, 38, 3.4, 6]] }],
+    groups: [{ grade: 'X105CrMo17', lot: 'eider 4', blades: [['A', 230, 38, 3.4, 6]] }],
   },
   {
     name: 'Paring set for the inn',
@@ -59,20 +71,20 @@ export const STORIES: readonly Story[] = [
     name: 'Soak trial, hotter half',
     daysAgo: 41,
     note: 'Trial beside a control: only the soak differs, 15 K hotter.',
-    groups: [{ grade: 'X65Cr13', blades: [['H', 250, 40, 2.4, 4]], hotterK: 15 }],
+    groups: [{ grade: 'X65Cr13', lot: 'gull 2', blades: [['H', 250, 40, 2.4, 4]], hotterK: 15 }],
   },
   {
     name: 'Soak trial, control half',
     daysAgo: 42,
     note: 'Trial beside the hotter half: the usual route.',
-    groups: [{ grade: 'X65Cr13', blades: [['K', 250, 40, 2.4, 4]] }],
+    groups: [{ grade: 'X65Cr13', lot: 'gull 2', blades: [['K', 250, 40, 2.4, 4]] }],
   },
   {
     name: 'Net knives',
     daysAgo: 70,
     note: 'A3 came out with dark scale: hole in the foil at the tip.',
     leaked: 'A3',
-    groups: [{ grade: 'X65Cr13', blades: [['A', 215, 30, 2.6, 6]] }],
+    groups: [{ grade: 'X65Cr13', lot: 'gull 2', blades: [['A', 215, 30, 2.6, 6]] }],
   },
   {
     name: 'Oyster and bait knives',
@@ -87,15 +99,15 @@ export const STORIES: readonly Story[] = [
     name: 'Thin slicers, first try',
     daysAgo: 131,
     note: 'Chipped at 15° a side on the board; tempered once more.',
-    groups: [{ grade: 'X153CrMoV12', blades: [['A', 300, 42, 2.2, 4]], symptom: 'chips' }],
+    groups: [{ grade: 'X153CrMoV12', lot: 'tern 9', blades: [['A', 300, 42, 2.2, 4]], symptom: 'chips' }],
   },
   {
     name: 'Galley knives for the ferry',
     daysAgo: 166,
     note: '',
     groups: [
-      { grade: 'X105CrMo17', blades: [['A', 290, 46, 3, 5]] },
-      { grade: 'X65Cr13', blades: [['B', 240, 34, 2.2, 4]] },
+      { grade: 'X105CrMo17', lot: 'eider 4', blades: [['A', 290, 46, 3, 5]] },
+      { grade: 'X65Cr13', lot: 'gull 1', blades: [['B', 240, 34, 2.2, 4]] },
     ],
   },
   { name: 'Rigging knives', daysAgo: 203, note: '', groups: [{ grade: 'X100CrMoV5', blades: [['A', 225, 34, 4, 6]] }] },
@@ -106,6 +118,7 @@ export const STORIES: readonly Story[] = [
     groups: [
       {
         grade: 'X65Cr13',
+        lot: 'gull 1',
         blades: [
           ['A', 320, 48, 2.6, 3],
           ['B', 200, 28, 2, 4],
@@ -113,11 +126,16 @@ export const STORIES: readonly Story[] = [
       },
     ],
   },
-  { name: 'Choppers', daysAgo: 289, note: '', groups: [{ grade: 'X153CrMoV12', blades: [['A', 270, 70, 4, 3]] }] },
+  {
+    name: 'Choppers',
+    daysAgo: 289,
+    note: '',
+    groups: [{ grade: 'X153CrMoV12', lot: 'tern 9', blades: [['A', 270, 70, 4, 3]] }],
+  },
   {
     name: 'First stainless batch',
     daysAgo: 340,
     note: 'New oven, first heats.',
-    groups: [{ grade: 'X65Cr13', blades: [['A', 240, 36, 2.5, 4]] }],
+    groups: [{ grade: 'X65Cr13', lot: 'gull 1', blades: [['A', 240, 36, 2.5, 4]] }],
   },
 ]

@@ -15,6 +15,8 @@ interface Props {
   readonly system: System
   /** Above it a temper costs corrosion resistance, °C; null for steels that rust anyway. */
   readonly rustsAboveC: number | null
+  /** Points of the grade's own tempering chart, drawn where they were measured. */
+  readonly chart: readonly (readonly [temperC: number, hrc: number])[]
   readonly onTemper: (c: number) => void
 }
 
@@ -23,12 +25,20 @@ const DRAG_C = { min: 120, max: 580 }
 const clampStep = (c: number) => Math.min(DRAG_C.max, Math.max(DRAG_C.min, Math.round(c / STEP_C) * STEP_C))
 
 /** Hardness against temper temperature with its band and the target; the temper is dragged along it. */
-export default function TemperChart({ points, target, temperC, system, rustsAboveC, onTemper }: Props) {
+export default function TemperChart({
+  points,
+  target,
+  temperC,
+  system,
+  rustsAboveC,
+  chart: chartPoints,
+  onTemper,
+}: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const [dragC, setDragC] = useState<number | null>(null)
   const config = useCallback(
-    (element: HTMLCanvasElement) => configOf(element, points, target, rustsAboveC, system),
-    [points, target, rustsAboveC, system],
+    (element: HTMLCanvasElement) => configOf(element, points, target, rustsAboveC, chartPoints, system),
+    [points, target, rustsAboveC, chartPoints, system],
   )
   const { chart } = useChart(canvas, config)
   const mean = useMemo(() => points.map(p => [p.atC, p.mean] as const), [points])
@@ -94,6 +104,7 @@ function configOf(
   points: readonly CurvePoint[],
   target: TargetHrc,
   rustsAboveC: number | null,
+  chart: Props['chart'],
   system: System,
 ): ChartConfiguration<'line', { x: number; y: number }[]> {
   const ink2 = token(element.parentElement ?? document.body, 'ink-2')
@@ -114,6 +125,15 @@ function configOf(
           backgroundColor: token(parent, 'rule').replace('rgb(', 'rgba(').replace(')', ', 0.35)'),
         },
         { data: line(p => p.mean), borderColor: token(parent, 'ink'), borderWidth: 2, pointRadius: 0, tension: 0.3 },
+        {
+          data: chart.map(([x, y]) => ({ x, y })),
+          showLine: false,
+          pointRadius: 4,
+          pointStyle: 'rectRot',
+          pointBackgroundColor: 'transparent',
+          pointBorderColor: ink2,
+          pointBorderWidth: 1.5,
+        },
       ],
     },
     options: {

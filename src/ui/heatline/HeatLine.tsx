@@ -15,9 +15,12 @@ interface Props {
   /** Plans of the batch's other groups, drawn faint behind. */
   readonly others: readonly (readonly Stretch[])[]
   readonly system: System
-  readonly station: StationName
-  readonly hrefOf: (station: StationName) => string
-  readonly onStation: (station: StationName) => void
+  /** The way through a batch's benches; null where there is no batch to walk. */
+  readonly stations: {
+    readonly at: StationName
+    readonly hrefOf: (station: StationName) => string
+    readonly onStation: (station: StationName) => void
+  } | null
   readonly trace: readonly TracePoint[]
   readonly now: TracePoint | null
 }
@@ -28,7 +31,8 @@ const GRID_C = [-75, 200, 500, 800, 1066]
 
 /** The batch as one curve of temperature, and the way through the product: stations are links on it. */
 export function HeatLine(props: Props) {
-  const { stretches, system, station, trace, now } = props
+  const { stretches, system, stations, trace, now } = props
+  const station = stations?.at
   const frame = useRef<HTMLDivElement>(null)
   const width = Math.max(LEAST_WIDTH, useWidth(frame) || 1208)
   const box = useMemo(() => ({ left: 16, right: width - 16, top: 26, bottom: HEIGHT - 42 }), [width])
@@ -76,13 +80,15 @@ export function HeatLine(props: Props) {
         {now && (
           <NowMark x={scale.x(now.index, now.planMin)} y={scale.y(plannedAt(stretches, now))} bottom={box.bottom + 8} />
         )}
-        <StationLinks
-          scale={scale}
-          station={station}
-          bottom={HEIGHT}
-          hrefOf={props.hrefOf}
-          onStation={props.onStation}
-        />
+        {stations && (
+          <StationLinks
+            scale={scale}
+            station={stations.at}
+            bottom={HEIGHT}
+            hrefOf={stations.hrefOf}
+            onStation={stations.onStation}
+          />
+        )}
       </svg>
     </div>
   )

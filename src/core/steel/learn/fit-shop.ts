@@ -1,4 +1,4 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { CholeskyDecomposition, Matrix, solve as solveSystem } from 'ml-matrix'
 import { LEARNING } from '../../../data/learning'
 import { covariance, type ShopModel, type Standing } from './shop-model'
 
@@ -108,7 +108,7 @@ function leftOut(rows: readonly Observation[], inverse: Matrix, alpha: readonly 
     const own = rows.flatMap((row, i) => (row.batchId === batchId ? [i] : []))
     const block = inverse.selection(own, own)
     const weights = Matrix.columnVector(own.map(i => alpha[i] ?? 0))
-    const error = new CholeskyDecomposition(block).solve(weights)
+    const error = solveSystem(block, weights)
     own.forEach((row, i) => {
       errors[row] = error.get(i, 0)
     })

@@ -29,7 +29,7 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
   const { route } = plan.group
   const kg = steelKgOf(batch.groups.filter(g => g.route.cold).flatMap(g => bladesOf(batch, g.id)))
   if (batch.blades.length === 0) return <EmptyTray title="Cold" what="how much coolant it takes" go={go} />
-  const without = predict(plan.grade, { ...route, cold: null })
+  const without = predict(plan.grade, { ...route, cold: null }, plan.experience)
   const gain = plan.prediction.finalHrc.mean - without.finalHrc.mean
   const amount = route.cold ? amountFor(route.cold, kg, shop) : null
   return (

@@ -14,7 +14,7 @@ interface Props {
   readonly shop: Workshop
 }
 
-const COLD_WAYS = [
+export const COLD_WAYS = [
   ['none', 'none'],
   ['freezer', 'freezer'],
   ['dry-ice', 'dry ice'],
@@ -28,7 +28,11 @@ const COLD_C: Readonly<Record<Exclude<ColdWay, 'none'>, number>> = {
   'liquid-nitrogen': LIQUID_NITROGEN_C,
 }
 
-const wayOf = (route: Route): ColdWay => {
+/** A cold treatment of a kind, its times kept from the one before. */
+export const coldFor = (way: ColdWay, before: Route['cold']): Route['cold'] =>
+  way === 'none' ? null : { holdMin: 60, delayMin: 30, ...before, toC: COLD_C[way] }
+
+export const wayOf = (route: Route): ColdWay => {
   if (!route.cold) return 'none'
   return route.cold.toC > -40 ? 'freezer' : route.cold.toC > -120 ? 'dry-ice' : 'liquid-nitrogen'
 }
@@ -41,8 +45,7 @@ export function RouteFields({ batch, group, shop }: Props) {
   const setCold = (way: ColdWay) =>
     edit('Cold', r => ({
       ...r,
-      cold:
-        way === 'none' ? null : { toC: COLD_C[way], holdMin: r.cold?.holdMin ?? 60, delayMin: r.cold?.delayMin ?? 30 },
+      cold: coldFor(way, r.cold),
     }))
   const shopCold = coldToC(shop)
   const beyond = route.cold && (shopCold === null || route.cold.toC < shopCold)

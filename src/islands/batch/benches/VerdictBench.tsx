@@ -45,7 +45,7 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
     'advise',
     summary && stage
       ? {
-          steel: { grade: plan.grade.name },
+          steel: plan.steel,
           route: routeUpTo(group.route, stage),
           reading: { mean: summary.corrected, u95: Math.min(20, summary.u95), stage },
           target: group.target,

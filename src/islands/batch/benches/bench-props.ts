@@ -1,4 +1,4 @@
-import type { Batch, Workshop } from '../../../core/record/schemas'
+import type { Batch, BatchGroup, Workshop } from '../../../core/record/schemas'
 import type { StationName } from '../../../data/cautions'
 import type { GroupPlan } from '../use-plan'
 
@@ -9,6 +9,8 @@ export interface BenchProps {
   readonly plans: readonly GroupPlan[]
   readonly shop: Workshop
   readonly go: (station: StationName) => void
+  /** Shows a route while it is dragged, before it is saved; null puts the saved one back. */
+  readonly preview: (groupId: string, route: BatchGroup['route'] | null) => void
 }
 
 export const hrcText = (hrc: number): string => hrc.toFixed(1)

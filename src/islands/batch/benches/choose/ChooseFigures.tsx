@@ -1,0 +1,122 @@
+import type { Prediction } from '../../../../core/steel/predict'
+import { Figure, Warnings } from '../../../../ui/Bench'
+import { useAnswer } from '../../../../workers/use-answer'
+import type { GroupPlan } from '../../use-plan'
+import { band95, hrcText, percentText } from '../bench-props'
+
+const DRAWS = 2000
+const SEED = 1
+
+/** What the route should give: hardness by the chart and by the shop, the chance of target, and what moves rust. */
+export function ChooseFigures({ plan }: { plan: GroupPlan }) {
+  const { prediction, group } = plan
+  return (
+    <>
+      <Figure
+        label="Finished hardness"
+        value={hrcText(prediction.finalHrc.mean)}
+        unit={`HRC ${band95(prediction.finalHrc.sd)}`}
+        working={prediction.working}
+        note="The band holds 95 %: the model’s own error, what a mill’s range does, and what a small shop’s oven temperatures do. Martensitic steels of 0.3 to 2.3 % C."
+      />
+      <ShopLine prediction={prediction} />
+      <TargetChance plan={plan} />
+      <div className="grid grid-cols-2 gap-x-4">
+        <Figure
+          label="Soft austenite left"
+          value={percentText(prediction.retainedAustenite.final)}
+          unit=""
+          working={prediction.working}
+        />
+        <Figure
+          label="Chromium in solution"
+          value={prediction.austenite.Cr.toFixed(1)}
+          unit={`%${prediction.corrosion.temperPenalty > 0 ? ', robbed' : ''}`}
+          working={prediction.working}
+        />
+      </div>
+      <StageReadings prediction={prediction} />
+      <Warnings lines={prediction.cautions} />
+      {group.sheet && <p className="mt-1 text-[12.5px] text-ink-2">From your own sheet of {group.gradeName}.</p>}
+    </>
+  )
+}
+
+/** 'Chart, your shop, band': what the shop's own readings changed, or why they did not. */
+export function ShopLine({ prediction }: { prediction: Prediction }) {
+  const { shop, chartHrc, finalHrc } = prediction
+  if (!shop) return null
+  const moved =
+    Math.abs(shop.shiftHrc) < 0.05
+      ? 'leave it there'
+      : `move it ${shop.shiftHrc > 0 ? '+' : '−'}${Math.abs(shop.shiftHrc).toFixed(1)}`
+  return (
+    <p className="pb-2 text-[12.5px] text-ink-2">
+      Chart {hrcText(chartHrc.mean)} {band95(chartHrc.sd)}; your shop’s{' '}
+      {shop.readings > 0 ? `${shop.readings} readings of it` : 'readings of other steels'} {moved},{' '}
+      {hrcText(finalHrc.mean)} {band95(finalHrc.sd)}.
+    </p>
+  )
+}
+
+function TargetChance({ plan }: { plan: GroupPlan }) {
+  const { group, prediction } = plan
+  const band = useAnswer('band', {
+    steel: plan.steel,
+    route: group.route,
+    draws: DRAWS,
+    seed: SEED,
+    target: group.target,
+  })
+  if (!band?.ok || band.value.inTarget === null) return null
+  const { low95, high95 } = band.value.hrc
+  const shift = prediction.shop?.shiftHrc ?? 0
+  return (
+    <Figure
+      label={`Chance of ${group.target.min} to ${group.target.max}, by the chart`}
+      value={percentText(band.value.inTarget)}
+      unit={`; 95 of 100 between ${hrcText(low95)} and ${hrcText(high95)}`}
+      working={[
+        {
+          name: 'Draws',
+          value: band.value.draws,
+          unit: '',
+          equation:
+            'composition from triangles over the mill’s range; oven ± 6 °C, ± 1 min; temper ± 5 °C; the model’s error',
+          source: 'Monte Carlo, the same seed each time',
+        },
+        {
+          name: 'Your shop’s shift, not in these draws',
+          value: shift,
+          unit: 'HRC',
+          equation: 'see the working of the finished hardness',
+          source: 'your own readings',
+        },
+      ]}
+    />
+  )
+}
+
+/** What the tester should show on the way, so that a surprise is seen early. */
+function StageReadings({ prediction }: { prediction: Prediction }) {
+  const { asQuenched, afterCold, afterTempers } = prediction.hrc
+  const rows = [
+    ['as quenched', asQuenched] as const,
+    ...(afterCold ? [['after cold', afterCold] as const] : []),
+    ...afterTempers.map((hrc, i) => [`after temper ${i + 1}`, hrc] as const),
+  ]
+  return (
+    <table className="sheet border-t border-rule">
+      <caption className="pt-2 text-left text-[12.5px] text-ink-2">Should read on the way, HRC</caption>
+      <tbody>
+        {rows.map(([stage, hrc]) => (
+          <tr key={stage}>
+            <td className="!py-0.5">{stage}</td>
+            <td className="!py-0.5 text-right font-semibold">{hrcText(hrc.mean)}</td>
+            <td className="!py-0.5 !pr-0 text-right text-ink-2">{band95(hrc.sd)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

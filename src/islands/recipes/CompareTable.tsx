@@ -1,0 +1,107 @@
+import { X } from 'lucide-react'
+import { type ComparedRoute, ovenHours } from '../../core/steel/compare-routes'
+import { toughnessTendency } from '../../core/steel/rank'
+import { formatBoth, formatQuantity, type System } from '../../core/units/quantity'
+import { Working } from '../../ui/Working'
+import { band95, hrcText, percentText } from '../batch/benches/bench-props'
+import type { DraftRoute } from './recipe-edit'
+
+interface Props {
+  readonly drafts: readonly DraftRoute[]
+  readonly compared: readonly ComparedRoute[]
+  readonly activeKey: string
+  readonly system: System
+  readonly onActive: (key: string) => void
+  readonly onRemove: (key: string) => void
+}
+
+/** Up to three routes side by side: what each gives, and what each costs. */
+export function CompareTable({ drafts, compared, activeKey, system, onActive, onRemove }: Props) {
+  const t = (c: number) => formatBoth(c, system)
+  const rows: readonly (readonly [label: string, cell: (route: ComparedRoute) => React.ReactNode])[] = [
+    ['Soak', r => `${t(r.route.austenitizeC)}, ${Math.round(r.route.soakMin)} min`],
+    ['Cold', r => (r.route.cold ? formatQuantity(r.route.cold.toC, 'temperature', system) : 'none')],
+    [
+      'Temper',
+      r =>
+        r.route.tempers
+          .map(x => t(x.atC))
+          .filter((x, i, all) => all.indexOf(x) === i)
+          .join(', ') || 'none',
+    ],
+    [
+      'Hardness, HRC',
+      r => (
+        <>
+          <span className="figure text-[30px]">{hrcText(r.prediction.finalHrc.mean)}</span>{' '}
+          {band95(r.prediction.finalHrc.sd)} <Working of={`Hardness of ${r.name}`} lines={r.prediction.working} />
+        </>
+      ),
+    ],
+    [
+      'By the chart alone',
+      r =>
+        r.prediction.shop
+          ? `${hrcText(r.prediction.chartHrc.mean)} ${band95(r.prediction.chartHrc.sd)}; ${r.prediction.shop.readings} own readings`
+          : 'the same; no own readings help yet',
+    ],
+    ['Soft austenite', r => percentText(r.prediction.retainedAustenite.final)],
+    [
+      'Chromium against rust',
+      r =>
+        `${r.prediction.austenite.Cr.toFixed(1)} %${r.prediction.corrosion.temperPenalty > 0 ? `, ${percentText(r.prediction.corrosion.temperPenalty)} robbed` : ''}`,
+    ],
+    ['Takes knocks, 0 to 10', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
+    ['Oven time', r => `${ovenHours(r.route).toFixed(1)} h`],
+    ['Mind', r => r.prediction.cautions.map(c => c.message)[0] ?? 'nothing'],
+  ]
+  return (
+    <table className="sheet text-[13px]">
+      <thead>
+        <tr>
+          <th>
+            <span className="sr-only">Figure</span>
+          </th>
+          {drafts.map(d => (
+            <th key={d.key} scope="col">
+              <span className="flex items-center gap-1">
+                <button
+                  type="button"
+                  aria-pressed={d.key === activeKey}
+                  className="min-h-9 text-left text-ink"
+                  onClick={() => onActive(d.key)}
+                >
+                  <strong className={d.key === activeKey ? 'text-ember' : undefined}>{d.key}</strong> {d.label}
+                </button>
+                {d.key !== 'A' && (
+                  <button
+                    type="button"
+                    className="grid h-9 w-7 place-items-center"
+                    aria-label={`Remove ${d.key}`}
+                    onClick={() => onRemove(d.key)}
+                  >
+                    <X size={14} aria-hidden="true" />
+                  </button>
+                )}
+              </span>
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([label, cell]) => (
+          <tr key={label}>
+            <th scope="row" className="!border-rule align-top">
+              {label}
+            </th>
+            {compared.map(route => (
+              <td key={route.name} className="align-top">
+                {cell(route)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,147 @@
+import { useId, useState } from 'react'
+import { toast } from 'sonner'
+import type { Recipe, Workshop } from '../../core/record/schemas'
+import { routeChanges } from '../../core/steel/compare-routes'
+import { temperFor, withTemperC } from '../../core/steel/suggest'
+import type { Grade } from '../../data/grades'
+import { ago } from '../../ui/dates'
+import type { DraftRoute } from './recipe-edit'
+import { duplicateRecipe, latestOf, planBatch, type RecipeRoute, saveVersion, setRetired } from './recipe-edit'
+
+interface Props {
+  readonly recipe: Recipe
+  readonly grade: Grade
+  readonly shop: Workshop
+  readonly drafts: readonly DraftRoute[]
+  readonly active: DraftRoute
+  readonly onAdd: (label: string, route: RecipeRoute) => void
+}
+
+/** What can be done with the point: a new version with its reason, another route beside it, a batch, a card. */
+export function RecipeActions({ recipe, grade, shop, drafts, active, onAdd }: Props) {
+  const whyId = useId()
+  const [why, setWhy] = useState('')
+  const latest = latestOf(recipe)
+  const changes = routeChanges(latest.route, active.route)
+  const save = async () => {
+    const said = [changes, why.trim()].filter(Boolean).join(': ')
+    if (await saveVersion(recipe, active.route, said)) toast(`Saved as version ${latest.number + 1}`)
+  }
+  const duplicate = async () => {
+    const id = await duplicateRecipe(recipe, active.route)
+    if (id) location.href = `/recipe/${id}`
+  }
+  return (
+    <div className="mt-3">
+      <Beside recipe={recipe} grade={grade} drafts={drafts} onAdd={onAdd} />
+      {changes ? (
+        <div className="mt-3 border-t border-rule pt-3">
+          <label htmlFor={whyId} className="label">
+            Changed: {changes}. Why?
+          </label>
+          <div className="flex gap-2">
+            <input
+              id={whyId}
+              className="field"
+              maxLength={600}
+              placeholder="came out half a point soft"
+              value={why}
+              onChange={event => setWhy(event.target.value)}
+            />
+            <button type="button" className="btn btn-ember shrink-0" onClick={() => void save()}>
+              Save as version {latest.number + 1}
+            </button>
+          </div>
+        </div>
+      ) : (
+        <p className="mt-3 border-t border-rule pt-2 text-[13px] text-ink-2">
+          {active.key} is as in version {latest.number}. Move it, and it can be saved as version {latest.number + 1}.
+        </p>
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button type="button" className="btn" onClick={() => void planBatch(recipe, active.route, shop)}>
+          Plan a batch
+        </button>
+        <a className="btn" href={`/print/recipe/${recipe.id}`}>
+          Card
+        </a>
+        <button type="button" className="btn" onClick={() => void duplicate()}>
+          Duplicate
+        </button>
+        <button type="button" className="btn btn-plain" onClick={() => setRetired(recipe, !recipe.retired)}>
+          {recipe.retired ? 'Bring back' : 'Retire'}
+        </button>
+      </div>
+      <Versions recipe={recipe} full={drafts.length >= 3} onAdd={onAdd} />
+    </div>
+  )
+}
+
+/** Other ways to the same hardness, put beside the point. */
+function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade' | 'drafts' | 'onAdd'>) {
+  if (drafts.length >= 3) return <p className="text-[12.5px] text-ink-2">Three routes are the most side by side.</p>
+  const [first] = drafts
+  if (!first) return null
+  const middle = (recipe.target.min + recipe.target.max) / 2
+  const high = temperFor(grade, first.route, middle, { minC: 470, maxC: 560 })
+  const cooler = { ...first.route, austenitizeC: grade.austenitize.minC }
+  const atCooler = temperFor(grade, cooler, middle, { minC: 150, maxC: 300 })
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <span className="text-[13px] text-ink-2">Compare with</span>
+      <button
+        type="button"
+        className="btn"
+        onClick={() => onAdd('high temper', withTemperC(first.route, high.atC) as RecipeRoute)}
+      >
+        a high temper
+      </button>
+      <button
+        type="button"
+        className="btn"
+        onClick={() => onAdd('cooler soak', withTemperC(cooler, atCooler.atC) as RecipeRoute)}
+      >
+        a cooler soak
+      </button>
+      <button
+        type="button"
+        className="btn"
+        onClick={() =>
+          onAdd(first.route.cold ? 'no cold' : 'dry ice', {
+            ...first.route,
+            cold: first.route.cold ? null : { toC: -75, holdMin: 60, delayMin: 30 },
+          })
+        }
+      >
+        {first.route.cold ? 'no cold' : 'dry ice'}
+      </button>
+    </div>
+  )
+}
+
+function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAdd: Props['onAdd'] }) {
+  return (
+    <details className="mt-3 border-t border-rule pt-2 text-[13px]">
+      <summary className="min-h-8 cursor-pointer">Versions, {recipe.versions.length}: what changed and why</summary>
+      <ul className="max-h-40 overflow-auto">
+        {[...recipe.versions].reverse().map(version => (
+          <li key={version.number} className="flex items-baseline gap-3 border-t border-rule py-1.5">
+            <strong>{version.number}</strong>
+            <span className="min-w-0 flex-1">
+              {version.why} <span className="text-ink-2">{ago(version.at)}</span>
+            </span>
+            {!full && version.number !== latestOf(recipe).number && (
+              <button
+                type="button"
+                className="link min-h-6"
+                onClick={() => onAdd(`version ${version.number}`, version.route)}
+              >
+                compare
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}

@@ -1,0 +1,149 @@
+import { foilFor } from '../../core/foil/foil-type'
+import type { Recipe, Workshop } from '../../core/record/schemas'
+import { gradeOf } from '../../core/steel/grades'
+import { predict } from '../../core/steel/predict'
+import { suggestSoakMin } from '../../core/steel/suggest'
+import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import type { Grade } from '../../data/grades'
+import { useRecipe } from '../../store/hooks'
+import { format } from '../../ui/dates'
+import { Place } from '../Place'
+import { useExperience } from '../use-shop-fit'
+import { latestOf } from './recipe-edit'
+
+export default function RecipeCardPrint({ id }: { id: string }) {
+  return <Place>{shop => <Loaded id={id} shop={shop} />}</Place>
+}
+
+function Loaded({ id, shop }: { id: string; shop: Workshop }) {
+  const recipe = useRecipe(id)
+  const grade = recipe && gradeOf(recipe)
+  if (recipe === undefined) return <p className="p-8">Reading …</p>
+  if (!recipe || !grade) return <p className="p-8">There is no such recipe in this browser.</p>
+  return <Card recipe={recipe} grade={grade} shop={shop} />
+}
+
+/** Thicknesses a card gives the soak for, mm. */
+const THICKNESSES_MM = [2, 3, 4, 5]
+
+/** One page to pin above the oven: the route in both scales, soak by thickness, what it should read, and why. */
+function Card({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Workshop }) {
+  const latest = latestOf(recipe)
+  const { route } = latest
+  const p = predict(grade, route, useExperience(shop))
+  const both = (c: number) => formatBoth(c, shop.units)
+  const time = (min: number) => formatQuantity(min, 'duration', shop.units)
+  const foil = foilFor(route.austenitizeC)
+  const band = (e: { mean: number; sd: number }) => `${e.mean.toFixed(1)} ± ${(1.96 * e.sd).toFixed(1)}`
+  const steps: readonly (readonly [what: string, at: string, then: string])[] = [
+    ...grade.equalise.map((e, i) => [`Preheat ${i + 1}`, both(e.atC), `${time(e.holdMin)}, until even`] as const),
+    ['Soak', both(route.austenitizeC), `${time(route.soakMin)} once the blade is there`],
+    [
+      'Quench',
+      'plates, clamped at once',
+      `800 to 500 °C within ${grade.quench.slowest800to500S} s; reads ${band(p.hrc.asQuenched)}`,
+    ],
+    ...(route.cold
+      ? [
+          [
+            'Cold',
+            both(route.cold.toC),
+            `${time(route.cold.holdMin)}, straight after the quench; reads ${p.hrc.afterCold ? band(p.hrc.afterCold) : ''}`,
+          ] as const,
+        ]
+      : []),
+    ...route.tempers.map((t, i) => {
+      const after = p.hrc.afterTempers[i]
+      return [
+        `Temper ${i + 1}`,
+        both(t.atC),
+        `${time(t.holdMin)}, then cool to room; reads ${after ? band(after) : ''}`,
+      ] as const
+    }),
+  ]
+  return (
+    <div className="mx-auto max-w-[190mm] px-4 py-6 print:p-0">
+      <div className="no-print mb-6 flex gap-2">
+        <button type="button" className="btn btn-ember" onClick={() => print()}>
+          Print
+        </button>
+        <a className="btn" href={`/recipe/${recipe.id}`}>
+          Back to the map
+        </a>
+      </div>
+      <header className="flex items-end justify-between border-b-2 border-ink pb-2">
+        <div>
+          <h1 className="text-[30px] leading-tight">{recipe.name}</h1>
+          <p>
+            {grade.name}
+            {grade.alsoNamed.length > 0 && ` (${grade.alsoNamed.join(', ')})`}, version {latest.number},{' '}
+            {format(latest.at)}
+          </p>
+        </div>
+        <p className="text-right">
+          <span className="figure text-[54px]">{p.finalHrc.mean.toFixed(1)}</span> HRC
+          <span className="block text-ink-2">
+            ± {(1.96 * p.finalHrc.sd).toFixed(1)}, target {recipe.target.min} to {recipe.target.max}
+          </span>
+        </p>
+      </header>
+      <table className="sheet mt-3 text-[15px]">
+        <thead>
+          <tr>
+            <th>Step</th>
+            <th>At</th>
+            <th>For, and what it should read (HRC)</th>
+          </tr>
+        </thead>
+        <tbody>
+          {steps.map(([what, at, then]) => (
+            <tr key={what}>
+              <td className="font-semibold">{what}</td>
+              <td className="figure text-[24px]">{at}</td>
+              <td>{then}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-4 grid grid-cols-2 gap-8">
+        <section>
+          <h2 className="text-[16px]">Soak by thickness</h2>
+          <table className="sheet">
+            <tbody>
+              {THICKNESSES_MM.map(mm => (
+                <tr key={mm}>
+                  <td>{formatQuantity(mm, 'length', shop.units)}</td>
+                  <td>{suggestSoakMin(grade, mm)} min</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+        <section>
+          <h2 className="text-[16px]">To know</h2>
+          <ul className="list-disc space-y-1 pl-5 text-[13.5px]">
+            <li>{foil.ok ? `Foil type ${foil.value.name}.` : foil.problems[0]?.message}</li>
+            <li>
+              Cold: {grade.cold.advice}. {grade.cold.why}
+            </li>
+            <li>
+              {Math.round(p.retainedAustenite.final * 100)} % soft austenite, {p.austenite.Cr.toFixed(1)} % chromium in
+              solution.
+            </li>
+            <li>Grinding must stay below {both(route.tempers.at(-1)?.atC ?? 150)}.</li>
+            {p.cautions.map(c => (
+              <li key={c.code}>{c.message}</li>
+            ))}
+          </ul>
+        </section>
+      </div>
+      <p className="mt-4 text-[13.5px]">
+        <strong>This version:</strong> {latest.why}
+      </p>
+      <p className="mt-3 border-l-4 border-rule-strong pl-3 text-[12.5px]">
+        Face shield, gauntlets, nothing that burns within reach; cold only with air moving. Local codes, the supplier’s
+        safety sheet and licensed trades come first. {shop.name}.
+      </p>
+    </div>
+  )
+}

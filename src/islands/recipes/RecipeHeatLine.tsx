@@ -1,0 +1,27 @@
+import { useMemo } from 'react'
+import { planTimeline } from '../../core/plan/timeline'
+import { entryFor } from '../../core/plan/tray'
+import type { Workshop } from '../../core/record/schemas'
+import type { Grade } from '../../data/grades'
+import { HeatLine } from '../../ui/heatline/HeatLine'
+import { ovenOf } from '../batch/use-plan'
+import type { RecipeRoute } from './recipe-edit'
+
+/** Blades the line is drawn for: four of a middling size. */
+const ASSUMED = { steelKg: 1, thicknessMm: 2.5 }
+
+/** A recipe's route as a Heat Line, without a batch: its stations are not places yet. */
+export function RecipeHeatLine({ route, grade, shop }: { route: RecipeRoute; grade: Grade; shop: Workshop }) {
+  const stretches = useMemo(
+    () =>
+      planTimeline({
+        route,
+        equalise: grade.equalise,
+        entryC: entryFor(grade.equalise, route.austenitizeC),
+        oven: ovenOf(shop),
+        ...ASSUMED,
+      }),
+    [route, grade, shop],
+  )
+  return <HeatLine stretches={stretches} others={[]} system={shop.units} stations={null} trace={[]} now={null} />
+}

@@ -1,0 +1,143 @@
+import { useMemo, useState } from 'react'
+import type { Recipe, Workshop } from '../../core/record/schemas'
+import { whyDifferent } from '../../core/steel/compare-routes'
+import { gradeOf } from '../../core/steel/grades'
+import { predict } from '../../core/steel/predict'
+import { withTemperC } from '../../core/steel/suggest'
+import type { Grade } from '../../data/grades'
+import { useRecipe } from '../../store/hooks'
+import { ago } from '../../ui/dates'
+import { RecipeMap } from '../../ui/recipe-map/RecipeMap'
+import { mapLimits } from '../map-limits'
+import { Place } from '../Place'
+import { useRecipeMap } from '../use-recipe-map'
+import { useExperience } from '../use-shop-fit'
+import { CompareTable } from './CompareTable'
+import { MapRouteFields } from './MapRouteFields'
+import { RecipeActions } from './RecipeActions'
+import { RecipeHeatLine } from './RecipeHeatLine'
+import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
+
+export default function RecipePlace({ id }: { id: string }) {
+  return <Place>{shop => <Loaded id={id} shop={shop} />}</Place>
+}
+
+function Loaded({ id, shop }: { id: string; shop: Workshop }) {
+  const recipe = useRecipe(id)
+  if (recipe === undefined) return <div className="min-h-[236px] bg-soot" />
+  const grade = recipe && gradeOf(recipe)
+  if (!recipe || !grade)
+    return (
+      <div className="p-6">
+        <h1 className="text-xl">There is no such recipe here</h1>
+        <p className="my-3">It belongs to another browser, or its steel is not known to this version.</p>
+        <a className="btn btn-ember" href="/recipes">
+          See all recipes
+        </a>
+      </div>
+    )
+  return <RecipeView key={recipe.versions.length} recipe={recipe} grade={grade} shop={shop} />
+}
+
+const KEYS = ['A', 'B', 'C'] as const
+const MAP_HEIGHT = 404
+
+/** A recipe as a point on its map, up to two other routes beside it, and the Heat Line of the one that is moved. */
+function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Workshop }) {
+  const latest = latestOf(recipe)
+  const [drafts, setDrafts] = useState<readonly DraftRoute[]>([
+    { key: 'A', label: `version ${latest.number}`, route: latest.route },
+  ])
+  const [activeKey, setActiveKey] = useState('A')
+  const active = drafts.find(d => d.key === activeKey) ?? (drafts[0] as DraftRoute)
+  const experience = useExperience(shop)
+  const map = useRecipeMap(grade, active.route, experience)
+  const compared = useMemo(
+    () => drafts.map(d => ({ name: d.key, route: d.route, prediction: predict(grade, d.route, experience) })),
+    [drafts, grade, experience],
+  )
+  const setRoute = (key: string, route: RecipeRoute) => {
+    setActiveKey(key)
+    setDrafts(all => all.map(d => (d.key === key ? { ...d, route } : d)))
+  }
+  const add = (label: string, route: RecipeRoute) => {
+    const key = KEYS.find(k => !drafts.some(d => d.key === k))
+    if (!key) return
+    setDrafts([...drafts, { key, label, route }])
+    setActiveKey(key)
+  }
+  const remove = (key: string) => {
+    setDrafts(drafts.filter(d => d.key !== key))
+    setActiveKey('A')
+  }
+  const [first, ...others] = compared
+  return (
+    <>
+      <div className="on-soot bg-soot text-bone">
+        <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
+          <h1 className="text-[19px] font-semibold">{recipe.name}</h1>
+          <p className="text-[13px] text-bone-2">
+            {grade.name}, version {latest.number} of {ago(latest.at)}; target {recipe.target.min} to {recipe.target.max}{' '}
+            HRC
+          </p>
+        </header>
+        <RecipeHeatLine route={active.route} grade={grade} shop={shop} />
+      </div>
+      <section
+        aria-label="Recipe map"
+        className="grid gap-x-8 gap-y-4 px-4 py-3 md:px-6 lg:grid-cols-[minmax(0,1fr)_minmax(340px,470px)]"
+      >
+        <div className="min-w-0">
+          <header className="mb-1 flex flex-wrap items-baseline gap-x-5">
+            <h2 className="text-[21px]">Recipe map</h2>
+            <p className="text-[13px] text-ink-2">
+              Hardness by soak and temper; bold lines hold the target. Drag the point.
+            </p>
+          </header>
+          <div style={{ height: MAP_HEIGHT }}>
+            {map?.ok ? (
+              <RecipeMap
+                map={map.value}
+                target={recipe.target}
+                points={drafts.map((d, i) => ({
+                  key: d.key,
+                  austenitizeC: d.route.austenitizeC,
+                  temperC: Math.max(100, ...d.route.tempers.map(t => t.atC)),
+                  active: d.key === active.key,
+                  hrc: compared[i]?.prediction.finalHrc.mean ?? null,
+                }))}
+                limits={mapLimits(grade, shop)}
+                system={shop.units}
+                height={MAP_HEIGHT}
+                onMove={(key, austenitizeC, temperC) => {
+                  const moved = drafts.find(d => d.key === key)
+                  if (moved) setRoute(key, withTemperC({ ...moved.route, austenitizeC }, temperC) as RecipeRoute)
+                }}
+              />
+            ) : (
+              <p className="pt-10 text-center text-ink-2">{map ? map.problems[0]?.message : 'Drawing the map …'}</p>
+            )}
+          </div>
+          <MapRouteFields draft={active} shop={shop} onRoute={route => setRoute(active.key, route)} />
+        </div>
+        <div className="min-w-0">
+          <CompareTable
+            drafts={drafts}
+            compared={compared}
+            activeKey={active.key}
+            system={shop.units}
+            onActive={setActiveKey}
+            onRemove={remove}
+          />
+          {first &&
+            others.map(other => (
+              <p key={other.name} className="mt-2 text-[13px]">
+                {whyDifferent(first, other).join(' ')}
+              </p>
+            ))}
+          <RecipeActions recipe={recipe} grade={grade} shop={shop} drafts={drafts} active={active} onAdd={add} />
+        </div>
+      </section>
+    </>
+  )
+}

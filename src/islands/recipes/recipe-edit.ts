@@ -1,0 +1,84 @@
+import { toast } from 'sonner'
+import { coldToC, newBatch } from '../../core/record/defaults'
+import type { BatchGroup, Recipe, Workshop } from '../../core/record/schemas'
+import { gradeOf, planFor } from '../../core/steel/grades'
+import { suggestRoute, usualTargetOf } from '../../core/steel/suggest'
+import type { Grade } from '../../data/grades'
+import { addBatch } from '../../store/batches'
+import { putRecipe } from '../../store/records'
+import { newId } from '../batch/edit'
+
+export type RecipeRoute = Recipe['versions'][number]['route']
+
+/** A route on the map that is not saved yet. */
+export interface DraftRoute {
+  readonly key: string
+  readonly label: string
+  readonly route: RecipeRoute
+}
+
+/** The newest version of a recipe; a stored one has at least one. */
+export const latestOf = (recipe: Recipe) => recipe.versions.at(-1) as Recipe['versions'][number]
+
+/** Adds a version with what changed and why. */
+export const saveVersion = (recipe: Recipe, route: RecipeRoute, why: string): Promise<boolean> =>
+  putRecipe({
+    ...recipe,
+    versions: [...recipe.versions, { number: latestOf(recipe).number + 1, at: new Date().toISOString(), route, why }],
+  })
+
+/** A recipe of its own that begins where another stands. The new one's id, or null when it was refused. */
+export async function duplicateRecipe(recipe: Recipe, route: RecipeRoute): Promise<string | null> {
+  const id = newId()
+  const made: Recipe = {
+    ...recipe,
+    id,
+    name: `${recipe.name}, a second way`.slice(0, 80),
+    retired: false,
+    versions: [{ number: 1, at: new Date().toISOString(), route, why: `From ${recipe.name}.` }],
+  }
+  return (await putRecipe(made)) ? id : null
+}
+
+/** A first recipe for a grade: the suggested route for its usual target and this shop. */
+export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | null> {
+  const target = usualTargetOf(grade)
+  const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm: 2.5 })
+  const id = newId()
+  const made: Recipe = {
+    id,
+    name: `${grade.name}, new`,
+    ...(planFor(grade) as Pick<BatchGroup, 'gradeName' | 'sheet'>),
+    target,
+    retired: false,
+    versions: [
+      {
+        number: 1,
+        at: new Date().toISOString(),
+        route: { ...route, tempers: [...route.tempers] },
+        why: 'Suggested for the grade’s usual target and this shop.',
+      },
+    ],
+  }
+  return (await putRecipe(made)) ? id : null
+}
+
+/** Begins a batch by a recipe's route and goes there. */
+export async function planBatch(recipe: Recipe, route: RecipeRoute, shop: Workshop) {
+  const grade = gradeOf(recipe)
+  if (!grade) return
+  const batch = newBatch({ batch: newId(), group: newId() }, recipe.name, grade, shop, new Date().toISOString())
+  const [group] = batch.groups
+  if (
+    group &&
+    (await addBatch({ ...batch, groups: [{ ...group, route, target: recipe.target, recipeId: recipe.id }] }))
+  )
+    location.href = `/batch/${batch.id}/prepare`
+}
+
+export const setRetired = (recipe: Recipe, retired: boolean): void =>
+  void putRecipe({ ...recipe, retired }).then(() =>
+    toast(retired ? 'Retired' : 'Back in use', {
+      action: { label: 'Undo', onClick: () => void putRecipe({ ...recipe, retired: !retired }) },
+    }),
+  )

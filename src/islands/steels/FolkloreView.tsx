@@ -1,0 +1,146 @@
+import { useId, useMemo, useState } from 'react'
+import { COLD_STEPS_C, knobOf, TALES, type TaleFigure, type TaleName, tellTale } from '../../core/steel/folklore'
+import { formatBoth, type System } from '../../core/units/quantity'
+import type { Grade } from '../../data/grades'
+import { SelectField } from '../../ui/PlainFields'
+
+const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string }>> = {
+  'hardness-rust': {
+    title: 'Hardness and rust',
+    said: '“The softer it is, the more stainless.”',
+    so: 'What keeps a blade bright is chromium dissolved in the steel. The soak sets that; a low temper changes hardness alone.',
+  },
+  cold: {
+    title: 'What cold does',
+    said: '“Freezing makes it another steel.”',
+    so: 'Cold finishes the quench: soft austenite that was left turns to martensite. It takes no carbide apart and moves no chromium.',
+  },
+  twice: {
+    title: 'Why temper twice',
+    said: '“Once at the right heat is enough.”',
+    so: 'In the high range the first temper itself makes new, brittle martensite on cooling. Low tempers need the second one less; it evens them out.',
+  },
+  'not-450': {
+    title: 'Why not 450 °C',
+    said: '“Hardness comes back up there, so it is as good.”',
+    so: 'Hardness does come back near 500 °C, by fine new carbides. They are made of the chromium that kept it stainless.',
+  },
+  'hotter-softer': {
+    title: 'Why hotter turns softer',
+    said: '“More heat, more hardness.”',
+    so: 'More heat dissolves more carbon. Past a point it keeps the steel from turning to martensite at all, and the grain grows.',
+  },
+}
+
+/** Short explanations, each driven by the live model for a grade of one's choice. */
+export default function FolkloreView({ grades, system }: { grades: readonly Grade[]; system: System }) {
+  const [tale, setTale] = useState<TaleName>('hardness-rust')
+  const [name, setName] = useState(grades[0]?.name ?? '')
+  const grade = grades.find(g => g.name === name) ?? (grades[0] as Grade)
+  return (
+    <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[250px_minmax(0,1fr)]">
+      <div>
+        <SelectField
+          label="Shown on"
+          value={grade.name}
+          options={grades.map(g => [g.name, g.name] as const)}
+          onCommit={setName}
+        />
+        <ul className="mt-3">
+          {TALES.map(key => (
+            <li key={key} className="border-t border-rule">
+              <button
+                type="button"
+                aria-pressed={key === tale}
+                onClick={() => setTale(key)}
+                className={`block min-h-12 w-full border-l-3 py-2 pl-3 text-left ${key === tale ? 'border-ember font-semibold' : 'border-transparent'}`}
+              >
+                {TOLD[key].title}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <Tale key={`${tale} ${grade.name}`} tale={tale} grade={grade} system={system} />
+    </div>
+  )
+}
+
+function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: System }) {
+  const id = useId()
+  const knob = useMemo(() => knobOf(tale, grade), [tale, grade])
+  const [at, setAt] = useState(knob.first)
+  const answer = useMemo(() => tellTale(tale, grade, at), [tale, grade, at])
+  const { title, said, so } = TOLD[tale]
+  return (
+    <section aria-label={title} className="min-w-0 max-w-[860px]">
+      <h2 className="text-[22px]">{title}</h2>
+      <p className="mt-1 text-[17px] text-ink-2 italic">{said}</p>
+      <div className="mt-5">
+        <label htmlFor={id} className="flex justify-between">
+          <span>{knob.label}</span>
+          <strong>{settingText(knob.kind, at, system)}</strong>
+        </label>
+        <input
+          id={id}
+          type="range"
+          className="h-11 w-full accent-ember"
+          min={knob.min}
+          max={knob.max}
+          step={knob.step}
+          value={at}
+          aria-valuetext={settingText(knob.kind, at, system)}
+          onChange={event => setAt(Number(event.target.value))}
+        />
+      </div>
+      <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2 xl:grid-cols-3">
+        {answer.figures.map(figure => (
+          <Along key={figure.label} figure={figure} at={at} />
+        ))}
+      </div>
+      <p className="mt-5 text-[16px]" role="status">
+        {answer.seen}
+      </p>
+      <p className="mt-2 text-ink-2">{so}</p>
+    </section>
+  )
+}
+
+const settingText = (kind: 'temperature' | 'cold', at: number, system: System): string => {
+  if (kind === 'temperature') return formatBoth(at, system)
+  const c = COLD_STEPS_C[Math.round(at)] ?? null
+  return c === null ? 'none' : formatBoth(c, system)
+}
+
+const WIDTH = 260
+const HEIGHT = 96
+
+/** A figure along its knob, with a mark where the knob stands. */
+function Along({ figure, at }: { figure: TaleFigure; at: number }) {
+  const values = figure.along.map(([, v]) => v)
+  const [low, high] = [Math.min(...values), Math.max(...values)]
+  const room = Math.max(high - low, figure.digits === 0 ? 4 : 1)
+  const middle = (low + high) / 2
+  const [x0, x1] = [figure.along[0]?.[0] ?? 0, figure.along.at(-1)?.[0] ?? 1]
+  const x = (v: number) => 4 + ((v - x0) / (x1 - x0)) * (WIDTH - 8)
+  const y = (v: number) => HEIGHT / 2 - ((v - middle) / room) * (HEIGHT - 20)
+  return (
+    <div className="border-t border-rule pt-2">
+      <p className="text-[12.5px] text-ink-2">{figure.label}</p>
+      <p>
+        <span className="figure text-[38px]">{figure.now.toFixed(figure.digits)}</span>{' '}
+        <span className="text-ink-2">{figure.unit}</span>
+      </p>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
+        <path
+          d={`M${figure.along.map(([a, v]) => `${x(a).toFixed(1)} ${y(v).toFixed(1)}`).join('L')}`}
+          fill="none"
+          style={{ stroke: 'var(--ink)' }}
+          strokeWidth={1.5}
+        />
+        <line x1={x(at)} x2={x(at)} y1={0} y2={HEIGHT} style={{ stroke: 'var(--rule-strong)' }} strokeDasharray="2 3" />
+        <circle cx={x(at)} cy={y(figure.now)} r={5} style={{ fill: 'var(--ember)' }} />
+      </svg>
+    </div>
+  )
+}

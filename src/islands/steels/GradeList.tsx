@@ -1,0 +1,77 @@
+import { useId, useState } from 'react'
+import { findGrade } from '../../core/steel/grades'
+import type { Grade } from '../../data/grades'
+
+interface Props {
+  readonly grades: readonly Grade[]
+  readonly shown: Grade
+  readonly onShow: (name: string) => void
+}
+
+const FAMILIES = [
+  ['stainless', 'Stainless'],
+  ['high-alloy', 'Tool and high-speed'],
+  ['low-alloy', 'Oil-hardening, for comparison'],
+] as const
+
+/** Grades by family, found by any of their names. */
+export function GradeList({ grades, shown, onShow }: Props) {
+  const id = useId()
+  const [sought, setSought] = useState('')
+  const matches = (g: Grade) =>
+    [g.name, ...g.alsoNamed].some(name => name.toLowerCase().includes(sought.trim().toLowerCase()))
+  const found = grades.filter(matches)
+  const own = found.filter(g => !findGrade(g.name))
+  const groups = [
+    ...(own.length > 0 ? [['Your own', own] as const] : []),
+    ...FAMILIES.map(([family, label]) => [label, found.filter(g => g.family === family && findGrade(g.name))] as const),
+  ]
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="sr-only">
+        Find a grade by any name
+      </label>
+      <input
+        id={id}
+        type="search"
+        className="field mb-2"
+        placeholder="440C, 1.4116 …"
+        value={sought}
+        onChange={event => setSought(event.target.value)}
+      />
+      {found.length === 0 && <p className="text-ink-2">No grade here has that name. Add it from its sheet.</p>}
+      <div
+        className="mb-4 max-h-[260px] overflow-auto lg:max-h-[calc(100dvh-170px)]"
+        role="region"
+        aria-label="Grades"
+        tabIndex={0}
+      >
+        {groups.map(
+          ([label, list]) =>
+            list.length > 0 && (
+              <section key={label}>
+                <h2 className="sticky top-0 bg-ash pt-2 pb-1 text-[12.5px] font-normal text-ink-2">{label}</h2>
+                <ul>
+                  {list.map(g => (
+                    <li key={g.name} className="border-t border-rule">
+                      <button
+                        type="button"
+                        aria-pressed={g === shown}
+                        onClick={() => onShow(g.name)}
+                        className={`block min-h-11 w-full border-l-3 py-1.5 pl-3 text-left ${g === shown ? 'border-ember font-semibold' : 'border-transparent'}`}
+                      >
+                        {g.name}
+                        <span className="block text-[12px] font-normal text-ink-2">
+                          {g.alsoNamed.slice(0, 2).join(', ')}
+                        </span>
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            ),
+        )}
+      </div>
+    </div>
+  )
+}

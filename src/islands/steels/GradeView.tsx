@@ -1,0 +1,121 @@
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { coldToC } from '../../core/record/defaults'
+import type { BatchGroup, Workshop } from '../../core/record/schemas'
+import { steelRequest } from '../../core/steel/grades'
+import { predict } from '../../core/steel/predict'
+import { suggestRoute, usualTargetOf, withTemperC } from '../../core/steel/suggest'
+import { formatBoth } from '../../core/units/quantity'
+import type { Grade } from '../../data/grades'
+import { Figure, Warnings } from '../../ui/Bench'
+import { RangeBars } from '../../ui/RangeBars'
+import { useAnswer } from '../../workers/use-answer'
+import { newRecipe } from '../recipes/recipe-edit'
+import { useExperience } from '../use-shop-fit'
+import { GradeFacts } from './GradeFacts'
+import { LearntLine } from './LearntLine'
+
+const TemperChart = lazy(() => import('../../ui/charts/TemperChart'))
+const SoakChart = lazy(() => import('../../ui/charts/SoakChart'))
+
+interface Props {
+  readonly grade: Grade
+  readonly shop: Workshop
+  readonly onEdit: (() => void) | null
+}
+
+/** One grade whole: its tempering curve, its soak curve, what the mill's range does, and every figure with its source. */
+export function GradeView({ grade, shop, onEdit }: Props) {
+  const target = useMemo(() => usualTargetOf(grade), [grade])
+  const suggested = useMemo(
+    () => suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm: 2.5 }),
+    [grade, shop, target],
+  )
+  const [temperC, setTemperC] = useState(suggested.tempers[0]?.atC ?? 200)
+  const route = withTemperC(suggested, temperC) as BatchGroup['route']
+  const experience = useExperience(shop)
+  const prediction = predict(grade, route, experience)
+  const steel = steelRequest(grade)
+  const curve = useAnswer('temper-curve', { steel, route: suggested as BatchGroup['route'] })
+  const curves = useAnswer('grade-curves', { grade: grade as never, route })
+  const both = (c: number) => formatBoth(c, shop.units)
+  const begin = async () => {
+    const id = await newRecipe(grade, shop)
+    if (id) location.href = `/recipe/${id}`
+  }
+  return (
+    <section aria-label={grade.name} className="min-w-0">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h2 className="text-[24px]">{grade.name}</h2>
+        <p className="text-ink-2">{grade.alsoNamed.join(', ')}</p>
+        <div className="ml-auto flex gap-2">
+          {onEdit && (
+            <button type="button" className="btn" onClick={onEdit}>
+              Edit this sheet
+            </button>
+          )}
+          <button
+            type="button"
+            className="btn btn-plain"
+            onClick={() =>
+              void navigator.clipboard.writeText(JSON.stringify(route)).then(
+                () => toast('Route copied as JSON, as /api/predict takes it'),
+                () => toast('The browser refused to copy.'),
+              )
+            }
+          >
+            Copy route as JSON
+          </button>
+          <button type="button" className="btn btn-ember" onClick={() => void begin()}>
+            Recipe map
+          </button>
+        </div>
+      </div>
+      <p className="mb-2 text-ink-2">{grade.note}</p>
+      <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_250px]">
+        <div className="h-[236px] min-w-0">
+          <Suspense fallback={null}>
+            {curve?.ok && (
+              <TemperChart
+                points={curve.value}
+                target={target}
+                temperC={temperC}
+                system={shop.units}
+                rustsAboveC={grade.family === 'stainless' ? 400 : null}
+                chart={grade.chart?.points ?? []}
+                onTemper={setTemperC}
+              />
+            )}
+          </Suspense>
+        </div>
+        <div className="h-[236px] min-w-0">
+          <Suspense fallback={null}>
+            {curves?.ok && <SoakChart points={curves.value.soak} window={grade.austenitize} system={shop.units} />}
+          </Suspense>
+        </div>
+        <div>
+          <Figure
+            label={`Twice at ${both(temperC)}, soaked at ${both(route.austenitizeC)}`}
+            value={prediction.finalHrc.mean.toFixed(1)}
+            unit={`HRC ± ${(1.96 * prediction.finalHrc.sd).toFixed(1)}`}
+            working={prediction.working}
+          />
+          <Figure
+            label="Chromium in solution"
+            value={prediction.austenite.Cr.toFixed(1)}
+            unit={`% of ${grade.nominal.Cr ?? 0}`}
+            working={prediction.working}
+          />
+          <LearntLine grade={grade} />
+          <Warnings lines={prediction.cautions} />
+        </div>
+      </div>
+      <div className="mt-4 max-w-[760px]">
+        {curves?.ok && curves.value.range.length > 0 && (
+          <RangeBars effects={curves.value.range} nominalHrc={prediction.chartHrc.mean} />
+        )}
+      </div>
+      <GradeFacts grade={grade} shop={shop} />
+    </section>
+  )
+}

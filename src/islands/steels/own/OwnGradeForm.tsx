@@ -1,0 +1,174 @@
+import { useEffect, useMemo } from 'react'
+import { FormProvider, useForm, useWatch } from 'react-hook-form'
+import { toast } from 'sonner'
+import type { GradeSheet } from '../../../core/record/schemas'
+import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
+import type { Grade } from '../../../data/grades'
+import { putGrade, removeGrade } from '../../../store/records'
+import { useSystem } from '../../../ui/Units'
+import { CompositionFields } from './CompositionFields'
+import { draftKeeping } from './draft-keeping'
+import { Choice, Text } from './SheetFields'
+import { SheetPreview } from './SheetPreview'
+
+interface Props {
+  readonly edited: GradeSheet | null
+  readonly names: readonly string[]
+  readonly onDone: (name: string | null) => void
+}
+
+/** A grade of one's own from a supplier's sheet: little is asked, the rest is suggested and can be put right. */
+export default function OwnGradeForm({ edited, names, onDone }: Props) {
+  const system = useSystem()
+  const taken = useMemo(() => names.filter(name => name !== edited?.name), [names, edited])
+  const form = useForm<SheetDraft>({
+    defaultValues: edited ? draftOf(edited as Grade, system) : (draftKeeping.read() ?? EMPTY_DRAFT),
+    resolver: values => {
+      const read = readSheet(values, system, taken)
+      return read.ok ? { values, errors: {} } : { values: {}, errors: errorsOf(read.problems) }
+    },
+  })
+  const draft = useWatch({ control: form.control }) as SheetDraft
+  useEffect(() => {
+    if (!edited) draftKeeping.keep(draft)
+  }, [draft, edited])
+  const read = useMemo(() => readSheet(draft, system, taken), [draft, system, taken])
+  const save = form.handleSubmit(async values => {
+    const sheet = readSheet(values, system, taken)
+    if (!sheet.ok || !(await putGrade(sheet.value as GradeSheet))) return
+    if (edited && edited.name !== sheet.value.name) await removeGrade(edited.name)
+    draftKeeping.forget()
+    toast(`${sheet.value.name} saved`)
+    onDone(sheet.value.name)
+  })
+  const remove = async () => {
+    if (!edited || !(await removeGrade(edited.name))) return
+    toast(`${edited.name} deleted; batches and recipes keep their own copy`, {
+      action: { label: 'Undo', onClick: () => void putGrade(edited) },
+    })
+    onDone(null)
+  }
+  return (
+    <FormProvider {...form}>
+      <form onSubmit={save} noValidate className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <div className="min-w-0 space-y-5">
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.4fr_1fr_1.6fr]">
+            <Text name="name" label="Name" longest={40} />
+            <Choice
+              name="made"
+              label="Made as"
+              options={[
+                ['ingot', 'ingot'],
+                ['powder', 'atomised powder'],
+              ]}
+            />
+            <Text name="source" label="Where the figures are from" longest={200} hint="the supplier’s sheet" />
+          </div>
+          <CompositionFields />
+          <section aria-label="Windows">
+            <h2 className="text-[16px]">Windows</h2>
+            <p className="mb-2 text-[12.5px] text-ink-2">
+              Leave empty what the sheet does not say: a value suggested from the composition stands in.
+            </p>
+            <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+              <Text
+                name="austenitizeUsual"
+                label="Soak, usually at"
+                suggested={read.ok ? read.value.austenitize.defaultC : null}
+              />
+              <Text
+                name="austenitizeMin"
+                label="Soak, least"
+                suggested={read.ok ? read.value.austenitize.minC : null}
+              />
+              <Text name="austenitizeMax" label="Soak, most" suggested={read.ok ? read.value.austenitize.maxC : null} />
+              <div className="grid grid-cols-2 gap-2">
+                <Text name="soakMin" label="Min, thin" suggested={read.ok ? read.value.soak.minMin : null} plain />
+                <Text name="soakMax" label="Min, thick" suggested={read.ok ? read.value.soak.maxMin : null} plain />
+              </div>
+              <Text name="temperMin" label="Temper, least" suggested={read.ok ? read.value.temper.minC : null} />
+              <Text name="temperMax" label="Temper, most" suggested={read.ok ? read.value.temper.maxC : null} />
+              <Text
+                name="targetMin"
+                label="Usual target from"
+                suggested={read.ok ? read.value.usualTarget.minHrc : null}
+                plain
+              />
+              <Text
+                name="targetMax"
+                label="Usual target to"
+                suggested={read.ok ? read.value.usualTarget.maxHrc : null}
+                plain
+              />
+            </div>
+          </section>
+          <section aria-label="Tempering chart">
+            <h2 className="text-[16px]">Tempering chart</h2>
+            <div className="mt-1 grid gap-3 sm:grid-cols-[1.2fr_1fr]">
+              <Text
+                name="chart"
+                label="One row a line, temper then hardness; paste a table or CSV"
+                rows={8}
+                hint={'200  60.5\n300  57'}
+              />
+              <div className="grid content-start grid-cols-2 gap-3">
+                <Text
+                  name="chartSoakAt"
+                  label="Chart’s soak at"
+                  suggested={read.ok ? read.value.austenitize.defaultC : null}
+                />
+                <Text name="chartSoakFor" label="for, min" suggested={read.ok ? read.value.soak.maxMin : null} plain />
+                <Text name="chartCold" label="Chart’s cold" hint="none" />
+                <Choice
+                  name="chartTempers"
+                  label="Tempers, 2 h each"
+                  options={[
+                    ['1', 'one'],
+                    ['2', 'two'],
+                    ['3', 'three'],
+                  ]}
+                />
+              </div>
+            </div>
+          </section>
+          <Text name="note" label="Note" longest={400} />
+        </div>
+        <div className="min-w-0">
+          <SheetPreview draft={draft} read={read} />
+          <div className="mt-4 flex flex-wrap gap-2">
+            <button type="submit" className="btn btn-ember">
+              Save this grade
+            </button>
+            <button
+              type="button"
+              className="btn"
+              onClick={() => {
+                if (!edited) draftKeeping.forget()
+                onDone(edited?.name ?? null)
+              }}
+            >
+              {edited ? 'Leave as it was' : 'Give it up'}
+            </button>
+            {edited && (
+              <button type="button" className="btn btn-plain" onClick={() => void remove()}>
+                Delete
+              </button>
+            )}
+          </div>
+        </div>
+      </form>
+    </FormProvider>
+  )
+}
+
+/** Problems by their dotted path, as the form keeps them. */
+function errorsOf(problems: readonly { path: string; message: string }[]) {
+  const errors: Record<string, unknown> = {}
+  for (const { path, message } of problems) {
+    const [field = '', part] = path.split('.')
+    const error = { type: 'sheet', message }
+    if (part === undefined) errors[field] ??= error
+    else errors[field] = { [part]: error, ...(errors[field] as object | undefined) }
+  }
+  return errors as never
+}

@@ -1,0 +1,79 @@
+import { useId } from 'react'
+import { get, type Path, useFormContext } from 'react-hook-form'
+import type { SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
+import { formatNumber } from '../../../core/units/quantity'
+import { useSystem } from '../../../ui/Units'
+
+interface TextProps {
+  readonly name: Path<SheetDraft>
+  readonly label: string
+  readonly hideLabel?: boolean
+  readonly longest?: number
+  readonly rows?: number
+  readonly hint?: string
+  /** What stands in while the field is empty: °C, or a plain number. */
+  readonly suggested?: number | null
+  readonly plain?: boolean
+}
+
+/** A text of the sheet with its trouble beneath; what is wrong stays as it was typed. */
+export function Text({ name, label, hideLabel, longest, rows, hint, suggested, plain }: TextProps) {
+  const id = useId()
+  const system = useSystem()
+  const { register, formState } = useFormContext<SheetDraft>()
+  const message = (get(formState.errors, name) as { message?: string } | undefined)?.message
+  const placeholder =
+    hint ??
+    (suggested === undefined || suggested === null
+      ? ''
+      : plain
+        ? String(suggested)
+        : formatNumber(suggested, 'temperature', system))
+  const shared = {
+    id,
+    placeholder,
+    maxLength: longest ?? 4000,
+    autoComplete: 'off',
+    'aria-invalid': message !== undefined,
+    'aria-describedby': message ? `${id}-trouble` : undefined,
+    ...register(name),
+  }
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
+        {label}
+      </label>
+      {rows ? <textarea rows={rows} className="field py-2" {...shared} /> : <input className="field" {...shared} />}
+      {message && (
+        <p id={`${id}-trouble`} role="alert" className="mt-1 text-[13px] text-bad">
+          {message}
+        </p>
+      )}
+    </div>
+  )
+}
+
+interface ChoiceProps {
+  readonly name: 'made' | 'chartTempers'
+  readonly label: string
+  readonly options: readonly (readonly [value: string, label: string])[]
+}
+
+export function Choice({ name, label, options }: ChoiceProps) {
+  const id = useId()
+  const { register } = useFormContext<SheetDraft>()
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="label">
+        {label}
+      </label>
+      <select id={id} className="field" {...register(name)}>
+        {options.map(([value, text]) => (
+          <option key={value} value={value}>
+            {text}
+          </option>
+        ))}
+      </select>
+    </div>
+  )
+}

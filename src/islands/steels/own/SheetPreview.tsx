@@ -1,0 +1,92 @@
+import type { Result } from '../../../core/result'
+import { parseChartText } from '../../../core/steel/own-grade/chart-text'
+import { misfitOf } from '../../../core/steel/own-grade/misfit'
+import type { SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
+import { predict } from '../../../core/steel/predict'
+import { suggestRoute, usualTargetOf } from '../../../core/steel/suggest'
+import { formatBoth } from '../../../core/units/quantity'
+import type { Grade } from '../../../data/grades'
+import { Figure, Warnings } from '../../../ui/Bench'
+import { useSystem } from '../../../ui/Units'
+
+/** What the sheet comes to while it is typed: a first prediction, the chart's misfit, and what could not be read. */
+export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<Grade> }) {
+  const { skipped, rows, scale } = parseChartText(draft.chart)
+  return (
+    <div>
+      <h2 className="text-[16px]">What it comes to</h2>
+      {read.ok ? (
+        <Readout grade={read.value} />
+      ) : (
+        <p className="mt-1 text-[13px] text-ink-2">
+          {draft.nominal.C
+            ? 'Something on the sheet does not fit yet; it is said beside its field when you save.'
+            : 'Give it a name and a composition: carbon and chromium are enough to begin.'}
+        </p>
+      )}
+      {draft.chart.trim() !== '' && (
+        <p className="mt-2 text-[13px]">
+          {rows.length} rows of the chart read{scale === 'F' ? ', taken as °F' : ''}.
+        </p>
+      )}
+      <ul>
+        {skipped.map(line => (
+          <li key={line.line} className="border-l-3 border-bad pl-3 text-[13px]">
+            Line {line.line}, “{line.text}”: {line.why}.
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+function Readout({ grade }: { grade: Grade }) {
+  const system = useSystem()
+  const route = suggestRoute(grade, usualTargetOf(grade), { coldToC: null, ovenMaxC: 1300, thicknessMm: 3 })
+  const prediction = predict(grade, route)
+  const misfit = misfitOf(grade)
+  return (
+    <>
+      <Figure
+        label={`${formatBoth(route.austenitizeC, system)}, tempered twice at ${formatBoth(route.tempers[0]?.atC ?? 0, system)}`}
+        value={prediction.finalHrc.mean.toFixed(1)}
+        unit={`HRC ± ${(1.96 * prediction.finalHrc.sd).toFixed(1)}`}
+        working={prediction.working}
+      />
+      <Warnings lines={prediction.cautions} />
+      {misfit && (
+        <>
+          <Figure
+            label="Chart and composition agree within"
+            value={misfit.rmsHrc.toFixed(1)}
+            unit="HRC, root mean square"
+          />
+          <table className="sheet text-[13px]">
+            <thead>
+              <tr>
+                <th>Temper</th>
+                <th>Chart</th>
+                <th>Composition alone</th>
+                <th>Off</th>
+              </tr>
+            </thead>
+            <tbody>
+              {misfit.rows.map(row => (
+                <tr key={row.temperC}>
+                  <td className="!py-0.5">{formatBoth(row.temperC, system)}</td>
+                  <td className="!py-0.5">{row.chartHrc}</td>
+                  <td className="!py-0.5">{row.modelHrc.toFixed(1)}</td>
+                  <td className="!py-0.5">
+                    {row.chartHrc >= row.modelHrc ? '+' : '−'}
+                    {Math.abs(row.chartHrc - row.modelHrc).toFixed(1)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {misfit.doubt && <Warnings lines={[{ code: 'misfit', message: misfit.doubt }]} />}
+        </>
+      )}
+    </>
+  )
+}

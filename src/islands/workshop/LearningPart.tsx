@@ -1,0 +1,62 @@
+import type { Workshop } from '../../core/record/schemas'
+import { SelectField } from '../../ui/PlainFields'
+import { useShopFit } from '../use-shop-fit'
+
+interface Props {
+  readonly shop: Workshop
+  readonly edit: (part: Partial<Workshop>) => void
+}
+
+/** Whether the shop's own readings correct its predictions, and whether that helps. */
+export function LearningPart({ shop, edit }: Props) {
+  const fit = useShopFit()
+  return (
+    <>
+      <SelectField
+        label="Your own readings"
+        value={shop.learning === false ? 'off' : 'on'}
+        options={[
+          ['on', 'correct the charts where they help'],
+          ['off', 'are kept, but correct nothing'],
+        ]}
+        onCommit={v => edit({ learning: v === 'on' })}
+      />
+      {fit === undefined && <p className="text-[12.5px] text-ink-2">Reading the log …</p>}
+      {fit === null && (
+        <p className="text-[12.5px] text-ink-2">
+          There is nothing to learn from yet: log readings at a batch’s Measure bench.
+        </p>
+      )}
+      {fit && (
+        <table className="sheet text-[13px]">
+          <caption className="text-left text-[12.5px] text-ink-2">
+            How far off on batches left out of the learning, HRC (root mean square)
+          </caption>
+          <thead>
+            <tr>
+              <th>Steel</th>
+              <th>Readings</th>
+              <th>Chart alone</th>
+              <th>With yours</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[['all', fit.heldOut] as const, ...Object.entries(fit.byGrade)].map(([name, held]) => (
+              <tr key={name}>
+                <td className="!py-1">{name}</td>
+                <td className="!py-1">{held.readings}</td>
+                <td className="!py-1">{held.chart.toFixed(2)}</td>
+                <td className={`!py-1 ${held.shop < held.chart ? 'font-semibold' : ''}`}>{held.shop.toFixed(2)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {fit && fit.setAside.length > 0 && (
+        <p className="text-[12.5px] text-ink-2">
+          {fit.setAside.length} sets lie so far off that another cause is likelier; they teach nothing.
+        </p>
+      )}
+    </>
+  )
+}

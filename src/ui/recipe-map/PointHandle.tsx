@@ -1,0 +1,92 @@
+import { useRef, useState } from 'react'
+import { formatBoth, type System } from '../../core/units/quantity'
+import type { MapAxes, MapPoint } from './axes'
+import { type Field, fieldAt } from './contours'
+
+interface Props {
+  readonly point: MapPoint
+  readonly field: Field
+  readonly axes: MapAxes
+  readonly system: System
+  readonly onMove: (key: string, austenitizeC: number, temperC: number, settled: boolean) => void
+}
+
+const STEP_C = 5
+const toStep = (c: number, { min, max }: { min: number; max: number }) =>
+  Math.min(
+    Math.floor(max / STEP_C) * STEP_C,
+    Math.max(Math.ceil(min / STEP_C) * STEP_C, Math.round(c / STEP_C) * STEP_C),
+  )
+
+/** A route as a point: dragged, or moved by the arrow keys 5 °C at a time. */
+export function PointHandle({ point, field, axes, system, onMove }: Props) {
+  const handle = useRef<HTMLDivElement>(null)
+  const [dragged, setDragged] = useState<{ austenitizeC: number; temperC: number } | null>(null)
+  const { austenitizeC, temperC } = dragged ?? point
+  const share = (c: number, { min, max }: { min: number; max: number }) => (c - min) / (max - min)
+  const read = fieldAt(field, share(austenitizeC, axes.austenitizeC), share(temperC, axes.temperC))
+  const hrc = point.hrc ?? read
+  const x = axes.x(austenitizeC)
+  const y = axes.y(temperC)
+  const moveTo = (a: number, t: number, settled: boolean) =>
+    onMove(point.key, toStep(a, axes.austenitizeC), toStep(t, axes.temperC), settled)
+  const nearRight = x > axes.box.right - 190
+  const spoken = `${point.key}: soak ${formatBoth(austenitizeC, system)}, temper ${formatBoth(temperC, system)}, ${hrc.toFixed(1)} HRC`
+  return (
+    <div
+      ref={handle}
+      role="application"
+      aria-roledescription="point on the recipe map"
+      aria-label={`${spoken}. Arrow keys move it.`}
+      tabIndex={0}
+      className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-move touch-none place-items-center rounded-full"
+      style={{ left: x, top: y, zIndex: point.active ? 2 : 1 }}
+      onPointerDown={event => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        setDragged({ austenitizeC, temperC })
+      }}
+      onPointerMove={event => {
+        if (!dragged) return
+        const frame = handle.current?.offsetParent?.getBoundingClientRect()
+        if (!frame) return
+        const at = axes.at(event.clientX - frame.left, event.clientY - frame.top)
+        const next = {
+          austenitizeC: toStep(at.austenitizeC, axes.austenitizeC),
+          temperC: toStep(at.temperC, axes.temperC),
+        }
+        if (next.austenitizeC === dragged.austenitizeC && next.temperC === dragged.temperC) return
+        setDragged(next)
+        onMove(point.key, next.austenitizeC, next.temperC, false)
+      }}
+      onPointerUp={() => {
+        if (dragged) onMove(point.key, dragged.austenitizeC, dragged.temperC, true)
+        setDragged(null)
+      }}
+      onPointerCancel={() => setDragged(null)}
+      onKeyDown={event => {
+        const by = event.shiftKey ? 5 * STEP_C : STEP_C
+        const step = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] }[event.key]
+        if (!step) return
+        event.preventDefault()
+        event.stopPropagation()
+        moveTo(austenitizeC + (step[0] ?? 0), temperC + (step[1] ?? 0), true)
+      }}
+    >
+      <span
+        className={`h-5 w-5 rounded-full border-2 ${point.active ? 'border-ash bg-ember' : 'border-ink bg-ash'}`}
+        aria-hidden="true"
+      />
+      <span
+        aria-hidden="true"
+        className={`pointer-events-none absolute top-1/2 -translate-y-1/2 whitespace-nowrap bg-ash px-1.5 py-0.5 text-[13px] font-semibold ${nearRight ? 'right-9' : 'left-9'}`}
+      >
+        {point.key} {hrc.toFixed(1)}
+        {dragged && (
+          <span className="block text-[12px] font-normal">
+            {formatBoth(austenitizeC, system)}, {formatBoth(temperC, system)}
+          </span>
+        )}
+      </span>
+    </div>
+  )
+}

@@ -1,0 +1,92 @@
+import { useMemo, useRef } from 'react'
+import type { RecipeMap as MapData } from '../../core/steel/recipe-map'
+import type { TargetHrc } from '../../core/steel/suggest'
+import type { System } from '../../core/units/quantity'
+import { useWidth } from '../use-width'
+import { AxisLabels } from './AxisLabels'
+import { axesOf, type MapLimits, type MapPoint } from './axes'
+import { areaAbove, type Field, type PlotBox } from './contours'
+import { HardnessLines } from './HardnessLines'
+import { LimitLines } from './LimitLines'
+import { PointHandle } from './PointHandle'
+
+interface Props {
+  readonly map: MapData
+  readonly target: TargetHrc
+  readonly points: readonly MapPoint[]
+  readonly limits: MapLimits
+  readonly system: System
+  readonly height: number
+  /** A point is dragged: told at each step, and once settled. */
+  readonly onMove: (key: string, austenitizeC: number, temperC: number, settled: boolean) => void
+}
+
+/** Finished hardness over soak and temper: dragged points, hardness lines, and the limits of steel and shop. */
+export function RecipeMap({ map, target, points, limits, system, height, onMove }: Props) {
+  const frame = useRef<HTMLDivElement>(null)
+  const width = Math.max(300, useWidth(frame) || 620)
+  const box = useMemo((): PlotBox => ({ left: 56, right: width - 12, top: 12, bottom: height - 40 }), [width, height])
+  const field = useMemo((): Field => ({ size: map.austenitizeC.length, values: map.hrc }), [map])
+  const axes = useMemo(() => axesOf(map, box), [map, box])
+  return (
+    <div ref={frame} className="relative" style={{ height }}>
+      <svg width={width} height={height} className="block" role="img" aria-label={described(map, target)}>
+        <Bands field={field} box={box} />
+        <HardnessLines field={field} box={box} target={target} points={points.map(p => axes.place(p))} />
+        <LimitLines map={map} limits={limits} axes={axes} />
+        <AxisLabels axes={axes} system={system} />
+      </svg>
+      {points.map(point => (
+        <PointHandle key={point.key} point={point} field={field} axes={axes} system={system} onMove={onMove} />
+      ))}
+    </div>
+  )
+}
+
+/** Tint by hardness, from cold grey through straw to ember: the harder, the more ember. */
+function Bands({ field, box }: { field: Field; box: PlotBox }) {
+  const { levels, softest, hardest } = useMemo(() => levelsOf(field), [field])
+  return (
+    <g>
+      <rect
+        x={box.left}
+        y={box.top}
+        width={box.right - box.left}
+        height={box.bottom - box.top}
+        style={{ fill: 'var(--map-soft)' }}
+      />
+      {levels.map(level => {
+        const part = Math.round((100 * (level - softest)) / Math.max(1, hardest - softest))
+        return (
+          <path
+            key={level}
+            d={areaAbove(field, level, box)}
+            style={{
+              fill:
+                part < 50
+                  ? `color-mix(in oklab, var(--map-middle) ${2 * part}%, var(--map-soft))`
+                  : `color-mix(in oklab, var(--map-hard) ${2 * part - 100}%, var(--map-middle))`,
+            }}
+          />
+        )
+      })}
+    </g>
+  )
+}
+
+/** Every half HRC over the upper part of what is there; the far overtempered end is one tint. */
+function levelsOf({ values }: Field) {
+  const hardest = Math.max(...values)
+  const softest = Math.max(Math.min(...values), hardest - 12)
+  const first = Math.ceil(softest * 2) / 2
+  return {
+    hardest,
+    softest,
+    levels: Array.from({ length: Math.max(0, Math.floor((hardest - first) * 2) + 1) }, (_, i) => first + i / 2),
+  }
+}
+
+const described = (map: MapData, target: TargetHrc) => {
+  const inside = map.hrc.filter(hrc => hrc >= target.min && hrc <= target.max).length
+  return `Recipe map: hardness from ${Math.min(...map.hrc).toFixed(0)} to ${Math.max(...map.hrc).toFixed(0)} HRC over soak ${Math.round(map.austenitizeC[0] ?? 0)} to ${Math.round(map.austenitizeC.at(-1) ?? 0)} °C and temper ${Math.round(map.temperC[0] ?? 0)} to ${Math.round(map.temperC.at(-1) ?? 0)} °C; ${Math.round((100 * inside) / map.hrc.length)} % of it is in the target`
+}
