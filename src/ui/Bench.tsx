@@ -5,6 +5,8 @@ import { Working } from './Working'
 interface BenchProps {
   readonly title: string
   readonly says: string
+  /** Other ways to draw the thing, at the right of the title. */
+  readonly views?: ReactNode
   /** The thing itself, drawn to scale. */
   readonly drawing: ReactNode
   /** The few figures that matter, and the next action. */
@@ -14,16 +16,17 @@ interface BenchProps {
 }
 
 /** The one layout of every stage: the thing on the left, its figures on the right, exact fields below. */
-export function Bench({ title, says, drawing, figures, fields }: BenchProps) {
+export function Bench({ title, says, views, drawing, figures, fields }: BenchProps) {
   return (
     <section
       aria-label={title}
       className="grid gap-x-10 gap-y-4 px-4 py-4 md:px-6 lg:grid-cols-[minmax(0,1fr)_minmax(300px,360px)]"
     >
       <div className="min-w-0">
-        <header className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        <header className={`${views ? 'mb-1' : 'mb-3'} flex flex-wrap items-baseline gap-x-6 gap-y-1`}>
           <h2 className="text-[21px]">{title}</h2>
-          <p className="text-[13px] text-ink-2">{says}</p>
+          <p className="min-w-0 flex-1 text-[13px] text-ink-2">{says}</p>
+          {views}
         </header>
         {drawing}
         {fields && <div className="mt-4">{fields}</div>}

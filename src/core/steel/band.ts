@@ -1,10 +1,12 @@
 import type { Composition } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
 import { createRandom } from '../random'
+import { shopCorrection } from './learn/shop-model'
 import { metallurgy, retainedFinal } from './metallurgy'
-import { modelSd } from './predict'
+import { modelSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
-import { chartShiftOf, compositionOf, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
+import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
+import { combinedParameter } from './tempering'
 import { elementSpreads, shiftRoute, triangleAt } from './variation'
 
 /** Quantiles of a drawn figure: 2.5, 16, 50, 84 and 97.5 %. */
@@ -33,6 +35,7 @@ interface BandRequest {
   readonly draws: number
   readonly seed: number
   readonly target: { readonly min: number; readonly max: number } | null
+  readonly shop: ShopExperience | null
 }
 
 const quantile = (sorted: Float64Array, p: number): number => {
@@ -56,15 +59,17 @@ const quantilesOf = (values: Float64Array): Quantiles => {
 
 /**
  * Band of a finished blade by drawing: composition from triangles over the mill's range, oven temperatures and time as
- * a small shop holds them, the model's own error. The same seed gives the same band.
+ * a small shop holds them, the model's own error. Where the shop's readings help, they move the mean, and what they leave
+ * open is drawn in place of the mill's range and the model's error. The same seed gives the same band.
  */
-export function bandOf({ steel, route, draws, seed, target }: BandRequest): Band {
+export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest): Band {
   const random = createRandom(seed)
   const model = modelSteelOf(steel)
   const chart = chartShiftOf(steel)
   const nominal = compositionOf(steel)
-  const spreads = elementSpreads(steel)
-  const own = modelSd(steel)
+  const learnt = learntOf(steel, route, shop)
+  const spreads = learnt ? [] : elementSpreads(steel)
+  const own = learnt ? { mean: learnt.mean, sd: learnt.sd } : { mean: 0, sd: modelSd(steel) }
   const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const hrc = new Float64Array(draws)
   const retained = new Float64Array(draws)
@@ -81,7 +86,7 @@ export function bandOf({ steel, route, draws, seed, target }: BandRequest): Band
       random.normal(0, soakSdMin),
     )
     const m = metallurgy(composition, model, drawn)
-    hrc[i] = Math.max(0, lastHrc(onChart(chart, m)) + random.normal(0, own))
+    hrc[i] = Math.max(0, lastHrc(onChart(chart, m)) + random.normal(own.mean, own.sd))
     retained[i] = retainedFinal(m)
     chromium[i] = m.austenite.Cr
   }
@@ -98,4 +103,9 @@ export function bandOf({ steel, route, draws, seed, target }: BandRequest): Band
     inTarget: target && hrc.reduce((n, value) => n + (value >= target.min && value <= target.max ? 1 : 0), 0) / draws,
     histogram: [...bins].sort((a, b) => a[0] - b[0]),
   }
+}
+
+function learntOf(steel: Steel, route: Route, shop: ShopExperience | null) {
+  if (!shop || !isGrade(steel)) return null
+  return shopCorrection(shop.model, standingOf(steel.name, route, shop, combinedParameter(route.tempers), true))
 }

@@ -1,4 +1,4 @@
-import { predict } from './predict'
+import { predict, type ShopExperience } from './predict'
 import type { Route } from './route'
 import type { Steel } from './steel'
 import { TEMPER_STEP_C, withTemperC } from './suggest'
@@ -13,11 +13,11 @@ export interface CurvePoint {
 export const CURVE_RANGE_C = { min: 100, max: 600 } as const
 
 /** Finished hardness against the temperature of all tempers of a route, with its one-sigma band. */
-export function temperCurve(steel: Steel, route: Route): CurvePoint[] {
+export function temperCurve(steel: Steel, route: Route, shop: ShopExperience | null = null): CurvePoint[] {
   const tempered = route.tempers.length > 0 ? route : { ...route, tempers: [{ atC: 200, holdMin: 120 }] }
   const points: CurvePoint[] = []
   for (let atC = CURVE_RANGE_C.min; atC <= CURVE_RANGE_C.max; atC += 2 * TEMPER_STEP_C) {
-    const { mean, sd } = predict(steel, withTemperC(tempered, atC)).finalHrc
+    const { mean, sd } = predict(steel, withTemperC(tempered, atC), shop).finalHrc
     points.push({ atC, mean, sd })
   }
   return points

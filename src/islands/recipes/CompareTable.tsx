@@ -30,7 +30,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
           .join(', ') || 'none',
     ],
     [
-      'Hardness, HRC',
+      'HRC',
       r => (
         <>
           <span className="figure text-[30px]">{hrcText(r.prediction.finalHrc.mean)}</span>{' '}
@@ -39,27 +39,27 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       ),
     ],
     [
-      'By the chart alone',
+      'Chart alone',
       r =>
-        r.prediction.shop
-          ? `${hrcText(r.prediction.chartHrc.mean)} ${band95(r.prediction.chartHrc.sd)}; ${r.prediction.shop.readings} own readings`
-          : 'the same; no own readings help yet',
+        r.prediction.shop ? `${hrcText(r.prediction.chartHrc.mean)} ${band95(r.prediction.chartHrc.sd)}` : 'the same',
     ],
     ['Soft austenite', r => percentText(r.prediction.retainedAustenite.final)],
     [
-      'Chromium against rust',
+      'Chromium',
       r =>
         `${r.prediction.austenite.Cr.toFixed(1)} %${r.prediction.corrosion.temperPenalty > 0 ? `, ${percentText(r.prediction.corrosion.temperPenalty)} robbed` : ''}`,
     ],
-    ['Takes knocks, 0 to 10', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
+    ['Knocks, 0 to 10', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
     ['Oven time', r => `${ovenHours(r.route).toFixed(1)} h`],
-    ['Mind', r => r.prediction.cautions.map(c => c.message)[0] ?? 'nothing'],
+    ...(compared.some(r => r.prediction.cautions.length > 0)
+      ? [['Mind', (r: ComparedRoute) => r.prediction.cautions[0]?.message ?? 'nothing'] as const]
+      : []),
   ]
   return (
-    <table className="sheet text-[13px]">
+    <table className="sheet table-fixed text-[13px]">
       <thead>
         <tr>
-          <th>
+          <th className="w-24">
             <span className="sr-only">Figure</span>
           </th>
           {drafts.map(d => (
@@ -91,11 +91,11 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       <tbody>
         {rows.map(([label, cell]) => (
           <tr key={label}>
-            <th scope="row" className="!border-rule align-top">
+            <th scope="row" className="w-24 !border-rule !py-1 align-top">
               {label}
             </th>
             {compared.map(route => (
-              <td key={route.name} className="align-top">
+              <td key={route.name} className="!py-1 align-top">
                 {cell(route)}
               </td>
             ))}

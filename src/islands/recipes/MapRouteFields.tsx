@@ -54,14 +54,14 @@ export function MapRouteFields({ draft, shop, onRoute }: Props) {
       {temper && (
         <>
           <QuantityField
-            label="Tempers at"
+            label="Temper at"
             dimension="temperature"
             value={temper.atC}
             {...BOUNDS.temperC}
             onCommit={atC => setTempers({ atC })}
           />
           <SelectField
-            label="How often, 2 h each"
+            label="Tempers of 2 h"
             value={String(route.tempers.length)}
             options={['1', '2', '3'].map(n => [n, n] as const)}
             onCommit={n => onRoute({ ...route, tempers: Array.from({ length: Number(n) }, () => temper) })}

@@ -40,7 +40,7 @@ function Loaded({ id, shop }: { id: string; shop: Workshop }) {
 }
 
 const KEYS = ['A', 'B', 'C'] as const
-const MAP_HEIGHT = 404
+const MAP_HEIGHT = 392
 
 /** A recipe as a point on its map, up to two other routes beside it, and the Heat Line of the one that is moved. */
 function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Workshop }) {

@@ -93,7 +93,7 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
           onChange={event => setAt(Number(event.target.value))}
         />
       </div>
-      <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2 xl:grid-cols-3">
+      <div className={`grid gap-x-8 gap-y-4 sm:grid-cols-2 ${answer.figures.length > 2 ? 'xl:grid-cols-3' : ''}`}>
         {answer.figures.map(figure => (
           <Along key={figure.label} figure={figure} at={at} />
         ))}
@@ -113,7 +113,7 @@ const settingText = (kind: 'temperature' | 'cold', at: number, system: System): 
 }
 
 const WIDTH = 260
-const HEIGHT = 96
+const HEIGHT = 150
 
 /** A figure along its knob, with a mark where the knob stands. */
 function Along({ figure, at }: { figure: TaleFigure; at: number }) {

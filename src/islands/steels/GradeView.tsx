@@ -35,8 +35,11 @@ export function GradeView({ grade, shop, onEdit }: Props) {
   const route = withTemperC(suggested, temperC) as BatchGroup['route']
   const experience = useExperience(shop)
   const prediction = predict(grade, route, experience)
-  const steel = steelRequest(grade)
-  const curve = useAnswer('temper-curve', { steel, route: suggested as BatchGroup['route'] })
+  const curveRequest = useMemo(
+    () => ({ steel: steelRequest(grade), route: suggested as BatchGroup['route'], shop: experience }),
+    [grade, suggested, experience],
+  )
+  const curve = useAnswer('temper-curve', curveRequest)
   const curves = useAnswer('grade-curves', { grade: grade as never, route })
   const both = (c: number) => formatBoth(c, shop.units)
   const begin = async () => {

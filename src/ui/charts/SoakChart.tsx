@@ -26,7 +26,7 @@ export default function SoakChart({ points, window, system }: Props) {
         pointRadius: 0,
       })
       const last = points.at(-1)
-      const named = (pick: (p: SoakPoint) => number, text: string, name: string, at: number) => {
+      const named = (pick: (p: SoakPoint) => number, text: string, name: string, at: number, above: boolean) => {
         const point = points[Math.round((points.length - 1) * at)] ?? last
         return {
           type: 'label' as const,
@@ -35,7 +35,7 @@ export default function SoakChart({ points, window, system }: Props) {
           content: text,
           color: colour(name),
           font: { size: 12 },
-          yAdjust: -10,
+          yAdjust: above ? -10 : 11,
         }
       }
       return {
@@ -81,9 +81,9 @@ export default function SoakChart({ points, window, system }: Props) {
                   backgroundColor: colour('rule').replace('rgb(', 'rgba(').replace(')', ', 0.35)'),
                   borderWidth: 0,
                 },
-                none: named(p => p.noCold, 'no cold', 'ember', 0.2),
-                ice: named(p => p.dryIce, 'dry ice', 'ice', 0.62),
-                nitrogen: named(p => p.nitrogen, 'liquid nitrogen', 'ice', 0.85),
+                none: named(p => p.noCold, 'no cold', 'ember', 0.66, false),
+                ice: named(p => p.dryIce, 'dry ice', 'ice', 0.45, false),
+                nitrogen: named(p => p.nitrogen, 'liquid nitrogen', 'ice', 0.66, true),
               },
             },
           },

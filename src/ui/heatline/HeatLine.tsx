@@ -26,6 +26,10 @@ interface Props {
 }
 
 const HEIGHT = 192
+/** What the names of the stations take below the curve. */
+const STATIONS_HEIGHT = 42
+/** Below the curve where no stations stand. */
+const FOOT = 10
 const LEAST_WIDTH = 1120
 const GRID_C = [-75, 200, 500, 800, 1066]
 
@@ -35,7 +39,9 @@ export function HeatLine(props: Props) {
   const station = stations?.at
   const frame = useRef<HTMLDivElement>(null)
   const width = Math.max(LEAST_WIDTH, useWidth(frame) || 1208)
-  const box = useMemo(() => ({ left: 16, right: width - 16, top: 26, bottom: HEIGHT - 42 }), [width])
+  const foot = stations ? STATIONS_HEIGHT : FOOT
+  const height = HEIGHT - STATIONS_HEIGHT + foot
+  const box = useMemo(() => ({ left: 16, right: width - 16, top: 26, bottom: height - foot }), [width, height, foot])
   const scale = useMemo(() => heatScale(stretches, box), [stretches, box])
 
   useEffect(() => {
@@ -47,7 +53,7 @@ export function HeatLine(props: Props) {
     <div ref={frame} className="overflow-x-auto overflow-y-hidden">
       <svg
         width={width}
-        height={HEIGHT}
+        height={height}
         className="block font-sans"
         role="group"
         aria-label="Heat Line: planned temperature of the blades, with the stations of the work"

@@ -1,26 +1,26 @@
-import { useMemo } from 'react'
 import type { RecipeMap } from '../../core/steel/recipe-map'
+import type { AusteniteLimit } from './austenite-limit'
 import type { MapAxes, MapLimits } from './axes'
-import { type Field, linePath, linesAt } from './contours'
+import { linePath } from './contours'
 
-/** More soft austenite than this is felt at an edge, 0..1; as in the cautions of a route. */
-const MUCH_AUSTENITE = 0.2
-/** Least chromium at work of a stainless steel, wt%. Source: EN 10088-1. */
-const STAINLESS_CR = 10.5
+/** Least corrosion index of a stainless steel: 10.5 % chromium. Source: EN 10088-1. */
+const STAINLESS_INDEX = 10.5
+
+interface Props {
+  readonly map: RecipeMap
+  readonly limits: MapLimits
+  readonly axes: MapAxes
+  /** Where soft austenite gets too much. */
+  readonly austenite: AusteniteLimit
+}
 
 /** Austenite, corrosion and grain limits of the steel; what this oven and foil reach. Beyond a limit is hatched. */
-export function LimitLines({ map, limits, axes }: { map: RecipeMap; limits: MapLimits; axes: MapAxes }) {
+export function LimitLines({ map, limits, axes, austenite }: Props) {
   const { box } = axes
   const size = map.austenitizeC.length
-  const retained = useMemo(() => {
-    const field: Field = { size, values: map.retained }
-    return linesAt(field, MUCH_AUSTENITE, box)
-  }, [map, size, box])
-  const rust = useMemo(() => {
-    if (limits.robsAboveC === null) return []
-    return linesAt({ size, values: map.corrosion }, STAINLESS_CR, box)
-  }, [map, size, box, limits.robsAboveC])
-  const grainC = crossing(map)
+  const grainC = crossing(map.austenitizeC, map.pinning)
+  const shortfall = map.corrosion.slice(0, size).map(index => STAINLESS_INDEX / Math.max(0.1, index))
+  const stainlessC = limits.robsAboveC === null ? null : crossing(map.austenitizeC, shortfall)
   const inside = (c: number) => c > axes.austenitizeC.min + 2 && c < axes.austenitizeC.max - 2
   const uprights = [
     ...(grainC !== null && inside(grainC) ? [{ c: grainC, text: 'grain coarsens', hatch: true }] : []),
@@ -62,7 +62,7 @@ export function LimitLines({ map, limits, axes }: { map: RecipeMap; limits: MapL
           <Name x={axes.x(u.c) - 5} y={box.top + 14 + 17 * i} anchor="end" colour="var(--ink)" text={u.text} />
         </g>
       ))}
-      {retained.map((line, i) => (
+      {austenite.lines.map((line, i) => (
         <path
           key={i}
           d={linePath(line)}
@@ -72,18 +72,27 @@ export function LimitLines({ map, limits, axes }: { map: RecipeMap; limits: MapL
           strokeDasharray="6 4"
         />
       ))}
-      {retained[0] && <EndName line={retained[0]} axes={axes} colour="var(--bad)" text="over 20 % soft austenite" />}
-      {rust.map((line, i) => (
-        <path
-          key={i}
-          d={linePath(line)}
-          fill="none"
-          style={{ stroke: 'var(--ice)' }}
-          strokeWidth={1.4}
-          strokeDasharray="1 4"
-          strokeLinecap="round"
-        />
-      ))}
+      {austenite.name && <Name {...austenite.name} colour="var(--bad)" text="over 20 % soft austenite" />}
+      {stainlessC !== null && inside(stainlessC) && robs !== null && (
+        <g>
+          <line
+            x1={axes.x(stainlessC)}
+            x2={axes.x(stainlessC)}
+            y1={axes.y(robs)}
+            y2={box.bottom}
+            style={{ stroke: 'var(--ice)' }}
+            strokeDasharray="1 4"
+            strokeWidth={1.6}
+          />
+          <text
+            transform={`translate(${axes.x(stainlessC) - 6} ${(axes.y(robs) + box.bottom) / 2}) rotate(-90)`}
+            textAnchor="middle"
+            style={{ fill: 'var(--ice)', stroke: 'var(--map-soft)', strokeWidth: 4, paintOrder: 'stroke' }}
+          >
+            too little chromium
+          </text>
+        </g>
+      )}
       {robs !== null && robs > axes.temperC.min && robs < axes.temperC.max && (
         <g>
           <line
@@ -127,34 +136,12 @@ const Name = ({ x, y, anchor, colour, text }: NameProps) => (
   </text>
 )
 
-/** Names a line at its lower end, on the side that has room. */
-function EndName({
-  line,
-  axes,
-  colour,
-  text,
-}: {
-  line: readonly (readonly [number, number])[]
-  axes: MapAxes
-  colour: string
-  text: string
-}) {
-  const low = line.reduce((a, b) => (b[1] > a[1] ? b : a))
-  const y = Math.min(axes.box.bottom - 10, low[1] - 8)
-  const roomRight = axes.box.right - low[0]
-  return roomRight > 160 ? (
-    <Name x={low[0] + 8} y={y} anchor="start" colour={colour} text={text} />
-  ) : (
-    <Name x={low[0] - 8} y={y} anchor="end" colour={colour} text={text} />
-  )
-}
-
-/** Soak temperature at which the grain is no longer held; null where it is held all along. */
-function crossing({ austenitizeC, pinning }: RecipeMap): number | null {
-  const at = pinning.findIndex(value => value < 1)
+/** Where values that fall along the soak temperature pass 1; null where they stay above it. */
+function crossing(austenitizeC: readonly number[], values: readonly number[]): number | null {
+  const at = values.findIndex(value => value < 1)
   if (at < 0) return null
-  const [before, after] = [pinning[at - 1], pinning[at]] as [number | undefined, number]
-  const [c0, c1] = [austenitizeC[at - 1], austenitizeC[at]] as [number | undefined, number]
+  const [before, after] = [values[at - 1], values[at] as number]
+  const [c0, c1] = [austenitizeC[at - 1], austenitizeC[at] as number]
   if (before === undefined || c0 === undefined) return c1
   return c0 + ((before - 1) / (before - after)) * (c1 - c0)
 }

@@ -5,6 +5,8 @@ import { type Field, fieldAt } from './contours'
 
 interface Props {
   readonly point: MapPoint
+  /** Another point stands where its name would: the name goes to the other side. */
+  readonly crowded: boolean
   readonly field: Field
   readonly axes: MapAxes
   readonly system: System
@@ -19,7 +21,7 @@ const toStep = (c: number, { min, max }: { min: number; max: number }) =>
   )
 
 /** A route as a point: dragged, or moved by the arrow keys 5 °C at a time. */
-export function PointHandle({ point, field, axes, system, onMove }: Props) {
+export function PointHandle({ point, crowded, field, axes, system, onMove }: Props) {
   const handle = useRef<HTMLDivElement>(null)
   const [dragged, setDragged] = useState<{ austenitizeC: number; temperC: number } | null>(null)
   const { austenitizeC, temperC } = dragged ?? point
@@ -30,7 +32,7 @@ export function PointHandle({ point, field, axes, system, onMove }: Props) {
   const y = axes.y(temperC)
   const moveTo = (a: number, t: number, settled: boolean) =>
     onMove(point.key, toStep(a, axes.austenitizeC), toStep(t, axes.temperC), settled)
-  const nearRight = x > axes.box.right - 190
+  const onLeft = crowded !== x > axes.box.right - 190
   const spoken = `${point.key}: soak ${formatBoth(austenitizeC, system)}, temper ${formatBoth(temperC, system)}, ${hrc.toFixed(1)} HRC`
   return (
     <div
@@ -78,7 +80,7 @@ export function PointHandle({ point, field, axes, system, onMove }: Props) {
       />
       <span
         aria-hidden="true"
-        className={`pointer-events-none absolute top-1/2 -translate-y-1/2 whitespace-nowrap bg-ash px-1.5 py-0.5 text-[13px] font-semibold ${nearRight ? 'right-9' : 'left-9'}`}
+        className={`pointer-events-none absolute top-1/2 -translate-y-1/2 whitespace-nowrap bg-ash px-1.5 py-0.5 text-[13px] font-semibold ${onLeft ? 'right-9' : 'left-9'}`}
       >
         {point.key} {hrc.toFixed(1)}
         {dragged && (

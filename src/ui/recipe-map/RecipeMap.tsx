@@ -4,6 +4,7 @@ import type { TargetHrc } from '../../core/steel/suggest'
 import type { System } from '../../core/units/quantity'
 import { useWidth } from '../use-width'
 import { AxisLabels } from './AxisLabels'
+import { austeniteLimit } from './austenite-limit'
 import { axesOf, type MapLimits, type MapPoint } from './axes'
 import { areaAbove, type Field, type PlotBox } from './contours'
 import { HardnessLines } from './HardnessLines'
@@ -28,20 +29,38 @@ export function RecipeMap({ map, target, points, limits, system, height, onMove 
   const box = useMemo((): PlotBox => ({ left: 56, right: width - 12, top: 12, bottom: height - 40 }), [width, height])
   const field = useMemo((): Field => ({ size: map.austenitizeC.length, values: map.hrc }), [map])
   const axes = useMemo(() => axesOf(map, box), [map, box])
+  const austenite = useMemo(() => austeniteLimit(map, axes), [map, axes])
   return (
     <div ref={frame} className="relative" style={{ height }}>
       <svg width={width} height={height} className="block" role="img" aria-label={described(map, target)}>
         <Bands field={field} box={box} />
-        <HardnessLines field={field} box={box} target={target} points={points.map(p => axes.place(p))} />
-        <LimitLines map={map} limits={limits} axes={axes} />
+        <HardnessLines
+          field={field}
+          box={box}
+          target={target}
+          taken={[...points.map(p => axes.place(p)), ...austenite.taken]}
+        />
+        <LimitLines map={map} limits={limits} axes={axes} austenite={austenite} />
         <AxisLabels axes={axes} system={system} />
       </svg>
-      {points.map(point => (
-        <PointHandle key={point.key} point={point} field={field} axes={axes} system={system} onMove={onMove} />
+      {points.map((point, i) => (
+        <PointHandle
+          key={point.key}
+          point={point}
+          crowded={points.slice(i + 1).some(other => overlap(axes.place(point), axes.place(other)))}
+          field={field}
+          axes={axes}
+          system={system}
+          onMove={onMove}
+        />
       ))}
     </div>
   )
 }
+
+/** Two points so near that one's name would cover the other. */
+const overlap = (a: readonly [number, number], b: readonly [number, number]) =>
+  Math.abs(a[0] - b[0]) < 70 && Math.abs(a[1] - b[1]) < 24
 
 /** Tint by hardness, from cold grey through straw to ember: the harder, the more ember. */
 function Bands({ field, box }: { field: Field; box: PlotBox }) {

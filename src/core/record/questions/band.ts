@@ -4,6 +4,7 @@ import { bandOf } from '../../steel/band'
 import { list, predictRequest } from '../api'
 import { question, steelOf } from '../question'
 import { targetSchema } from '../schemas'
+import { shopExperienceSchema } from '../shop-experience'
 
 const quantiles = z.object({
   low95: z.number(),
@@ -19,6 +20,7 @@ export const band = question({
     draws: z.int().min(10).max(20_000),
     seed: z.int(),
     target: targetSchema.nullable(),
+    shop: shopExperienceSchema.nullable(),
   }),
   response: z.object({
     draws: z.int(),

@@ -12,8 +12,9 @@ export interface ChartText {
   readonly skipped: readonly { readonly line: number; readonly text: string; readonly why: string }[]
 }
 
-const FAHRENHEIT = /°?\s*f\b|fahrenheit/i
-const CELSIUS = /°?\s*c\b|celsius/i
+// The C of HRC is no unit: a scale stands alone, or behind a degree sign or a number.
+const FAHRENHEIT = /(?<![a-z])°?\s*f\b|fahrenheit/i
+const CELSIUS = /(?<![a-z])°?\s*c\b|celsius/i
 /** A number with either decimal mark, and whatever unit stands behind it. */
 const NUMBER = /[+−-]?\d+(?:[.,]\d+)?/g
 /** No sheet tempers hotter than this in °C: such a column is in °F. */

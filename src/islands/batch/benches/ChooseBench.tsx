@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { toast } from 'sonner'
 import type { BatchGroup } from '../../../core/record/schemas'
 import { Bench } from '../../../ui/Bench'
@@ -5,7 +6,7 @@ import { editGroup } from '../edit'
 import { saveAsRecipe } from '../save-recipe'
 import { suggestFor } from '../suggest-for'
 import type { BenchProps } from './bench-props'
-import { ChooseDrawing } from './choose/ChooseDrawing'
+import { ChooseDrawing, type ChooseView, ViewChoice } from './choose/ChooseDrawing'
 import { ChooseFigures } from './choose/ChooseFigures'
 import { GroupFields } from './choose/GroupFields'
 import { RouteFields } from './RouteFields'
@@ -13,6 +14,7 @@ import { RouteFields } from './RouteFields'
 /** Steel, target and route; the recipe map on which the route is dragged. */
 export function ChooseBench({ batch, plan, shop, preview }: BenchProps) {
   const { group, grade } = plan
+  const [view, setView] = useState<ChooseView>('map')
   const setRoute = (label: string, route: BatchGroup['route'], settled: boolean) => {
     preview(group.id, route)
     if (settled) void editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route }))
@@ -21,7 +23,8 @@ export function ChooseBench({ batch, plan, shop, preview }: BenchProps) {
     <Bench
       title="Choose"
       says={`${grade.name}${grade.alsoNamed.length ? `, also ${grade.alsoNamed.join(', ')}` : ''}. ${grade.note}`}
-      drawing={<ChooseDrawing plan={plan} shop={shop} onRoute={setRoute} />}
+      views={<ViewChoice view={view} onView={setView} />}
+      drawing={<ChooseDrawing view={view} plan={plan} shop={shop} onRoute={setRoute} />}
       figures={
         <>
           <ChooseFigures plan={plan} />

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import type { Workshop } from '../../../../core/record/schemas'
 import { withTemperC } from '../../../../core/steel/suggest'
 import { RecipeMap } from '../../../../ui/recipe-map/RecipeMap'
@@ -9,7 +9,7 @@ import type { GroupPlan } from '../../use-plan'
 
 const TemperChart = lazy(() => import('../../../../ui/charts/TemperChart'))
 
-const HEIGHT = 272
+const HEIGHT = 268
 type Route = GroupPlan['group']['route']
 
 interface Props {
@@ -18,32 +18,28 @@ interface Props {
   readonly onRoute: (label: string, route: Route, settled: boolean) => void
 }
 
+export type ChooseView = 'map' | 'curve'
+
 /** The recipe map, or the tempering curve through its point; the route is dragged on either. */
-export function ChooseDrawing({ plan, shop, onRoute }: Props) {
-  const [view, setView] = useState<'map' | 'curve'>('map')
+export function ChooseDrawing({ view, ...props }: Props & { view: ChooseView }) {
+  return <div style={{ height: HEIGHT }}>{view === 'map' ? <MapView {...props} /> : <CurveView {...props} />}</div>
+}
+
+/** Which of the two drawings is shown. */
+export function ViewChoice({ view, onView }: { view: ChooseView; onView: (view: ChooseView) => void }) {
   return (
-    <div>
-      <div role="group" aria-label="Drawn as" className="-mt-1 mb-1 flex gap-1">
-        {(['map', 'curve'] as const).map(name => (
-          <button
-            key={name}
-            type="button"
-            aria-pressed={view === name}
-            className={`min-h-11 px-2 text-[13px] ${view === name ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
-            onClick={() => setView(name)}
-          >
-            {name === 'map' ? 'Recipe map' : 'Tempering curve'}
-          </button>
-        ))}
-        <p className="ml-auto self-center text-[12.5px] text-ink-2">Drag the point; the Heat Line follows.</p>
-      </div>
-      <div style={{ height: HEIGHT }}>
-        {view === 'map' ? (
-          <MapView plan={plan} shop={shop} onRoute={onRoute} />
-        ) : (
-          <CurveView plan={plan} shop={shop} onRoute={onRoute} />
-        )}
-      </div>
+    <div role="group" aria-label="Drawn as" className="-my-2 flex">
+      {(['map', 'curve'] as const).map(name => (
+        <button
+          key={name}
+          type="button"
+          aria-pressed={view === name}
+          className={`min-h-11 px-2 text-[13px] ${view === name ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
+          onClick={() => onView(name)}
+        >
+          {name === 'map' ? 'Recipe map' : 'Curve'}
+        </button>
+      ))}
     </div>
   )
 }
@@ -79,7 +75,11 @@ function MapView({ plan, shop, onRoute }: Props) {
 
 function CurveView({ plan, shop, onRoute }: Props) {
   const { group, grade } = plan
-  const curve = useAnswer('temper-curve', { steel: plan.steel, route: group.route })
+  const request = useMemo(
+    () => ({ steel: plan.steel, route: group.route, shop: plan.experience }),
+    [plan.steel, group.route, plan.experience],
+  )
+  const curve = useAnswer('temper-curve', request)
   return (
     <Suspense fallback={null}>
       {curve?.ok && (

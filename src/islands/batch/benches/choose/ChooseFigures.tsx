@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import type { Prediction } from '../../../../core/steel/predict'
 import { Figure, Warnings } from '../../../../ui/Bench'
 import { useAnswer } from '../../../../workers/use-answer'
@@ -60,37 +61,28 @@ export function ShopLine({ prediction }: { prediction: Prediction }) {
 }
 
 function TargetChance({ plan }: { plan: GroupPlan }) {
-  const { group, prediction } = plan
-  const band = useAnswer('band', {
-    steel: plan.steel,
-    route: group.route,
-    draws: DRAWS,
-    seed: SEED,
-    target: group.target,
-  })
+  const { group, steel, experience } = plan
+  const request = useMemo(
+    () => ({ steel, route: group.route, draws: DRAWS, seed: SEED, target: group.target, shop: experience }),
+    [steel, group.route, group.target, experience],
+  )
+  const band = useAnswer('band', request)
   if (!band?.ok || band.value.inTarget === null) return null
   const { low95, high95 } = band.value.hrc
-  const shift = prediction.shop?.shiftHrc ?? 0
   return (
     <Figure
-      label={`Chance of ${group.target.min} to ${group.target.max}, by the chart`}
+      label={`Chance of ${group.target.min} to ${group.target.max}`}
       value={percentText(band.value.inTarget)}
-      unit={`; 95 of 100 between ${hrcText(low95)} and ${hrcText(high95)}`}
+      unit={`95 of 100 from ${hrcText(low95)} to ${hrcText(high95)}`}
       working={[
         {
           name: 'Draws',
           value: band.value.draws,
           unit: '',
-          equation:
-            'composition from triangles over the mill’s range; oven ± 6 °C, ± 1 min; temper ± 5 °C; the model’s error',
+          equation: experience
+            ? 'oven ± 6 °C, ± 1 min; temper ± 5 °C; what your own readings leave open'
+            : 'composition from triangles over the mill’s range; oven ± 6 °C, ± 1 min; temper ± 5 °C; the model’s error',
           source: 'Monte Carlo, the same seed each time',
-        },
-        {
-          name: 'Your shop’s shift, not in these draws',
-          value: shift,
-          unit: 'HRC',
-          equation: 'see the working of the finished hardness',
-          source: 'your own readings',
         },
       ]}
     />
