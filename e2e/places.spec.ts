@@ -1,7 +1,17 @@
 import { gzipSync } from 'node:zlib'
 import { expect, expectAccessible, openDemoBatch, startEmpty, test } from './shop'
 
-const PLACES = ['/', '/batches', '/recipes', '/steels', '/workshop', '/logbook'] as const
+const PLACES = [
+  '/',
+  '/batches',
+  '/recipes',
+  '/steels',
+  '/steels?view=suggest',
+  '/steels?view=why',
+  '/steels?view=own',
+  '/workshop',
+  '/logbook',
+] as const
 const STATIONS = [
   'Choose',
   'Prepare',

@@ -1,8 +1,10 @@
 import { bench, describe } from 'vitest'
 import { planCuts } from './foil/cut-plan'
 import { plateQuench } from './quench/plate-quench'
+import { bandOf } from './steel/band'
 import { findGrade } from './steel/grades'
 import { predict } from './steel/predict'
+import { recipeMap } from './steel/recipe-map'
 import type { Steel } from './steel/steel'
 import { temperCurve } from './steel/temper-curve'
 
@@ -20,6 +22,15 @@ describe('one prediction against its parts', () => {
   bench('composition alone', () => void predict(bare, route))
   bench('with a chart', () => void predict(steel, route))
   bench('a tempering curve of 51 points', () => void temperCurve(steel, route))
+})
+
+describe('a map and a band against single predictions', () => {
+  const map = { steel, route, austenitizeC: { min: 960, max: 1100 }, temperC: { min: 100, max: 600 }, shop: null }
+  bench('100 predictions', () => {
+    for (let i = 0; i < 100; i++) predict(steel, route)
+  })
+  bench('a band of 2000 draws', () => void bandOf({ steel, route, draws: 2000, seed: 1, target: null, shop: null }))
+  bench('a recipe map of 80 by 80 with bands', () => void recipeMap({ ...map, size: 80 }))
 })
 
 describe('the cut plan by number of sheets', () => {

@@ -1,13 +1,15 @@
 import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEFAULT_WORKSHOP, newBatch } from '../core/record/defaults'
-import type { Batch } from '../core/record/schemas'
+import type { Batch, GradeSheet } from '../core/record/schemas'
 import { findGrade } from '../core/steel/grades'
+import { fillSheet } from '../core/steel/own-grade/fill-sheet'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { clearAll, readAll, seedOnce, writeAll } from './backup'
 import { addBatch, editBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
-import { db } from './database'
-import { saveShop } from './records'
+import { db, WorkshopDatabase } from './database'
+import { putGrade, removeGrade, saveShop } from './records'
 import { saveTrouble } from './save-state'
 
 const grade = findGrade('X65Cr13')
@@ -133,5 +135,42 @@ describe('the whole workshop', () => {
     await seedOnce(async () => demo)
     expect(await db.batches.count()).toBe(0)
     expect((await readAll()).shop.name).toBe('Ours')
+  })
+})
+
+describe('data of an older version', () => {
+  it('is kept whole when the maker’s own grades come in (1 to 2)', async () => {
+    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+    const first = new Dexie('older')
+    first.version(1).stores({
+      batches: 'id, updatedAt',
+      readings: 'id, batchId, at',
+      recipes: 'id, gradeName',
+      runs: 'id, batchId, startedAt',
+      shop: 'id',
+      meta: 'key',
+    })
+    await first.table('batches').bulkPut(demo.batches)
+    await first.table('readings').bulkPut(demo.readings)
+    first.close()
+    const now = new WorkshopDatabase('older')
+    expect(await now.batches.count()).toBe(demo.batches.length)
+    expect(await now.readings.count()).toBe(demo.readings.length)
+    const [batch] = demo.batches
+    expect(await now.batches.get(batch?.id ?? '')).toEqual(batch)
+    expect(await now.grades.count()).toBe(0)
+    now.close()
+  })
+})
+
+describe('a grade of one’s own', () => {
+  it('is stored, exported with the rest, and not overwritten by a file', async () => {
+    const sheet = fillSheet('Harbour 14', { C: 1.05, Cr: 14, Mo: 4 }) as GradeSheet
+    expect(await putGrade(sheet)).toBe(true)
+    expect((await readAll()).grades).toEqual([sheet])
+    await writeAll({ ...(await readAll()), grades: [{ ...sheet, note: 'from a file' }] }, 'add')
+    expect((await db.grades.get('Harbour 14'))?.note).toBe('')
+    await removeGrade('Harbour 14')
+    expect(await db.grades.count()).toBe(0)
   })
 })

@@ -34,6 +34,14 @@ describe('the workshop file', () => {
     expect(code(given)).toBe(expected)
   })
 
+  it('reads a file of the first version: it had no grades of the maker’s own', () => {
+    const { grades: _, ...first } = JSON.parse(text)
+    const back = parseExchange(JSON.stringify({ ...first, version: 1 }))
+    if (!back.ok) throw new Error(back.problems[0]?.message)
+    expect(back.value.grades).toEqual([])
+    expect(back.value.batches).toEqual(demo.batches)
+  })
+
   it('names the place of the damage', () => {
     const result = parseExchange(text.replace('"rev": 1', '"rev": -1'))
     expect(result.ok ? '' : result.problems[0]?.message).toMatch(/batches\.0\.rev must be at least 0/)

@@ -7,7 +7,7 @@ import { modelSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
 import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
 import { combinedParameter } from './tempering'
-import { elementSpreads, shiftRoute, triangleAt } from './variation'
+import { elementSpreads, shiftRoute, spreadAt } from './variation'
 
 /** Quantiles of a drawn figure: 2.5, 16, 50, 84 and 97.5 %. */
 export interface Quantiles {
@@ -77,7 +77,7 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
   for (let i = 0; i < draws; i++) {
     const composition: Composition = {
       ...nominal,
-      ...Object.fromEntries(spreads.map(spread => [spread.element, triangleAt(spread, random.uniform())])),
+      ...Object.fromEntries(spreads.map(spread => [spread.element, spreadAt(spread, random.uniform())])),
     }
     const drawn = shiftRoute(
       route,

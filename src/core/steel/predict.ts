@@ -8,7 +8,7 @@ import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
 import { chartOf, chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
-import { elementSpreads, shiftRoute, triangleSd, withElement } from './variation'
+import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 import { workingOf } from './working'
 
 /** What the shop's own readings add to the chart. */
@@ -76,7 +76,7 @@ function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } 
       path: hrcPath(
         steel,
         route,
-        withElement(composition, spread.element, (composition[spread.element] ?? 0) + triangleSd(spread)),
+        withElement(composition, spread.element, (composition[spread.element] ?? 0) + spreadSd(spread)),
       ),
     })),
     run: [

@@ -7,7 +7,7 @@ import { modelSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
 import { chartShiftOf, compositionOf, isGrade, modelSteelOf, type Steel, shiftAt } from './steel'
 import { parametersAfter, retainedAfterTemper, temperDropHrc } from './tempering'
-import { elementSpreads, shiftRoute, triangleSd, withElement } from './variation'
+import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 
 export interface MapRange {
   readonly min: number
@@ -81,7 +81,7 @@ export function recipeMap(request: RecipeMapRequest): RecipeMap {
     return {
       base,
       lot: spreads.map(spread =>
-        solve(withElement(composition, spread.element, (composition[spread.element] ?? 0) + triangleSd(spread))),
+        solve(withElement(composition, spread.element, (composition[spread.element] ?? 0) + spreadSd(spread))),
       ),
       run: [solve(composition, shiftRoute(at, austenitizeSdC, 0)), solve(composition, shiftRoute(at, 0, 0, soakSdMin))],
       pinning: grainPinning(base.austenite, atC),

@@ -31,15 +31,16 @@ export function elementSpreads(steel: Steel): ElementSpread[] {
   )
 }
 
-/** Standard deviation of a triangle from least over nominal to most. */
-export const triangleSd = ({ least: a, nominal: c, most: b }: ElementSpread): number =>
-  Math.sqrt((a * a + b * b + c * c - a * b - a * c - b * c) / 18)
+/**
+ * Standard deviation about the nominal of a mill's deliveries: a triangle to either side of it, half of the heats in
+ * each, so that the nominal stays the middle however lopsided the range.
+ */
+export const spreadSd = ({ least: a, nominal: c, most: b }: ElementSpread): number =>
+  Math.sqrt(((c - a) ** 2 + (b - c) ** 2) / 12)
 
-/** Value of the triangle at a cumulative probability, 0..1. */
-export function triangleAt({ least: a, nominal: c, most: b }: ElementSpread, p: number): number {
-  const knee = (c - a) / (b - a)
-  return p < knee ? a + Math.sqrt(p * (b - a) * (c - a)) : b - Math.sqrt((1 - p) * (b - a) * (b - c))
-}
+/** The delivery at a cumulative probability, 0..1. */
+export const spreadAt = ({ least: a, nominal: c, most: b }: ElementSpread, p: number): number =>
+  p < 0.5 ? a + (c - a) * Math.sqrt(2 * p) : b - (b - c) * Math.sqrt(2 * (1 - p))
 
 export const withElement = (composition: Composition, element: Element, value: number): Composition => ({
   ...composition,

@@ -30,8 +30,9 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
   const hrc = point.hrc ?? read
   const x = axes.x(austenitizeC)
   const y = axes.y(temperC)
-  const moveTo = (a: number, t: number, settled: boolean) =>
-    onMove(point.key, toStep(a, axes.austenitizeC), toStep(t, axes.temperC), settled)
+  /** A temperature that is not moved stays as it is, between steps though it be. */
+  const settle = (from: number, to: number, range: { readonly min: number; readonly max: number }) =>
+    Math.abs(to - from) < STEP_C / 2 ? from : toStep(to, range)
   const onLeft = crowded !== x > axes.box.right - 190
   const spoken = `${point.key}: soak ${formatBoth(austenitizeC, system)}, temper ${formatBoth(temperC, system)}, ${hrc.toFixed(1)} HRC`
   return (
@@ -53,8 +54,8 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
         if (!frame) return
         const at = axes.at(event.clientX - frame.left, event.clientY - frame.top)
         const next = {
-          austenitizeC: toStep(at.austenitizeC, axes.austenitizeC),
-          temperC: toStep(at.temperC, axes.temperC),
+          austenitizeC: settle(point.austenitizeC, at.austenitizeC, axes.austenitizeC),
+          temperC: settle(point.temperC, at.temperC, axes.temperC),
         }
         if (next.austenitizeC === dragged.austenitizeC && next.temperC === dragged.temperC) return
         setDragged(next)
@@ -71,7 +72,12 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
         if (!step) return
         event.preventDefault()
         event.stopPropagation()
-        moveTo(austenitizeC + (step[0] ?? 0), temperC + (step[1] ?? 0), true)
+        onMove(
+          point.key,
+          settle(austenitizeC, austenitizeC + (step[0] ?? 0), axes.austenitizeC),
+          settle(temperC, temperC + (step[1] ?? 0), axes.temperC),
+          true,
+        )
       }}
     >
       <span

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { fillSheet } from '../../steel/own-grade/fill-sheet'
 import { openApiDocument } from '../openapi'
 import { answerQuestion, type Question } from '../question'
 import { QUESTIONS } from '.'
@@ -86,6 +87,7 @@ describe('bad input is said by its place', () => {
     ['predict', { ...GOOD.predict, route: { ...ROUTE, austenitizeC: 1950 } }, 'route.austenitizeC', 'at most 1300'],
     ['predict', { ...GOOD.predict, steel: { composition: { C: 3, Cr: 40, Mo: 30 } } }, 'steel.composition', '60 %'],
     ['predict', { ...GOOD.predict, steel: { grade: 'tin' } }, 'steel', 'X105CrMo17'],
+    ['predict', { ...GOOD.predict, route: { ...ROUTE, austenitizeC: 1950 } }, 'route.austenitizeC', '°C'],
     ['rockwell', { readings: [] }, 'readings', 'at least 1'],
     ['advise', { ...GOOD.advise, target: { min: 61, max: 60 } }, 'target.min', 'below'],
   ] as const)('%s %#', (name, input, path, words) => {
@@ -108,5 +110,20 @@ describe('the interface description', () => {
     for (const path of Object.values(document.paths))
       expect(Object.keys(path.post.responses)).toEqual(['200', '400', '405', '413', '415'])
     expect(JSON.stringify(document)).toContain('austenitizeC')
+  })
+})
+
+describe('a steel at the door', () => {
+  it.each([
+    ['a grade', { grade: 'HS6-5-2C' }],
+    ['a composition of powder', { composition: { C: 1.35, Cr: 4, Mo: 4.5, W: 5.5, V: 4 }, made: 'powder' }],
+    ['a whole sheet', { sheet: fillSheet('Harbour 14', { C: 1.05, Cr: 14, Mo: 4 }) }],
+  ])('%s is predicted whole: path, austenite after each temper, band and working', (_, steel) => {
+    const answer = ask('predict', { steel, route: { ...ROUTE, seconds800to500: 20, start: 'hardened' } })
+    if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+    const value = QUESTIONS.predict.response.parse(answer.value)
+    expect(value.retainedAustenite.afterTempers).toHaveLength(2)
+    expect(value.band.length).toBeGreaterThan(2)
+    expect(value.working.every(line => line.source.length > 3)).toBe(true)
   })
 })

@@ -1,5 +1,5 @@
 import type { Composition, Grade } from '../../../data/grades'
-import { finalHrc } from '../predict'
+import { finalHrc, predict } from '../predict'
 import type { Route } from '../route'
 
 /** Where austenite begins to form on heating, °C. Source: Andrews (1965), Ac1, wt%. */
@@ -9,6 +9,9 @@ export const andrewsAc1 = (c: Composition): number =>
 const SUGGESTED = 'suggested from the composition'
 /** Andrews' line was fitted on low-alloy steels and runs away for stainless ones. */
 const MOST_A1_C = 860
+
+/** Pinning kept in hand: an oven overshoots. */
+const GRAIN_SPARE = 1.2
 
 const soaked = (austenitizeC: number, soakMin: number): Route => ({
   austenitizeC,
@@ -29,23 +32,28 @@ export function hardestSoakC(composition: Composition, soakMin: number): number 
   return best.atC
 }
 
+/** The hottest soak, to 5 °C and from a start, that still holds the grain with something to spare. */
+function grainLimitC(composition: Composition, fromC: number, soakMin: number): number {
+  const held = (atC: number) => predict({ composition }, soaked(atC, soakMin)).grainPinning > GRAIN_SPARE
+  for (let atC = fromC; atC > 760; atC -= 5) if (held(atC)) return atC
+  return 760
+}
+
 const roundTo = (value: number, step: number) => Math.round(value / step) * step
 
 /**
  * A whole sheet from a name and a composition: every window has a suggested value that the maker changes where the
- * supplier says better. The austenitize window ends where the composition quenches hardest.
+ * supplier says better. The austenitize window lies about where the composition quenches hardest, and ends where its
+ * grain would run.
  */
 export function fillSheet(name: string, nominal: Composition): Grade {
   const chromium = nominal.Cr ?? 0
   const stainless = chromium >= 12
   const lean = chromium < 3
   const soakMin = lean ? 8 : 20
-  const hardest = roundTo(hardestSoakC(nominal, soakMin), 5)
-  const window = {
-    minC: Math.max(700, hardest - (lean ? 30 : 60)),
-    maxC: hardest,
-    defaultC: hardest - (lean ? 10 : 20),
-  }
+  const hardest = hardestSoakC(nominal, soakMin)
+  const maxC = grainLimitC(nominal, hardest + 10, soakMin)
+  const window = { minC: Math.max(700, maxC - (lean ? 40 : 70)), maxC, defaultC: maxC - (lean ? 15 : 25) }
   const finished = finalHrc(
     { composition: nominal },
     {
