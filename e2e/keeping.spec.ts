@@ -66,6 +66,7 @@ test('the working of a figure opens with equation and source, and closes by keyb
 
 test('the temper is moved on its curve by keyboard', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Choose')
+  await page.getByRole('button', { name: 'Curve', exact: true }).click()
   const slider = page.getByRole('slider', { name: /Temper temperature/ })
   const before = Number(await slider.getAttribute('aria-valuenow'))
   await slider.focus()

@@ -1,5 +1,20 @@
 import { createRandom } from '../random'
 import { fail, ok, type Result } from '../result'
+import {
+  allFronts,
+  type Block,
+  countsOf,
+  leftoversOf,
+  type PieceType,
+  placesOf,
+  type Rectangle,
+  sectionsOf,
+  shortestOf,
+  splitsOf,
+} from './guillotine'
+import { lowerBoundMm } from './lower-bound'
+import { partitionSections } from './partition'
+import { shelfSections } from './shelves'
 
 export interface CutPiece {
   readonly lengthMm: number
@@ -15,15 +30,9 @@ export interface CutPlanRequest {
   readonly pieces: readonly CutPiece[]
 }
 
-export interface Placement {
+export interface Placement extends Rectangle {
   /** Index into the pieces. */
   readonly piece: number
-  /** From the left edge of the roll. */
-  readonly xMm: number
-  /** Along the roll from its free end. */
-  readonly yMm: number
-  readonly acrossMm: number
-  readonly alongMm: number
   readonly rotated: boolean
 }
 
@@ -34,165 +43,236 @@ export interface Section {
 
 export interface CutPlan {
   readonly usedLengthMm: number
-  /** No plan can use less: area over roll width, and the pieces that cannot lie side by side. */
+  /** No plan can use less. */
   readonly lowerBoundMm: number
+  /** Whether the plan is proven to be the shortest that straight cuts allow. */
+  readonly proven: boolean
   readonly layout: readonly Placement[]
   /** Sheared off one after another, each straight across the roll. */
   readonly sections: readonly Section[]
-}
-
-interface Standing {
-  readonly piece: number
-  readonly acrossMm: number
-  readonly alongMm: number
-  readonly rotated: boolean
+  /** Rectangles left over inside the used length, largest first. */
+  readonly leftovers: readonly Rectangle[]
 }
 
 /** Largest number of pieces placed in one plan. */
 export const MOST_PIECES = 400
+/** Work of an exact solution, in splits of multisets; and the joins after which it is given up. */
+const EXACT_SPLITS = 120_000
+const EXACT_JOINS = 6_000_000
+/** Work of the improvement when the whole is too large, in joins: about half a second. */
+const SEARCH_JOINS = 7_000_000
+/** A part of a plan solved anew: splits at the most. */
+const PART_SPLITS = 2_500
+const SEED = 1
+/** Leftovers with a side under this are clippings, mm. */
+const LEAST_LEFTOVER_MM = 30
 
 /**
- * Places pieces on a roll in sections (shelves): each section is as long as its longest piece, filled from the left
- * in columns, each column stacked along the roll. Every cut runs straight through: guillotine-cuttable.
- * Many orientations and orders are tried and the shortest kept. x across the roll, y along; all mm.
- * Errors: 'piece-too-wide', 'section-too-long', 'too-many', with the piece's path.
+ * The shortest length of roll for a set of sheets, cut by a shear: guillotine strip packing, x across the roll, y along it,
+ * whole mm. Small sets are solved exactly; larger ones by partition into sections and by solving a few sections anew
+ * over and over. The same request gives the same plan.
+ * Source: calculations in docs/method.md, 'Foil'. Errors: 'piece-too-wide', 'section-too-long', 'too-many'.
  */
 export function planCuts(request: CutPlanRequest): Result<CutPlan> {
-  const { pieces } = request
-  if (pieces.reduce((sum, piece) => sum + piece.count, 0) > MOST_PIECES)
-    return fail('too-many', `More than ${MOST_PIECES} pieces in one plan: split the batch.`, 'pieces')
-  const choices: Standing[][] = []
-  for (const [index, piece] of pieces.entries()) {
-    const standings = standingsOf(piece, index, request)
-    if (!standings.ok) return standings
-    for (let i = 0; i < piece.count; i++) choices.push(standings.value)
+  const total = request.pieces.reduce((sum, piece) => sum + piece.count, 0)
+  if (total > MOST_PIECES) return fail('too-many', `More than ${MOST_PIECES} pieces in one plan: split the batch.`, 'pieces')
+  const rollWidthMm = Math.floor(request.rollWidthMm)
+  const merged = mergeTypes(request, rollWidthMm)
+  if (!merged.ok) return merged
+  const { types, counts, members } = merged.value
+  const bound = lowerBoundMm(types, counts, rollWidthMm)
+  const { blocks, proven } = solve(types, counts, rollWidthMm, request.longestSectionMm, bound)
+  return ok(layOut(blocks, members, rollWidthMm, bound, proven))
+}
+
+interface Merged {
+  readonly types: PieceType[]
+  readonly counts: number[]
+  /** Indices of the request's pieces behind each type, one for each sheet. */
+  readonly members: number[][]
+}
+
+/** Pieces of equal size are one type, whichever line they stand in. */
+function mergeTypes(request: CutPlanRequest, rollWidthMm: number): Result<Merged> {
+  const byKey = new Map<string, number>()
+  const merged: Merged = { types: [], counts: [], members: [] }
+  for (const [index, piece] of request.pieces.entries()) {
+    if (piece.count === 0) continue
+    const ways = waysOf(piece, index, request, rollWidthMm)
+    if (!ways.ok) return ways
+    const key = ways.value.map(way => `${way.x}x${way.y}`).sort().join()
+    const type = byKey.get(key) ?? merged.types.length
+    if (type === merged.types.length) {
+      byKey.set(key, type)
+      const [way] = ways.value
+      merged.types.push({ area: (way?.x ?? 0) * (way?.y ?? 0), ways: ways.value })
+      merged.counts.push(0)
+      merged.members.push([])
+    }
+    merged.counts[type] = (merged.counts[type] ?? 0) + piece.count
+    for (let i = 0; i < piece.count; i++) merged.members[type]?.push(index)
   }
-  const best = shortest(triedOrders(choices).map(order => fillSections(order, request.rollWidthMm)))
-  return ok({ ...best, lowerBoundMm: lowerBound(choices, request.rollWidthMm) })
+  return ok(merged)
 }
 
-/** Plans within this share of the shortest count as equally short: a cut saved is worth more. */
-const AS_SHORT = 1.005
-
-/** The plan with the fewest cuts among the shortest ones. */
-function shortest(plans: readonly Omit<CutPlan, 'lowerBoundMm'>[]): Omit<CutPlan, 'lowerBoundMm'> {
-  const least = Math.min(...plans.map(plan => plan.usedLengthMm))
-  return plans
-    .filter(plan => plan.usedLengthMm <= least * AS_SHORT)
-    .reduce((a, b) => ((b.sections.length - a.sections.length || b.usedLengthMm - a.usedLengthMm) < 0 ? b : a))
-}
-
-/** The ways a piece may lie, the flattest (least along the roll) first. */
-function standingsOf(piece: CutPiece, index: number, request: CutPlanRequest): Result<Standing[]> {
-  const { rollWidthMm, rotate, longestSectionMm } = request
-  // As given, a piece's length lies across the roll.
+/** The ways a piece may lie: as given its length lies along the roll. */
+function waysOf(piece: CutPiece, index: number, request: CutPlanRequest, rollWidthMm: number): Result<PieceType['ways']> {
+  const [length, width] = [Math.ceil(piece.lengthMm - 1e-9), Math.ceil(piece.widthMm - 1e-9)]
   const both = [
-    { piece: index, acrossMm: piece.lengthMm, alongMm: piece.widthMm, rotated: false },
-    { piece: index, acrossMm: piece.widthMm, alongMm: piece.lengthMm, rotated: true },
+    { x: width, y: length, rotated: false },
+    { x: length, y: width, rotated: true },
   ]
-  const fitting = (rotate ? both : both.slice(0, 1)).filter(s => s.acrossMm <= rollWidthMm)
+  const allowed = request.rotate && length !== width ? both : both.slice(0, 1)
+  const fitting = allowed.filter(way => way.x <= rollWidthMm)
   if (fitting.length === 0)
     return fail(
       'piece-too-wide',
-      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm does not fit a roll ${rollWidthMm} mm wide${rotate ? '' : ' without turning it'}.`,
+      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm does not fit a roll ${request.rollWidthMm} mm wide${request.rotate ? '' : ' without turning it'}.`,
       `pieces.${index}`,
     )
-  const joinable = fitting.filter(s => longestSectionMm === null || s.alongMm <= longestSectionMm)
+  const limit = request.longestSectionMm
+  const joinable = fitting.filter(way => limit === null || way.y <= limit)
   if (joinable.length === 0)
     return fail(
       'section-too-long',
-      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm is longer than the longest section of ${longestSectionMm} mm.`,
+      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm is longer than the longest section of ${limit} mm.`,
       `pieces.${index}`,
     )
-  return ok(joinable.sort((a, b) => a.alongMm - b.alongMm))
+  return ok(joinable)
 }
 
-const flattest = (ways: readonly Standing[]) => ways[0] as Standing
-const upright = (ways: readonly Standing[]) => ways[ways.length - 1] as Standing
+const lengthOf = (blocks: readonly Block[]) => blocks.reduce((sum, block) => sum + block.y, 0)
 
-const ORDERS = [
-  (a: Standing, b: Standing) => b.alongMm - a.alongMm || b.acrossMm - a.acrossMm,
-  (a: Standing, b: Standing) => b.acrossMm - a.acrossMm || b.alongMm - a.alongMm,
-]
-
-/** Placements computed in one plan: keeps forty pieces well under a tenth of a second. */
-const MOST_PLACEMENTS = 8_000
-const SEED = 1
+/** Sections that hold everything, and whether no others could be shorter. */
+function solve(types: PieceType[], counts: number[], rollWidthMm: number, limit: number | null, bound: number) {
+  if (types.length === 0) return { blocks: [] as Block[], proven: true }
+  const longest = limit ?? Number.POSITIVE_INFINITY
+  let best = shelfSections(types, counts, rollWidthMm, longest)
+  const better = (blocks: Block[] | null) => {
+    if (blocks && lengthOf(blocks) < lengthOf(best)) best = blocks
+  }
+  if (lengthOf(best) > bound) better(partitionSections(types, counts, rollWidthMm, longest))
+  if (lengthOf(best) > bound) {
+    const small = splitsOf(counts) <= EXACT_SPLITS
+    best = improve(best, types, rollWidthMm, longest, bound, small ? SEARCH_JOINS / 10 : SEARCH_JOINS)
+    if (small && lengthOf(best) > bound) {
+      const exact = solveExactly(types, counts, rollWidthMm, longest, lengthOf(best))
+      if (exact.blocks) best = exact.blocks
+      if (exact.proven) return { blocks: best, proven: true }
+    }
+  }
+  return { blocks: best, proven: lengthOf(best) <= bound }
+}
 
 /**
- * Orders in which the pieces are offered: all flat and all upright, longest and widest first; then, for as many tries
- * as time allows, each kind of piece standing one way or the other by chance. The same request gives the same orders.
+ * The shortest plan under a known one, over all multisets; blocks that waste more than the known plan could bear are left
+ * out, so that finding nothing proves the known one. Null blocks: nothing shorter.
  */
-function triedOrders(choices: readonly Standing[][]): Standing[][] {
+function solveExactly(
+  types: readonly PieceType[],
+  counts: readonly number[],
+  rollWidthMm: number,
+  longest: number,
+  known: number,
+): { blocks: Block[] | null; proven: boolean } {
+  const area = types.reduce((sum, type, i) => sum + type.area * (counts[i] ?? 0), 0)
+  const limits = {
+    rollWidthMm,
+    longestMm: Math.min(longest, known - 1),
+    mostWasteMm2: rollWidthMm * (known - 1) - area,
+  }
+  if (limits.mostWasteMm2 < 0) return { blocks: null, proven: true }
+  const solved = allFronts(types, counts, limits, Number.POSITIVE_INFINITY, EXACT_JOINS)
+  if (!solved) return { blocks: null, proven: false }
+  const { fronts } = solved
+  if (!Number.isFinite(longest)) {
+    const whole = shortestOf(fronts.at(-1) ?? [])
+    return { blocks: whole ? sectionsOf(whole) : null, proven: true }
+  }
+  return { blocks: partitionSections(types, counts, rollWidthMm, longest, { fronts, below: known }), proven: true }
+}
+
+/** Takes two to four sections at a time and solves them anew, as long as the work lasts; never longer than before. */
+function improve(
+  start: readonly Block[],
+  types: readonly PieceType[],
+  rollWidthMm: number,
+  longest: number,
+  bound: number,
+  mostJoins: number,
+): Block[] {
   const random = createRandom(SEED)
-  const tries = Math.floor(MOST_PLACEMENTS / Math.max(1, choices.length * ORDERS.length))
-  const standing = [flattest, upright].map(stand => choices.map(stand))
-  for (let i = 0; i < tries; i++) {
-    // A share of upright pieces for this try, so that mixed and nearly pure plans are all met.
-    const share = random.uniform()
-    standing.push(choices.map(ways => (random.uniform() < share ? upright(ways) : flattest(ways))))
+  let blocks = [...start]
+  let joins = 0
+  for (let round = 0; joins < mostJoins && round < 4_000 && lengthOf(blocks) > bound && blocks.length > 1; round++) {
+    const picked = pickSections(blocks, random)
+    const part = picked.map(i => blocks[i] as Block)
+    const counts = part
+      .map(block => countsOf(block, types.length))
+      .reduce((a, b) => a.map((n, i) => n + (b[i] ?? 0)))
+    const used = counts.flatMap((n, i) => (n > 0 ? [i] : []))
+    const own = used.map(i => counts[i] as number)
+    joins += 200
+    if (splitsOf(own) > PART_SPLITS) continue
+    const known = lengthOf(part)
+    const ownTypes = used.map(i => types[i] as PieceType)
+    const area = ownTypes.reduce((sum, type, i) => sum + type.area * (own[i] ?? 0), 0)
+    const limits = { rollWidthMm, longestMm: Math.min(longest, known), mostWasteMm2: rollWidthMm * known - area }
+    const solved = allFronts(ownTypes, own, limits)
+    if (!solved) continue
+    joins += solved.work
+    const again = Number.isFinite(longest)
+      ? partitionSections(ownTypes, own, rollWidthMm, longest, { fronts: solved.fronts, below: known + 1 })
+      : [shortestOf(solved.fronts.at(-1) ?? [])].flatMap(block => (block ? sectionsOf(block) : []))
+    if (!again || again.length === 0 || lengthOf(again) > known) continue
+    const renamed = again.map(block => renameTypes(block, used))
+    blocks = [...blocks.filter((_, i) => !picked.includes(i)), ...renamed]
   }
-  return standing.flatMap(pieces => ORDERS.map(order => [...pieces].sort(order)))
+  return blocks
 }
 
-interface Column {
-  readonly xMm: number
-  readonly acrossMm: number
-  usedAlongMm: number
+/** Two to four sections by chance. */
+function pickSections(blocks: readonly Block[], random: ReturnType<typeof createRandom>): number[] {
+  const many = 2 + Math.floor(random.uniform() * Math.min(3, blocks.length - 1))
+  const picked = new Set<number>()
+  while (picked.size < Math.min(many, blocks.length)) picked.add(Math.floor(random.uniform() * blocks.length))
+  return [...picked]
 }
 
-interface OpenSection extends Section {
-  readonly columns: Column[]
-  usedAcrossMm: number
-}
+const renameTypes = (block: Block, names: readonly number[]): Block =>
+  block.kind === 'piece'
+    ? { ...block, type: names[block.type] as number }
+    : { ...block, a: renameTypes(block.a, names), b: renameTypes(block.b, names) }
 
-function fillSections(order: readonly Standing[], rollWidthMm: number): Omit<CutPlan, 'lowerBoundMm'> {
-  const sections: OpenSection[] = []
+/** Lays sections one behind another, the longest first, and names every sheet. */
+function layOut(blocks: readonly Block[], members: readonly number[][], rollWidthMm: number, bound: number, proven: boolean): CutPlan {
+  const queues = members.map(list => [...list])
   const layout: Placement[] = []
-  const place = (standing: Standing, section: OpenSection, column: Column) => {
-    layout.push({ ...standing, xMm: column.xMm, yMm: section.yMm + column.usedAlongMm })
-    column.usedAlongMm += standing.alongMm
+  const sections: Section[] = []
+  const leftovers: Rectangle[] = []
+  let y = 0
+  for (const block of [...blocks].sort((a, b) => b.y - a.y)) {
+    sections.push({ yMm: y, alongMm: block.y })
+    for (const place of placesOf(block, 0, y))
+      layout.push({
+        piece: queues[place.type]?.shift() as number,
+        xMm: place.x,
+        yMm: place.y,
+        acrossMm: place.acrossMm,
+        alongMm: place.alongMm,
+        rotated: place.rotated,
+      })
+    leftovers.push(...leftoversOf(block, rollWidthMm, block.y, 0, y))
+    y += block.y
   }
-  const newColumn = (standing: Standing, section: OpenSection) => {
-    const column: Column = { xMm: section.usedAcrossMm, acrossMm: standing.acrossMm, usedAlongMm: 0 }
-    section.columns.push(column)
-    section.usedAcrossMm += standing.acrossMm
-    place(standing, section, column)
+  return {
+    usedLengthMm: y,
+    lowerBoundMm: proven ? y : bound,
+    proven,
+    layout,
+    sections,
+    leftovers: leftovers
+      .filter(r => Math.min(r.acrossMm, r.alongMm) >= LEAST_LEFTOVER_MM)
+      .sort((a, b) => b.acrossMm * b.alongMm - a.acrossMm * a.alongMm),
   }
-  let length = 0
-  for (const standing of order) {
-    const column = openColumn(sections, standing)
-    const beside = column
-      ? null
-      : sections.find(s => standing.alongMm <= s.alongMm && s.usedAcrossMm + standing.acrossMm <= rollWidthMm)
-    if (column) place(standing, column.section, column.column)
-    else if (beside) newColumn(standing, beside)
-    else {
-      const section: OpenSection = { yMm: length, alongMm: standing.alongMm, columns: [], usedAcrossMm: 0 }
-      sections.push(section)
-      length += standing.alongMm
-      newColumn(standing, section)
-    }
-  }
-  return { usedLengthMm: length, layout, sections: sections.map(({ yMm, alongMm }) => ({ yMm, alongMm })) }
-}
-
-/** The first column with room on top; plain loops, since this is asked for every piece of every try. */
-function openColumn(sections: readonly OpenSection[], { acrossMm, alongMm }: Standing) {
-  for (const section of sections) {
-    if (alongMm >= section.alongMm) continue
-    for (const column of section.columns) {
-      if (acrossMm <= column.acrossMm && column.usedAlongMm + alongMm <= section.alongMm) return { section, column }
-    }
-  }
-  return null
-}
-
-/** Area over width; and pieces wider than half the roll every way must follow one another. */
-function lowerBound(choices: readonly Standing[][], rollWidthMm: number): number {
-  const area = choices.reduce((sum, ways) => sum + flattest(ways).acrossMm * flattest(ways).alongMm, 0)
-  const stacked = choices
-    .filter(ways => ways.every(way => way.acrossMm * 2 > rollWidthMm))
-    .reduce((sum, ways) => sum + flattest(ways).alongMm, 0)
-  return Math.max(Math.ceil(area / rollWidthMm - 1e-9), stacked)
 }

@@ -9,7 +9,7 @@ import type { GroupPlan } from '../../use-plan'
 
 const TemperChart = lazy(() => import('../../../../ui/charts/TemperChart'))
 
-const HEIGHT = 268
+const HEIGHT = 252
 type Route = GroupPlan['group']['route']
 
 interface Props {
