@@ -15,7 +15,10 @@ module.exports = {
       name: 'core-is-pure',
       severity: 'error',
       from: { path: '^src/(core|data)/', pathNot: '\\.(test|bench)\\.ts$' },
-      to: { path: 'node_modules|^node:', pathNot: 'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps)/' },
+      to: {
+        path: 'node_modules|^node:',
+        pathNot: 'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|svg-path-properties|fast-xml-parser|dxf-parser)/',
+      },
     },
     only('simulators-know-core', '^src/simulators/', ['^src/simulators/', '^src/core/', '^src/data/']),
     only('workers-know-core', '^src/workers/', ['^src/workers/', '^src/core/', '^src/data/']),

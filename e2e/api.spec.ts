@@ -65,7 +65,9 @@ test('refuses in one shape: 400, 404, 405, 413, 415', async ({ request }) => {
     expect(error).toMatchObject({ code: expect.any(String), message: expect.any(String), issues: expect.any(Array) })
   }
   const [, first] = cases[0]
-  expect((await first.json()).error.issues).toEqual([{ path: 'route.austenitizeC', message: 'must be at most 1300 (temperatures are in °C)' }])
+  expect((await first.json()).error.issues).toEqual([
+    { path: 'route.austenitizeC', message: 'must be at most 1300 (temperatures are in °C)' },
+  ])
 })
 
 test('never fails on anything a client can send', async ({ request }) => {

@@ -5,8 +5,8 @@ import { readAll } from '../store/backup'
 import { withUnsaved } from '../store/batches'
 
 /** Hands a text to the browser as a file to keep. */
-export function download(name: string, type: string, text: string) {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+export function download(name: string, type: string, content: BlobPart) {
+  const url = URL.createObjectURL(new Blob([content], { type }))
   const link = document.createElement('a')
   link.href = url
   link.download = name

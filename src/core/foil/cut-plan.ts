@@ -75,7 +75,8 @@ const LEAST_LEFTOVER_MM = 30
  */
 export function planCuts(request: CutPlanRequest): Result<CutPlan> {
   const total = request.pieces.reduce((sum, piece) => sum + piece.count, 0)
-  if (total > MOST_PIECES) return fail('too-many', `More than ${MOST_PIECES} pieces in one plan: split the batch.`, 'pieces')
+  if (total > MOST_PIECES)
+    return fail('too-many', `More than ${MOST_PIECES} pieces in one plan: split the batch.`, 'pieces')
   const rollWidthMm = Math.floor(request.rollWidthMm)
   const merged = mergeTypes(request, rollWidthMm)
   if (!merged.ok) return merged
@@ -100,7 +101,10 @@ function mergeTypes(request: CutPlanRequest, rollWidthMm: number): Result<Merged
     if (piece.count === 0) continue
     const ways = waysOf(piece, index, request, rollWidthMm)
     if (!ways.ok) return ways
-    const key = ways.value.map(way => `${way.x}x${way.y}`).sort().join()
+    const key = ways.value
+      .map(way => `${way.x}x${way.y}`)
+      .sort()
+      .join()
     const type = byKey.get(key) ?? merged.types.length
     if (type === merged.types.length) {
       byKey.set(key, type)
@@ -116,7 +120,12 @@ function mergeTypes(request: CutPlanRequest, rollWidthMm: number): Result<Merged
 }
 
 /** The ways a piece may lie: as given its length lies along the roll. */
-function waysOf(piece: CutPiece, index: number, request: CutPlanRequest, rollWidthMm: number): Result<PieceType['ways']> {
+function waysOf(
+  piece: CutPiece,
+  index: number,
+  request: CutPlanRequest,
+  rollWidthMm: number,
+): Result<PieceType['ways']> {
   const [length, width] = [Math.ceil(piece.lengthMm - 1e-9), Math.ceil(piece.widthMm - 1e-9)]
   const both = [
     { x: width, y: length, rotated: false },
@@ -207,9 +216,7 @@ function improve(
   for (let round = 0; joins < mostJoins && round < 4_000 && lengthOf(blocks) > bound && blocks.length > 1; round++) {
     const picked = pickSections(blocks, random)
     const part = picked.map(i => blocks[i] as Block)
-    const counts = part
-      .map(block => countsOf(block, types.length))
-      .reduce((a, b) => a.map((n, i) => n + (b[i] ?? 0)))
+    const counts = part.map(block => countsOf(block, types.length)).reduce((a, b) => a.map((n, i) => n + (b[i] ?? 0)))
     const used = counts.flatMap((n, i) => (n > 0 ? [i] : []))
     const own = used.map(i => counts[i] as number)
     joins += 200
@@ -245,7 +252,13 @@ const renameTypes = (block: Block, names: readonly number[]): Block =>
     : { ...block, a: renameTypes(block.a, names), b: renameTypes(block.b, names) }
 
 /** Lays sections one behind another, the longest first, and names every sheet. */
-function layOut(blocks: readonly Block[], members: readonly number[][], rollWidthMm: number, bound: number, proven: boolean): CutPlan {
+function layOut(
+  blocks: readonly Block[],
+  members: readonly number[][],
+  rollWidthMm: number,
+  bound: number,
+  proven: boolean,
+): CutPlan {
   const queues = members.map(list => [...list])
   const layout: Placement[] = []
   const sections: Section[] = []

@@ -1,6 +1,10 @@
 import { fail, ok, type Result } from '../result'
 
-/** How an envelope is folded. All mm. */
+export const FOLD_WAYS = ['spine', 'two-sheets', 'tip'] as const
+/** Folded in half over the spine; two sheets seamed all round; folded in half over the tip. */
+export type FoldWay = (typeof FOLD_WAYS)[number]
+
+/** How an envelope is folded, and how many blades share one. All mm. */
 export interface EnvelopeRules {
   /** Turns rolled into each seam. */
   readonly folds: number
@@ -9,6 +13,13 @@ export interface EnvelopeRules {
   readonly endMm: number
   /** Free width beside the edge. */
   readonly edgeMm: number
+  /** Absent: over the spine. */
+  readonly way?: FoldWay | undefined
+  /** Blades side by side in one envelope, and end to end (a tube for a long run); absent: one. */
+  readonly beside?: number | undefined
+  readonly endToEnd?: number | undefined
+  /** Between blades of one envelope. */
+  readonly gapMm?: number | undefined
 }
 
 export interface BladeSize {
@@ -22,30 +33,87 @@ export interface SheetSize {
   readonly widthMm: number
 }
 
+/** Sheets of one envelope and how many blades it holds. */
+export interface Envelope extends SheetSize {
+  readonly sheets: 1 | 2
+  readonly holds: number
+}
+
+const up = (mm: number) => Math.ceil(mm - 1e-9)
+export const seamMm = (rules: Pick<EnvelopeRules, 'folds' | 'foldMm'>): number => rules.folds * rules.foldMm
+
+/** Length and width of what lies in one envelope: blades side by side and end to end, with their gaps. */
+export function contentsOf(blade: BladeSize, rules: EnvelopeRules): BladeSize {
+  const { beside = 1, endToEnd = 1, gapMm = 3 } = rules
+  return {
+    lengthMm: endToEnd * blade.lengthMm + (endToEnd - 1) * gapMm,
+    widthMm: beside * blade.widthMm + (beside - 1) * gapMm,
+    thicknessMm: blade.thicknessMm,
+  }
+}
+
 /**
- * Sheet for an envelope folded over the spine: each leaf starts on the mid-plane at the spine, covers half the
- * thickness and the width, closes to the mid-plane within the edge clearance, and is rolled with the other leaf.
- * Cut width 2(W + t/2 + e + n·f), cut length L + 2(c + n·f); rounded up to whole millimetres.
- * Errors: 'clearance' when a clearance is under half the thickness (the leaves cannot close).
- * @example spineFoldSheet({ lengthMm: 250, widthMm: 40, thicknessMm: 3 }, { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }) // 336 x 139
+ * Sheet for an envelope; whole millimetres, rounded up. n folds of f, end and edge clearance c and e, contents L x W x t:
+ * over the spine, each leaf starts on the mid-plane at the spine, covers half the thickness and the width, closes to the
+ * mid-plane within the edge clearance, and is rolled with the other leaf: [L + 2(c + nf)] x [2(W + t/2 + e + nf)];
+ * two sheets: 2 of [L + 2(c + nf)] x [W + t + 2(e + nf)]; over the tip: [2(L + t/2 + c + nf)] x [W + t + 2(e + nf)].
+ * Errors: 'clearance' when a clearance is under half the thickness (the leaves can not close).
+ * @example envelopeOf({ lengthMm: 250, widthMm: 40, thicknessMm: 3 }, { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }) // 336 x 139
  */
-export function spineFoldSheet(blade: BladeSize, rules: EnvelopeRules): Result<SheetSize> {
-  const half = blade.thicknessMm / 2
-  if (rules.edgeMm < half)
-    return fail(
-      'clearance',
-      `${rules.edgeMm} mm at the edge cannot close over ${blade.thicknessMm} mm of steel: give at least ${half} mm.`,
-      'envelope.edgeMm',
-    )
-  if (rules.endMm < half)
-    return fail(
-      'clearance',
-      `${rules.endMm} mm at the ends cannot close over ${blade.thicknessMm} mm of steel: give at least ${half} mm.`,
-      'envelope.endMm',
-    )
-  const seam = rules.folds * rules.foldMm
-  return ok({
-    lengthMm: Math.ceil(blade.lengthMm + 2 * (rules.endMm + seam) - 1e-9),
-    widthMm: Math.ceil(2 * (blade.widthMm + half + rules.edgeMm + seam) - 1e-9),
-  })
+export function envelopeOf(blade: BladeSize, rules: EnvelopeRules): Result<Envelope> {
+  const { lengthMm: L, widthMm: W, thicknessMm: t } = contentsOf(blade, rules)
+  const half = t / 2
+  for (const [path, given, where] of [
+    ['edgeMm', rules.edgeMm, 'at the edge'],
+    ['endMm', rules.endMm, 'at the ends'],
+  ] as const)
+    if (given < half)
+      return fail(
+        'clearance',
+        `${given} mm ${where} can not close over ${t} mm of steel: give at least ${half} mm.`,
+        `envelope.${path}`,
+      )
+  const seam = seamMm(rules)
+  const c = rules.endMm + seam
+  const e = rules.edgeMm + seam
+  const holds = (rules.beside ?? 1) * (rules.endToEnd ?? 1)
+  const way = rules.way ?? 'spine'
+  if (way === 'two-sheets') return ok({ lengthMm: up(L + 2 * c), widthMm: up(W + t + 2 * e), sheets: 2, holds })
+  if (way === 'tip') return ok({ lengthMm: up(2 * (L + half + c)), widthMm: up(W + t + 2 * e), sheets: 1, holds })
+  return ok({ lengthMm: up(L + 2 * c), widthMm: up(2 * (W + half + e)), sheets: 1, holds })
+}
+
+/** Layers of foil in a seam of n folds, and where an end fold crosses it: 6 and 18 at two folds. */
+export const seamLayers = (folds: number) => ({ seam: 2 * (folds + 1), crossing: 2 * (folds + 1) ** 2 })
+
+/** Free length that still lets a packet be sheared open beyond its folds and the blade drawn out, mm. Common practice. */
+const PULL_OUT_MM = 15
+
+/** What is doubtful about an envelope, in plain words. */
+export function envelopeCautions(
+  blade: BladeSize,
+  rules: EnvelopeRules,
+  foilMm: number,
+): { code: string; message: string }[] {
+  const { seam, crossing } = seamLayers(rules.folds)
+  const found: { code: string; message: string }[] = []
+  if (rules.endMm < PULL_OUT_MM)
+    found.push({
+      code: 'tight-end',
+      message: `${rules.endMm} mm at the ends leaves no room to shear the packet open and draw the blade out: 25 mm is usual.`,
+    })
+  if (crossing * foilMm > blade.thicknessMm)
+    found.push({
+      code: 'thick-corner',
+      message: `Where an end fold crosses the seam ${crossing} layers (${(crossing * foilMm).toFixed(1)} mm) are thicker than the blade: keep the corners outside the plates.`,
+    })
+  if (rules.folds < 2) found.push({ code: 'one-fold', message: 'One fold leaks: air burns the skin. Two are usual.' })
+  if ((rules.beside ?? 1) * (rules.endToEnd ?? 1) > 1)
+    found.push({
+      code: 'shared',
+      message: 'Blades that share an envelope are quenched one by one: open it at the vice, and be quick.',
+    })
+  if (seam * foilMm > 0.6)
+    found.push({ code: 'thick-seam', message: `A seam of ${seam} layers stands up: keep it off the blade.` })
+  return found
 }

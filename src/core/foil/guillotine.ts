@@ -152,7 +152,11 @@ class BestByWidth {
 export const shortestOf = (front: Front): Block | undefined => front.at(-1)
 
 /** A block's pieces where they lie, from its own corner. */
-export function placesOf(block: Block, x = 0, y = 0): { type: number; rotated: boolean; x: number; y: number; acrossMm: number; alongMm: number }[] {
+export function placesOf(
+  block: Block,
+  x = 0,
+  y = 0,
+): { type: number; rotated: boolean; x: number; y: number; acrossMm: number; alongMm: number }[] {
   if (block.kind === 'piece')
     return [{ type: block.type, rotated: block.rotated, x, y, acrossMm: block.x, alongMm: block.y }]
   const { a, b } = block

@@ -61,7 +61,12 @@ function dualsOf(types: readonly PieceType[], counts: readonly number[], bars: r
 }
 
 /** The bar worth most under the duals: a knapsack over the roll's width, each piece in it once, lying one way. */
-function worstBar(types: readonly PieceType[], counts: readonly number[], rollWidthMm: number, duals: readonly number[]) {
+function worstBar(
+  types: readonly PieceType[],
+  counts: readonly number[],
+  rollWidthMm: number,
+  duals: readonly number[],
+) {
   const worth = new Float64Array(rollWidthMm + 1)
   const chosen: { copies: Int16Array; type: number }[] = []
   types.forEach((type, i) => {

@@ -88,5 +88,8 @@ const join = (kind: 'h' | 'v', a: Block, b: Block): Block =>
 /** A shelf as a tree of straight cuts: columns side by side, the pieces of a column end to end. */
 const blockOf = (shelf: Shelf): Block =>
   shelf.columns
-    .map(column => column.pieces.reduce<Block | null>((done, piece) => (done ? join('v', done, piece) : piece), null) as Block)
+    .map(
+      column =>
+        column.pieces.reduce<Block | null>((done, piece) => (done ? join('v', done, piece) : piece), null) as Block,
+    )
     .reduce((a, b) => join('h', a, b))

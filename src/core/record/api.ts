@@ -24,6 +24,17 @@ const foilCommon = {
   rollWidthMm: z.number().min(50).max(2000),
   rotate: z.boolean(),
   longestSectionMm: z.number().min(1).max(20_000).nullable().optional(),
+  /** Pieces from another day, used first. */
+  offcuts: z
+    .array(
+      z.object({
+        id: z.string().max(64),
+        widthMm: z.number().min(20).max(2000),
+        lengthMm: z.number().min(20).max(20_000),
+      }),
+    )
+    .max(60)
+    .optional(),
 }
 
 export const foilRequest = z.union(
@@ -103,21 +114,23 @@ export const predictResponse = z.object({
   working: list(workingSchema),
 })
 
+const rectangle = { xMm: z.number(), yMm: z.number(), acrossMm: z.number(), alongMm: z.number() }
+const placement = z.object({ piece: z.int(), ...rectangle, rotated: z.boolean() })
+
 export const foilResponse = z.object({
   pieces: list(pieceSchema),
   usedLengthMm: z.number(),
   lowerBoundMm: z.number(),
-  layout: list(
-    z.object({
-      piece: z.int(),
-      xMm: z.number(),
-      yMm: z.number(),
-      acrossMm: z.number(),
-      alongMm: z.number(),
-      rotated: z.boolean(),
-    }),
-  ),
+  /** Whether no plan of straight cuts can be shorter. */
+  proven: z.boolean(),
+  layout: list(placement),
   cuts: list(z.object({ yMm: z.number(), alongMm: z.number() })),
+  /** Every cut in the order it is made. */
+  shearing: list(
+    z.object({ kind: z.enum(['across', 'along']), atMm: z.number(), fromMm: z.number(), toMm: z.number() }),
+  ),
+  leftovers: list(z.object(rectangle)),
+  offcuts: list(z.object({ id: z.string(), layout: list(placement) })),
 })
 
 export const rockwellResponse = z.object({

@@ -1,6 +1,9 @@
 import { z } from 'zod'
 import { BATHS } from '../../data/cold'
 import { OVEN_PRESETS } from '../../data/ovens'
+import { PROTECTION_NAMES } from '../../data/protection'
+import { TIP_SHAPES } from '../blade/outline'
+import { FOLD_WAYS } from '../foil/envelope'
 import { BOUNDS, between, bounded } from './bounds'
 import { gradeSheetSchema } from './grade-sheet'
 
@@ -40,6 +43,10 @@ export const envelopeSchema = z.object({
   foldMm: between(3, 30),
   endMm: between(1, 150),
   edgeMm: between(1, 60),
+  way: z.enum(FOLD_WAYS).optional(),
+  beside: z.int().min(1).max(12).optional(),
+  endToEnd: z.int().min(1).max(6).optional(),
+  gapMm: between(0, 30).optional(),
 })
 
 const bladeSizeSchema = z.object({
@@ -48,6 +55,23 @@ const bladeSizeSchema = z.object({
   thicknessMm: bounded('bladeThicknessMm'),
 })
 
+export const outlineSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('drawn'),
+    tip: z.enum(TIP_SHAPES),
+    tangMm: between(5, 500),
+    tangWidthMm: between(2, 150),
+  }),
+  z.object({
+    kind: z.literal('imported'),
+    from: text(120),
+    points: z
+      .array(z.tuple([between(0, 1), between(0, 1)]))
+      .min(3)
+      .max(400),
+  }),
+])
+
 /** One line of the tray: equal blades of one grade. */
 export const bladeSchema = bladeSizeSchema.extend({
   id,
@@ -55,6 +79,11 @@ export const bladeSchema = bladeSizeSchema.extend({
   mark: text(12),
   count: z.int().min(BOUNDS.bladeCount.min).max(BOUNDS.bladeCount.max),
   bevels: z.enum(['pre-ground', 'full']),
+  /** Left at the edge before hardening; absent: about 0.5 mm when pre-ground. */
+  edgeMm: between(0.1, 12).optional(),
+  /** Where the tang ends, when it is tapered; absent: as thick as the spine. */
+  tangThicknessMm: between(0.3, 12).optional(),
+  outline: outlineSchema.optional(),
 })
 
 export const symptomSchema = z.enum(['chips', 'rolls']).nullable()
@@ -88,6 +117,27 @@ export const batchSchema = z.object({
   groups: z.array(groupSchema).min(1).max(6),
   blades: z.array(bladeSchema).max(60),
   envelope: envelopeSchema,
+  /** What keeps air from the steel; absent: foil. */
+  protection: z.enum(PROTECTION_NAMES).optional(),
+  /** Stress relief before hardening, where it was machined hard. */
+  stressRelief: z.boolean().optional(),
+  /** What was done and seen of single packets, by their marks. */
+  packets: z
+    .array(z.object({ mark: text(60), sealed: z.boolean(), leak: text(200).nullable() }))
+    .max(400)
+    .optional(),
+  /** Sheets laid on the roll by hand; it holds for the sheets it was made for, named by their sizes. */
+  foilLayout: z
+    .object({
+      sheets: text(4000),
+      places: z
+        .array(z.object({ piece: z.int(), xMm: between(-100, 3000), yMm: between(-100, 50_000), rotated: z.boolean() }))
+        .max(400),
+    })
+    .nullable()
+    .optional(),
+  /** When the foil was taken off the stock. */
+  foilCutAt: instant.nullable().optional(),
   /** The oven that hardens it, by the name it has in the workshop. */
   oven: text(40).optional(),
   countedOut: z.int().min(0).max(3600).nullable(),
@@ -210,6 +260,16 @@ export const workshopSchema = z.object({
   }),
   /** Whether the shop's own readings correct its predictions; absent: they do. */
   learning: z.boolean().optional(),
+  /** What other ways to keep air out cost here; absent: the usual figures. */
+  prices: z
+    .object({
+      coatPerM2: between(0, 1000),
+      argonPerPacket: between(0, 100),
+      vacuumPerBlade: between(0, 1000),
+      abrasivesPerBareBlade: between(0, 100),
+      hour: between(0, 500),
+    })
+    .optional(),
   temperingOven: z.enum(['own', 'same']),
   plates: z.object({
     thicknessMm: between(5, 80),
@@ -223,6 +283,12 @@ export const workshopSchema = z.object({
     rotate: z.boolean(),
     longestSectionMm: between(50, 2000).nullable(),
     pricePerM: between(0, 1000),
+    /** What is left on the roll, mm; absent: not counted. */
+    leftMm: between(0, 200_000).optional(),
+    offcuts: z
+      .array(z.object({ id, widthMm: between(20, 2000), lengthMm: between(20, 20_000) }))
+      .max(60)
+      .optional(),
   }),
   cold: z.object({
     medium: z.enum(['none', 'freezer', 'dry-ice', 'liquid-nitrogen']),

@@ -3,7 +3,8 @@ import { foilMarkLine } from '../../core/plan/words'
 import type { Batch, Workshop } from '../../core/record/schemas'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import { useBatch } from '../../store/hooks'
-import { RollDrawing } from '../../ui/drawings/RollDrawing'
+import { RollDrawing } from '../../ui/foil/RollDrawing'
+import { QrCode } from '../../ui/QrCode'
 import { useWrap } from '../batch/use-wrap'
 import { Place } from '../Place'
 
@@ -117,26 +118,33 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
 }
 
 function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
-  const { answer, foil, marks } = useWrap(batch, shop)
-  if (!answer?.ok) return null
+  const { answer, foil, laid } = useWrap(batch, shop)
+  if (!answer?.ok || !laid) return null
   const mm = (value: number) => formatQuantity(value, 'length', shop.units)
   const plan = answer.value
   return (
     <section className="print-page">
       <h1 className="mt-6 text-[24px] print:mt-0">{batch.name}: cut list</h1>
       <p className="mb-3 text-ink-2">
-        Foil type {foil.ok ? foil.value.name : '(see the Wrap bench)'}, {mm(plan.usedLengthMm)} off a roll{' '}
+        Foil type {foil.ok ? foil.value.name : '(see the Wrap bench)'}, {mm(laid.check.usedLengthMm)} off a roll{' '}
         {mm(shop.foil.rollWidthMm)} wide. Fold over the spine; long edge and ends rolled {batch.envelope.folds} times,{' '}
         {mm(batch.envelope.foldMm)} a fold.
       </p>
       <RollDrawing
         rollWidthMm={shop.foil.rollWidthMm}
-        usedLengthMm={plan.usedLengthMm}
-        layout={plan.layout}
-        cuts={plan.cuts}
-        marks={marks}
+        usedLengthMm={laid.check.usedLengthMm}
+        layout={laid.layout}
+        cuts={laid.byHand ? [] : plan.cuts}
+        marks={laid.marks}
         lengthText={mm}
       />
+      {laid.check.cuts && (
+        <p className="mt-2 text-[13px]">
+          <strong>Shear in this order:</strong>{' '}
+          {laid.check.cuts.map((cut, i) => `${i + 1} ${cut.kind} at ${mm(cut.atMm)}`).join(', ')}. Across is measured
+          from the free end, along from the left edge.
+        </p>
+      )}
       <table className="sheet mt-3">
         <thead>
           <tr>
@@ -168,6 +176,11 @@ function Labels({ batch, shop }: { batch: Batch; shop: Workshop }) {
       <ul className="grid grid-cols-3">
         {piecesOf(batch).map(({ mark, blade, group }) => (
           <li key={mark} className="keep-together -mt-px -ml-px h-[34mm] border border-dashed border-rule-strong p-2">
+            <QrCode
+              text={`${location.origin}/blade/${batch.id}/${encodeURIComponent(mark)}`}
+              label={`Code that opens ${mark}`}
+              className="float-right h-[28mm] w-[28mm]"
+            />
             <p className="figure text-[30px]">{mark}</p>
             <p className="font-semibold">{group.gradeName}</p>
             <p className="text-[12px]">

@@ -1,8 +1,9 @@
-import { bladeOutline } from './blade-outline'
+import { type Outline, outlinePath } from '../../core/blade/outline'
 
 interface Props {
   readonly lengthMm: number
   readonly widthMm: number
+  readonly outline?: Outline | undefined
   readonly mark: string
   readonly readings: readonly number[]
   /** Distances the indents need, mm. */
@@ -15,7 +16,7 @@ const FIRST_AT = 0.06
 const SHARE = 0.24
 
 /** A blade with its readings in the order taken, on the tang, and the room each indent needs. */
-export function ReadingsDrawing({ lengthMm, widthMm, mark, readings, edgeMm, spacingMm }: Props) {
+export function ReadingsDrawing({ lengthMm, widthMm, outline, mark, readings, edgeMm, spacingMm }: Props) {
   const step = Math.max(spacingMm, (lengthMm * SHARE) / Math.max(3, readings.length))
   return (
     <svg
@@ -25,7 +26,7 @@ export function ReadingsDrawing({ lengthMm, widthMm, mark, readings, edgeMm, spa
       role="img"
       aria-label={`Blade ${mark} with readings ${readings.join(', ') || 'none yet'}`}
     >
-      <path d={bladeOutline(lengthMm, widthMm)} className="fill-raised stroke-ink" strokeWidth={0.8} />
+      <path d={outlinePath({ lengthMm, widthMm, outline })} className="fill-raised stroke-ink" strokeWidth={0.8} />
       <text x={lengthMm * 0.6} y={widthMm * 0.6} fontSize={widthMm * 0.34} fontWeight={650} className="fill-ink-2">
         {mark}
       </text>

@@ -1,4 +1,4 @@
-import { bladeOutline } from './blade-outline'
+import { type Outline, outlinePath } from '../../core/blade/outline'
 
 export interface TrayRow {
   readonly id: string
@@ -7,6 +7,7 @@ export interface TrayRow {
   readonly widthMm: number
   readonly thicknessMm: number
   readonly count: number
+  readonly outline?: Outline | undefined
 }
 
 /** The tray of blanks to one scale: an outline a line, with its mark and its thickness as a bar. */
@@ -33,7 +34,7 @@ export function TrayDrawing({ rows }: { rows: readonly TrayRow[] }) {
         const above = rows.slice(column * perColumn, i).reduce((sum, r) => sum + r.widthMm + gap, 0)
         return (
           <g key={row.id} transform={`translate(${column * columnMm} ${above})`}>
-            <path d={bladeOutline(row.lengthMm, row.widthMm)} className="fill-raised stroke-ink" strokeWidth={1} />
+            <path d={outlinePath(row)} className="fill-raised stroke-ink" strokeWidth={1} />
             <rect x={row.lengthMm + 8} y={0} width={row.thicknessMm} height={row.widthMm} className="fill-ink-2" />
             <text
               x={row.lengthMm * 0.5}

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
-import { planCuts } from '../../foil/cut-plan'
-import { spineFoldSheet } from '../../foil/envelope'
+import { checkLayout } from '../../foil/check-layout'
+import { envelopeOf } from '../../foil/envelope'
+import { planWithStock } from '../../foil/stock'
 import { ok } from '../../result'
 import { foilRequest, foilResponse } from '../api'
 import { question } from '../question'
@@ -11,9 +12,10 @@ type EnvelopeRequest = Extract<z.infer<typeof foilRequest>, { blades: unknown }>
 function envelopePieces({ blades, envelope }: EnvelopeRequest) {
   const pieces: { lengthMm: number; widthMm: number; count: number }[] = []
   for (const blade of blades) {
-    const sheet = spineFoldSheet(blade, envelope)
+    const sheet = envelopeOf(blade, envelope)
     if (!sheet.ok) return sheet
-    pieces.push({ ...sheet.value, count: blade.count })
+    const { lengthMm, widthMm, sheets, holds } = sheet.value
+    pieces.push({ lengthMm, widthMm, count: sheets * Math.ceil(blade.count / holds) })
   }
   return ok(pieces)
 }
@@ -25,10 +27,23 @@ export const foil = question({
   answer: request => {
     const pieces = 'pieces' in request ? ok(request.pieces) : envelopePieces(request)
     if (!pieces.ok) return pieces
-    const { rollWidthMm, rotate, longestSectionMm } = request
-    const plan = planCuts({ rollWidthMm, rotate, longestSectionMm: longestSectionMm ?? null, pieces: pieces.value })
+    const { rollWidthMm, rotate, longestSectionMm, offcuts } = request
+    const plan = planWithStock(
+      { rollWidthMm, rotate, longestSectionMm: longestSectionMm ?? null, pieces: pieces.value },
+      offcuts ?? [],
+    )
     if (!plan.ok) return plan
-    const { usedLengthMm, lowerBoundMm, layout, sections } = plan.value
-    return ok({ pieces: pieces.value, usedLengthMm, lowerBoundMm, layout, cuts: sections })
+    const { usedLengthMm, lowerBoundMm, proven, layout, sections, leftovers, offcuts: used } = plan.value
+    return ok({
+      pieces: pieces.value,
+      usedLengthMm,
+      lowerBoundMm,
+      proven,
+      layout,
+      cuts: sections,
+      shearing: checkLayout(layout, rollWidthMm).cuts ?? [],
+      leftovers,
+      offcuts: used.map(({ offcut, layout: places }) => ({ id: offcut.id, layout: places })),
+    })
   },
 })

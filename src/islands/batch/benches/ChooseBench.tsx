@@ -2,11 +2,12 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import type { BatchGroup } from '../../../core/record/schemas'
 import { Bench } from '../../../ui/Bench'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { editGroup } from '../edit'
 import { saveAsRecipe } from '../save-recipe'
 import { suggestFor } from '../suggest-for'
 import type { BenchProps } from './bench-props'
-import { ChooseDrawing, type ChooseView, ViewChoice } from './choose/ChooseDrawing'
+import { CHOOSE_VIEWS, ChooseDrawing, type ChooseView } from './choose/ChooseDrawing'
 import { ChooseFigures } from './choose/ChooseFigures'
 import { GroupFields } from './choose/GroupFields'
 import { RouteFields } from './RouteFields'
@@ -23,7 +24,7 @@ export function ChooseBench({ batch, plan, shop, preview }: BenchProps) {
     <Bench
       title="Choose"
       says={`${grade.name}${grade.alsoNamed.length ? `, also ${grade.alsoNamed.join(', ')}` : ''}. ${grade.note}`}
-      views={<ViewChoice view={view} onView={setView} />}
+      views={<ViewChoice views={CHOOSE_VIEWS} view={view} onView={setView} />}
       drawing={<ChooseDrawing view={view} plan={plan} shop={shop} onRoute={setRoute} />}
       figures={
         <>

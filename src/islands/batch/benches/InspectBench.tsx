@@ -6,6 +6,7 @@ import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
 import { NumberField } from '../../../ui/PlainFields'
 import { type BenchProps, band95, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
+import { LeakField } from './inspect/LeakField'
 
 /** Count out, look, first hardness: go or no go. */
 export function InspectBench({ batch, plan, go }: BenchProps) {
@@ -59,14 +60,17 @@ export function InspectBench({ batch, plan, go }: BenchProps) {
       }
       fields={
         <div className="grid gap-6 sm:grid-cols-[200px_1fr]">
-          <NumberField
-            label="Counted out"
-            whole
-            value={countedOut ?? 0}
-            min={0}
-            max={3600}
-            onCommit={value => void editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
-          />
+          <div className="space-y-3">
+            <NumberField
+              label="Counted out"
+              whole
+              value={countedOut ?? 0}
+              min={0}
+              max={3600}
+              onCommit={value => void editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
+            />
+            <LeakField batch={batch} />
+          </div>
           <ul className="list-disc space-y-1 pl-5 text-[13.5px]">
             <li>
               A file skates on the spine: it hardened (about 60 HRC and up). It bites: soft, stop and find out why

@@ -79,6 +79,7 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
           <ReadingsDrawing
             lengthMm={piece.blade.lengthMm}
             widthMm={piece.blade.widthMm}
+            outline={piece.blade.outline}
             mark={piece.mark}
             readings={own.map(r => r.hrc)}
             edgeMm={summary?.rules.minimumEdgeMm ?? 0.6}

@@ -1,20 +1,38 @@
-import { Plus, Trash2 } from 'lucide-react'
+import { Plus } from 'lucide-react'
+import { useState } from 'react'
 import { countOf, steelKgOf } from '../../../core/plan/tray'
 import { newBlade } from '../../../core/record/defaults'
-import { type Blade, BOUNDS } from '../../../core/record/schemas'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
 import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
-import { NumberField, SelectField, TextField } from '../../../ui/PlainFields'
-import { QuantityField } from '../../../ui/QuantityField'
-import { editBlade, newId, sayWithUndo } from '../edit'
+import { ViewChoice } from '../../../ui/ViewChoice'
+import { newId } from '../edit'
 import type { BenchProps } from './bench-props'
+import { BeforeHeat } from './prepare/BeforeHeat'
+import { BladeRow } from './prepare/BladeRow'
+import { OutlineView } from './prepare/OutlineView'
 
-/** The tray: what blades there are, marked and counted. */
+const VIEWS = [
+  ['tray', 'Tray'],
+  ['outline', 'Outline'],
+  ['before', 'Before heat'],
+] as const
+type View = (typeof VIEWS)[number][0]
+
+const SAYS: Readonly<Record<View, string>> = {
+  tray: 'The tray of blanks, to one scale. The bar behind each tip is its thickness.',
+  outline: 'The shape of each blade, from a few figures or from a drawing file. It is drawn so everywhere.',
+  before: 'What must be done before anything is hot, and what to leave on the steel.',
+}
+
+/** The tray: what blades there are, marked and counted, and made ready. */
 export function PrepareBench({ batch, plan, shop }: BenchProps) {
+  const [view, setView] = useState<View>('tray')
   const kg = steelKgOf(batch.blades)
+  const weight = formatQuantity(kg, 'mass', shop.units).split(' ')
+  const some = batch.blades.length > 0
   const add = () =>
     void editBatch(batch, 'Add blades', b => ({
       ...b,
@@ -23,17 +41,22 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
   return (
     <Bench
       title="Prepare"
-      says="The tray of blanks, to one scale. The bar behind each tip is its thickness."
+      says={SAYS[view]}
+      views={some ? <ViewChoice views={VIEWS} view={view} onView={setView} /> : undefined}
       drawing={
-        batch.blades.length > 0 ? (
-          <TrayDrawing rows={batch.blades} />
-        ) : (
+        !some ? (
           <div className="border border-dashed border-rule-strong p-6">
             <p className="mb-3">No blades yet. Enter one line for equal blades; each gets its own mark.</p>
             <button type="button" className="btn btn-ember" onClick={add}>
               Add the first blade
             </button>
           </div>
+        ) : view === 'tray' ? (
+          <TrayDrawing rows={batch.blades} />
+        ) : view === 'outline' ? (
+          <OutlineView batch={batch} shop={shop} />
+        ) : (
+          <BeforeHeat batch={batch} shop={shop} />
         )
       }
       figures={
@@ -41,8 +64,8 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
           <Figure label="Blades counted in" value={String(countOf(batch.blades))} unit="" />
           <Figure
             label="Steel"
-            value={formatQuantity(kg, 'mass', shop.units).split(' ')[0] ?? ''}
-            unit={formatQuantity(kg, 'mass', shop.units).split(' ')[1] ?? ''}
+            value={weight[0] ?? ''}
+            unit={weight[1] ?? ''}
             working={[
               {
                 name: 'Weight',
@@ -54,12 +77,9 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
             ]}
           />
           <ul className="mt-2 list-disc space-y-1 pl-5 text-[13px]">
-            <li>Degrease. Drill every hole and stamp every mark now.</li>
-            <li>Pre-ground bevels: leave about {formatQuantity(0.5, 'length', shop.units)} at the edge.</li>
-            <li>
-              Hard machining or straightening: stress relief {formatQuantity(650, 'temperature', shop.units)} for 1 h,
-              cool in air.
-            </li>
+            <li>Degrease: a fingerprint burns in under foil.</li>
+            <li>Drill every hole and stamp every mark now: afterwards it is too hard.</li>
+            <li>Round sharp inside corners: cracks begin there.</li>
           </ul>
           <CautionNote>
             {CAUTIONS.prepare} {DEFER}
@@ -67,11 +87,12 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
         </>
       }
       fields={
-        batch.blades.length > 0 && (
+        some &&
+        view === 'tray' && (
           <>
-            <div className="overflow-x-auto">
+            <div className="max-h-[260px] overflow-auto" role="region" aria-label="Blades" tabIndex={0}>
               <table className="sheet min-w-[720px]">
-                <thead>
+                <thead className="sticky top-0 bg-ash">
                   <tr>
                     <th className="w-18">Mark</th>
                     <th className="w-42">Steel</th>
@@ -99,77 +120,5 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
         )
       }
     />
-  )
-}
-
-function BladeRow({ blade, batch }: { blade: Blade; batch: BenchProps['batch'] }) {
-  const set = (label: string, change: Partial<Blade>) =>
-    void editBlade(batch, blade.id, `${blade.mark}: ${label}`, change)
-  const remove = () =>
-    void editBatch(batch, `Remove ${blade.mark}`, b => ({
-      ...b,
-      blades: b.blades.filter(other => other.id !== blade.id),
-    })).then(() => sayWithUndo(`${blade.mark} removed`, batch.id))
-  const length = (label: string, key: 'lengthMm' | 'widthMm' | 'thicknessMm', bounds: { min: number; max: number }) => (
-    <QuantityField
-      hideLabel
-      label={`${label} of ${blade.mark}`}
-      dimension="length"
-      value={blade[key]}
-      {...bounds}
-      onCommit={value => set(label, { [key]: value })}
-    />
-  )
-  return (
-    <tr>
-      <td>
-        <TextField
-          hideLabel
-          label={`Mark of ${blade.mark}`}
-          value={blade.mark}
-          longest={12}
-          onCommit={mark => set('mark', { mark })}
-        />
-      </td>
-      <td>
-        <SelectField
-          hideLabel
-          label={`Steel of ${blade.mark}`}
-          value={blade.groupId}
-          options={batch.groups.map(g => [g.id, g.gradeName] as const)}
-          onCommit={groupId => set('steel', { groupId })}
-        />
-      </td>
-      <td>{length('Length', 'lengthMm', BOUNDS.bladeLengthMm)}</td>
-      <td>{length('Width', 'widthMm', BOUNDS.bladeWidthMm)}</td>
-      <td>{length('Spine thickness', 'thicknessMm', BOUNDS.bladeThicknessMm)}</td>
-      <td>
-        <NumberField
-          hideLabel
-          whole
-          label={`Count of ${blade.mark}`}
-          value={blade.count}
-          {...BOUNDS.bladeCount}
-          onCommit={count => set('count', { count })}
-        />
-      </td>
-      <td>
-        <SelectField
-          hideLabel
-          label={`Bevels of ${blade.mark}`}
-          value={blade.bevels}
-          options={[
-            ['pre-ground', 'pre-ground'],
-            ['full', 'full'],
-          ]}
-          onCommit={bevels => set('bevels', { bevels })}
-        />
-      </td>
-      <td>
-        <button type="button" className="btn btn-plain w-11" aria-label={`Remove ${blade.mark}`} onClick={remove}>
-          <Trash2 size={16} aria-hidden="true" />
-        </button>
-      </td>
-    </tr>
   )
 }

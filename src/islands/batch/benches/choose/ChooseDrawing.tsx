@@ -18,31 +18,17 @@ interface Props {
   readonly onRoute: (label: string, route: Route, settled: boolean) => void
 }
 
-export type ChooseView = 'map' | 'curve'
+export type ChooseView = (typeof CHOOSE_VIEWS)[number][0]
 
 /** The recipe map, or the tempering curve through its point; the route is dragged on either. */
 export function ChooseDrawing({ view, ...props }: Props & { view: ChooseView }) {
   return <div style={{ height: HEIGHT }}>{view === 'map' ? <MapView {...props} /> : <CurveView {...props} />}</div>
 }
 
-/** Which of the two drawings is shown. */
-export function ViewChoice({ view, onView }: { view: ChooseView; onView: (view: ChooseView) => void }) {
-  return (
-    <div role="group" aria-label="Drawn as" className="-my-2 flex">
-      {(['map', 'curve'] as const).map(name => (
-        <button
-          key={name}
-          type="button"
-          aria-pressed={view === name}
-          className={`min-h-11 px-2 text-[13px] ${view === name ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
-          onClick={() => onView(name)}
-        >
-          {name === 'map' ? 'Recipe map' : 'Curve'}
-        </button>
-      ))}
-    </div>
-  )
-}
+export const CHOOSE_VIEWS = [
+  ['map', 'Recipe map'],
+  ['curve', 'Curve'],
+] as const
 
 function MapView({ plan, shop, onRoute }: Props) {
   const { group, grade } = plan

@@ -1,0 +1,169 @@
+import { useId, useState } from 'react'
+import { toast } from 'sonner'
+import type { ImportedOutline } from '../../../../core/blade/import-outline'
+import { flipped, outlinePath, plainOutline, TIP_SHAPES, type TipShape } from '../../../../core/blade/outline'
+import type { Batch, Blade, Workshop } from '../../../../core/record/schemas'
+import { formatQuantity } from '../../../../core/units/quantity'
+import { SelectField } from '../../../../ui/PlainFields'
+import { QuantityField } from '../../../../ui/QuantityField'
+import { editBlade, sayWithUndo } from '../../edit'
+
+const TIP_WORDS: Readonly<Record<TipShape, string>> = {
+  drop: 'drop point',
+  straight: 'straight back',
+  clip: 'clip point',
+  sheepsfoot: 'sheepsfoot',
+}
+
+/** The outline of each line of blades: tang and tip, or a drawing read from SVG or DXF. */
+export function OutlineView({ batch, shop }: { batch: Batch; shop: Workshop }) {
+  const inputId = useId()
+  const [shown, setShown] = useState(batch.blades[0]?.id ?? '')
+  const [trouble, setTrouble] = useState<string | null>(null)
+  const [said, setSaid] = useState<ImportedOutline | null>(null)
+  const blade = batch.blades.find(b => b.id === shown) ?? (batch.blades[0] as Blade)
+  const outline = blade.outline ?? plainOutline(blade)
+  const mm = (value: number) => formatQuantity(value, 'length', shop.units)
+  const set = (label: string, change: Partial<Blade>) =>
+    void editBlade(batch, blade.id, `${blade.mark}: ${label}`, change)
+  const drawn = (part: Partial<ReturnType<typeof plainOutline>>) =>
+    set('outline', { outline: { ...(outline.kind === 'drawn' ? outline : plainOutline(blade)), ...part } })
+  const read = async (file: File | undefined) => {
+    setTrouble(null)
+    setSaid(null)
+    if (!file) return
+    const { importOutline } = await import('../../../../core/blade/import-outline')
+    const imported = importOutline(file.name, await file.text())
+    if (!imported.ok) return setTrouble(imported.problems[0]?.message ?? 'This drawing can not be read.')
+    setSaid(imported.value)
+    await editBlade(batch, blade.id, `${blade.mark}: outline from ${file.name}`, {
+      outline: {
+        kind: 'imported',
+        from: file.name.slice(0, 120),
+        points: imported.value.points.map(([x, y]) => [x, y]),
+      },
+    })
+    sayWithUndo(`Outline of ${blade.mark} from ${file.name}`, batch.id)
+  }
+  return (
+    <div>
+      <svg
+        viewBox={`-4 -4 ${blade.lengthMm + 8} ${blade.widthMm + 8}`}
+        className="max-h-[190px] w-full"
+        preserveAspectRatio="xMinYMid meet"
+        role="img"
+        aria-label={`Outline of ${blade.mark}, ${mm(blade.lengthMm)} by ${mm(blade.widthMm)}, tang left`}
+      >
+        <rect
+          width={blade.lengthMm}
+          height={blade.widthMm}
+          fill="none"
+          className="stroke-rule"
+          strokeDasharray="3 3"
+          strokeWidth={0.6}
+        />
+        <path d={outlinePath(blade)} className="fill-raised stroke-ink" strokeWidth={1} />
+      </svg>
+      <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <SelectField
+          label="Blade"
+          value={blade.id}
+          options={batch.blades.map(b => [b.id, b.mark] as const)}
+          onCommit={setShown}
+        />
+        <SelectField
+          label="Tip"
+          value={outline.kind === 'drawn' ? outline.tip : 'file'}
+          options={[
+            ...TIP_SHAPES.map(tip => [tip, TIP_WORDS[tip]] as const),
+            ...(outline.kind === 'imported' ? [['file', `from ${outline.from}`] as const] : []),
+          ]}
+          onCommit={tip => tip !== 'file' && drawn({ tip: tip as TipShape })}
+        />
+        {outline.kind === 'drawn' ? (
+          <>
+            <QuantityField
+              label="Tang length"
+              dimension="length"
+              value={outline.tangMm}
+              min={5}
+              max={blade.lengthMm * 0.7}
+              onCommit={tangMm => drawn({ tangMm })}
+            />
+            <QuantityField
+              label="Tang width"
+              dimension="length"
+              value={outline.tangWidthMm}
+              min={2}
+              max={blade.widthMm}
+              onCommit={tangWidthMm => drawn({ tangWidthMm })}
+            />
+          </>
+        ) : (
+          <div className="col-span-2 flex items-end gap-2">
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                set('outline', {
+                  outline: { ...outline, points: flipped(outline.points, 'ends').map(([x, y]) => [x, y]) },
+                })
+              }
+            >
+              End for end
+            </button>
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                set('outline', {
+                  outline: { ...outline, points: flipped(outline.points, 'sides').map(([x, y]) => [x, y]) },
+                })
+              }
+            >
+              Upside down
+            </button>
+          </div>
+        )}
+      </div>
+      <div className="mt-3">
+        <label htmlFor={inputId} className="label">
+          Or a drawing of it: SVG or DXF, one closed line
+        </label>
+        <input
+          id={inputId}
+          type="file"
+          accept=".svg,.dxf,image/svg+xml"
+          className="field py-2"
+          onChange={event => {
+            void read(event.target.files?.[0])
+            event.target.value = ''
+          }}
+        />
+        {trouble && (
+          <p role="alert" className="mt-1 text-[13px] text-bad">
+            {trouble} Nothing was changed.
+          </p>
+        )}
+        {said && (
+          <p className="mt-1 text-[13px]" role="status">
+            The drawing measures {mm(said.lengthMm)} × {mm(said.widthMm)}.{' '}
+            {(Math.abs(said.lengthMm - blade.lengthMm) > 0.5 || Math.abs(said.widthMm - blade.widthMm) > 0.5) && (
+              <button
+                type="button"
+                className="link min-h-6 font-medium"
+                onClick={() => {
+                  set('size from its drawing', { lengthMm: said.lengthMm, widthMm: said.widthMm })
+                  toast('Length and width taken from the drawing')
+                }}
+              >
+                Take its size
+              </button>
+            )}{' '}
+            {said.leftOut.length > 0 && `Left out of the file: ${said.leftOut.join(', ')}.`}
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}

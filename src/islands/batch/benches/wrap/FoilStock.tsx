@@ -1,0 +1,98 @@
+import { X } from 'lucide-react'
+import { toast } from 'sonner'
+import { editBatch } from '../../../../store/batches'
+import { saveShop } from '../../../../store/records'
+import { ago } from '../../../../ui/dates'
+import { newId } from '../../edit'
+import type { WrapProps } from './wrap-props'
+
+/** Leftovers smaller than this are not worth keeping, mm. */
+const KEEP_MM = { short: 60, long: 150 }
+const MOST_OFFCUTS = 60
+
+/** Offcuts from other days, used first; and, once it is cut, the roll going down and what is left over kept. */
+export function FoilStock({ batch, shop, wrap, mm }: WrapProps) {
+  const { answer, laid } = wrap
+  const offcuts = shop.foil.offcuts ?? []
+  if (!answer?.ok || !laid) return null
+  const used = answer.value.offcuts
+  const usedIds = new Set(used.map(use => use.id))
+  // A plan laid by hand has its own leftovers, which are not worked out.
+  const left = laid.byHand
+    ? []
+    : answer.value.leftovers.filter(
+        r => Math.min(r.acrossMm, r.alongMm) >= KEEP_MM.short && Math.max(r.acrossMm, r.alongMm) >= KEEP_MM.long,
+      )
+  const cut = async () => {
+    const keptOffcuts = [
+      ...offcuts.filter(o => !usedIds.has(o.id)),
+      ...left.map(r => ({ id: newId(), widthMm: r.acrossMm, lengthMm: r.alongMm })),
+    ].slice(-MOST_OFFCUTS)
+    const before = shop.foil
+    await saveShop(s => ({
+      ...s,
+      foil: {
+        ...s.foil,
+        leftMm: s.foil.leftMm === undefined ? undefined : Math.max(0, s.foil.leftMm - laid.check.usedLengthMm),
+        offcuts: keptOffcuts,
+      },
+    }))
+    await editBatch(batch, 'Foil cut', b => ({ ...b, foilCutAt: new Date().toISOString() }))
+    toast(`${mm(laid.check.usedLengthMm)} off the roll; ${left.length} offcuts kept`, {
+      action: {
+        label: 'Undo',
+        onClick: () => {
+          void saveShop(s => ({ ...s, foil: before }))
+          void editBatch(batch, 'Foil not cut', b => ({ ...b, foilCutAt: null }))
+        },
+      },
+      duration: 10_000,
+    })
+  }
+  const drop = (id: string) =>
+    void saveShop(s => ({ ...s, foil: { ...s.foil, offcuts: (s.foil.offcuts ?? []).filter(o => o.id !== id) } }))
+  return (
+    <div className="text-[13px]">
+      {offcuts.length > 0 && (
+        <ul aria-label="Offcuts" className="flex max-h-24 flex-wrap gap-x-4 overflow-auto">
+          {offcuts.map(offcut => {
+            const use = used.find(u => u.id === offcut.id)
+            return (
+              <li key={offcut.id} className={`flex items-center gap-1 ${use ? 'font-semibold' : ''}`}>
+                {mm(offcut.widthMm)} × {mm(offcut.lengthMm)}
+                {use &&
+                  `: ${use.layout.length} ${use.layout.length === 1 ? 'sheet' : 'sheets'} for ${[...new Set(use.layout.map(p => batch.blades[p.piece]?.mark))].join(', ')}`}
+                <button
+                  type="button"
+                  className="grid h-8 w-7 place-items-center"
+                  aria-label={`Offcut ${mm(offcut.widthMm)} by ${mm(offcut.lengthMm)} is gone`}
+                  onClick={() => drop(offcut.id)}
+                >
+                  <X size={13} aria-hidden="true" />
+                </button>
+              </li>
+            )
+          })}
+        </ul>
+      )}
+      {batch.foilCutAt ? (
+        <p className="text-ink-2">Cut {ago(batch.foilCutAt)}; the roll and the offcuts were counted then.</p>
+      ) : (
+        <div className="flex flex-wrap items-center gap-x-4">
+          <button type="button" className="btn" disabled={laid.check.cuts === null} onClick={() => void cut()}>
+            It is cut: count it
+          </button>
+          <p className="text-ink-2">
+            {offcuts.length === 0 ? 'No offcuts in the drawer. ' : ''}
+            {left.length > 0
+              ? `Keeps ${left
+                  .slice(0, 3)
+                  .map(r => `${mm(r.acrossMm)} × ${mm(r.alongMm)}`)
+                  .join(', ')}${left.length > 3 ? ' …' : ''}.`
+              : 'Nothing worth keeping is left over.'}
+          </p>
+        </div>
+      )}
+    </div>
+  )
+}

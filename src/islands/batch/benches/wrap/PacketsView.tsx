@@ -1,0 +1,72 @@
+import { notePacket, packetsOf } from '../../../../core/plan/packets'
+import { editBatch } from '../../../../store/batches'
+import type { WrapProps } from './wrap-props'
+
+/** Every packet with its mark, what is in it, its seal, and the leak that was found when it was opened. */
+export function PacketsView({ batch }: WrapProps) {
+  const packets = packetsOf(batch)
+  const sealed = packets.filter(p => p.sealed).length
+  return (
+    <div>
+      <div className="max-h-[400px] overflow-auto" role="region" aria-label="Packets" tabIndex={0}>
+        <table className="sheet">
+          <thead className="sticky top-0 bg-ash">
+            <tr>
+              <th>Scribe on it</th>
+              <th>Steel</th>
+              <th>Blades</th>
+              <th>Sealed</th>
+              <th>Leak found</th>
+            </tr>
+          </thead>
+          <tbody>
+            {packets.map(packet => (
+              <tr key={packet.mark}>
+                <td className="figure !py-0.5 text-[22px]">{packet.mark}</td>
+                <td className="!py-0.5">{packet.pieces[0]?.group.gradeName}</td>
+                <td className="!py-0.5">{packet.pieces.length}</td>
+                <td className="!py-0.5">
+                  <label className="grid min-h-11 w-11 place-items-center">
+                    <span className="sr-only">{packet.mark} is sealed</span>
+                    <input
+                      type="checkbox"
+                      className="h-5 w-5"
+                      checked={packet.sealed}
+                      onChange={event =>
+                        void editBatch(batch, `${packet.mark} sealed`, b =>
+                          notePacket(b, packet.mark, { sealed: event.target.checked }),
+                        )
+                      }
+                    />
+                  </label>
+                </td>
+                <td className={`!py-0.5 ${packet.leak ? 'text-bad' : 'text-ink-2'}`}>{packet.leak ?? '—'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-4">
+        <p>
+          {sealed} of {packets.length} sealed
+        </p>
+        {sealed < packets.length && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              void editBatch(batch, 'All sealed', b =>
+                packets.reduce((all, p) => notePacket(all, p.mark, { sealed: true }), b),
+              )
+            }
+          >
+            All are sealed
+          </button>
+        )}
+        <a className="btn" href={`/print/${batch.id}`}>
+          Print labels and cut list
+        </a>
+      </div>
+    </div>
+  )
+}

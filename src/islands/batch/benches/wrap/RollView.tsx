@@ -1,0 +1,110 @@
+import type { Placement } from '../../../../core/foil/cut-plan'
+import { editBatch } from '../../../../store/batches'
+import { saveShop } from '../../../../store/records'
+import { Warnings } from '../../../../ui/Bench'
+import { RollBoard } from '../../../../ui/foil/RollBoard'
+import { QuantityField } from '../../../../ui/QuantityField'
+import { FoilStock } from './FoilStock'
+import type { WrapProps } from './wrap-props'
+
+/** The sheets on the roll, and where each goes; moved by hand where the maker knows better. */
+export function RollView({ batch, shop, wrap, mm }: WrapProps) {
+  const { answer, laid } = wrap
+  if (!answer) return <p className="py-10 text-ink-2">Planning the cuts …</p>
+  if (!answer.ok) return <Warnings lines={answer.problems} />
+  if (!laid) return null
+  const move = (index: number, place: Placement) =>
+    void editBatch(batch, 'Sheet on the roll', b => ({
+      ...b,
+      foilLayout: {
+        sheets: laid.sheets,
+        places: laid.layout
+          .map((p, i) => (i === index ? place : p))
+          .map(({ piece, xMm, yMm, rotated }) => ({ piece, xMm, yMm, rotated })),
+      },
+    }))
+  const { overlaps, outside, cuts } = laid.check
+  const troubles = [
+    ...(overlaps.length > 0
+      ? [
+          {
+            code: 'overlap',
+            message: `${overlaps.map(([a, b]) => `${laid.marks[a]} and ${laid.marks[b]}`).join(', ')} lie over each other.`,
+          },
+        ]
+      : []),
+    ...(outside.length > 0
+      ? [{ code: 'outside', message: `${outside.map(i => laid.marks[i]).join(', ')} hangs over the roll.` }]
+      : []),
+    ...(overlaps.length === 0 && outside.length === 0 && cuts === null
+      ? [
+          {
+            code: 'no-shear',
+            message: 'No straight cut goes through here: a shear can not part these sheets. Line two of them up.',
+          },
+        ]
+      : []),
+  ]
+  return (
+    <>
+      <RollBoard
+        rollWidthMm={shop.foil.rollWidthMm}
+        usedLengthMm={laid.check.usedLengthMm}
+        layout={laid.layout}
+        marks={laid.marks}
+        overlaps={overlaps}
+        outside={outside}
+        cuts={cuts}
+        lengthText={mm}
+        mayTurn={shop.foil.rotate}
+        onMove={move}
+      />
+      <Warnings lines={troubles} />
+      <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-[13px]">
+        <p>
+          {answer.value.pieces.map((piece, i) => (
+            <span key={i} className="mr-4 whitespace-nowrap">
+              <strong>{batch.blades[i]?.mark}</strong> {piece.count} of {mm(piece.lengthMm)} × {mm(piece.widthMm)}
+            </span>
+          ))}
+        </p>
+        {laid.byHand && (
+          <button
+            type="button"
+            className="link min-h-8"
+            onClick={() => void editBatch(batch, 'Computed plan', b => ({ ...b, foilLayout: null }))}
+          >
+            Back to the computed plan ({mm(answer.value.usedLengthMm)})
+          </button>
+        )}
+      </div>
+    </>
+  )
+}
+
+export function RollFields(props: WrapProps) {
+  const { shop } = props
+  return (
+    <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[220px_minmax(0,1fr)]">
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField
+          label="Roll width"
+          dimension="length"
+          value={shop.foil.rollWidthMm}
+          min={100}
+          max={1300}
+          onCommit={rollWidthMm => void saveShop(s => ({ ...s, foil: { ...s.foil, rollWidthMm } }))}
+        />
+        <QuantityField
+          label="Left on the roll"
+          dimension="length"
+          value={shop.foil.leftMm ?? 0}
+          min={0}
+          max={200_000}
+          onCommit={leftMm => void saveShop(s => ({ ...s, foil: { ...s.foil, leftMm } }))}
+        />
+      </div>
+      <FoilStock {...props} />
+    </div>
+  )
+}
