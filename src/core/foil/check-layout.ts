@@ -40,7 +40,10 @@ export function checkLayout(places: readonly Rectangle[], rollWidthMm: number): 
   )
   const fine = overlaps.length === 0 && outside.length === 0
   const whole = { xMm: 0, yMm: 0, acrossMm: rollWidthMm, alongMm: usedLengthMm }
-  return { usedLengthMm, overlaps, outside, cuts: fine ? shear(places, whole) : null }
+  const parted = fine ? shear(places, whole) : null
+  // The last cut takes what is used off the roll.
+  const cuts = parted && [...parted, cutAt(whole, 'across', usedLengthMm)]
+  return { usedLengthMm, overlaps, outside, cuts }
 }
 
 /**

@@ -16,6 +16,8 @@ export interface FoldTemplate {
   readonly widthMm: number
   readonly sheets: 1 | 2
   readonly lines: readonly TemplateLine[]
+  /** Corner of each blade, tang left, spine toward the fold. */
+  readonly blades: readonly { readonly x: number; readonly y: number }[]
   readonly notes: readonly { readonly x: number; readonly y: number; readonly text: string }[]
 }
 
@@ -42,6 +44,11 @@ export function foldTemplate(blade: BladeSize, rules: EnvelopeRules): Result<Fol
   if (way === 'tip') lines.push(across('fold', lengthMm / 2))
   const bladeY = way === 'spine' ? widthMm / 2 + half : seam + rules.edgeMm + half
   lines.push(...rectangle('blade', bladeX, bladeY, inside.lengthMm, inside.widthMm))
+  const { beside = 1, endToEnd = 1, gapMm = 3 } = rules
+  const blades = Array.from({ length: beside * endToEnd }, (_, i) => ({
+    x: bladeX + Math.floor(i / beside) * (blade.lengthMm + gapMm),
+    y: bladeY + (i % beside) * (blade.widthMm + gapMm),
+  }))
   const notes = [
     { x: bladeX + 4, y: bladeY + inside.widthMm / 2, text: way === 'spine' ? 'spine on the fold' : 'blade' },
     {
@@ -50,7 +57,7 @@ export function foldTemplate(blade: BladeSize, rules: EnvelopeRules): Result<Fol
       text: `${lengthMm} x ${widthMm} mm, ${rules.folds} folds of ${rules.foldMm} mm${sheets === 2 ? ', two sheets' : ''}`,
     },
   ]
-  return ok({ lengthMm, widthMm, sheets, lines, notes })
+  return ok({ lengthMm, widthMm, sheets, lines, blades, notes })
 }
 
 const rectangle = (kind: TemplateLine['kind'], x: number, y: number, w: number, h: number): TemplateLine[] => [

@@ -13,7 +13,8 @@ export const DEFAULT_WORKSHOP: Workshop = {
   oven: { preset: 'medium', maxC: 1200, correctionC: 0 },
   temperingOven: 'own',
   plates: { thicknessMm: 25, widthMm: 100, lengthMm: 450, startC: 20, air: 'air-blast' },
-  foil: { rollWidthMm: 610, rotate: true, longestSectionMm: null, pricePerM: 30 },
+  // A section longer than half a metre is hard to cut along by hand.
+  foil: { rollWidthMm: 610, rotate: true, longestSectionMm: 500, pricePerM: 30 },
   cold: {
     medium: 'dry-ice',
     bath: { fluid: 'isopropanol', litres: 4 },

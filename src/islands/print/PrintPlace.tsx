@@ -1,3 +1,4 @@
+import type { Cut } from '../../core/foil/check-layout'
 import { loadsOf, piecesOf, temperLoadsOf } from '../../core/plan/tray'
 import { foilMarkLine } from '../../core/plan/words'
 import type { Batch, Workshop } from '../../core/record/schemas'
@@ -138,13 +139,7 @@ function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
         marks={laid.marks}
         lengthText={mm}
       />
-      {laid.check.cuts && (
-        <p className="mt-2 text-[13px]">
-          <strong>Shear in this order:</strong>{' '}
-          {laid.check.cuts.map((cut, i) => `${i + 1} ${cut.kind} at ${mm(cut.atMm)}`).join(', ')}. Across is measured
-          from the free end, along from the left edge.
-        </p>
-      )}
+      {laid.check.cuts && <ShearOrder cuts={laid.check.cuts} rollWidthMm={shop.foil.rollWidthMm} mm={mm} />}
       <table className="sheet mt-3">
         <thead>
           <tr>
@@ -166,6 +161,31 @@ function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
         </tbody>
       </table>
     </section>
+  )
+}
+
+/** Every cut in the order it is made: first across the whole roll, then inside each section. */
+function ShearOrder({
+  cuts,
+  rollWidthMm,
+  mm,
+}: {
+  cuts: readonly Cut[]
+  rollWidthMm: number
+  mm: (v: number) => string
+}) {
+  const isWhole = (cut: Cut) => cut.kind === 'across' && cut.toMm - cut.fromMm >= rollWidthMm - 1
+  const said = (list: readonly Cut[]) => list.map(cut => `${cut.kind} at ${mm(cut.atMm)}`).join(', ')
+  return (
+    <p className="mt-2 text-[13px]">
+      <strong>Across the whole roll, from the free end:</strong>{' '}
+      {cuts
+        .filter(isWhole)
+        .map((cut, i) => `${i + 1} at ${mm(cut.atMm)}`)
+        .join(', ')}
+      . <strong>Then inside the sections:</strong> {said(cuts.filter(cut => !isWhole(cut))) || 'nothing more'}. Along is
+      measured from the left edge of the roll.
+    </p>
   )
 }
 

@@ -20,7 +20,7 @@ interface Props {
 const SNAP_MM = 14
 const STEP_MM = 5
 const END = 60
-const HEIGHT = 252
+const HEIGHT = 330
 
 /** The roll from its free end, to scale, running to the right. Sheets are dragged; the shear lines stand in their order. */
 export function RollBoard(props: Props) {
@@ -138,40 +138,49 @@ export function RollBoard(props: Props) {
   )
 }
 
-/** Numbered in the order they are made: across the whole roll bold, inside a section thin. */
+/** Across the whole roll bold, numbered in the order they are made; inside a section thin. */
 function ShearLines({ cuts, rollWidthMm, scale }: { cuts: readonly Cut[] | null; rollWidthMm: number; scale: number }) {
+  const isWhole = (cut: Cut) => cut.kind === 'across' && cut.toMm - cut.fromMm >= rollWidthMm - 1
+  const whole = (cuts ?? []).filter(isWhole)
   return (
     <g className="pointer-events-none">
-      {(cuts ?? []).map((cut, i) => {
-        const across = cut.kind === 'across'
-        const whole = across && cut.toMm - cut.fromMm >= rollWidthMm - 1
-        const [x1, y1, x2, y2] = across
-          ? [cut.atMm, cut.fromMm, cut.atMm, cut.toMm]
-          : [cut.fromMm, cut.atMm, cut.toMm, cut.atMm]
-        return (
-          <g key={i}>
+      {(cuts ?? [])
+        .filter(cut => !isWhole(cut))
+        .map((cut, i) => {
+          const across = cut.kind === 'across'
+          return (
             <line
-              x1={x1}
-              x2={x2}
-              y1={whole ? -4 * scale : y1}
-              y2={whole ? rollWidthMm + 6 * scale : y2}
+              key={i}
+              x1={across ? cut.atMm : cut.fromMm}
+              x2={across ? cut.atMm : cut.toMm}
+              y1={across ? cut.fromMm : cut.atMm}
+              y2={across ? cut.toMm : cut.atMm}
               className="stroke-ember"
-              strokeWidth={(whole ? 2.5 : 1.2) * scale}
+              strokeWidth={1.2 * scale}
             />
-            {whole && (
-              <text
-                x={cut.atMm}
-                y={rollWidthMm + 20 * scale}
-                textAnchor="middle"
-                fontSize={12 * scale}
-                className="fill-ink-2"
-              >
-                {i + 1}
-              </text>
-            )}
-          </g>
-        )
-      })}
+          )
+        })}
+      {whole.map((cut, i) => (
+        <g key={cut.atMm}>
+          <line
+            x1={cut.atMm}
+            x2={cut.atMm}
+            y1={-4 * scale}
+            y2={rollWidthMm + 6 * scale}
+            className="stroke-ember"
+            strokeWidth={2.5 * scale}
+          />
+          <text
+            x={cut.atMm}
+            y={rollWidthMm + 20 * scale}
+            textAnchor="middle"
+            fontSize={12 * scale}
+            className="fill-ink-2"
+          >
+            {i + 1}
+          </text>
+        </g>
+      ))}
     </g>
   )
 }

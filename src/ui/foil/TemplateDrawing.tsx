@@ -10,9 +10,12 @@ const LOOK: Readonly<Record<TemplateLine['kind'], { className: string; dash?: st
 /** One sheet laid flat, to scale: cut lines, the fold in half, the turns of each seam, and where the blade lies. */
 export function TemplateDrawing({
   template,
+  outline,
   lengthText,
 }: {
   template: FoldTemplate
+  /** Path of one blade, mm. */
+  outline: string
   lengthText: (mm: number) => string
 }) {
   const { lengthMm, widthMm, lines, notes } = template
@@ -43,6 +46,15 @@ export function TemplateDrawing({
           />
         )
       })}
+      {template.blades.map(({ x, y }) => (
+        <path
+          key={`${x} ${y}`}
+          d={outline}
+          transform={`translate(${x} ${y})`}
+          className="fill-raised stroke-ice"
+          strokeWidth={1.2 * scale}
+        />
+      ))}
       {notes.slice(0, 1).map(note => (
         <text key={note.text} x={note.x} y={note.y} fontSize={13 * scale} className="fill-ice">
           {note.text}

@@ -64,7 +64,7 @@ export function BeforeHeat({ batch, shop }: { batch: Batch; shop: Workshop }) {
                     }
                   />
                 </td>
-                <td>{prepared.shimMm === null ? 'none' : `${mm(prepared.shimMm)} under the tang's end`}</td>
+                <td>{prepared.shimMm === null ? 'none' : `${mm(prepared.shimMm)} under the tang’s end`}</td>
               </tr>
             ))}
           </tbody>
@@ -80,9 +80,10 @@ export function BeforeHeat({ batch, shop }: { batch: Batch; shop: Workshop }) {
           type="checkbox"
           className="h-5 w-5"
           checked={batch.stressRelief ?? false}
-          onChange={event =>
-            void editBatch(batch, 'Stress relief', b => ({ ...b, stressRelief: event.target.checked }))
-          }
+          onChange={event => {
+            const stressRelief = event.target.checked
+            void editBatch(batch, 'Stress relief', b => ({ ...b, stressRelief }))
+          }}
         />
         Stress relief first: milled hard, ground on one side, or straightened cold
       </label>

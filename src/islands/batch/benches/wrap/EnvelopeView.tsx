@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { outlinePath } from '../../../../core/blade/outline'
 import { envelopeCautions, FOLD_WAYS, type FoldWay, seamLayers } from '../../../../core/foil/envelope'
 import { foldTemplate, templateSvg } from '../../../../core/foil/template'
 import type { Batch } from '../../../../core/record/schemas'
@@ -36,7 +37,7 @@ export function EnvelopeView({ batch, mm }: WrapProps) {
   return (
     <div>
       {template.ok ? (
-        <TemplateDrawing template={template.value} lengthText={mm} />
+        <TemplateDrawing template={template.value} outline={outlinePath(blade)} lengthText={mm} />
       ) : (
         <Warnings lines={template.problems} />
       )}

@@ -32,11 +32,10 @@ export function PacketsView({ batch }: WrapProps) {
                       type="checkbox"
                       className="h-5 w-5"
                       checked={packet.sealed}
-                      onChange={event =>
-                        void editBatch(batch, `${packet.mark} sealed`, b =>
-                          notePacket(b, packet.mark, { sealed: event.target.checked }),
-                        )
-                      }
+                      onChange={event => {
+                        const now = event.target.checked
+                        void editBatch(batch, `${packet.mark} sealed`, b => notePacket(b, packet.mark, { sealed: now }))
+                      }}
                     />
                   </label>
                 </td>

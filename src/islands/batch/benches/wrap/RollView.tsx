@@ -85,8 +85,8 @@ export function RollView({ batch, shop, wrap, mm }: WrapProps) {
 export function RollFields(props: WrapProps) {
   const { shop } = props
   return (
-    <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[220px_minmax(0,1fr)]">
-      <div className="grid grid-cols-2 gap-3">
+    <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[330px_minmax(0,1fr)]">
+      <div className="grid grid-cols-3 gap-3">
         <QuantityField
           label="Roll width"
           dimension="length"
@@ -94,6 +94,14 @@ export function RollFields(props: WrapProps) {
           min={100}
           max={1300}
           onCommit={rollWidthMm => void saveShop(s => ({ ...s, foil: { ...s.foil, rollWidthMm } }))}
+        />
+        <QuantityField
+          label="Longest section"
+          dimension="length"
+          value={shop.foil.longestSectionMm ?? 2000}
+          min={50}
+          max={2000}
+          onCommit={longestSectionMm => void saveShop(s => ({ ...s, foil: { ...s.foil, longestSectionMm } }))}
         />
         <QuantityField
           label="Left on the roll"
