@@ -30,6 +30,14 @@ for (const [name, path] of [
   await page.getByRole('heading', { level: 1 }).waitFor()
   await shoot(name)
 }
+await page.goto(`${address}/recipes`)
+await page.getByRole('link', { name: 'X65Cr13, everyday' }).click()
+await page.getByRole('button', { name: 'a high temper' }).click()
+await page.getByRole('application').first().waitFor()
+await shoot('recipe-map')
+await page.goto(`${address}/steels?view=suggest`)
+await page.getByRole('heading', { level: 1 }).waitFor()
+await shoot('which-steel')
 await openBatch('Skerry fillets')
 for (const station of ['Choose', 'Prepare', 'Wrap', 'Heat', 'Plates', 'Cold', 'Temper']) {
   await page.getByRole('link', { name: station, exact: true }).click()

@@ -114,6 +114,7 @@ export function RollBoard(props: Props) {
               strokeWidth={(wrong.has(i) ? 3 : 1) * scale}
               opacity={drag?.index === i ? 0.8 : 1}
             />
+            <FoldLine place={place} scale={scale} />
             <text
               x={place.yMm + place.alongMm / 2}
               y={place.xMm + place.acrossMm / 2 + 5 * scale}
@@ -135,6 +136,23 @@ export function RollBoard(props: Props) {
         roll, {lengthText(rollWidthMm)}
       </text>
     </svg>
+  )
+}
+
+/** The way the sheet folds in half: along its own length. */
+function FoldLine({ place, scale }: { place: Placement; scale: number }) {
+  const [x, y] = [place.yMm + place.alongMm / 2, place.xMm + place.acrossMm / 2]
+  const ends = place.rotated
+    ? { x1: x, x2: x, y1: place.xMm, y2: place.xMm + place.acrossMm }
+    : { x1: place.yMm, x2: place.yMm + place.alongMm, y1: y, y2: y }
+  return (
+    <line
+      {...ends}
+      className="stroke-ink-2"
+      strokeWidth={0.8 * scale}
+      strokeDasharray={`${4 * scale} ${4 * scale}`}
+      opacity={0.6}
+    />
   )
 }
 

@@ -1,7 +1,7 @@
 import { dryIceFor } from '../../../core/cold/dry-ice'
 import { liquidNitrogenFor } from '../../../core/cold/liquid-nitrogen'
 import { bladesOf, steelKgOf } from '../../../core/plan/tray'
-import type { Batch, Workshop } from '../../../core/record/schemas'
+import { type Batch, BOUNDS, type Workshop } from '../../../core/record/schemas'
 import type { Caution, WorkingLine } from '../../../core/result'
 import { predict } from '../../../core/steel/predict'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -12,6 +12,7 @@ import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { BoxDrawing } from '../../../ui/drawings/BoxDrawing'
 import { NumberField, SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
+import { editGroup } from '../edit'
 import { type BenchProps, percentText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 
@@ -88,7 +89,7 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
           </CautionNote>
         </>
       }
-      fields={<ColdFields shop={shop} />}
+      fields={<ColdFields batch={batch} plan={plan} shop={shop} />}
     />
   )
 }
@@ -127,7 +128,44 @@ function amountFor(
   }
 }
 
-function ColdFields({ shop }: { shop: Workshop }) {
+/** When the cold comes, and what comes before it: both decide how much of the soft austenite it still turns. */
+function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
+  const { group } = plan
+  const { cold } = group.route
+  if (!cold) return null
+  const set = (label: string, part: Partial<typeof cold>) =>
+    void editGroup(batch, group.id, label, g => ({
+      ...g,
+      recipeId: null,
+      route: { ...g.route, cold: g.route.cold && { ...g.route.cold, ...part } },
+    }))
+  return (
+    <>
+      <QuantityField
+        label="Delay after the quench"
+        dimension="duration"
+        value={cold.delayMin}
+        {...BOUNDS.delayMin}
+        onCommit={delayMin => set('Delay before the cold', { delayMin })}
+      />
+      <SelectField
+        label="Before it"
+        value={cold.snapTemperC === undefined ? 'nothing' : 'snap'}
+        options={[
+          ['nothing', 'nothing'],
+          ['snap', 'a snap temper, 150 °C 1 h'],
+        ]}
+        hint={cold.snapTemperC === undefined ? undefined : 'For shapes that crack; the cold then does less.'}
+        onCommit={before => set('Snap temper', { snapTemperC: before === 'snap' ? SNAP_TEMPER_C : undefined })}
+      />
+    </>
+  )
+}
+
+/** Low enough to relieve, too low to soften. Common practice, no published source. */
+const SNAP_TEMPER_C = 150
+
+function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
   const { cold } = shop
   const set = (part: Partial<Workshop['cold']>) => void saveShop(s => ({ ...s, cold: { ...s.cold, ...part } }))
   return (
@@ -170,6 +208,7 @@ function ColdFields({ shop }: { shop: Workshop }) {
         max={60}
         onCommit={airChangesPerH => set({ room: { ...cold.room, airChangesPerH } })}
       />
+      <ColdTiming batch={batch} plan={plan} />
     </div>
   )
 }
