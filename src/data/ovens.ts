@@ -22,3 +22,44 @@ export const OVEN_PRESETS: readonly OvenPreset[] = [
   { name: 'medium', label: 'Medium, 2.2 kW', powerW: 2200, chamberMm: { width: 150, height: 110, depth: 450 }, maxC: 1200, heating: { settlesAtC: 1161, tauMin: 34.1 }, cooling: { tauMin: 130 }, source: SOURCE },
   { name: 'large', label: 'Large, 3.6 kW', powerW: 3600, chamberMm: { width: 200, height: 150, depth: 600 }, maxC: 1280, heating: { settlesAtC: 1825, tauMin: 33.6 }, cooling: { tauMin: 140 }, source: SOURCE },
 ]
+
+/** A layer of the wall: conductivity k0 + k1·T °C (brick, board) or k0 + k3·T³ K (fibre), W/mK. Textbook values, from memory. */
+export const WALL_MATERIALS = {
+  brick: { k: (c: number) => 0.15 + 1.5e-4 * c, densityKgPerM3: 520, cp: 1050 },
+  fibre: { k: (c: number) => 0.035 + 1.2e-10 * (c + 273.15) ** 3, densityKgPerM3: 128, cp: 1080 },
+  board: { k: (c: number) => 0.055 + 1.1e-4 * c, densityKgPerM3: 280, cp: 1080 },
+} as const
+export type WallMaterial = keyof typeof WALL_MATERIALS
+
+/** An oven in detail: what the wall model needs beside the preset's chamber and power. */
+export interface OvenBuild {
+  readonly layers: readonly { readonly material: WallMaterial; readonly mm: number }[]
+  /** Leak past the door and through the ports, W/K from the hot face. */
+  readonly leakWPerK: number
+  readonly element: { readonly areaM2: number; readonly capacityJPerK: number }
+  /** Rack and hearth plate, J/K. */
+  readonly furnitureJPerK: number
+}
+
+/** Walls of the presets, tuned so that the top end is as slow as makers find it: calibrated, not predicted. */
+export const OVEN_BUILDS: Readonly<Record<OvenPreset['name'], OvenBuild>> = {
+  small: { layers: [{ material: 'brick', mm: 65 }, { material: 'fibre', mm: 6 }], leakWPerK: 0.4, element: { areaM2: 0.08, capacityJPerK: 220 }, furnitureJPerK: 1020 },
+  medium: { layers: [{ material: 'brick', mm: 75 }, { material: 'fibre', mm: 12 }], leakWPerK: 0.5, element: { areaM2: 0.1, capacityJPerK: 300 }, furnitureJPerK: 1110 },
+  large: { layers: [{ material: 'board', mm: 25 }, { material: 'fibre', mm: 75 }], leakWPerK: 0.3, element: { areaM2: 0.15, capacityJPerK: 450 }, furnitureJPerK: 2000 },
+}
+
+/** Convection inside, emissivities, thermocouple lag and the door. Textbook values, from memory. */
+export const OVEN_PHYSICS = {
+  hInsideWPerM2K: 8,
+  emissivityWall: 0.8,
+  emissivityElement: 0.8,
+  shellEmissivity: 0.8,
+  /** Shell convection 1.31·ΔT^(1/3). */
+  shellConvection: 1.31,
+  doorDischarge: 0.6,
+  thermocoupleTauS: 40,
+  /** First cell of the wall, mm, and its growth. */
+  firstCellMm: 0.5,
+  growth: 1.25,
+  cells: 19,
+} as const

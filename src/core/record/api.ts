@@ -76,6 +76,50 @@ export const adviseRequest = z.object({
   can: z.object({ coldToC: bounded('coldC').nullable(), anneal: z.boolean() }),
 })
 
+const chamberSide = z.number().min(40).max(2000)
+
+export const ovenRequest = z.object({
+  oven: z.union(
+    [
+      z.strictObject({ preset: z.enum(['small', 'medium', 'large']) }),
+      z.strictObject({
+        powerW: z.number().min(200).max(50_000),
+        chamberMm: z.object({ width: chamberSide, height: chamberSide, depth: chamberSide }),
+        build: z.object({
+          layers: z
+            .array(z.object({ material: z.enum(['brick', 'fibre', 'board']), mm: z.number().min(2).max(300) }))
+            .min(1)
+            .max(4),
+          leakWPerK: z.number().min(0).max(20),
+          element: z.object({ areaM2: z.number().min(0.005).max(3), capacityJPerK: z.number().min(20).max(20_000) }),
+          furnitureJPerK: z.number().min(10).max(50_000),
+        }),
+      }),
+    ],
+    { error: 'give {"preset": small, medium or large}, or powerW, chamberMm and build' },
+  ),
+  startC: z.number().min(-20).max(1300),
+  segments: z
+    .array(
+      z.object({
+        rateCPerH: z.number().min(1).max(20_000).nullable(),
+        targetC: z.number().min(20).max(1300),
+        holdMin: z.number().min(0).max(1440),
+      }),
+    )
+    .min(1)
+    .max(20),
+  load: z
+    .array(
+      bladeSchema.pick({ lengthMm: true, widthMm: true, thicknessMm: true, count: true }).extend({
+        atMin: z.number().min(0).max(1440).optional(),
+        whenOvenC: z.number().min(20).max(1300).optional(),
+      }),
+    )
+    .max(8),
+  doorOpen: z.array(z.object({ atMin: z.number().min(0).max(1440), seconds: z.number().min(1).max(600) })).max(60),
+})
+
 /** Answers are read, never changed. */
 export const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
 
@@ -131,6 +175,22 @@ export const foilResponse = z.object({
   ),
   leftovers: list(z.object(rectangle)),
   offcuts: list(z.object({ id: z.string(), layout: list(placement) })),
+})
+
+export const ovenResponse = z.object({
+  segments: list(z.object({ reachedMin: z.number().nullable(), endedMin: z.number().nullable() })),
+  load: list(
+    z.object({
+      insertedMin: z.number().nullable(),
+      withinFiveCMin: z.number().nullable(),
+      soakMin: z.number(),
+      steepestKPerMin: z.number(),
+      peakC: z.number(),
+    }),
+  ),
+  energyKWh: z.number(),
+  curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
+  cautions: list(caution),
 })
 
 export const rockwellResponse = z.object({

@@ -18,6 +18,12 @@ import { LearntLine } from './LearntLine'
 const TemperChart = lazy(() => import('../../ui/charts/TemperChart'))
 const SoakChart = lazy(() => import('../../ui/charts/SoakChart'))
 
+/** Room kept for the bars of the range while they are worked out, so that nothing below jumps, px. */
+const rangeHeight = (grade: Grade) => {
+  const bars = Math.min(6, Object.values(grade.range).filter(range => range && range[1] > range[0]).length)
+  return bars === 0 ? 0 : 26 + 27 * bars
+}
+
 interface Props {
   readonly grade: Grade
   readonly shop: Workshop
@@ -113,7 +119,7 @@ export function GradeView({ grade, shop, onEdit }: Props) {
           <Warnings lines={prediction.cautions} />
         </div>
       </div>
-      <div className="mt-4 max-w-[760px]">
+      <div className="mt-4 max-w-[760px]" style={{ minHeight: rangeHeight(grade) }}>
         {curves?.ok && curves.value.range.length > 0 && (
           <RangeBars effects={curves.value.range} nominalHrc={prediction.chartHrc.mean} />
         )}

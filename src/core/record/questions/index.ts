@@ -1,7 +1,8 @@
 import { advise } from './advise'
 import { foil } from './foil'
+import { oven } from './oven'
 import { predict } from './predict'
 import { rockwell } from './rockwell'
 
 /** Every question served over HTTP, by the name of its path. */
-export const QUESTIONS = { predict, foil, rockwell, advise } as const
+export const QUESTIONS = { predict, foil, oven, rockwell, advise } as const

@@ -2,9 +2,11 @@ import type { z } from 'zod'
 import type { Question } from '../question'
 import type { advise } from './advise'
 import type { band } from './band'
+import type { entries } from './entries'
 import type { foil } from './foil'
 import type { gradeCurves } from './grade-curves'
 import type { learn } from './learn'
+import type { oven } from './oven'
 import type { plates } from './plates'
 import type { predict } from './predict'
 import type { recipeMap } from './recipe-map'
@@ -14,9 +16,11 @@ import type { temperCurve } from './temper-curve'
 interface Local {
   advise: typeof advise
   band: typeof band
+  entries: typeof entries
   foil: typeof foil
   'grade-curves': typeof gradeCurves
   learn: typeof learn
+  oven: typeof oven
   plates: typeof plates
   predict: typeof predict
   'recipe-map': typeof recipeMap
@@ -34,10 +38,12 @@ const anyOf = (q: unknown) => q as Question
 export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Question>>> = {
   advise: async () => anyOf((await import('./advise')).advise),
   band: async () => anyOf((await import('./band')).band),
+  entries: async () => anyOf((await import('./entries')).entries),
   'grade-curves': async () => anyOf((await import('./grade-curves')).gradeCurves),
   learn: async () => anyOf((await import('./learn')).learn),
   'recipe-map': async () => anyOf((await import('./recipe-map')).recipeMap),
   foil: async () => anyOf((await import('./foil')).foil),
+  oven: async () => anyOf((await import('./oven')).oven),
   plates: async () => anyOf((await import('./plates')).plates),
   predict: async () => anyOf((await import('./predict')).predict),
   rockwell: async () => anyOf((await import('./rockwell')).rockwell),

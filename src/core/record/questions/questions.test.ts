@@ -23,6 +23,13 @@ const GOOD = {
     envelope: { folds: 2, foldMm: 9, endMm: 25, edgeMm: 6 },
     blades: [{ lengthMm: 250, widthMm: 40, thicknessMm: 3, count: 4 }],
   },
+  oven: {
+    oven: { preset: 'medium' },
+    startC: 20,
+    segments: [{ rateCPerH: null, targetC: 1065, holdMin: 20 }],
+    load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 6, whenOvenC: 870 }],
+    doorOpen: [{ atMin: 110, seconds: 10 }],
+  },
   rockwell: {
     readings: [61, 60.5, 61],
     block: { certifiedHrc: 60, certifiedSd: 0.2, readings: [60, 60.5] },

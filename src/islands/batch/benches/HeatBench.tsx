@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { foilFor } from '../../../core/foil/foil-type'
 import { AMBIENT_C, bladeKg, heatUpMin } from '../../../core/oven/chamber'
 import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
@@ -13,12 +14,20 @@ import { saveShop } from '../../../store/records'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { RackDrawing } from '../../../ui/drawings/RackDrawing'
 import { NumberField } from '../../../ui/PlainFields'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { ovenOf } from '../use-plan'
 import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
+import { EntryView } from './EntryView'
+
+const VIEWS = [
+  ['rack', 'Rack and programme'],
+  ['entry', 'Entry compared'],
+] as const
 
 /** Loads, the programme to key in, and how far the blade is behind the oven. */
 export function HeatBench({ batch, plan, shop, go }: BenchProps) {
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('rack')
   const loads = loadsOf(batch)
   const load = loads.find(l => l.groups.some(g => g.id === plan.group.id))
   if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" go={go} />
@@ -47,18 +56,23 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
           ? `Load ${loads.indexOf(load) + 1} of ${loads.length}, ${loads[0] === load ? 'the cooler one first' : 'straight into the hot oven'}. Thin ones in front, thickest at the back.`
           : 'Thin ones in front, thickest at the back.'
       }
+      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
-        <>
-          <RackDrawing
-            chamber={oven.chamberMm}
-            packets={load.pieces.map(p => ({
-              mark: p.mark,
-              lengthMm: p.blade.lengthMm,
-              thicknessMm: p.blade.thicknessMm,
-            }))}
-          />
-          <ProgrammeTable programme={programme} shop={shop} />
-        </>
+        view === 'entry' ? (
+          <EntryView load={load} shop={shop} />
+        ) : (
+          <>
+            <RackDrawing
+              chamber={oven.chamberMm}
+              packets={load.pieces.map(p => ({
+                mark: p.mark,
+                lengthMm: p.blade.lengthMm,
+                thicknessMm: p.blade.thicknessMm,
+              }))}
+            />
+            <ProgrammeTable programme={programme} shop={shop} />
+          </>
+        )
       }
       figures={
         <>

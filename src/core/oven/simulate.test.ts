@@ -1,0 +1,208 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { OVEN_BUILDS, OVEN_PRESETS, type OvenPreset, WALL_MATERIALS } from '../../data/ovens'
+import { compareEntries } from './entry-schools'
+import { solveInPlace } from './linear'
+import { type DetailedOven, OvenModel } from './oven-model'
+import { rackView, simulateOven } from './simulate'
+import { wallGrid } from './wall'
+
+const detailed = (name: OvenPreset['name']): DetailedOven => {
+  const preset = OVEN_PRESETS.find(p => p.name === name) as OvenPreset
+  return { powerW: preset.powerW, chamberMm: preset.chamberMm, build: OVEN_BUILDS[name] }
+}
+const medium = detailed('medium')
+const BLADE = { thicknessMm: 3, widthMm: 40, lengthMm: 250 }
+const up = (targetC: number, holdMin: number) => [{ rateCPerH: null, targetC, holdMin }]
+
+describe('the empty oven at full power', () => {
+  // A wall model of its own making, in one dimension with graded cells: minutes 20 → 790 and 790 → 1065 °C, kWh to 1065.
+  it.each([
+    ['small', 38.7, 45.6, 2.49],
+    ['medium', 38.3, 46.1, 3.05],
+    ['large', 18.7, 10.4, 1.75],
+  ] as const)('%s: %f min, then %f min, %f kWh', (name, first, second, kWh) => {
+    const model = new OvenModel(detailed(name))
+    let s = 0
+    let at790 = 0
+    while (model.indicatedC < 1065 && s < 5 * 3600) {
+      model.step(1, false, 5)
+      s += 5
+      if (at790 === 0 && model.indicatedC >= 790) at790 = s
+    }
+    expect(Math.abs(at790 / 60 / first - 1)).toBeLessThan(0.05)
+    expect(Math.abs((s - at790) / 60 / second - 1)).toBeLessThan(0.15)
+    expect(Math.abs(model.energyJ / 3.6e6 / kWh - 1)).toBeLessThan(0.06)
+  })
+
+  it('cools shut from 1065 to 200 °C in about 3.35 h and to 60 °C in about 7.98 h', () => {
+    const model = new OvenModel(medium)
+    while (model.indicatedC < 1065) model.step(1, false, 5)
+    const hours = (toC: number) => {
+      let s = 0
+      while (model.indicatedC > toC) {
+        model.step(0, false, 20)
+        s += 20
+      }
+      return s / 3600
+    }
+    const to200 = hours(200)
+    expect(Math.abs(to200 / 3.35 - 1)).toBeLessThan(0.1)
+    expect(Math.abs((to200 + hours(60)) / 7.98 - 1)).toBeLessThan(0.1)
+  })
+
+  it('loses none of its heat unseen: taken in is held or lost, to 0.5 %', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('small', 'medium', 'large'),
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 5, maxLength: 30 }),
+        fc.boolean(),
+        (name, shares, open) => {
+          const model = new OvenModel(detailed(name))
+          for (const share of shares) for (let i = 0; i < 20; i++) model.step(share, open && i < 2, 5)
+          const balance = model.energyJ - model.lostJ - model.contentJ()
+          expect(Math.abs(balance)).toBeLessThan(0.005 * Math.max(1000, model.energyJ))
+        },
+      ),
+      { numRuns: 20 },
+    )
+  })
+})
+
+describe('the wall', () => {
+  it('conducts as resistances in series: a flat wall of two layers, by hand', () => {
+    // Without edges: a chamber 100 m wide has none to speak of. q = ΔT / Σ(d/k), at constant temperatures.
+    const grid = wallGrid({ width: 1e5, height: 1e5, depth: 1e5 }, OVEN_BUILDS.medium)
+    const perM2 = grid.cells.reduce((sum, cell, i) => {
+      const next = grid.cells[i + 1]
+      const k = WALL_MATERIALS[cell.material].k(500)
+      return sum + (cell.halfM * (i === 0 ? 2 : 1)) / k + (next ? next.halfM / WALL_MATERIALS[next.material].k(500) : 0)
+    }, 0)
+    const byHand = 0.075 / WALL_MATERIALS.brick.k(500) + 0.012 / WALL_MATERIALS.fibre.k(500)
+    expect(Math.abs(perM2 / byHand - 1)).toBeLessThan(0.02)
+  })
+
+  it('holds each layer’s own material, whole', () => {
+    for (const preset of OVEN_PRESETS) {
+      const { cells } = wallGrid(preset.chamberMm, OVEN_BUILDS[preset.name])
+      for (const layer of OVEN_BUILDS[preset.name].layers) {
+        const mm = cells.filter(c => c.material === layer.material).reduce((sum, c) => sum + 2000 * c.halfM, 0)
+        expect(mm).toBeCloseTo(layer.mm, 6)
+      }
+    }
+  })
+})
+
+describe('blades in it', () => {
+  it('three cold ones at 1065 °C: the display falls by about 130 °C, lowest after about two minutes, back in about 11 to 14', () => {
+    const { curve } = simulateOven({
+      oven: medium,
+      startC: 20,
+      segments: up(1065, 60),
+      load: [{ ...BLADE, count: 3, when: { atMin: 110 } }],
+      doorOpen: [],
+    })
+    const after = curve.filter(([min]) => min >= 110)
+    const low = after.reduce((a, b) => (b[1] < a[1] ? b : a))
+    expect(1065 - low[1]).toBeGreaterThan(100)
+    expect(1065 - low[1]).toBeLessThan(150)
+    expect((low[0] - 110) * 60).toBeGreaterThan(60)
+    expect((low[0] - 110) * 60).toBeLessThan(180)
+    const back = after.find(([min, c]) => min > low[0] && c > 1060)?.[0] ?? 0
+    expect(back - 110).toBeGreaterThan(9)
+    expect(back - 110).toBeLessThan(15)
+  })
+
+  it('six loaded at 870 °C, 20 min soak: about 4.6 kWh, and 15 to 40 min from 870 °C up (common practice: 15 to 20 more)', () => {
+    const { load, energyKWh } = simulateOven({
+      oven: medium,
+      startC: 20,
+      segments: up(1065, 24),
+      load: [{ ...BLADE, count: 6, when: { ovenC: 870 } }],
+      doorOpen: [],
+    })
+    expect(Math.abs(energyKWh / 4.61 - 1)).toBeLessThan(0.08)
+    expect(load[0]?.soakMin).toBeGreaterThan(18)
+    expect(load[0]?.soakMin).toBeLessThan(28)
+  })
+
+  it('thicker arrives later, and crowding hides the chamber', () => {
+    const { load } = simulateOven({
+      oven: medium,
+      startC: 20,
+      segments: up(1065, 30),
+      load: [2, 5].map(thicknessMm => ({ ...BLADE, thicknessMm, count: 2, when: { ovenC: 1000 } })),
+      doorOpen: [],
+    })
+    expect(load[1]?.withinFiveCMin).toBeGreaterThan(load[0]?.withinFiveCMin as number)
+    expect(rackView(1, 150, 40)).toBe(1)
+    // Strips on edge, pitch s, width w: 1 − (√(1 + (s/w)²) − s/w), worked by hand for 25 and 40 mm.
+    expect(rackView(6, 150, 40)).toBeCloseTo(1 - (Math.sqrt(1 + 0.625 ** 2) - 0.625), 9)
+  })
+
+  it('says what can not be reached', () => {
+    const { segments, cautions } = simulateOven({
+      oven: { ...medium, powerW: 900 },
+      startC: 20,
+      segments: up(1200, 10),
+      load: [],
+      doorOpen: [],
+    })
+    expect(segments[0]?.reachedMin).toBeNull()
+    expect(cautions.map(c => c.code)).toContain('not-reached')
+  })
+
+  it('follows a slow ramp, and does not overshoot by more than 6 °C', () => {
+    const { segments, curve } = simulateOven({
+      oven: medium,
+      startC: 20,
+      segments: [{ rateCPerH: 300, targetC: 800, holdMin: 30 }],
+      load: [],
+      doorOpen: [],
+    })
+    expect(segments[0]?.reachedMin).toBeCloseTo((780 / 300) * 60, -1)
+    expect(Math.max(...curve.map(([, c]) => c))).toBeLessThan(806)
+  })
+})
+
+describe('schools of entry', () => {
+  const outcomes = compareEntries({
+    oven: medium,
+    austenitizeC: 1065,
+    soakMin: 15,
+    equalise: [{ atC: 760, holdMin: 10 }],
+    load: [{ ...BLADE, count: 4 }],
+  })
+  const of = (school: string) => outcomes.find(o => o.school === school) as (typeof outcomes)[number]
+
+  it('straight in is the steepest, from cold the gentlest and longest in the oven', () => {
+    const steep = outcomes.map(o => o.steepestKPerMin)
+    expect(of('straight-in').steepestKPerMin).toBe(Math.max(...steep))
+    expect(of('from-cold').steepestKPerMin).toBe(Math.min(...steep))
+    expect(of('from-cold').inOvenMin).toBe(Math.max(...outcomes.map(o => o.inOvenMin as number)))
+    for (const o of outcomes) expect(o.totalMin).not.toBeNull()
+  })
+})
+
+describe('the solver', () => {
+  it('solves what it is given', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 9 }), fc.integer(), (n, seed) => {
+        let state = seed >>> 0
+        const next = () => {
+          state = (Math.imul(state, 1664525) + 1013904223) >>> 0
+          return state / 2 ** 32
+        }
+        const a = Float64Array.from({ length: n * n }, (_, i) => next() + (i % (n + 1) === 0 ? n : 0))
+        const x = Float64Array.from({ length: n }, next)
+        const b = Float64Array.from({ length: n }, (_, i) =>
+          x.reduce((sum, v, j) => sum + (a[i * n + j] as number) * v, 0),
+        )
+        solveInPlace(a.slice(), b, n)
+        b.forEach((value, i) => {
+          expect(value).toBeCloseTo(x[i] as number, 8)
+        })
+      }),
+    )
+  })
+})

@@ -1,0 +1,223 @@
+import type { Caution } from '../result'
+import { ARRIVED_WITHIN_K } from './lag'
+import { type DetailedOven, OvenModel } from './oven-model'
+
+/** A line of a programme: rate in °C/h, or null for as fast as the oven goes. */
+export interface ProgrammeSegment {
+  readonly rateCPerH: number | null
+  readonly targetC: number
+  readonly holdMin: number
+}
+
+/** Blades put in at a minute, or when the oven first reaches a temperature. */
+export interface SimulatedLoad {
+  readonly thicknessMm: number
+  readonly widthMm: number
+  readonly lengthMm: number
+  readonly count: number
+  readonly when: { readonly atMin: number } | { readonly ovenC: number }
+}
+
+export interface DoorOpening {
+  readonly atMin: number
+  readonly seconds: number
+}
+
+export interface SimulationRequest {
+  readonly oven: DetailedOven
+  readonly startC: number
+  readonly segments: readonly ProgrammeSegment[]
+  readonly load: readonly SimulatedLoad[]
+  readonly doorOpen: readonly DoorOpening[]
+}
+
+export interface Simulation {
+  /** For each segment, when the oven got there and when its hold ended; null where it never did. */
+  readonly segments: readonly { readonly reachedMin: number | null; readonly endedMin: number | null }[]
+  readonly load: readonly {
+    readonly insertedMin: number | null
+    /** When the blade came within 5 °C of the hottest hold; null where it did not. */
+    readonly withinFiveCMin: number | null
+    /** Minutes within 5 °C of the hottest hold, to the programme's end. */
+    readonly soakMin: number
+    /** Steepest rise of the blade, K a minute: gentler heating bends less. */
+    readonly steepestKPerMin: number
+    readonly peakC: number
+  }[]
+  readonly energyKWh: number
+  /** [min, oven °C as shown, blade °C of the first load or null]. */
+  readonly curve: readonly (readonly [min: number, ovenC: number, bladeC: number | null])[]
+  readonly cautions: readonly Caution[]
+}
+
+/** How near its target a controller calls it reached, K. */
+const REACHED_WITHIN_K = 2
+/** Proportional band and integral time of the stand-in controller. Common practice, no published source. */
+const BAND_K = 14
+const INTEGRAL_S = 240
+/** The door is open this long when blades go in, s. */
+const LOADING_S = 15
+const SLOW_STEP_S = 10
+const FAST_STEP_S = 0.5
+/** After the door or a load the small step is kept this long, s. */
+const FAST_FOR_S = 120
+const LONGEST_MIN = 24 * 60
+const CURVE_POINTS = 480
+
+/** View of the chamber for strips on edge: 1 alone, less the closer they stand. */
+export function rackView(count: number, chamberWidthMm: number, bladeWidthMm: number): number {
+  if (count <= 1) return 1
+  const pitch = chamberWidthMm / count
+  const ratio = pitch / bladeWidthMm
+  return Math.sqrt(1 + ratio ** 2) - ratio < 1 ? Math.max(0.2, 1 - (Math.sqrt(1 + ratio ** 2) - ratio)) : 1
+}
+
+/**
+ * A programme run on an oven with its load: what the display shows, what the blades see, and what it takes. The controller
+ * is clipped PI with its integral held while clipped. Source: docs/method.md, 'Oven'.
+ */
+export function simulateOven(request: SimulationRequest): Simulation {
+  const model = new OvenModel(request.oven, request.startC)
+  const controller = createController(request.segments, request.startC)
+  const hottestC = Math.max(...request.segments.map(s => s.targetC))
+  const loads = request.load.map(load => ({
+    load,
+    handle: null as number | null,
+    insertedMin: null as number | null,
+    withinFiveCMin: null as number | null,
+    soakMin: 0,
+    steepestKPerMin: 0,
+    peakC: Number.NEGATIVE_INFINITY,
+    lastC: 20,
+  }))
+  const total = request.load.reduce((sum, load) => sum + load.count, 0)
+  const doors = [...request.doorOpen]
+  const samples: [number, number, number | null][] = []
+  let timeS = 0
+  let openUntilS = -1
+  let fastUntilS = 0
+  while (!controller.done() && timeS < LONGEST_MIN * 60) {
+    const min = timeS / 60
+    for (const entry of loads) {
+      const { when } = entry.load
+      if (entry.handle !== null || ('atMin' in when ? min < when.atMin : model.indicatedC < when.ovenC)) continue
+      const { chamberMm } = request.oven
+      entry.handle = model.insert({ ...entry.load, view: rackView(total, chamberMm.width, entry.load.widthMm) })
+      entry.insertedMin = min
+      openUntilS = Math.max(openUntilS, timeS + LOADING_S)
+    }
+    while (doors[0] && min >= doors[0].atMin)
+      openUntilS = Math.max(openUntilS, timeS + (doors.shift() as DoorOpening).seconds)
+    const open = timeS < openUntilS
+    if (open) fastUntilS = timeS + FAST_FOR_S
+    const dtS = timeS < fastUntilS ? FAST_STEP_S : SLOW_STEP_S
+    model.step(controller.share(model.indicatedC, dtS), open, dtS)
+    timeS += dtS
+    controller.advance(model.indicatedC, timeS)
+    for (const entry of loads) {
+      if (entry.handle === null) continue
+      const c = model.bladeC(entry.handle)
+      entry.steepestKPerMin = Math.max(entry.steepestKPerMin, ((c - entry.lastC) / dtS) * 60)
+      entry.lastC = c
+      entry.peakC = Math.max(entry.peakC, c)
+      if (c >= hottestC - ARRIVED_WITHIN_K) {
+        entry.withinFiveCMin ??= timeS / 60
+        entry.soakMin += dtS / 60
+      }
+    }
+    const first = loads[0]?.handle
+    samples.push([timeS / 60, model.indicatedC, first === null || first === undefined ? null : model.bladeC(first)])
+  }
+  return {
+    segments: controller.log,
+    load: loads.map(({ insertedMin, withinFiveCMin, soakMin, steepestKPerMin, peakC }) => ({
+      insertedMin,
+      withinFiveCMin,
+      soakMin,
+      steepestKPerMin,
+      peakC: Number.isFinite(peakC) ? peakC : request.startC,
+    })),
+    energyKWh: model.energyJ / 3.6e6,
+    curve: thinned(samples),
+    cautions: cautionsOf(controller.log, loads),
+  }
+}
+
+/** Set point along the programme, and the share of power that follows it. */
+function createController(segments: readonly ProgrammeSegment[], startC: number) {
+  const log = segments.map(() => ({ reachedMin: null as number | null, endedMin: null as number | null }))
+  let at = 0
+  let setC = startC
+  let fromC = startC
+  let fromS = 0
+  let integral = 0
+  return {
+    log,
+    done: () => at >= segments.length,
+    share(indicatedC: number, dtS: number) {
+      const error = setC - indicatedC
+      const raw = error / BAND_K + integral
+      const share = Math.min(1, Math.max(0, raw))
+      // Held while clipped, so that a long climb does not wind it up into an overshoot.
+      if (raw === share) integral = Math.min(1, Math.max(0, integral + (error / BAND_K) * (dtS / INTEGRAL_S)))
+      return share
+    },
+    advance(indicatedC: number, timeS: number) {
+      const segment = segments[at]
+      const entry = log[at]
+      if (!segment || !entry) return
+      const rate = segment.rateCPerH === null ? null : Math.abs(segment.rateCPerH) / 3600
+      const way = Math.sign(segment.targetC - fromC)
+      setC =
+        rate === null
+          ? segment.targetC
+          : fromC + way * Math.min(Math.abs(segment.targetC - fromC), rate * (timeS - fromS))
+      const reached =
+        setC === segment.targetC &&
+        (way >= 0 ? indicatedC >= segment.targetC - REACHED_WITHIN_K : indicatedC <= segment.targetC + REACHED_WITHIN_K)
+      if (reached) entry.reachedMin ??= timeS / 60
+      if (entry.reachedMin !== null && timeS / 60 >= entry.reachedMin + segment.holdMin) {
+        entry.endedMin = timeS / 60
+        at++
+        fromC = segment.targetC
+        fromS = timeS
+      }
+    },
+  }
+}
+
+function thinned(samples: readonly [number, number, number | null][]) {
+  const end = samples.at(-1)?.[0] ?? 0
+  const step = end / CURVE_POINTS
+  const kept: [number, number, number | null][] = []
+  for (const sample of samples) if (kept.length === 0 || sample[0] >= (kept.at(-1)?.[0] ?? 0) + step) kept.push(sample)
+  return kept
+}
+
+function cautionsOf(
+  log: readonly { readonly reachedMin: number | null }[],
+  loads: readonly { readonly insertedMin: number | null; readonly withinFiveCMin: number | null }[],
+): Caution[] {
+  const short = log.findIndex(entry => entry.reachedMin === null)
+  return [
+    ...(short >= 0
+      ? [
+          {
+            code: 'not-reached',
+            message: `Step ${short + 1} is not reached within ${LONGEST_MIN / 60} h: it is beyond what this oven can do.`,
+          },
+        ]
+      : []),
+    ...(loads.some(load => load.insertedMin === null)
+      ? [
+          {
+            code: 'not-loaded',
+            message: 'A load never went in: the oven did not reach its temperature, or the programme ended before.',
+          },
+        ]
+      : []),
+    ...(short < 0 && loads.some(load => load.insertedMin !== null && load.withinFiveCMin === null)
+      ? [{ code: 'not-soaked', message: 'A blade never came within 5 °C of the soak: hold longer.' }]
+      : []),
+  ]
+}

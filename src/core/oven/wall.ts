@@ -1,0 +1,73 @@
+import { OVEN_PHYSICS, type OvenBuild, WALL_MATERIALS, type WallMaterial } from '../../data/ovens'
+
+/** One cell of the wall, from the hot face outward. SI. */
+export interface WallCell {
+  readonly material: WallMaterial
+  readonly capacityJPerK: number
+  /** Area of the face toward the next cell, m², and distance between the two middles, split by material. */
+  readonly outerAreaM2: number
+  readonly halfM: number
+}
+
+export interface WallGrid {
+  readonly cells: readonly WallCell[]
+  readonly hotAreaM2: number
+  readonly shellAreaM2: number
+}
+
+/** Conduction through an edge and a corner of a box wall: 0.54 D and 0.15 L. Source: Langmuir, in Incropera, Table 4.1, from memory. */
+const EDGE_FACTOR = 0.54
+const CORNER_FACTOR = 0.15
+
+/**
+ * The wall of a chamber as cells that grow outward, its area growing so that steady conduction is that of the shape factors
+ * of faces, edges and corners. Cells do not cross a joint between layers. Source: graded grid from 0.5 mm x 1.25; ten even cells err by 10 °C when the door is opened.
+ */
+export function wallGrid(chamberMm: { width: number; height: number; depth: number }, build: OvenBuild): WallGrid {
+  const [a, b, c] = [chamberMm.width, chamberMm.height, chamberMm.depth].map(mm => mm / 1000) as [
+    number,
+    number,
+    number,
+  ]
+  const inner = 2 * (a * b + b * c + a * c)
+  const edgeM = 4 * (a + b + c)
+  const area = (xM: number) => inner + 2 * EDGE_FACTOR * edgeM * xM + 3 * 8 * CORNER_FACTOR * xM * xM
+  const total = build.layers.reduce((sum, layer) => sum + layer.mm, 0) / 1000
+  const { firstCellMm, growth, cells: count } = OVEN_PHYSICS
+  const raw = Array.from({ length: count }, (_, i) => (firstCellMm / 1000) * growth ** i)
+  const scale = total / raw.reduce((sum, d) => sum + d, 0)
+  const edges = [0]
+  for (const d of raw) edges.push((edges.at(-1) as number) + d * scale)
+  let joint = 0
+  for (const layer of build.layers.slice(0, -1)) {
+    joint += layer.mm / 1000
+    // The nearest inner edge is moved onto the joint.
+    const at = edges.reduce(
+      (best, edge, i) =>
+        i > 0 && i < count && Math.abs(edge - joint) < Math.abs((edges[best] as number) - joint) ? i : best,
+      1,
+    )
+    edges[at] = joint
+  }
+  const materialAt = (x: number): WallMaterial => {
+    let end = 0
+    for (const layer of build.layers) {
+      end += layer.mm / 1000
+      if (x < end) return layer.material
+    }
+    return build.layers.at(-1)?.material ?? 'brick'
+  }
+  const cells = edges.slice(0, -1).map((inner, i): WallCell => {
+    const outer = edges[i + 1] as number
+    const middle = (inner + outer) / 2
+    const material = materialAt(middle)
+    const { densityKgPerM3, cp } = WALL_MATERIALS[material]
+    return {
+      material,
+      capacityJPerK: densityKgPerM3 * cp * area(middle) * (outer - inner),
+      outerAreaM2: area(outer),
+      halfM: (outer - inner) / 2,
+    }
+  })
+  return { cells, hotAreaM2: area(0), shellAreaM2: area(total) }
+}

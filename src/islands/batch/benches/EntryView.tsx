@@ -1,0 +1,175 @@
+import { useMemo, useState } from 'react'
+import type { EntryOutcome, EntrySchool } from '../../../core/oven/entry-schools'
+import type { Load } from '../../../core/plan/tray'
+import type { Workshop } from '../../../core/record/schemas'
+import { formatNumber, formatQuantity, type System } from '../../../core/units/quantity'
+import { heatColour } from '../../../ui/heatline/colour'
+import { useAnswer } from '../../../workers/use-answer'
+
+const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
+  'from-cold': { name: 'from cold', says: 'gentlest; the longest in the oven, so foil and skin suffer most' },
+  'on-the-way-up': { name: 'on the way up', says: 'the usual: gentle enough, little time lost' },
+  equalised: { name: 'equalised', says: 'thick and thin set out together; where the sheet asks for it' },
+  'straight-in': { name: 'straight in', says: 'quickest for one blade after another; steepest, so thin ones may bend' },
+}
+/** Kinds of blades simulated: more would only repeat them. */
+const MOST_LOADS = 8
+
+/** The four schools of entry, on this oven with this load: curves and figures from the wall model. */
+export function EntryView({ load, shop }: { load: Load; shop: Workshop }) {
+  const [shown, setShown] = useState<EntrySchool>('on-the-way-up')
+  const request = useMemo(() => {
+    const kinds = new Map<string, { thicknessMm: number; widthMm: number; lengthMm: number; count: number }>()
+    for (const { blade } of load.pieces) {
+      const known = kinds.get(blade.id)
+      const { thicknessMm, widthMm, lengthMm } = blade
+      kinds.set(blade.id, { thicknessMm, widthMm, lengthMm, count: (known?.count ?? 0) + 1 })
+    }
+    return {
+      preset: shop.oven.preset,
+      austenitizeC: load.austenitizeC,
+      soakMin: Math.max(...load.groups.map(g => g.route.soakMin)),
+      equalise: [...load.equalise],
+      load: [...kinds.values()].slice(0, MOST_LOADS),
+    }
+  }, [load, shop.oven.preset])
+  const answer = useAnswer('entries', request)
+  if (!answer) return <p className="py-10 text-ink-2">Running the oven …</p>
+  if (!answer.ok) return <p className="py-10 text-bad">{answer.problems[0]?.message}</p>
+  const outcomes = answer.value
+  const active = outcomes.find(o => o.school === shown) ?? outcomes[0]
+  const time = (min: number | null) =>
+    min === null ? 'never' : formatQuantity(Math.round(min), 'duration', shop.units)
+  const perMin = (k: number) =>
+    `${Math.round(shop.units === 'metric' ? k : k * 1.8)} ${shop.units === 'metric' ? '°C' : '°F'}/min`
+  return (
+    <div>
+      {active && <EntryCurves outcomes={outcomes} active={active} system={shop.units} />}
+      <div className="overflow-x-auto">
+        <table className="sheet min-w-[620px] text-[13px]">
+          <thead>
+            <tr>
+              <th>Entry</th>
+              <th>Oven on to soak done</th>
+              <th>Blade in oven before its soak</th>
+              <th>Steepest</th>
+              <th>Energy</th>
+              <th>What for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {outcomes.map(o => (
+              <tr key={o.school}>
+                <td className="!py-0.5">
+                  <button
+                    type="button"
+                    aria-pressed={o.school === shown}
+                    className={`min-h-9 text-left ${o.school === shown ? 'font-semibold text-ember' : 'link'}`}
+                    onClick={() => setShown(o.school)}
+                  >
+                    {WORDS[o.school].name}
+                  </button>
+                </td>
+                <td className="!py-0.5 font-semibold">{time(o.totalMin)}</td>
+                <td className="!py-0.5">{time(o.inOvenMin)}</td>
+                <td className="!py-0.5">{perMin(o.steepestKPerMin)}</td>
+                <td className="!py-0.5">{o.energyKWh.toFixed(1)} kWh</td>
+                <td className="!py-0.5 text-ink-2">{WORDS[o.school].says}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  )
+}
+
+const WIDTH = 760
+const HEIGHT = 200
+const LEFT = 44
+const BOTTOM = 176
+
+/** Oven and blade of the chosen school; the blades of the others faint behind it. */
+function EntryCurves({
+  outcomes,
+  active,
+  system,
+}: {
+  outcomes: readonly EntryOutcome[]
+  active: EntryOutcome
+  system: System
+}) {
+  const longest = Math.max(30, ...outcomes.flatMap(o => o.curve.map(([min]) => min)))
+  const hottest = Math.max(1000, ...active.curve.map(([, c]) => c))
+  const x = (min: number) => LEFT + (min / longest) * (WIDTH - LEFT - 10)
+  const y = (c: number) => BOTTOM - (c / hottest) * (BOTTOM - 12)
+  const path = (points: readonly (readonly [number, number])[]) =>
+    points.length > 1 ? `M${points.map(([m, c]) => `${x(m).toFixed(1)} ${y(c).toFixed(1)}`).join('L')}` : ''
+  const blade = (o: EntryOutcome) => o.curve.flatMap(([m, , c]): [number, number][] => (c === null ? [] : [[m, c]]))
+  const own = blade(active)
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="mb-1 w-full"
+      role="img"
+      aria-label={`Oven and blade, ${WORDS[active.school].name}, over ${Math.round(longest)} minutes`}
+    >
+      {[200, 400, 600, 800, 1000].map(c => (
+        <g key={c}>
+          <line x1={LEFT} x2={WIDTH - 10} y1={y(c)} y2={y(c)} className="stroke-rule" strokeWidth={0.7} />
+          <text x={LEFT - 6} y={y(c) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+            {formatNumber(c, 'temperature', system)}
+          </text>
+        </g>
+      ))}
+      {[0, 0.25, 0.5, 0.75, 1].map(part => (
+        <text
+          key={part}
+          x={x(part * longest)}
+          y={HEIGHT - 6}
+          fontSize={11.5}
+          textAnchor={part === 1 ? 'end' : 'middle'}
+          className="fill-ink-2"
+        >
+          {Math.round(part * longest)} min
+        </text>
+      ))}
+      {outcomes
+        .filter(o => o !== active)
+        .map(o => (
+          <path
+            key={o.school}
+            d={path(blade(o))}
+            fill="none"
+            className="stroke-rule-strong"
+            strokeWidth={1}
+            strokeDasharray="2 4"
+          />
+        ))}
+      <path
+        d={path(active.curve.map(([m, c]) => [m, c] as const))}
+        fill="none"
+        className="stroke-ink"
+        strokeWidth={1.4}
+      />
+      {own.slice(1).map(([m, c], i) => {
+        const [m0, c0] = own[i] as [number, number]
+        return (
+          <line
+            key={i}
+            x1={x(m0)}
+            y1={y(c0)}
+            x2={x(m)}
+            y2={y(c)}
+            stroke={heatColour((c + c0) / 2, 'ramp')}
+            strokeWidth={3.5}
+            strokeLinecap="round"
+          />
+        )
+      })}
+      <text x={WIDTH - 14} y={y(hottest * 0.18)} fontSize={12} textAnchor="end" className="fill-ink-2">
+        thin: the oven’s display; thick: the blade; dotted: the blade by other schools
+      </text>
+    </svg>
+  )
+}
