@@ -37,7 +37,14 @@ test('answers in the promised shapes', async ({ request }) => {
   ).json()
   expect(advise.options[0].kind).toBe('accept')
   const openapi = await (await request.get('/api/openapi.json')).json()
-  expect(Object.keys(openapi.paths)).toEqual(['/api/predict', '/api/foil', '/api/oven', '/api/rockwell', '/api/advise'])
+  expect(Object.keys(openapi.paths)).toEqual([
+    '/api/predict',
+    '/api/quench',
+    '/api/foil',
+    '/api/oven',
+    '/api/rockwell',
+    '/api/advise',
+  ])
 })
 
 test('refuses in one shape: 400, 404, 405, 413, 415', async ({ request }) => {
@@ -71,7 +78,7 @@ test('refuses in one shape: 400, 404, 405, 413, 415', async ({ request }) => {
 })
 
 test('never fails on anything a client can send', async ({ request }) => {
-  const name = fc.constantFrom('predict', 'foil', 'oven', 'rockwell', 'advise')
+  const name = fc.constantFrom('predict', 'quench', 'foil', 'oven', 'rockwell', 'advise')
   await fc.assert(
     fc.asyncProperty(name, fc.oneof(fc.json(), fc.string()), async (path, data) => {
       const response = await request.post(`/api/${path}`, { headers: JSON_TYPE, data })

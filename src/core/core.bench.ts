@@ -1,6 +1,8 @@
 import { bench, describe } from 'vitest'
+import { OVEN_BUILDS } from '../data/ovens'
 import { planCuts } from './foil/cut-plan'
-import { plateQuench } from './quench/plate-quench'
+import { simulateOven } from './oven/simulate'
+import { quench } from './quench/quench'
 import { bandOf } from './steel/band'
 import { findGrade } from './steel/grades'
 import { predict } from './steel/predict'
@@ -47,16 +49,32 @@ describe('the cut plan by number of sheets', () => {
 })
 
 describe('the quench', () => {
-  bench('one blade between plates, 15 minutes followed', () => {
-    plateQuench({
-      blade: { thicknessMm: 3, widthMm: 40, lengthMm: 250 },
-      fromC: 1065,
-      plates: { thicknessMm: 25, widthMm: 100, lengthMm: 450 },
-      plateStartC: 25,
-      contactWPerM2K: 800,
-      airWPerM2K: 10,
-      martensiteStartC: 180,
-      ambientC: 25,
+  const request = {
+    blade: { thicknessMm: 3, widthMm: 40, lengthMm: 250 },
+    foilMm: 0.05,
+    fromC: 1065,
+    medium: 'plates' as const,
+    plates: { thicknessMm: 25, widthMm: 100, lengthMm: 450 },
+    plateStartC: 25,
+    contactWPerM2K: 800,
+    airWPerM2K: 10,
+    martensiteStartC: 180,
+    ambientC: 25,
+    everyS: 120,
+    clampedS: 90,
+  }
+  bench('one blade between plates, 15 minutes followed', () => void quench({ ...request, count: 1 }))
+  bench('fifteen blades one after another', () => void quench({ ...request, count: 15 }))
+})
+
+describe('the oven', () => {
+  bench('a programme of two hours with a load', () => {
+    simulateOven({
+      oven: { powerW: 2200, chamberMm: { width: 150, height: 110, depth: 450 }, build: OVEN_BUILDS.medium },
+      startC: 20,
+      segments: [{ rateCPerH: null, targetC: 1065, holdMin: 30 }],
+      load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 6, when: { ovenC: 870 } }],
+      doorOpen: [],
     })
   })
 })

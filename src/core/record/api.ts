@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { QUENCH_MEDIA } from '../quench/quench'
 import { gradeNames } from '../steel/grades'
 import { compositionSchema, gradeSheetSchema } from './grade-sheet'
 import { bladeSchema, bounded, envelopeSchema, routeSchema, stageSchema, symptomSchema, targetSchema } from './schemas'
@@ -191,6 +192,48 @@ export const ovenResponse = z.object({
   energyKWh: z.number(),
   curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
   cautions: list(caution),
+})
+
+const quenchSize = (thickest: number) =>
+  z.object({
+    thicknessMm: z.number().min(0.3).max(thickest),
+    widthMm: z.number().min(3).max(500),
+    lengthMm: z.number().min(10).max(2000),
+  })
+
+export const quenchRequest = z.object({
+  blade: quenchSize(40),
+  foilMm: z.number().min(0).max(1).default(0.05),
+  fromC: z.number().min(100).max(1300),
+  medium: z.enum(QUENCH_MEDIA),
+  plates: quenchSize(200).extend({
+    startC: z.number().min(-40).max(300).default(20),
+    cooling: z.enum(['still', 'fan', 'air-blast']).default('still'),
+  }),
+  count: z.int().min(1).max(30).default(1),
+  everyS: z.number().min(1).max(3600).default(120),
+  clampedS: z.number().min(1).max(1800).default(90),
+  contactWPerM2K: z.number().min(10).max(10_000).optional(),
+  airWPerM2K: z.number().min(0).max(1000).optional(),
+  martensiteStartC: z.number().min(-100).max(500).optional(),
+  ambientC: z.number().min(-20).max(50).optional(),
+})
+
+export const quenchResponse = z.object({
+  blades: list(
+    z.object({
+      secondsTo: z.record(z.string(), z.number().nullable()),
+      plateStartC: z.number(),
+      platePeakC: z.number(),
+      leavesC: z.number(),
+      rate800to500CPerS: z.number().nullable(),
+    }),
+  ),
+  pauseAfter: z.int().nullable(),
+  recoverS: z.number(),
+  curve: list(z.tuple([z.number(), z.number(), z.number()]).readonly()),
+  cautions: list(caution),
+  working: list(workingSchema),
 })
 
 export const rockwellResponse = z.object({

@@ -2,7 +2,8 @@ import { advise } from './advise'
 import { foil } from './foil'
 import { oven } from './oven'
 import { predict } from './predict'
+import { quench } from './quench'
 import { rockwell } from './rockwell'
 
 /** Every question served over HTTP, by the name of its path. */
-export const QUESTIONS = { predict, foil, oven, rockwell, advise } as const
+export const QUESTIONS = { predict, quench, foil, oven, rockwell, advise } as const

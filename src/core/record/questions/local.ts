@@ -7,8 +7,8 @@ import type { foil } from './foil'
 import type { gradeCurves } from './grade-curves'
 import type { learn } from './learn'
 import type { oven } from './oven'
-import type { plates } from './plates'
 import type { predict } from './predict'
+import type { quench } from './quench'
 import type { recipeMap } from './recipe-map'
 import type { rockwell } from './rockwell'
 import type { temperCurve } from './temper-curve'
@@ -21,8 +21,8 @@ interface Local {
   'grade-curves': typeof gradeCurves
   learn: typeof learn
   oven: typeof oven
-  plates: typeof plates
   predict: typeof predict
+  quench: typeof quench
   'recipe-map': typeof recipeMap
   rockwell: typeof rockwell
   'temper-curve': typeof temperCurve
@@ -41,10 +41,10 @@ export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Q
   entries: async () => anyOf((await import('./entries')).entries),
   'grade-curves': async () => anyOf((await import('./grade-curves')).gradeCurves),
   learn: async () => anyOf((await import('./learn')).learn),
+  quench: async () => anyOf((await import('./quench')).quench),
   'recipe-map': async () => anyOf((await import('./recipe-map')).recipeMap),
   foil: async () => anyOf((await import('./foil')).foil),
   oven: async () => anyOf((await import('./oven')).oven),
-  plates: async () => anyOf((await import('./plates')).plates),
   predict: async () => anyOf((await import('./predict')).predict),
   rockwell: async () => anyOf((await import('./rockwell')).rockwell),
   'temper-curve': async () => anyOf((await import('./temper-curve')).temperCurve),

@@ -17,6 +17,16 @@ const ROUTE = {
 }
 const GOOD = {
   predict: { steel: { composition: { C: 1.05, Cr: 17, Mo: 0.5, Mn: 0.4, Si: 0.4 } }, route: ROUTE },
+  quench: {
+    blade: { thicknessMm: 3, widthMm: 40, lengthMm: 250 },
+    foilMm: 0.05,
+    fromC: 1065,
+    medium: 'plates',
+    plates: { thicknessMm: 25, widthMm: 100, lengthMm: 450, startC: 20, cooling: 'fan' },
+    count: 2,
+    everyS: 120,
+    clampedS: 90,
+  },
   foil: {
     rollWidthMm: 610,
     rotate: true,

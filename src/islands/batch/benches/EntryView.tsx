@@ -44,6 +44,10 @@ export function EntryView({ load, shop }: { load: Load; shop: Workshop }) {
     `${Math.round(shop.units === 'metric' ? k : k * 1.8)} ${shop.units === 'metric' ? '°C' : '°F'}/min`
   return (
     <div>
+      <p className="text-[12.5px] text-ink-2">
+        Thin: the oven’s display. Thick: the blade. Dotted: the blade by the other schools. By the wall model, from a
+        cold oven.
+      </p>
       {active && <EntryCurves outcomes={outcomes} active={active} system={shop.units} />}
       <div className="overflow-x-auto">
         <table className="sheet min-w-[620px] text-[13px]">
@@ -167,9 +171,6 @@ function EntryCurves({
           />
         )
       })}
-      <text x={WIDTH - 14} y={y(hottest * 0.18)} fontSize={12} textAnchor="end" className="fill-ink-2">
-        thin: the oven’s display; thick: the blade; dotted: the blade by other schools
-      </text>
     </svg>
   )
 }

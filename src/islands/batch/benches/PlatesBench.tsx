@@ -1,8 +1,10 @@
 import { lazy, Suspense } from 'react'
 import { bladesOf, loadsOf } from '../../../core/plan/tray'
+import type { LocalAnswer } from '../../../core/record/questions/local'
 import type { Workshop } from '../../../core/record/schemas'
-import { formatQuantity } from '../../../core/units/quantity'
+import { formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
+import { PACE } from '../../../data/pace'
 import { CONTACT } from '../../../data/thermal'
 import { saveShop } from '../../../store/records'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
@@ -15,45 +17,56 @@ import { EmptyTray } from './EmptyTray'
 
 const QuenchChart = lazy(() => import('../../../ui/charts/QuenchChart'))
 
-const AIR: Readonly<Record<Workshop['plates']['air'], { label: string; h: number }>> = {
-  still: { label: 'still air', h: CONTACT.stillAir },
-  fan: { label: 'a fan', h: CONTACT.fan },
-  'air-blast': { label: 'air blast', h: CONTACT.airBlast },
+const AIR_WORDS: Readonly<Record<Workshop['plates']['air'], string>> = {
+  still: 'still air',
+  fan: 'a fan',
+  'air-blast': 'air blast',
 }
+/** Blades followed one after another. */
+const MOST_IN_ROW = 15
 
-/** From soak to hand-warm: one packet between the plates, estimated as lumps. */
+/** From soak to hand-warm: one packet between the plates, and how many the plates take one after another. */
 export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
   const { plates } = shop
   const blade = [...bladesOf(batch, plan.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
-  const request = (contactWPerM2K: number) =>
+  const queue = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))?.pieces ?? []
+  const request = (contactWPerM2K: number, count: number) =>
     blade
       ? {
           blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
           fromC: plan.group.route.austenitizeC,
-          plates: { thicknessMm: plates.thicknessMm, widthMm: plates.widthMm, lengthMm: plates.lengthMm },
-          plateStartC: plates.startC,
+          medium: 'plates' as const,
+          plates: {
+            thicknessMm: plates.thicknessMm,
+            widthMm: plates.widthMm,
+            lengthMm: plates.lengthMm,
+            startC: plates.startC,
+            cooling: plates.air,
+          },
+          count,
+          everyS: PACE.pullEveryMin * 60,
+          clampedS: PACE.clampedS,
           contactWPerM2K,
-          airWPerM2K: AIR[plates.air].h,
           martensiteStartC: plan.prediction.martensiteStartC,
-          ambientC: 25,
         }
       : null
-  const usual = useAnswer('plates', request(CONTACT.clampedFoil))
-  const poor = useAnswer('plates', request(CONTACT.clampedLow))
-  const good = useAnswer('plates', request(CONTACT.clampedHigh))
+  const usual = useAnswer('quench', request(CONTACT.clampedFoil, 1))
+  const poor = useAnswer('quench', request(CONTACT.clampedLow, 1))
+  const good = useAnswer('quench', request(CONTACT.clampedHigh, 1))
+  const row = useAnswer('quench', request(CONTACT.clampedFoil, Math.max(1, Math.min(MOST_IN_ROW, queue.length))))
   if (!blade) return <EmptyTray title="Plates" what="how fast the plates take the heat" go={go} />
   const quench = usual?.ok ? usual.value : null
+  const first = quench?.blades[0]
   const range = (mark: string): string => {
-    const value = (answer: typeof usual) => (answer?.ok ? (answer.value.secondsTo[mark] ?? null) : null)
+    const value = (answer: typeof usual) => (answer?.ok ? (answer.value.blades[0]?.secondsTo[mark] ?? null) : null)
     const shown = (s: number | null) => (s === null ? '∞' : s < 10 ? s.toFixed(1) : Math.round(s).toString())
     return `s, ${shown(value(good))} to ${shown(value(poor))}`
   }
   const at = (mark: string) => {
-    const s = quench?.secondsTo[mark]
+    const s = first?.secondsTo[mark]
     return s === null || s === undefined ? '—' : s < 10 ? s.toFixed(1) : String(Math.round(s))
   }
-  const slow = (quench?.secondsTo['500'] ?? 0) - (quench?.secondsTo['800'] ?? 0) > plan.grade.quench.slowest800to500S
-  const queue = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))?.pieces ?? []
+  const slow = (first?.secondsTo['500'] ?? 0) - (first?.secondsTo['800'] ?? 0) > plan.grade.quench.slowest800to500S
   const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
   return (
     <Bench
@@ -88,7 +101,7 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
             value={at('500')}
             unit={range('500')}
             working={quench?.working}
-            note="Lumped estimate: no gradient inside plate or blade, so it comes out about a tenth short. The range is contact from 300 to 1200 W/m²K."
+            note="The range is contact from 300 to 1200 W/m²K: how well the foil lies, and how hard the vice is shut."
           />
           <Figure
             label={`Hand-warm, ${formatQuantity(60, 'temperature', shop.units)}`}
@@ -96,26 +109,14 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
             unit={range('60')}
             working={quench?.working}
           />
-          {quench && (
-            <Figure
-              label="Plates before the next blade, 90 s on"
-              value={
-                formatQuantity(
-                  quench.curve.find(([s]) => s >= 90)?.[2] ?? quench.plateEndC,
-                  'temperature',
-                  shop.units,
-                ).split(' ')[0] ?? ''
-              }
-              unit={shop.units === 'metric' ? '°C' : '°F'}
-              working={quench.working}
-            />
-          )}
+          {row?.ok && queue.length > 1 && <InARow row={row.value} system={shop.units} />}
           <Figure
             label="Hardness this quench allows"
             value={hrcText(plan.prediction.hrc.asQuenched.mean)}
             unit={`HRC ${band95(plan.prediction.hrc.asQuenched.sd)}`}
             working={plan.prediction.working}
           />
+          {row?.ok && <Warnings lines={row.value.cautions} />}
           {slow && (
             <Warnings
               lines={[
@@ -168,11 +169,35 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
           <SelectField
             label="Plates cooled by"
             value={plates.air}
-            options={Object.entries(AIR).map(([k, v]) => [k as Workshop['plates']['air'], v.label] as const)}
+            options={Object.entries(AIR_WORDS).map(([k, v]) => [k as Workshop['plates']['air'], v] as const)}
             onCommit={air => set({ air })}
           />
         </div>
       }
+    />
+  )
+}
+
+/** Blade after blade on the same plates: how warm they get, and when to let them rest. */
+function InARow({ row, system }: { row: LocalAnswer<'quench'>; system: System }) {
+  const t = (c: number) => formatQuantity(c, 'temperature', system)
+  const last = row.blades.at(-1)
+  return (
+    <Figure
+      label={`One every ${PACE.pullEveryMin} min, clamped ${PACE.clampedS} s`}
+      value={row.pauseAfter === null ? `all ${row.blades.length}` : String(row.pauseAfter)}
+      unit={
+        row.pauseAfter === null
+          ? `; plates begin the last at ${t(last?.plateStartC ?? 20)}`
+          : `then rest ${Math.max(1, Math.round(row.recoverS / 60))} min, or take a second set`
+      }
+      working={row.blades.map((blade, i) => ({
+        name: `Blade ${i + 1}`,
+        value: `plates ${t(blade.plateStartC)}, leaves at ${t(blade.leavesC)}`,
+        unit: '',
+        equation: 'one-dimensional conduction, plates spread sideways and give to air',
+        source: 'docs/method.md, Plates',
+      }))}
     />
   )
 }

@@ -1,0 +1,275 @@
+import { CONTACT, STEEL_THERMAL, STEFAN_BOLTZMANN } from '../../data/thermal'
+import type { Caution, WorkingLine } from '../result'
+import { kelvinFromC } from '../units/temperature'
+import { halfBlade, meanOf, PlateStack, type Size, type StackConditions } from './plate-stack'
+import { coolingCapacity } from './steel-enthalpy'
+
+export const QUENCH_MEDIA = ['plates', 'still-air', 'fan-air', 'oil'] as const
+export type QuenchMedium = (typeof QUENCH_MEDIA)[number]
+
+export interface QuenchRequest {
+  readonly blade: Size
+  /** Foil around it, mm; 0: bare. */
+  readonly foilMm: number
+  readonly fromC: number
+  readonly medium: QuenchMedium
+  readonly plates: Size
+  readonly plateStartC: number
+  readonly contactWPerM2K: number
+  readonly airWPerM2K: number
+  readonly martensiteStartC: number
+  readonly ambientC: number
+  /** Blades one after another on the same plates, a blade begun every so often, each clamped so long. */
+  readonly count: number
+  readonly everyS: number
+  readonly clampedS: number
+}
+
+export interface QuenchedBlade {
+  /** Seconds to each temperature, °C; null where it was not reached while followed. */
+  readonly secondsTo: Readonly<Record<string, number | null>>
+  readonly plateStartC: number
+  readonly platePeakC: number
+  readonly leavesC: number
+  readonly rate800to500CPerS: number | null
+}
+
+export interface Quench {
+  readonly blades: readonly QuenchedBlade[]
+  /** Blades after which the plates need a rest; null where they take all. */
+  readonly pauseAfter: number | null
+  /** How long they rest to be as they were within 15 °C, s. */
+  readonly recoverS: number
+  /** First blade: [s, blade °C, plate °C where it touches]. */
+  readonly curve: readonly (readonly [s: number, bladeC: number, plateC: number])[]
+  readonly cautions: readonly Caution[]
+  readonly working: readonly WorkingLine[]
+}
+
+export const MARKS_C = [800, 500, 300, 100, 60] as const
+/** The first blade is followed this long. */
+const FOLLOWED_S = 900
+/** Too warm to be handled, and above every martensite start worth having, °C. */
+const HANDLE_C = 60
+const REST_WITHIN_K = 15
+const LONGEST_REST_S = 3600
+
+/**
+ * A blade, or blades one after another, from soak to hand-warm between plates, in air or in oil.
+ * Plates: one-dimensional conduction with contact, spreading and air (PlateStack). Air and oil: the blade lumped, with
+ * radiation (Biot below 0.1).
+ */
+export function quench(request: QuenchRequest): Quench {
+  return request.medium === 'plates' ? platesQuench(request) : lumpedQuench(request)
+}
+
+const stepAt = (s: number) => (s < 2 ? 0.02 : s < 20 ? 0.1 : s < 90 ? 0.5 : 2)
+
+function platesQuench(request: QuenchRequest): Quench {
+  const { blade, fromC, count } = request
+  const conditions: StackConditions = request
+  const stack = new PlateStack(request.plates, request.plateStartC)
+  const blades: QuenchedBlade[] = []
+  const curve: [number, number, number][] = []
+  for (let n = 0; n < count; n++) {
+    const followed = n === 0 && count === 1 ? FOLLOWED_S : request.clampedS
+    const one = clampOne(stack, request, conditions, followed, n === 0 ? curve : null)
+    blades.push(one)
+    for (let s = followed; s < request.everyS && n + 1 < count; s += 1) stack.step(null, blade, conditions, 1)
+  }
+  const pauseAfter = firstTooHot(blades, request)
+  const recoverS = rest(stack, request, conditions)
+  if (count > 1 && curve.length > 0) {
+    // The first blade alone, followed on, for the drawing.
+    curve.length = 0
+    clampOne(new PlateStack(request.plates, request.plateStartC), request, conditions, FOLLOWED_S / 6, curve)
+  }
+  return {
+    blades,
+    pauseAfter,
+    recoverS,
+    curve,
+    cautions: cautionsOf(request, blades, fromC),
+    working: workingOf(request, blades[0]),
+  }
+}
+
+function clampOne(
+  stack: PlateStack,
+  request: QuenchRequest,
+  conditions: StackConditions,
+  seconds: number,
+  curve: [number, number, number][] | null,
+): QuenchedBlade {
+  const steel = halfBlade(request.fromC)
+  const marks = createMarks(request)
+  const plateStartC = stack.meanC(request.blade)
+  let platePeakC = stack.contactC
+  let s = 0
+  let bladeC = request.fromC
+  curve?.push([0, bladeC, stack.contactC])
+  while (s < seconds - 1e-9) {
+    const dt = Math.min(stepAt(s), seconds - s)
+    stack.step(steel, request.blade, conditions, dt)
+    const c = meanOf(steel)
+    marks.pass(bladeC, c, s, dt)
+    bladeC = c
+    s += dt
+    platePeakC = Math.max(platePeakC, stack.contactC)
+    const last = curve?.at(-1)
+    if (curve && last && s - last[0] >= Math.max(0.2, last[0] * 0.03)) curve.push([s, bladeC, stack.contactC])
+  }
+  return { ...marks.read(), plateStartC, platePeakC, leavesC: bladeC }
+}
+
+/** Watches a falling temperature pass its marks, straight lines between steps. */
+function createMarks({ martensiteStartC }: QuenchRequest) {
+  const secondsTo: Record<string, number | null> = {}
+  for (const mark of [...MARKS_C, Math.round(martensiteStartC)]) secondsTo[String(mark)] = null
+  return {
+    pass(fromC: number, toC: number, s: number, dt: number) {
+      for (const key of Object.keys(secondsTo)) {
+        const mark = Number(key)
+        if (secondsTo[key] === null && fromC > mark && toC <= mark)
+          secondsTo[key] = s + (dt * (fromC - mark)) / (fromC - toC)
+      }
+    },
+    read() {
+      const [at800, at500] = [secondsTo['800'] ?? null, secondsTo['500'] ?? null]
+      return { secondsTo, rate800to500CPerS: at800 === null || at500 === null ? null : 300 / (at500 - at800) }
+    },
+  }
+}
+
+/** The first blade that leaves its clamp above martensite start or the hand: the pause comes before it. */
+function firstTooHot(blades: readonly QuenchedBlade[], { martensiteStartC }: QuenchRequest): number | null {
+  const limit = Math.max(HANDLE_C + 40, Math.min(martensiteStartC, 200) - 20)
+  const at = blades.findIndex(blade => blade.leavesC > limit)
+  return at < 0 ? null : Math.max(1, at)
+}
+
+function rest(stack: PlateStack, request: QuenchRequest, conditions: StackConditions): number {
+  let s = 0
+  const goalC = Math.max(request.plateStartC, request.ambientC) + REST_WITHIN_K
+  while (stack.meanC(request.blade) > goalC && s < LONGEST_REST_S) {
+    stack.step(null, request.blade, conditions, 5)
+    s += 5
+  }
+  return s
+}
+
+/** Heat transfer without plates, W/m²K, and how much of a black body's glow leaves. Textbook values, from memory. */
+const MEDIA: Readonly<
+  Record<Exclude<QuenchMedium, 'plates'>, { h: number; bathC: number | null; emissivity: number }>
+> = {
+  'still-air': { h: 8, bathC: null, emissivity: 0.8 },
+  'fan-air': { h: 45, bathC: null, emissivity: 0.8 },
+  oil: { h: 1000, bathC: null, emissivity: 0 },
+}
+/** Foil reflects glow back: what is left of it. Calibrated on the reference of blades in foil in still air. */
+const FOIL_SHARE = 0.36
+
+function lumpedQuench(request: QuenchRequest): Quench {
+  const { h, emissivity } = MEDIA[request.medium as Exclude<QuenchMedium, 'plates'>]
+  const wrapped = request.foilMm > 0 && request.medium !== 'oil'
+  const kgPerM2 = (STEEL_THERMAL.densityKgPerM3 * request.blade.thicknessMm) / 2000
+  const marks = createMarks(request)
+  const curve: [number, number, number][] = [[0, request.fromC, request.ambientC]]
+  let c = request.fromC
+  let s = 0
+  while (s < 3600 && c > Math.max(HANDLE_C, request.ambientC + 5) - 1) {
+    const dt = s < 20 ? 0.02 : 0.2
+    const glow =
+      emissivity *
+      (wrapped ? FOIL_SHARE : 1) *
+      STEFAN_BOLTZMANN *
+      (kelvinFromC(c) ** 4 - kelvinFromC(request.ambientC) ** 4)
+    const next =
+      c - ((h * (c - request.ambientC) + glow) * dt) / (kgPerM2 * coolingCapacity(c, request.martensiteStartC))
+    marks.pass(c, next, s, dt)
+    c = next
+    s += dt
+    const last = curve.at(-1) as [number, number, number]
+    if (s - last[0] >= Math.max(0.2, last[0] * 0.03)) curve.push([s, c, request.ambientC])
+  }
+  const blade: QuenchedBlade = {
+    ...marks.read(),
+    plateStartC: request.ambientC,
+    platePeakC: request.ambientC,
+    leavesC: c,
+  }
+  return {
+    blades: Array.from({ length: request.count }, () => blade),
+    pauseAfter: null,
+    recoverS: 0,
+    curve,
+    cautions: [],
+    working: workingOf(request, blade),
+  }
+}
+
+function cautionsOf(request: QuenchRequest, blades: readonly QuenchedBlade[], fromC: number): Caution[] {
+  const { blade, plates } = request
+  const hot = firstTooHot(blades, request)
+  return [
+    ...(plates.thicknessMm < 3 * blade.thicknessMm
+      ? [
+          {
+            code: 'thin-plates',
+            message: `Plates of ${plates.thicknessMm} mm hold too little heat for a ${blade.thicknessMm} mm blade: use plates several times as thick.`,
+          },
+        ]
+      : []),
+    ...(plates.lengthMm < blade.lengthMm || plates.widthMm < blade.widthMm
+      ? [
+          {
+            code: 'small-plates',
+            message: 'The plates do not cover the blade: what sticks out stays hot, cools last and bends.',
+          },
+        ]
+      : []),
+    ...(fromC > 1300
+      ? [{ code: 'melting', message: `${Math.round(fromC)} °C is near melting: check the figure.` }]
+      : []),
+    ...(hot === null
+      ? []
+      : [
+          {
+            code: 'plates-hot',
+            message: `Blade ${hot + 1} would leave its clamp at ${Math.round(blades[hot]?.leavesC ?? 0)} °C: rest or cool the plates after ${hot}, or take a second set.`,
+          },
+        ]),
+  ]
+}
+
+function workingOf(request: QuenchRequest, first: QuenchedBlade | undefined): WorkingLine[] {
+  const plates = request.medium === 'plates'
+  return [
+    {
+      name: 'Contact through the foil',
+      value: plates ? request.contactWPerM2K : MEDIA[request.medium as Exclude<QuenchMedium, 'plates'>].h,
+      unit: 'W/m²K',
+      equation: plates ? 'clamped foil 300 to 1200' : 'blade lumped, with radiation',
+      source: 'common practice, no published source',
+    },
+    {
+      name: 'Steel on cooling',
+      value: 'c = 500 + 0.12 T, martensite gives back 60 kJ/kg',
+      unit: '',
+      equation: 'H(T) carried, f = 1 − exp(−0.011(Ms − T))',
+      source: STEEL_THERMAL.source,
+    },
+    {
+      name: '800 to 500 °C',
+      value: first?.rate800to500CPerS ?? '—',
+      unit: '°C/s',
+      equation: plates
+        ? 'conduction in one dimension, SDIRK2; plates spread sideways and give to air'
+        : 'dH/dt = −(h ΔT + εσ ΔT⁴)·2/t',
+      source: 'docs/method.md, Plates',
+    },
+  ]
+}
+
+/** Heat transfer from plates to air, by how they are cooled. */
+export const PLATE_AIR = { still: CONTACT.stillAir, fan: CONTACT.fan, 'air-blast': CONTACT.airBlast } as const
