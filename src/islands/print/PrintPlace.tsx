@@ -135,7 +135,7 @@ function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
         rollWidthMm={shop.foil.rollWidthMm}
         usedLengthMm={laid.check.usedLengthMm}
         layout={laid.layout}
-        cuts={laid.byHand ? [] : plan.cuts}
+        cuts={laid.check.cuts}
         marks={laid.marks}
         lengthText={mm}
       />

@@ -88,7 +88,7 @@ export function FoilStock({ batch, shop, wrap, mm }: WrapProps) {
               ? `Keeps ${left
                   .slice(0, 3)
                   .map(r => `${mm(r.acrossMm)} × ${mm(r.alongMm)}`)
-                  .join(', ')}${left.length > 3 ? ' …' : ''}.`
+                  .join(', ')}${left.length > 3 ? ` and ${left.length - 3} more` : ''}.`
               : 'Nothing worth keeping is left over.'}
           </p>
         </div>
