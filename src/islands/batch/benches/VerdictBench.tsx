@@ -1,7 +1,8 @@
 import { toast } from 'sonner'
+import { packetOf } from '../../../core/plan/packets'
 import { coldToC } from '../../../core/record/defaults'
 import type { LocalAnswer } from '../../../core/record/questions/local'
-import type { Reading } from '../../../core/record/schemas'
+import type { Batch, Reading } from '../../../core/record/schemas'
 import { partApart } from '../../../core/rockwell/apart'
 import { summariseReadings } from '../../../core/rockwell/readings'
 import { latestStage, predictedAt, routeUpTo, stageLabel } from '../../../core/rockwell/stages'
@@ -125,12 +126,7 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
               ]}
             />
           )}
-          <Warnings
-            lines={apart.map(blade => ({
-              code: blade.piece,
-              message: `${blade.piece} reads ${hrcText(blade.mean)}, apart from the rest, and is left out here. Look at its packet for a leak, and judge it alone.`,
-            }))}
-          />
+          <Warnings lines={apart.map(blade => ({ code: blade.piece, message: apartWords(batch, blade) }))} />
           {group.symptom && <p className="my-2 text-[13px]">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
           <Decisions decisions={group.decisions} />
         </>
@@ -225,4 +221,13 @@ async function takeOption({
       ],
     }
   })
+}
+
+/** A blade that stands apart, with what is known of its packet. */
+function apartWords(batch: Batch, { piece, mean }: { readonly piece: string; readonly mean: number }): string {
+  const leak = packetOf(batch, piece)?.leak
+  const reads = `${piece} reads ${hrcText(mean)}, apart from the rest, and is left out here.`
+  return leak
+    ? `${reads} Its packet leaked (${leak}): its skin has lost carbon. Grind a little deeper, read again, and judge it alone.`
+    : `${reads} Look at its packet for a leak, and judge it alone.`
 }

@@ -12,7 +12,10 @@ import type { BenchProps } from '../bench-props'
 /** Steel, lot and target of the group shown, and steels added to the batch. */
 export function GroupFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
   const { group } = plan
-  const grades = gradesWith(useOwnGrades() ?? [])
+  const own = useOwnGrades() ?? []
+  const grades = gradesWith(own)
+  const newer =
+    group.sheet && own.find(g => g.name === group.gradeName && JSON.stringify(g) !== JSON.stringify(group.sheet))
   const setGrade = (name: string) => {
     const grade = grades.find(g => g.name === name)
     if (!grade) return
@@ -63,6 +66,19 @@ export function GroupFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'p
         {batch.groups.length < 6 && (
           <button type="button" className="btn" onClick={addSteel}>
             Add a steel
+          </button>
+        )}
+        {newer && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              void editGroup(batch, group.id, 'Newer sheet', g => ({ ...g, sheet: newer })).then(() =>
+                sayWithUndo(`${group.gradeName}: the sheet as it is now`, batch.id),
+              )
+            }
+          >
+            Take the changed sheet
           </button>
         )}
         {removable && (
