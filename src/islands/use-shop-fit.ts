@@ -5,14 +5,16 @@ import type { ShopExperience } from '../core/steel/predict'
 import { useBatches, useReadings } from '../store/hooks'
 import { useAnswer } from '../workers/use-answer'
 
-/** Which reading of the shop's record is meant, so that a fit is asked for once for all who want it. */
-const EVERY_BATCH = null
-
 /** What the shop's readings teach; undefined while it is worked out, null where there is nothing to learn from. */
-export function useShopFit(exceptBatchId: string | null = EVERY_BATCH): ShopFit | null | undefined {
+export function useShopFit(exceptBatchId: string | null = null): ShopFit | null | undefined {
   const batches = useBatches()
   const readings = useReadings()
-  const answer = useAnswer('learn', batches && readings ? { batches, readings, exceptBatchId } : null)
+  // A year of logs is a large question: it is asked anew only when the log changes.
+  const request = useMemo(
+    () => (batches && readings ? { batches, readings, exceptBatchId } : null),
+    [batches, readings, exceptBatchId],
+  )
+  const answer = useAnswer('learn', request)
   if (!answer) return undefined
   return answer.ok ? answer.value : null
 }

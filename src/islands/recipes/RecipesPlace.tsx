@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { Recipe, Workshop } from '../../core/record/schemas'
 import { gradeOf, gradesWith } from '../../core/steel/grades'
-import { predict } from '../../core/steel/predict'
+import { predict, type ShopExperience } from '../../core/steel/predict'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { ago } from '../../ui/dates'
@@ -18,6 +18,7 @@ export default function RecipesPlace() {
 /** A grade's saved routes with their versions: what changed, and why. */
 function Recipes({ shop }: { shop: Workshop }) {
   const recipes = useRecipes()
+  const experience = useExperience(shop)
   if (!recipes) return <p className="p-6 text-ink-2">Reading …</p>
   const shown = [...recipes].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name))
   return (
@@ -36,7 +37,7 @@ function Recipes({ shop }: { shop: Workshop }) {
       )}
       <ul className="grid gap-x-10 lg:grid-cols-2">
         {shown.map(recipe => (
-          <RecipeCard key={recipe.id} recipe={recipe} shop={shop} />
+          <RecipeCard key={recipe.id} recipe={recipe} shop={shop} experience={experience} />
         ))}
       </ul>
     </div>
@@ -68,10 +69,15 @@ function NewRecipe({ shop }: { shop: Workshop }) {
   )
 }
 
-function RecipeCard({ recipe, shop }: { recipe: Recipe; shop: Workshop }) {
+interface CardProps {
+  readonly recipe: Recipe
+  readonly shop: Workshop
+  readonly experience: ShopExperience | null
+}
+
+function RecipeCard({ recipe, shop, experience }: CardProps) {
   const latest = latestOf(recipe)
   const grade = gradeOf(recipe)
-  const experience = useExperience(shop)
   const { route } = latest
   const prediction = grade ? predict(grade, route, experience) : null
   return (

@@ -11,7 +11,7 @@ import { Figure, Warnings } from '../../ui/Bench'
 import { RangeBars } from '../../ui/RangeBars'
 import { useAnswer } from '../../workers/use-answer'
 import { newRecipe } from '../recipes/recipe-edit'
-import { useExperience } from '../use-shop-fit'
+import { experienceOf, useShopFit } from '../use-shop-fit'
 import { GradeFacts } from './GradeFacts'
 import { LearntLine } from './LearntLine'
 
@@ -39,7 +39,8 @@ export function GradeView({ grade, shop, onEdit }: Props) {
   )
   const [temperC, setTemperC] = useState(suggested.tempers[0]?.atC ?? 200)
   const route = withTemperC(suggested, temperC) as BatchGroup['route']
-  const experience = useExperience(shop)
+  const fit = useShopFit()
+  const experience = useMemo(() => experienceOf(fit, shop, undefined, undefined), [fit, shop])
   const prediction = predict(grade, route, experience)
   const curveRequest = useMemo(
     () => ({ steel: steelRequest(grade), route: suggested as BatchGroup['route'], shop: experience }),
@@ -115,7 +116,7 @@ export function GradeView({ grade, shop, onEdit }: Props) {
             unit={`% of ${grade.nominal.Cr ?? 0}`}
             working={prediction.working}
           />
-          <LearntLine grade={grade} />
+          <LearntLine grade={grade} fit={fit} />
           <Warnings lines={prediction.cautions} />
         </div>
       </div>
