@@ -56,6 +56,7 @@ test('sheets are laid by hand, overlap is said, and the computed plan comes back
   await page.getByRole('button', { name: 'It is cut: count it' }).click()
   await expect(page.getByLabel('Left on the roll', { exact: true })).toHaveValue(String(5000 - Number(computed)))
   await expect(page.getByRole('list', { name: 'Offcuts' }).getByRole('listitem').first()).toBeVisible()
+  await expect(used).toHaveText(computed)
 })
 
 test('envelopes: fold ways, several in one, a template at 1:1', async ({ page }) => {

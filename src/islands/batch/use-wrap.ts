@@ -34,7 +34,8 @@ export function useWrap(batch: Batch, shop: Workshop) {
           rollWidthMm,
           rotate,
           longestSectionMm,
-          offcuts: offcuts ?? [],
+          // Once it is cut, what was kept from it is for other batches.
+          offcuts: batch.foilCutAt ? [] : (offcuts ?? []),
           envelope: batch.envelope,
           blades: batch.blades.map(({ lengthMm, widthMm, thicknessMm, count }) => ({
             lengthMm,
@@ -43,7 +44,7 @@ export function useWrap(batch: Batch, shop: Workshop) {
             count,
           })),
         }
-  }, [batch.blades, batch.envelope, shop.foil])
+  }, [batch.blades, batch.envelope, batch.foilCutAt, shop.foil])
   const answer = useAnswer('foil', request)
   const laid = useMemo(
     () => (answer?.ok ? layOut(batch, answer.value, shop.foil.rollWidthMm) : null),
