@@ -112,6 +112,8 @@ test('folklore follows its knob, and learning can be switched off', async ({ pag
   await page.goto('/workshop')
   await expect(page.getByRole('cell', { name: 'X65Cr13' })).toBeVisible()
   await page.getByLabel('Your own readings').selectOption('off')
+  // Shown as stored: it may be left now.
+  await expect(page.getByLabel('Your own readings')).toHaveValue('off')
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
   await expect(page.getByText(/Chance of/)).toBeVisible()
   await expect(page.getByText(/your shop’s \d+ readings of it/)).toHaveCount(0)
