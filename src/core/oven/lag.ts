@@ -60,6 +60,11 @@ export function stepPacket(state: PacketState, packet: Packet, chamberC: number,
   return { foilC: (b1 * a22 + toBlade * b2) / determinant, bladeC: (a11 * b2 + toBlade * b1) / determinant }
 }
 
+/** Steps of the arrival, s: stable at any length, fine where the answer is read off. */
+const FINE_STEP_S = 0.25
+const COARSE_STEP_S = 3
+const FINE_BEFORE_S = 60
+
 /** How near the chamber a blade must be for the soak clock to start, K. */
 export const ARRIVED_WITHIN_K = 5
 
@@ -73,13 +78,14 @@ export function arrival(
   chamber: { readonly fromC: number; readonly toC: number; readonly rateCPerH: number },
   bladeFromC: number,
 ): { readonly afterLoadingS: number; readonly afterChamberS: number } {
-  const dtS = 0.25
   const rise = chamber.rateCPerH / 3600
   const chamberArrivesS = rise > 0 ? Math.max(0, (chamber.toC - chamber.fromC) / rise) : 0
   let state: PacketState = { foilC: bladeFromC, bladeC: bladeFromC }
   let timeS = 0
   const longestS = chamberArrivesS + 6 * 3600
   while (state.bladeC < chamber.toC - ARRIVED_WITHIN_K && timeS < longestS) {
+    // On a long climb the blade follows closely: coarse steps until the chamber is nearly there.
+    const dtS = timeS < chamberArrivesS - FINE_BEFORE_S ? COARSE_STEP_S : FINE_STEP_S
     const chamberC = rise > 0 ? Math.min(chamber.toC, chamber.fromC + rise * (timeS + dtS)) : chamber.toC
     state = stepPacket(state, packet, chamberC, dtS)
     timeS += dtS

@@ -1,4 +1,4 @@
-import { Suspense, useCallback, useEffect, useMemo, useState } from 'react'
+import { Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react'
 import { countOf } from '../../core/plan/tray'
 import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
 import { STATIONS, type StationName } from '../../data/cautions'
@@ -80,7 +80,8 @@ function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; s
 function usePreview(batch: Batch): [Batch, BenchProps['preview']] {
   const [draft, setDraft] = useState<{ rev: number; groupId: string; route: BatchGroup['route'] } | null>(null)
   const preview = useCallback<BenchProps['preview']>(
-    (groupId, route) => setDraft(route && { rev: batch.rev, groupId, route }),
+    // Not urgent: the point keeps to the hand, and figures and Heat Line follow as they can.
+    (groupId, route) => startTransition(() => setDraft(route && { rev: batch.rev, groupId, route })),
     [batch.rev],
   )
   const shown = useMemo(() => {

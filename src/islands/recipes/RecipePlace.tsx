@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { startTransition, useMemo, useState } from 'react'
 import type { Recipe, Workshop } from '../../core/record/schemas'
 import { whyDifferent } from '../../core/steel/compare-routes'
 import { gradeOf } from '../../core/steel/grades'
@@ -56,10 +56,12 @@ function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; sho
     () => drafts.map(d => ({ name: d.key, route: d.route, prediction: predict(grade, d.route, experience) })),
     [drafts, grade, experience],
   )
-  const setRoute = (key: string, route: RecipeRoute) => {
-    setActiveKey(key)
-    setDrafts(all => all.map(d => (d.key === key ? { ...d, route } : d)))
-  }
+  const setRoute = (key: string, route: RecipeRoute) =>
+    // Not urgent: the point keeps to the hand, and figures and Heat Line follow as they can.
+    startTransition(() => {
+      setActiveKey(key)
+      setDrafts(all => all.map(d => (d.key === key ? { ...d, route } : d)))
+    })
   const add = (label: string, route: RecipeRoute) => {
     const key = KEYS.find(k => !drafts.some(d => d.key === k))
     if (!key) return
