@@ -139,7 +139,7 @@ const tray = () => {
 }
 
 describe('what to leave on a blade', () => {
-  const of = (more: object, protection = 'foil') => {
+  const of = (more: object, protection: 'foil' | 'bare' = 'foil') => {
     const batch = tray()
     const [blade] = batch.blades
     const [group] = batch.groups

@@ -1,4 +1,5 @@
 import type { Grade } from '../../data/grades'
+import { type ProtectionName, SKIN_SHARE } from '../../data/protection'
 import { decarburisedMm } from '../foil/protection'
 import type { BatchGroup, Blade } from '../record/schemas'
 import type { WorkingLine } from '../result'
@@ -20,10 +21,10 @@ export interface Preparation {
 }
 
 /** What to leave on a blade before the heat, and how it will lie between the plates. */
-export function preparationOf(blade: Blade, group: BatchGroup, protection: string): Preparation {
+export function preparationOf(blade: Blade, group: BatchGroup, protection: ProtectionName): Preparation {
   const { austenitizeC, soakMin } = group.route
   const bare = decarburisedMm(austenitizeC, soakMin)
-  const share = protection === 'bare' ? 1 : protection === 'coat' ? 0.25 : 0.1
+  const share = SKIN_SHARE[protection]
   const skinMm = bare * share
   const edgeMm = blade.bevels === 'full' ? blade.thicknessMm : (blade.edgeMm ?? EDGE_MM)
   const taper = blade.thicknessMm - (blade.tangThicknessMm ?? blade.thicknessMm)
@@ -57,7 +58,7 @@ export function preparationOf(blade: Blade, group: BatchGroup, protection: strin
         name: 'Share by protection',
         value: share,
         unit: '',
-        equation: 'bare 1, coat ¼, foil or gas ⅒',
+        equation: 'bare 1, gas in the oven 0.3, coat ¼, foil ⅒, foil and gas 0.05',
         source: 'common practice, no published source',
       },
       { name: 'Taper of the tang', value: taper, unit: 'mm', equation: 'spine − tang end', source: 'geometry' },

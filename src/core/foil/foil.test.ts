@@ -292,7 +292,14 @@ describe('other ways to keep air out', () => {
       soakMin: 15,
       foilM: 0.7,
       foilPricePerM: 30,
-      prices: { coatPerM2: 12, argonPerPacket: 0.6, vacuumPerBlade: 14, abrasivesPerBareBlade: 3, hour: 25 },
+      prices: {
+        coatPerM2: 12,
+        argonPerPacket: 0.6,
+        argonPerM3: 18,
+        vacuumPerBlade: 14,
+        abrasivesPerBareBlade: 3,
+        hour: 25,
+      },
       ...more,
     })
 
@@ -305,6 +312,12 @@ describe('other ways to keep air out', () => {
         .map(w => w.total)
         .sort((a, b) => a - b),
     )
+  })
+
+  it('argon through the oven is paid by the heat, not the blade: 8 L/min for 90 min is 0.72 m³ (by hand)', () => {
+    const argon = (blades: number) => ways({ blades }).find(w => w.name === 'argon-oven')?.material
+    expect(argon(6)).toBeCloseTo(0.72 * 18, 9)
+    expect(argon(12)).toBe(argon(6))
   })
 
   it('refuses foil above its limit, last in the list', () => {

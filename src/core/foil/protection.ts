@@ -1,4 +1,4 @@
-import { PROTECTION, type ProtectionName } from '../../data/protection'
+import { PROTECTION, type ProtectionName, SKIN_SHARE } from '../../data/protection'
 import type { WorkingLine } from '../result'
 import { kelvinFromC } from '../units/temperature'
 import { foilFor } from './foil-type'
@@ -30,6 +30,8 @@ export interface ProtectionRequest {
 export interface Prices {
   readonly coatPerM2: number
   readonly argonPerPacket: number
+  /** Argon from the bottle, a cubic metre at the pressure of the room. */
+  readonly argonPerM3: number
   readonly vacuumPerBlade: number
   readonly abrasivesPerBareBlade: number
   /** What an hour of the maker's is worth. */
@@ -119,6 +121,17 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
       },
     ),
     row(
+      'argon-oven',
+      'Bare, argon through the oven',
+      ((p.argonOven.litresPerMin * p.argonOven.minutes) / 1000) * prices.argonPerM3,
+      blades * p.argonOven.cleaningHPerBlade,
+      {
+        finish: 'thin scale: a bench oven is not tight',
+        risk: 'gas in the room for the whole heat; only in an oven made for it',
+        allowanceMm: skin * SKIN_SHARE['argon-oven'],
+      },
+    ),
+    row(
       'coat',
       'Anti-scale coat',
       steelAreaM2 * prices.coatPerM2,
@@ -126,7 +139,7 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
       {
         finish: `grey, to be sanded; coat on a ${p.coat.finishGrit}-grit finish, ${p.coat.dryingH} h to dry`,
         risk: 'flakes where it was thin, and in oil',
-        allowanceMm: skin / 4,
+        allowanceMm: skin * SKIN_SHARE.coat,
       },
     ),
     row('bare', 'Bare, ground after', blades * prices.abrasivesPerBareBlade, blades * p.bare.cleaningHPerBlade, {

@@ -265,6 +265,7 @@ export const workshopSchema = z.object({
     .object({
       coatPerM2: between(0, 1000),
       argonPerPacket: between(0, 100),
+      argonPerM3: between(0, 1000),
       vacuumPerBlade: between(0, 1000),
       abrasivesPerBareBlade: between(0, 100),
       hour: between(0, 500),

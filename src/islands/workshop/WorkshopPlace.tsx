@@ -7,6 +7,7 @@ import { Place } from '../Place'
 import { BlockCheck } from './BlockCheck'
 import { DataKeeping } from './DataKeeping'
 import { LearningPart } from './LearningPart'
+import { PricesPart } from './PricesPart'
 
 export default function WorkshopPlace() {
   return <Place>{shop => <WorkshopView shop={shop} />}</Place>
@@ -95,6 +96,9 @@ function WorkshopView({ shop }: { shop: Workshop }) {
             ]}
             onCommit={v => edit({ foil: { ...shop.foil, rotate: v === 'yes' } })}
           />
+        </Part>
+        <Part title="Costs">
+          <PricesPart shop={shop} edit={edit} />
         </Part>
         <Part title="Cold">
           <SelectField

@@ -5,7 +5,7 @@ import { editBatch } from '../../../../store/batches'
 import { Working } from '../../../../ui/Working'
 import type { WrapProps } from './wrap-props'
 
-/** Foil, argon, coat, bare and vacuum for this batch: what each costs, how it finishes, and what may go wrong. */
+/** Foil, argon in the packet or the oven, coat, bare and vacuum for this batch: what each costs, how it finishes, and what may go wrong. */
 export function ProtectionView({ batch, shop, wrap }: WrapProps) {
   const rows = compareProtection({
     blades: countOf(batch.blades),

@@ -32,7 +32,7 @@ export function WrapFigures({ batch, shop, wrap, mm }: WrapProps) {
       )}
       {answer?.ok && laid && <RollFigures {...{ batch, shop, wrap, mm }} />}
       <CautionNote>
-        {CAUTIONS.wrap} {batch.protection === 'argon' && ARGON} {DEFER}
+        {CAUTIONS.wrap} {batch.protection?.startsWith('argon') && ARGON} {DEFER}
       </CautionNote>
     </>
   )
