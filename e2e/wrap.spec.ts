@@ -105,11 +105,21 @@ test('a packet is sealed, its label opens its blade, and a leak found later stan
   await expect(page.getByText('There is no blade Z9 here')).toBeVisible()
 })
 
-test('other ways are compared, and foil above its limit can not be chosen', async ({ page }) => {
+test('other ways are compared at the shop’s own prices', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Wrap')
   await page.getByRole('button', { name: 'Other ways', exact: true }).click()
   await page.getByLabel('Foil, argon poured in for this batch').click()
   await expect(page.getByText(/Argon drives out the air you breathe/)).toBeVisible()
   await expect(page.getByRole('row', { name: /Bare, ground after/ })).toContainText('0.21 mm')
   await expectAccessible(page)
+
+  await page.goto('/workshop')
+  await fill(page, 'Vacuum, sent out', '0,5')
+  await expect(page.getByLabel('Vacuum, sent out')).toHaveValue('0.5')
+  await openDemoBatch(page, 'Skerry fillets', 'Wrap')
+  await page.getByRole('button', { name: 'Other ways', exact: true }).click()
+  await expect(page.getByLabel('Foil, argon poured in for this batch')).toBeChecked()
+  const first = page.getByRole('row').nth(1)
+  await expect(first).toContainText('Sent out to vacuum')
+  await expect(first.getByRole('cell').nth(2)).toContainText('7')
 })

@@ -80,6 +80,10 @@ describe('an outline from a drawing', () => {
     const lines = box.map((p, i) => line(p, box[(i + 1) % 4] as number[])).join('')
     const inches = read('b.dxf', `${header}0\nSECTION\n2\nENTITIES\n${lines}0\nENDSEC\n0\nEOF\n`)
     expect([inches.lengthMm, inches.widthMm]).toEqual([254, 38.1])
+    const shuffled = [box[2], box[0], box[3], box[1]].map((p, i) =>
+      line(p as number[], box[([3, 1, 0, 2] as const)[i] ?? 0] as number[]),
+    )
+    expect(read('d.dxf', `0\nSECTION\n2\nENTITIES\n${shuffled.join('')}0\nENDSEC\n0\nEOF\n`).lengthMm).toBe(10)
     const half = '0\nLWPOLYLINE\n8\n0\n90\n2\n70\n1\n10\n0\n20\n0\n42\n1\n10\n40\n20\n0\n42\n1\n'
     const circle = read('c.dxf', `0\nSECTION\n2\nENTITIES\n${half}0\nENDSEC\n0\nEOF\n`)
     expect(circle.lengthMm).toBeCloseTo(40, 0)

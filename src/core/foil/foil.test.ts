@@ -173,7 +173,44 @@ describe('the cut plan', () => {
       { numRuns: 30 },
     )
   })
+
+  it('what it calls proven is the best of every way to join the sheets by straight cuts', () => {
+    const one = fc.tuple(fc.integer({ min: 60, max: 400 }), fc.integer({ min: 40, max: 300 }))
+    fc.assert(
+      fc.property(fc.array(one, { minLength: 1, maxLength: 5 }), fc.boolean(), (sizes, rotate) => {
+        const cut = plan(
+          610,
+          sizes.map(([l, w]) => [l, w, 1] as const),
+          { rotate },
+        )
+        if (!cut.ok) throw new Error(cut.problems[0]?.message)
+        const best = shortestByJoining(sizes, 610, rotate)
+        expect(cut.value.lowerBoundMm).toBeLessThanOrEqual(best)
+        expect([cut.value.proven, cut.value.usedLengthMm]).toEqual([true, best])
+      }),
+      { numRuns: 60 },
+    )
+  })
 })
+
+/** Shortest length of roll for one of each sheet: every set of sheets, parted in two every way, lying beside or behind each other. */
+function shortestByJoining(sizes: readonly (readonly [number, number])[], width: number, rotate: boolean): number {
+  const boxes: (readonly [across: number, along: number])[][] = [[]]
+  for (let set = 1; set < 1 << sizes.length; set++) {
+    const found: (readonly [number, number])[] = []
+    const alone = sizes.findIndex((_, i) => set === 1 << i)
+    const [length, wide] = sizes[alone] ?? [0, 0]
+    // Unturned, a sheet lies with its length along the roll.
+    if (alone >= 0) found.push([wide, length], ...(rotate ? [[length, wide] as const] : []))
+    for (let part = (set - 1) & set; part > set - part; part = (part - 1) & set)
+      for (const [ax, ay] of boxes[part] ?? [])
+        for (const [bx, by] of boxes[set - part] ?? [])
+          found.push([ax + bx, Math.max(ay, by)], [Math.max(ax, bx), ay + by])
+    const fit = found.filter(([x]) => x <= width)
+    boxes.push(fit.filter(([x, y], i) => !fit.some(([u, v], j) => u <= x && v <= y && (u < x || v < y || j < i))))
+  }
+  return Math.min(...(boxes.at(-1) ?? []).map(([, y]) => y))
+}
 
 function expectSound(cut: CutPlan, pieces: readonly (readonly [number, number, number])[], width: number) {
   expect(cut.layout).toHaveLength(pieces.reduce((sum, [, , count]) => sum + count, 0))
