@@ -114,12 +114,13 @@ test('other ways are compared at the shop’s own prices', async ({ page }) => {
   await expectAccessible(page)
 
   await page.goto('/workshop')
-  await fill(page, 'Vacuum, sent out', '0,5')
-  await expect(page.getByLabel('Vacuum, sent out')).toHaveValue('0.5')
+  await fill(page, 'Vacuum, sent out', '2,0')
+  await expect(page.getByLabel('Vacuum, sent out')).toHaveValue('2')
   await openDemoBatch(page, 'Skerry fillets', 'Wrap')
   await page.getByRole('button', { name: 'Other ways', exact: true }).click()
   await expect(page.getByLabel('Foil, argon poured in for this batch')).toBeChecked()
   const first = page.getByRole('row').nth(1)
   await expect(first).toContainText('Sent out to vacuum')
-  await expect(first.getByRole('cell').nth(2)).toContainText('7')
+  // Eleven blades at 2.
+  await expect(first.getByRole('cell').nth(2)).toContainText('22')
 })
