@@ -25,7 +25,7 @@ export function Bench({ title, says, views, drawing, figures, fields }: BenchPro
       <div className="min-w-0">
         <header className={`${views ? 'mb-1' : 'mb-3'} flex flex-wrap items-baseline gap-x-6 gap-y-1`}>
           <h2 className="text-[21px]">{title}</h2>
-          <p className="min-w-0 flex-1 text-[13px] text-ink-2">{says}</p>
+          <p className="min-w-60 flex-1 text-[13px] text-ink-2">{says}</p>
           {views}
         </header>
         {drawing}

@@ -23,7 +23,7 @@ const SAYS: Readonly<Record<View, string>> = {
   roll: 'Shear at the bold lines in order, then inside each section. Drag a sheet to lay it otherwise.',
   envelope: 'One sheet laid flat: cut, fold in half, roll the seams flat, all to one side.',
   packets: 'Blade in butt first, edge to the folded side. Tick each packet once its seams are rolled.',
-  protection: 'What keeps air from the steel in this batch, cheapest first.',
+  protection: 'What keeps air from the steel in this batch; work counted, cheapest first.',
 }
 
 /** From blades to marked packets: envelopes, the cut plan on the roll, seals, and the other ways to keep air out. */

@@ -27,8 +27,9 @@ export function ProtectionView({ batch, shop, wrap }: WrapProps) {
                 <span className="sr-only">Chosen</span>
               </th>
               <th>Way</th>
-              <th>Money</th>
+              <th>Material</th>
               <th>Work</th>
+              <th>All told</th>
               <th>Finish</th>
               <th>Risk</th>
               <th>Leave a side</th>
@@ -55,6 +56,7 @@ export function ProtectionView({ batch, shop, wrap }: WrapProps) {
                   {row.material.toFixed(0)} <Working of={`${row.label}, cost`} lines={row.working} />
                 </td>
                 <td className="!py-1 whitespace-nowrap">{row.hours.toFixed(1)} h</td>
+                <td className="!py-1">{row.total.toFixed(0)}</td>
                 <td className="!py-1">{row.refused ?? row.finish}</td>
                 <td className="!py-1">{row.risk}</td>
                 <td className="!py-1 whitespace-nowrap">{row.allowanceMm.toFixed(2)} mm</td>
