@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react'
 import { bladesOf, loadsOf } from '../../../core/plan/tray'
 import type { LocalAnswer } from '../../../core/record/questions/local'
 import type { Workshop } from '../../../core/record/schemas'
+import { predict } from '../../../core/steel/predict'
 import { formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { PACE } from '../../../data/pace'
@@ -66,7 +67,9 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
     const s = first?.secondsTo[mark]
     return s === null || s === undefined ? '—' : s < 10 ? s.toFixed(1) : String(Math.round(s))
   }
-  const slow = (first?.secondsTo['500'] ?? 0) - (first?.secondsTo['800'] ?? 0) > plan.grade.quench.slowest800to500S
+  const seconds800to500 = first ? (first.secondsTo['500'] ?? 10_000) - (first.secondsTo['800'] ?? 0) : undefined
+  const slow = (seconds800to500 ?? 0) > plan.grade.quench.slowest800to500S
+  const prediction = predict(plan.grade, { ...plan.group.route, seconds800to500 }, plan.experience)
   const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
   return (
     <Bench
@@ -112,9 +115,9 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
           {row?.ok && queue.length > 1 && <InARow row={row.value} system={shop.units} />}
           <Figure
             label="Hardness this quench allows"
-            value={hrcText(plan.prediction.hrc.asQuenched.mean)}
-            unit={`HRC ${band95(plan.prediction.hrc.asQuenched.sd)}`}
-            working={plan.prediction.working}
+            value={hrcText(prediction.hrc.asQuenched.mean)}
+            unit={`HRC ${band95(prediction.hrc.asQuenched.sd)}`}
+            working={prediction.working}
           />
           {row?.ok && <Warnings lines={row.value.cautions} />}
           {slow && (
@@ -188,7 +191,7 @@ function InARow({ row, system }: { row: LocalAnswer<'quench'>; system: System })
       value={row.pauseAfter === null ? `all ${row.blades.length}` : String(row.pauseAfter)}
       unit={
         row.pauseAfter === null
-          ? `; plates begin the last at ${t(last?.plateStartC ?? 20)}`
+          ? `plates begin the last at ${t(last?.plateStartC ?? 20)}`
           : `then rest ${Math.max(1, Math.round(row.recoverS / 60))} min, or take a second set`
       }
       working={row.blades.map((blade, i) => ({
