@@ -5,7 +5,7 @@ import { verifyTester } from '../../core/rockwell/readings'
 import { NumberField } from '../../ui/PlainFields'
 
 /** The day's readings on a test block: how far off the tester is, and whether to trust it. */
-export function BlockCheck({ shop, edit }: { shop: Workshop; edit: (part: Partial<Workshop>) => void }) {
+export default function BlockCheck({ shop, edit }: { shop: Workshop; edit: (part: Partial<Workshop>) => void }) {
   const id = useId()
   const [text, setText] = useState('')
   const [trouble, setTrouble] = useState<string | null>(null)

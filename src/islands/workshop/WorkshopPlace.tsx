@@ -1,13 +1,16 @@
+import { lazy, Suspense } from 'react'
 import type { Workshop } from '../../core/record/schemas'
 import { OVEN_PRESETS } from '../../data/ovens'
 import { saveShop } from '../../store/records'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
-import { BlockCheck } from './BlockCheck'
 import { DataKeeping } from './DataKeeping'
 import { LearningPart } from './LearningPart'
 import { PricesPart } from './PricesPart'
+
+// Student's t is a large table: it comes once the place stands.
+const BlockCheck = lazy(() => import('./BlockCheck'))
 
 export default function WorkshopPlace() {
   return <Place>{shop => <WorkshopView shop={shop} />}</Place>
@@ -133,7 +136,9 @@ function WorkshopView({ shop }: { shop: Workshop }) {
           <LearningPart shop={shop} edit={edit} />
         </Part>
         <Part title="Hardness tester">
-          <BlockCheck shop={shop} edit={edit} />
+          <Suspense fallback={null}>
+            <BlockCheck shop={shop} edit={edit} />
+          </Suspense>
         </Part>
       </div>
       <DataKeeping />
