@@ -11,8 +11,6 @@ export const PROTECTION = {
   vacuum: { daysAway: 10 },
   /** Carbon in austenite, D = D0·exp(−Q/RT). Source: textbook values, from memory. */
   carbonDiffusion: { d0M2PerS: 2.3e-5, qJPerMol: 148_000, source: 'diffusion of carbon in austenite, textbook, from memory' },
-  /** Skin that leaks and residual air still cost in a good packet, mm. */
-  foilSkinMm: 0.02,
   prices: { coatPerM2: 12, argonPerPacket: 0.6, argonPerM3: 18, vacuumPerBlade: 14, abrasivesPerBareBlade: 3, hour: 25 },
 } as const
 

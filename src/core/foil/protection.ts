@@ -67,13 +67,14 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
     label: string,
     material: number,
     hours: number,
-    rest: Pick<ProtectionRow, 'finish' | 'risk' | 'allowanceMm'> & { refused?: string | null },
+    rest: Pick<ProtectionRow, 'finish' | 'risk'> & { refused?: string | null },
   ): ProtectionRow => ({
     name,
     label,
     material,
     hours,
     total: material + hours * prices.hour,
+    allowanceMm: skin * SKIN_SHARE[name],
     refused: null,
     ...rest,
     working: [
@@ -105,7 +106,6 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
     row('foil', 'Foil', foilCost, blades * (p.foil.wrappingHPerBlade + p.foil.cleaningHPerBlade), {
       finish: 'clean, a grey bloom',
       risk: 'a leak spoils one blade',
-      allowanceMm: p.foilSkinMm,
       refused: noFoil,
     }),
     row(
@@ -116,7 +116,6 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
       {
         finish: 'bright',
         risk: 'gas in a closed room',
-        allowanceMm: p.foilSkinMm / 2,
         refused: noFoil,
       },
     ),
@@ -128,7 +127,6 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
       {
         finish: 'thin scale: a bench oven is not tight',
         risk: 'gas in the room for the whole heat; only in an oven made for it',
-        allowanceMm: skin * SKIN_SHARE['argon-oven'],
       },
     ),
     row(
@@ -139,18 +137,15 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
       {
         finish: `grey, to be sanded; coat on a ${p.coat.finishGrit}-grit finish, ${p.coat.dryingH} h to dry`,
         risk: 'flakes where it was thin, and in oil',
-        allowanceMm: skin * SKIN_SHARE.coat,
       },
     ),
     row('bare', 'Bare, ground after', blades * prices.abrasivesPerBareBlade, blades * p.bare.cleaningHPerBlade, {
       finish: 'scale all over',
       risk: 'soft skin if ground too little, and a thin edge is lost',
-      allowanceMm: skin,
     }),
     row('vacuum', 'Sent out to vacuum', blades * prices.vacuumPerBlade, 0.5, {
       finish: 'bright',
       risk: `${p.vacuum.daysAway} days away, their route and not yours`,
-      allowanceMm: 0,
     }),
   ]
   return rows.sort((a, b) => Number(a.refused !== null) - Number(b.refused !== null) || a.total - b.total)

@@ -67,9 +67,8 @@ const CURVE_POINTS = 480
 /** View of the chamber for strips on edge: 1 alone, less the closer they stand. */
 export function rackView(count: number, chamberWidthMm: number, bladeWidthMm: number): number {
   if (count <= 1) return 1
-  const pitch = chamberWidthMm / count
-  const ratio = pitch / bladeWidthMm
-  return Math.sqrt(1 + ratio ** 2) - ratio < 1 ? Math.max(0.2, 1 - (Math.sqrt(1 + ratio ** 2) - ratio)) : 1
+  const ratio = chamberWidthMm / count / bladeWidthMm
+  return Math.max(0.2, 1 + ratio - Math.sqrt(1 + ratio ** 2))
 }
 
 /**
