@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { halfBlade, meanOf, PlateStack } from './plate-stack'
-import { type QuenchRequest, quench } from './quench'
+import { type QuenchRequest, quench, seconds800to500Of } from './quench'
 import { coolingEnthalpy } from './steel-enthalpy'
 
 const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }
@@ -148,6 +148,12 @@ describe('blade after blade', () => {
       quench(request({ blade: { thicknessMm: 2, widthMm: 22, lengthMm: 180 }, airWPerM2K: 35, count: 6 })).pauseAfter,
     ).toBeNull()
   })
+})
+
+it('from 800 to 500 °C counts from a cooler soak too, and a blade that never got there is slow', () => {
+  expect(seconds800to500Of({ secondsTo: { 800: 1.5, 500: 5 } })).toBe(3.5)
+  expect(seconds800to500Of({ secondsTo: { 800: null, 500: 4 } })).toBe(4)
+  expect(seconds800to500Of({ secondsTo: { 800: 20, 500: null } })).toBeGreaterThan(600)
 })
 
 describe('without plates', () => {

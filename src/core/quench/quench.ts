@@ -141,6 +141,10 @@ function createMarks({ martensiteStartC }: QuenchRequest) {
   }
 }
 
+/** Seconds from 800, or the soak where that is cooler, to 500 °C; as long as a blade is followed where it never got there. */
+export const seconds800to500Of = ({ secondsTo }: Pick<QuenchedBlade, 'secondsTo'>): number =>
+  (secondsTo['500'] ?? FOLLOWED_S) - (secondsTo['800'] ?? 0)
+
 /** The first blade that leaves its clamp above martensite start or the hand: the pause comes before it. */
 function firstTooHot(blades: readonly QuenchedBlade[], { martensiteStartC }: QuenchRequest): number | null {
   const limit = Math.max(HANDLE_C + 40, Math.min(martensiteStartC, 200) - 20)

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { bladesOf, loadsOf } from '../../../core/plan/tray'
+import { seconds800to500Of } from '../../../core/quench/quench'
 import type { LocalAnswer } from '../../../core/record/questions/local'
 import type { Workshop } from '../../../core/record/schemas'
 import { predict } from '../../../core/steel/predict'
@@ -67,7 +68,7 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
     const s = first?.secondsTo[mark]
     return s === null || s === undefined ? '—' : s < 10 ? s.toFixed(1) : String(Math.round(s))
   }
-  const seconds800to500 = first ? (first.secondsTo['500'] ?? 10_000) - (first.secondsTo['800'] ?? 0) : undefined
+  const seconds800to500 = first && seconds800to500Of(first)
   const slow = (seconds800to500 ?? 0) > plan.grade.quench.slowest800to500S
   const prediction = predict(plan.grade, { ...plan.group.route, seconds800to500 }, plan.experience)
   const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
