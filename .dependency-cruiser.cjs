@@ -1,4 +1,4 @@
-/** The arrows of the layout: pages → islands → ui, store, workers, simulators → core → data. */
+/** The arrows of the layout: pages → islands → ui, store, workers, devices, simulators → core → data. */
 const only = (name, from, to) => ({
   name,
   severity: 'error',
@@ -22,9 +22,10 @@ module.exports = {
     },
     only('simulators-know-core', '^src/simulators/', ['^src/simulators/', '^src/core/', '^src/data/']),
     only('workers-know-core', '^src/workers/', ['^src/workers/', '^src/core/', '^src/data/']),
+    only('devices-know-core', '^src/devices/', ['^src/devices/', '^src/core/', '^src/data/']),
     only('store-knows-core', '^src/store/', ['^src/store/', '^src/core/', '^src/data/']),
     only('ui-knows-core', '^src/ui/', ['^src/ui/', '^src/core/', '^src/data/', '^src/styles/']),
-    only('islands-know-what-is-below', '^src/islands/', ['^src/(islands|ui|store|workers|simulators|core|data)/']),
+    only('islands-know-what-is-below', '^src/islands/', ['^src/(islands|ui|store|workers|devices|simulators|core|data)/']),
     {
       name: 'nothing-imports-pages',
       severity: 'error',

@@ -39,6 +39,8 @@ export interface OvenBuild {
   readonly element: { readonly areaM2: number; readonly capacityJPerK: number }
   /** Rack and hearth plate, J/K. */
   readonly furnitureJPerK: number
+  /** Factors on the wall's conductivity and heat capacity that a log of this oven taught; absent: the materials' own. */
+  readonly wall?: { readonly k: number; readonly c: number }
 }
 
 /** Walls of the presets, tuned so that the top end is as slow as makers find it: calibrated, not predicted. */
@@ -63,3 +65,14 @@ export const OVEN_PHYSICS = {
   growth: 1.25,
   cells: 19,
 } as const
+
+/** How packets come to heat. */
+export const ENTRY_SCHOOLS = ['from-cold', 'on-the-way-up', 'equalised', 'straight-in'] as const
+export type EntrySchool = (typeof ENTRY_SCHOOLS)[number]
+
+/** Where blades go in on the way up, °C, and the preheats that stand in where a grade asks for none. Common practice, no published source. */
+export const WAY_UP_C = 800
+export const STAND_IN_PREHEATS: readonly { readonly atC: number; readonly holdMin: number }[] = [
+  { atC: 600, holdMin: 10 },
+  { atC: 800, holdMin: 10 },
+]

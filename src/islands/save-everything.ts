@@ -14,7 +14,15 @@ export function download(name: string, type: string, content: BlobPart) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
-const EMPTY: WorkshopData = { shop: DEFAULT_WORKSHOP, batches: [], readings: [], recipes: [], runs: [], grades: [] }
+const EMPTY: WorkshopData = {
+  shop: DEFAULT_WORKSHOP,
+  batches: [],
+  readings: [],
+  recipes: [],
+  runs: [],
+  grades: [],
+  logs: [],
+}
 
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {

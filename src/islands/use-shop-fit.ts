@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { ovenOf } from '../core/record/oven-record'
 import type { Workshop } from '../core/record/schemas'
 import type { ShopFit } from '../core/steel/learn/fit-shop'
 import type { ShopExperience } from '../core/steel/predict'
@@ -27,7 +28,7 @@ export function experienceOf(
   oven: string | undefined,
 ): ShopExperience | null {
   if (!fit || shop.learning === false || fit.model.strength === 0) return null
-  return { model: fit.model, lot: lot ?? '', oven: oven ?? shop.oven.name ?? '' }
+  return { model: fit.model, lot: lot ?? '', oven: oven ?? ovenOf(shop).name }
 }
 
 export const useExperience = (shop: Workshop, lot?: string, oven?: string): ShopExperience | null => {

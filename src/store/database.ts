@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie'
-import type { Batch, GradeSheet, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
+import type { Batch, GradeSheet, OvenLog, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
+import { shopWithOvens } from '../core/record/upgrades'
 
 export interface Meta {
   readonly key: string
@@ -17,6 +18,8 @@ export class WorkshopDatabase extends Dexie {
   declare runs: EntityTable<Run, 'id'>
   /** The maker's own grades, by name. */
   declare grades: EntityTable<GradeSheet, 'name'>
+  /** Measured logs of the ovens. */
+  declare logs: EntityTable<OvenLog, 'id'>
   declare shop: EntityTable<Workshop, 'id'>
   declare meta: EntityTable<Meta, 'key'>
 
@@ -31,6 +34,16 @@ export class WorkshopDatabase extends Dexie {
       meta: 'key',
     })
     this.version(2).stores({ grades: 'name' })
+    this.version(3)
+      .stores({ logs: 'id, ovenId, batchId' })
+      .upgrade(transaction =>
+        transaction
+          .table('shop')
+          .toCollection()
+          .modify((shop, ref) => {
+            ref.value = shopWithOvens(shop)
+          }),
+      )
   }
 }
 

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
-import type { Batch, GradeSheet, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
+import type { Batch, GradeSheet, OvenLog, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
 import { unsavedBatches } from './batches'
 import { db } from './database'
 import { type SaveTrouble, saveTrouble } from './save-state'
@@ -59,6 +59,34 @@ export const useRuns = (): Run[] | undefined =>
 /** The runs of a batch, oldest first. */
 export const useRunsOf = (batchId: string): Run[] | undefined =>
   useLiveQuery(() => noneIfRefused(db.runs.where('batchId').equals(batchId).sortBy('startedAt')), [batchId])
+
+/** Logs of an oven, newest first. */
+export const useOvenLogs = (ovenId: string): OvenLog[] | undefined =>
+  useLiveQuery(
+    () =>
+      noneIfRefused(
+        db.logs
+          .where('ovenId')
+          .equals(ovenId)
+          .toArray()
+          .then(logs => logs.sort((a, b) => b.addedAt.localeCompare(a.addedAt))),
+      ),
+    [ovenId],
+  )
+
+/** Logs of a batch, newest first. */
+export const useBatchLogs = (batchId: string): OvenLog[] | undefined =>
+  useLiveQuery(
+    () =>
+      noneIfRefused(
+        db.logs
+          .where('batchId')
+          .equals(batchId)
+          .toArray()
+          .then(logs => logs.sort((a, b) => b.addedAt.localeCompare(a.addedAt))),
+      ),
+    [batchId],
+  )
 
 /** The workshop's settings; undefined while loading. */
 export const useShop = (): Workshop | undefined =>

@@ -1,7 +1,8 @@
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/record/grade-sheet'
-import type { Reading, Recipe, Run, RunEvent, Workshop } from '../core/record/schemas'
-import { readingSchema, recipeSchema, runSchema, workshopSchema } from '../core/record/schemas'
+import type { Oven } from '../core/record/oven-schema'
+import type { OvenLog, Reading, Recipe, Run, RunEvent, Workshop } from '../core/record/schemas'
+import { ovenLogSchema, readingSchema, recipeSchema, runSchema, workshopSchema } from '../core/record/schemas'
 import { db } from './database'
 import { saving } from './save-state'
 
@@ -25,6 +26,14 @@ export const putGrade = (sheet: GradeSheet): Promise<boolean> =>
   saving(() => db.grades.put(gradeSheetSchema.parse(sheet)))
 
 export const removeGrade = (name: string): Promise<boolean> => saving(() => db.grades.delete(name))
+
+export const putLog = (log: OvenLog): Promise<boolean> => saving(() => db.logs.put(ovenLogSchema.parse(log)))
+
+export const removeLog = (id: string): Promise<boolean> => saving(() => db.logs.delete(id))
+
+/** Changes one oven of the workshop. */
+export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<boolean> =>
+  saveShop(shop => ({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }))
 
 export const addRun = (run: Run): Promise<boolean> => saving(() => db.runs.add(runSchema.parse(run)))
 

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEFAULT_WORKSHOP, newBatch } from '../core/record/defaults'
-import type { Batch, GradeSheet } from '../core/record/schemas'
+import { parseExchange } from '../core/record/exchange'
+import { type Batch, type GradeSheet, workshopSchema } from '../core/record/schemas'
 import { findGrade } from '../core/steel/grades'
 import { fillSheet } from '../core/steel/own-grade/fill-sheet'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
@@ -160,6 +161,55 @@ describe('data of an older version', () => {
     expect(await now.batches.get(batch?.id ?? '')).toEqual(batch)
     expect(await now.grades.count()).toBe(0)
     now.close()
+  })
+})
+
+describe('data of version 2', () => {
+  const oven = { name: 'North oven', preset: 'large', maxC: 1230, correctionC: -11 }
+
+  it('keeps its oven, first of several, with name and correction (2 to 3)', async () => {
+    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+    const second = new Dexie('second')
+    second.version(2).stores({
+      batches: 'id, updatedAt',
+      readings: 'id, batchId, at',
+      recipes: 'id, gradeName',
+      runs: 'id, batchId, startedAt',
+      shop: 'id',
+      meta: 'key',
+      grades: 'name',
+    })
+    const { ovens: _, hardeningOven: __, ...shop } = demo.shop
+    await second.table('shop').put({ ...shop, oven })
+    await second.table('batches').bulkPut(demo.batches)
+    second.close()
+    const now = new WorkshopDatabase('second')
+    const kept = workshopSchema.parse(await now.shop.get('shop'))
+    expect(kept.ovens.map(o => [o.name, o.use])).toEqual([
+      ['North oven', 'hardening'],
+      ['Tempering oven', 'tempering'],
+    ])
+    expect(kept.ovens[0]).toMatchObject({ preset: 'large', powerW: 3600, maxC: 1230, correctionC: -11 })
+    expect(kept.name).toBe(demo.shop.name)
+    expect(await now.batches.count()).toBe(demo.batches.length)
+    expect(await now.logs.count()).toBe(0)
+    now.close()
+  })
+
+  it('is read from a file of its time', () => {
+    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+    const { ovens: _, hardeningOven: __, ...shop } = demo.shop
+    const { logs: ___, ...rest } = demo
+    const file = JSON.stringify({
+      format: 'tawny-ember-workshop',
+      version: 2,
+      exportedAt: '2026-06-15T12:00:00.000Z',
+      ...rest,
+      shop: { ...shop, oven },
+    })
+    const read = parseExchange(file)
+    expect(read.ok && read.value.shop.ovens[0]?.correctionC).toBe(-11)
+    expect(read.ok && read.value.batches).toHaveLength(demo.batches.length)
   })
 })
 

@@ -1,9 +1,8 @@
 import type { Equalise } from '../../data/grades'
+import { ENTRY_SCHOOLS, type EntrySchool, STAND_IN_PREHEATS, WAY_UP_C } from '../../data/ovens'
+import type { ProgrammeSegment } from './follow'
 import type { DetailedOven } from './oven-model'
-import { type ProgrammeSegment, type SimulatedLoad, simulateOven } from './simulate'
-
-export const ENTRY_SCHOOLS = ['from-cold', 'on-the-way-up', 'equalised', 'straight-in'] as const
-export type EntrySchool = (typeof ENTRY_SCHOOLS)[number]
+import { type SimulatedLoad, simulateOven } from './simulate'
 
 export interface EntryRequest {
   readonly oven: DetailedOven
@@ -27,12 +26,6 @@ export interface EntryOutcome {
   readonly curve: readonly (readonly [min: number, ovenC: number, bladeC: number | null])[]
 }
 
-/** Where blades go in on the way up, and the preheats that stand in. Common practice, no published source. */
-const WAY_UP_C = 800
-const STAND_IN: readonly Equalise[] = [
-  { atC: 600, holdMin: 10 },
-  { atC: 800, holdMin: 10 },
-]
 /** Held past the soak for the blade's own lag; the outcome is cut where the soak is over. */
 const SPARE_MIN = 25
 
@@ -40,7 +33,9 @@ const SPARE_MIN = 25
 export function compareEntries(request: EntryRequest): EntryOutcome[] {
   const { austenitizeC, soakMin } = request
   const soak: ProgrammeSegment = { rateCPerH: null, targetC: austenitizeC, holdMin: soakMin + SPARE_MIN }
-  const steps = (request.equalise.length > 0 ? request.equalise : STAND_IN).filter(step => step.atC < austenitizeC)
+  const steps = (request.equalise.length > 0 ? request.equalise : STAND_IN_PREHEATS).filter(
+    step => step.atC < austenitizeC,
+  )
   const preheats = steps.map(step => ({ rateCPerH: null, targetC: step.atC, holdMin: step.holdMin }))
   const plans: Readonly<Record<EntrySchool, { segments: ProgrammeSegment[]; when: SimulatedLoad['when'] }>> = {
     'from-cold': { segments: [soak], when: { atMin: 0 } },

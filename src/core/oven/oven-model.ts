@@ -141,6 +141,7 @@ export class OvenModel {
     })
     const at = (i: number) => t[i] as number
     const hot = this.grid.hotAreaM2
+    const wallK = build.wall?.k ?? 1
     const exchange = 1 / (1 / p.emissivityElement + (build.element.areaM2 / hot) * (1 / p.emissivityWall - 1))
     link(ELEMENT, WALL, build.element.areaM2 * exchange * cubes(at(ELEMENT), at(WALL)))
     link(ELEMENT, AIR, build.element.areaM2 * p.hInsideWPerM2K)
@@ -150,15 +151,15 @@ export class OvenModel {
     this.grid.cells.forEach((cell, i) => {
       const next = this.grid.cells[i + 1]
       if (!next) return
-      const k = WALL_MATERIALS[cell.material].k(at(WALL + i))
-      const kNext = WALL_MATERIALS[next.material].k(at(WALL + i + 1))
+      const k = wallK * WALL_MATERIALS[cell.material].k(at(WALL + i))
+      const kNext = wallK * WALL_MATERIALS[next.material].k(at(WALL + i + 1))
       link(WALL + i, WALL + i + 1, cell.outerAreaM2 / (cell.halfM / k + next.halfM / kNext))
     })
     const last = this.grid.cells.at(-1)
     const shellC = at(this.shell)
     const rise = Math.max(0.1, shellC - AMBIENT_C)
     const outside = p.shellConvection * rise ** (1 / 3) + p.shellEmissivity * cubes(shellC, AMBIENT_C)
-    const kLast = last ? WALL_MATERIALS[last.material].k(shellC) : 1
+    const kLast = last ? wallK * WALL_MATERIALS[last.material].k(shellC) : 1
     toRoom(this.shell, this.grid.shellAreaM2 / ((last?.halfM ?? 0) / kLast + 1 / outside))
     toRoom(WALL, build.leakWPerK)
     if (doorOpen) this.openDoor(toRoom)

@@ -99,7 +99,7 @@ describe('the programme', () => {
     equalise: [{ atC: 760, holdMin: 10 }],
     austenitizeC: 1065.6,
     holdMin: 31.2,
-    correctionC: -11,
+    keyedC: (c: number) => c - 11,
     ovenMaxC: 1200,
     foilMaxC: 1093,
   }

@@ -17,8 +17,8 @@ export interface ProgrammeRequest {
   readonly austenitizeC: number
   /** Hold long enough for arrival, soak and every pull. */
   readonly holdMin: number
-  /** Added to the nominal to get what this oven must be set to, °C. */
-  readonly correctionC: number
+  /** What this oven must be set to for the blade to see a temperature, °C. */
+  readonly keyedC: (wantedC: number) => number
   readonly ovenMaxC: number
   readonly foilMaxC: number | null
 }
@@ -28,9 +28,7 @@ export interface ProgrammeRequest {
  * Errors: 'above-oven', 'above-foil'.
  */
 export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
-  const { correctionC } = request
-  const keyed = (nominalC: number) => nominalC + correctionC
-  const setC = keyed(request.austenitizeC)
+  const setC = request.keyedC(request.austenitizeC)
   if (setC > request.ovenMaxC)
     return fail(
       'above-oven',
@@ -49,7 +47,7 @@ export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
       (step, i): Segment => ({
         name: `Equalise ${i + 1}`,
         nominalC: step.atC,
-        setC: keyed(step.atC),
+        setC: request.keyedC(step.atC),
         rateCPerH: null,
         holdMin: step.holdMin,
       }),

@@ -1,13 +1,7 @@
 import type { Caution } from '../result'
+import { followProgramme, type ProgrammeSegment } from './follow'
 import { ARRIVED_WITHIN_K } from './lag'
 import { type DetailedOven, OvenModel } from './oven-model'
-
-/** A line of a programme: rate in °C/h, or null for as fast as the oven goes. */
-export interface ProgrammeSegment {
-  readonly rateCPerH: number | null
-  readonly targetC: number
-  readonly holdMin: number
-}
 
 /** Blades put in at a minute, or when the oven first reaches a temperature. */
 export interface SimulatedLoad {
@@ -15,6 +9,8 @@ export interface SimulatedLoad {
   readonly widthMm: number
   readonly lengthMm: number
   readonly count: number
+  /** How freely each sees the chamber, 0..1; absent: by how many stand side by side. */
+  readonly view?: number
   readonly when: { readonly atMin: number } | { readonly ovenC: number }
 }
 
@@ -50,11 +46,6 @@ export interface Simulation {
   readonly cautions: readonly Caution[]
 }
 
-/** How near its target a controller calls it reached, K. */
-const REACHED_WITHIN_K = 2
-/** Proportional band and integral time of the stand-in controller. Common practice, no published source. */
-const BAND_K = 14
-const INTEGRAL_S = 240
 /** The door is open this long when blades go in, s. */
 const LOADING_S = 15
 const SLOW_STEP_S = 10
@@ -77,7 +68,7 @@ export function rackView(count: number, chamberWidthMm: number, bladeWidthMm: nu
  */
 export function simulateOven(request: SimulationRequest): Simulation {
   const model = new OvenModel(request.oven, request.startC)
-  const controller = createController(request.segments, request.startC)
+  const controller = followProgramme(request.segments, request.startC)
   const hottestC = Math.max(...request.segments.map(s => s.targetC))
   const loads = request.load.map(load => ({
     load,
@@ -101,7 +92,10 @@ export function simulateOven(request: SimulationRequest): Simulation {
       const { when } = entry.load
       if (entry.handle !== null || ('atMin' in when ? min < when.atMin : model.indicatedC < when.ovenC)) continue
       const { chamberMm } = request.oven
-      entry.handle = model.insert({ ...entry.load, view: rackView(total, chamberMm.width, entry.load.widthMm) })
+      entry.handle = model.insert({
+        ...entry.load,
+        view: entry.load.view ?? rackView(total, chamberMm.width, entry.load.widthMm),
+      })
       entry.insertedMin = min
       openUntilS = Math.max(openUntilS, timeS + LOADING_S)
     }
@@ -139,49 +133,6 @@ export function simulateOven(request: SimulationRequest): Simulation {
     energyKWh: model.energyJ / 3.6e6,
     curve: thinned(samples),
     cautions: cautionsOf(controller.log, loads),
-  }
-}
-
-/** Set point along the programme, and the share of power that follows it. */
-function createController(segments: readonly ProgrammeSegment[], startC: number) {
-  const log = segments.map(() => ({ reachedMin: null as number | null, endedMin: null as number | null }))
-  let at = 0
-  let setC = startC
-  let fromC = startC
-  let fromS = 0
-  let integral = 0
-  return {
-    log,
-    done: () => at >= segments.length,
-    share(indicatedC: number, dtS: number) {
-      const error = setC - indicatedC
-      const raw = error / BAND_K + integral
-      const share = Math.min(1, Math.max(0, raw))
-      // Held while clipped, so that a long climb does not wind it up into an overshoot.
-      if (raw === share) integral = Math.min(1, Math.max(0, integral + (error / BAND_K) * (dtS / INTEGRAL_S)))
-      return share
-    },
-    advance(indicatedC: number, timeS: number) {
-      const segment = segments[at]
-      const entry = log[at]
-      if (!segment || !entry) return
-      const rate = segment.rateCPerH === null ? null : Math.abs(segment.rateCPerH) / 3600
-      const way = Math.sign(segment.targetC - fromC)
-      setC =
-        rate === null
-          ? segment.targetC
-          : fromC + way * Math.min(Math.abs(segment.targetC - fromC), rate * (timeS - fromS))
-      const reached =
-        setC === segment.targetC &&
-        (way >= 0 ? indicatedC >= segment.targetC - REACHED_WITHIN_K : indicatedC <= segment.targetC + REACHED_WITHIN_K)
-      if (reached) entry.reachedMin ??= timeS / 60
-      if (entry.reachedMin !== null && timeS / 60 >= entry.reachedMin + segment.holdMin) {
-        entry.endedMin = timeS / 60
-        at++
-        fromC = segment.targetC
-        fromS = timeS
-      }
-    },
   }
 }
 

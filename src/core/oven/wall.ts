@@ -64,7 +64,7 @@ export function wallGrid(chamberMm: { width: number; height: number; depth: numb
     const { densityKgPerM3, cp } = WALL_MATERIALS[material]
     return {
       material,
-      capacityJPerK: densityKgPerM3 * cp * area(middle) * (outer - inner),
+      capacityJPerK: (build.wall?.c ?? 1) * densityKgPerM3 * cp * area(middle) * (outer - inner),
       outerAreaM2: area(outer),
       halfM: (outer - inner) / 2,
     }

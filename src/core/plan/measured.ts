@@ -62,7 +62,8 @@ function planMinuteAt(anchors: readonly Anchor[], stretches: readonly Stretch[],
   return Math.min(stretch?.endMin ?? a.planMin, a.planMin + (atS - a.atS) / 60)
 }
 
-const indexAt = (stretches: readonly Stretch[], minute: number) =>
+/** The stretch a minute of the plan falls into; −1 outside. */
+export const indexAt = (stretches: readonly Stretch[], minute: number) =>
   stretches.findIndex(s => minute >= s.startMin && minute < s.endMin)
 
 const OVEN_PHASES: ReadonlySet<Phase> = new Set(['ramp', 'equalise', 'soak', 'temper-ramp', 'temper'])

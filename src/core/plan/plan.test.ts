@@ -255,7 +255,7 @@ describe('tempers that wait', () => {
   it('are the one written in since, for the blades it was written for', () => {
     const waiting = tempersWaiting(added, [ended])
     expect(waiting.map(l => [l.round, l.atC, l.pieces.map(p => p.mark)])).toEqual([[3, 230, ['A1', 'A2']]])
-    const steps = buildTemperRun(waiting, shop)
+    const steps = buildTemperRun(waiting, shop, batch)
     expect(steps.map(s => s.kind)).toEqual(['temper-start', 'temper-in', 'temper-out', 'measure'])
     const alone = { ...ended, id: 'r2', steps, events: confirm({ ...ended, steps }, 10, 900, 9000, 9100) }
     expect(tempersWaiting(added, [ended, alone])).toEqual([])

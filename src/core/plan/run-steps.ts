@@ -1,8 +1,10 @@
 import { PACE } from '../../data/pace'
-import { bladeKg } from '../oven/chamber'
+import { AMBIENT_C, bladeKg } from '../oven/chamber'
+import { keyedC } from '../oven/correction'
 import { CROWDED_VIEW } from '../oven/lag'
-import { ovenPreset } from '../oven/presets'
 import { soakLag } from '../oven/soak-lag'
+import { chamberOf, ovenOf, temperingOvenOf } from '../record/oven-record'
+import type { Oven } from '../record/oven-schema'
 import type { Batch, RunStep, Workshop } from '../record/schemas'
 import { formatBoth, formatNumber } from '../units/quantity'
 import { type Load, loadsOf, piecesOf, type TemperLoad, temperLoadsOf, thickestMm } from './tray'
@@ -44,7 +46,7 @@ export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
       ovenSetC: 0,
       pieces: [],
     },
-    ...loads.flatMap((load, i) => loadSteps(load, loads[i - 1], shop)),
+    ...loads.flatMap((load, i) => loadSteps(load, loads[i - 1], shop, batch)),
     ...(loads.length > 0 ? [ovenOff(loads)] : []),
     {
       kind: 'inspect',
@@ -57,22 +59,22 @@ export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
       pieces: [],
     },
     ...coldSteps(batch, shop),
-    ...temperSteps(temperLoadsOf(batch), shop),
+    ...temperSteps(temperLoadsOf(batch), shop, batch),
     MEASURE,
   ]
   return numbered(steps)
 }
 
 /** A run of tempers alone, for blades that were hardened before. */
-export const buildTemperRun = (loads: readonly TemperLoad[], shop: Workshop): RunStep[] =>
-  numbered([...temperSteps(loads, shop), MEASURE])
+export const buildTemperRun = (loads: readonly TemperLoad[], shop: Workshop, batch: Batch): RunStep[] =>
+  numbered([...temperSteps(loads, shop, batch), MEASURE])
 
 /** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
-function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[] {
-  const correction = shop.oven.correctionC
-  const setC = load.austenitizeC + correction
+function loadSteps(load: Load, before: Load | undefined, shop: Workshop, batch: Batch): Draft[] {
+  const oven = ovenOf(shop, batch)
+  const setC = keyedC(oven, load.austenitizeC)
   const { equalise, entryC: entryNominalC } = load
-  const entrySetC = entryNominalC + correction
+  const entrySetC = entryNominalC <= AMBIENT_C ? AMBIENT_C : keyedC(oven, entryNominalC)
   const marks = load.pieces.map(p => p.mark)
   const first = load.pieces[0]
   const last = load.pieces[load.pieces.length - 1]
@@ -93,11 +95,11 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
       (step): Draft => ({
         kind: 'soak',
         station: 'heat',
-        title: `Equalise at ${formatNumber(step.atC + correction, 'temperature', shop.units)}`,
+        title: `Equalise at ${formatNumber(keyedC(oven, step.atC), 'temperature', shop.units)}`,
         action: `Set ${formatBoth(setC, shop.units)}`,
         detail: `Held ${step.holdMin} min so that thick and thin go on together.`,
         wait: { kind: 'seconds', seconds: step.holdMin * 60 },
-        ovenSetC: step.atC + correction,
+        ovenSetC: keyedC(oven, step.atC),
         pieces: [],
       }),
     ),
@@ -111,7 +113,7 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop): Draft[
       ovenSetC: setC,
       pieces: [],
     },
-    ...pullSteps(load, shop, setC),
+    ...pullSteps(load, oven, setC),
     {
       kind: 'pull',
       station: 'plates',
@@ -148,15 +150,16 @@ const ovenOff = (loads: readonly Load[]): Draft => ({
 })
 
 /** One packet at a time: each at its own soak, and not before the one in the plates is hand-warm. */
-function pullSteps(load: Load, shop: Workshop, setC: number): Draft[] {
+function pullSteps(load: Load, oven: Oven, setC: number): Draft[] {
   const steelKg = load.pieces.reduce((sum, p) => sum + bladeKg(p.blade), 0)
+  const chamber = chamberOf(oven)
   // The clock is for the slowest case, a packet crowded by others.
   const soakedS = (i: number) => {
     const piece = load.pieces[i]
     if (!piece) return 0
     const { equalise, entryC, austenitizeC } = load
     const { lagS } = soakLag({
-      oven: ovenPreset(shop.oven.preset),
+      oven: chamber,
       steelKg,
       equalise,
       entryC,
@@ -213,11 +216,11 @@ function coldSteps(batch: Batch, shop: Workshop): Draft[] {
   ]
 }
 
-function temperSteps(loads: readonly TemperLoad[], shop: Workshop): Draft[] {
-  const correction = shop.temperingOven === 'same' ? shop.oven.correctionC : 0
+function temperSteps(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Draft[] {
+  const oven = temperingOvenOf(shop, batch)
   return loads.flatMap((load, i): Draft[] => {
     const before = loads[i - 1]
-    const setC = load.atC + correction
+    const setC = keyedC(oven, load.atC)
     const marks = load.pieces.map(p => p.mark)
     const name = `Temper ${load.round}`
     const thick = thickestMm(load.pieces.map(p => p.blade))

@@ -1,5 +1,6 @@
 import type { Equalise } from '../../data/grades'
-import { bladeKg } from '../oven/chamber'
+import { type EntrySchool, STAND_IN_PREHEATS, WAY_UP_C } from '../../data/ovens'
+import { AMBIENT_C, bladeKg } from '../oven/chamber'
 import type { Batch, BatchGroup, Blade } from '../record/schemas'
 import { gradeOf } from '../steel/grades'
 
@@ -45,15 +46,12 @@ export interface Load {
   readonly entryC: number
 }
 
-/** Entry on the way up when the grade asks for no preheat, °C. Common practice, no published source. */
-const ENTRY_C = 800
-
 /**
  * Loads of a batch. Groups share a load only at the same soak temperature; the cooler load goes first, since an oven
  * rises faster than it falls; later loads go straight into the hot oven, without a preheat. Within a load: shortest
  * soak first, then the thinnest blade.
  */
-export function loadsOf(batch: Pick<Batch, 'blades' | 'groups'>): Load[] {
+export function loadsOf(batch: Pick<Batch, 'blades' | 'groups' | 'entry'>): Load[] {
   const pieces = piecesOf(batch)
   const hot = new Set(pieces.map(p => p.group.route.austenitizeC))
   return [...hot]
@@ -62,7 +60,8 @@ export function loadsOf(batch: Pick<Batch, 'blades' | 'groups'>): Load[] {
       const groups = batch.groups.filter(g => g.route.austenitizeC === austenitizeC)
       const own = pieces.filter(p => p.group.route.austenitizeC === austenitizeC)
       const before = all[i - 1]
-      const equalise = before === undefined ? preheatsOf(groups) : []
+      const entry = entryOf(batch.entry, preheatsOf(groups), austenitizeC)
+      const equalise = before === undefined ? entry.equalise : []
       return {
         austenitizeC,
         groups,
@@ -70,7 +69,7 @@ export function loadsOf(batch: Pick<Batch, 'blades' | 'groups'>): Load[] {
           (a, b) => a.group.route.soakMin - b.group.route.soakMin || a.blade.thicknessMm - b.blade.thicknessMm,
         ),
         equalise,
-        entryC: before ?? entryFor(equalise, austenitizeC),
+        entryC: before ?? entry.entryC,
       }
     })
 }
@@ -79,9 +78,23 @@ export function loadsOf(batch: Pick<Batch, 'blades' | 'groups'>): Load[] {
 export const preheatsOf = (groups: readonly BatchGroup[]): readonly Equalise[] =>
   groups.map(g => gradeOf(g)?.equalise ?? []).find(steps => steps.length > 0) ?? []
 
-/** Where packets are loaded on the way up: at the first preheat, or at the usual entry. */
-export const entryFor = (equalise: readonly Equalise[], austenitizeC: number): number =>
-  Math.min(equalise[0]?.atC ?? ENTRY_C, austenitizeC)
+/** The school a load comes to heat by when none is chosen: equalised where a grade's sheet asks for it, else on the way up. */
+export const usualEntry = (preheats: readonly Equalise[]): EntrySchool =>
+  preheats.length > 0 ? 'equalised' : 'on-the-way-up'
+
+/** Preheats held and what the oven stands at when packets go in, by school. */
+export function entryOf(
+  chosen: EntrySchool | undefined,
+  preheats: readonly Equalise[],
+  austenitizeC: number,
+): Pick<Load, 'equalise' | 'entryC'> {
+  const school = chosen ?? usualEntry(preheats)
+  if (school === 'from-cold') return { equalise: [], entryC: AMBIENT_C }
+  if (school === 'straight-in') return { equalise: [], entryC: austenitizeC }
+  if (school === 'on-the-way-up') return { equalise: [], entryC: Math.min(WAY_UP_C, austenitizeC) }
+  const equalise = (preheats.length > 0 ? preheats : STAND_IN_PREHEATS).filter(step => step.atC < austenitizeC)
+  return { equalise, entryC: Math.min(equalise[0]?.atC ?? WAY_UP_C, austenitizeC) }
+}
 
 /** Blades that go into the tempering oven together. */
 export interface TemperLoad {

@@ -90,10 +90,13 @@ export const ovenRequest = z.object({
           layers: z
             .array(z.object({ material: z.enum(['brick', 'fibre', 'board']), mm: z.number().min(2).max(300) }))
             .min(1)
-            .max(4),
+            .max(4)
+            .readonly(),
           leakWPerK: z.number().min(0).max(20),
           element: z.object({ areaM2: z.number().min(0.005).max(3), capacityJPerK: z.number().min(20).max(20_000) }),
           furnitureJPerK: z.number().min(10).max(50_000),
+          /** Factors a log taught on the wall's conductivity and heat capacity. */
+          wall: z.object({ k: z.number().min(0.2).max(5), c: z.number().min(0.2).max(5) }).optional(),
         }),
       }),
     ],
@@ -114,6 +117,7 @@ export const ovenRequest = z.object({
     .array(
       bladeSchema.pick({ lengthMm: true, widthMm: true, thicknessMm: true, count: true }).extend({
         atMin: z.number().min(0).max(1440).optional(),
+        view: z.number().min(0.05).max(1).optional(),
         whenOvenC: z.number().min(20).max(1300).optional(),
       }),
     )

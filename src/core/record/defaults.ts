@@ -2,6 +2,7 @@ import { FOIL } from '../../data/foil'
 import type { Grade } from '../../data/grades'
 import { planFor } from '../steel/grades'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, suggestRoute, usualTargetOf } from '../steel/suggest'
+import { newOven, ovenOf } from './oven-record'
 import type { Batch, BatchGroup, Blade, Workshop } from './schemas'
 
 /** A shop as most are: a medium oven, 25 mm plates, dry ice in alcohol. */
@@ -10,7 +11,8 @@ export const DEFAULT_WORKSHOP: Workshop = {
   name: 'My workshop',
   units: 'metric',
   theme: 'system',
-  oven: { preset: 'medium', maxC: 1200, correctionC: 0 },
+  ovens: [newOven('oven-1', 'Hardening oven', 'medium'), newOven('oven-2', 'Tempering oven', 'small', 'tempering')],
+  hardeningOven: 'oven-1',
   temperingOven: 'own',
   plates: { thicknessMm: 25, widthMm: 100, lengthMm: 450, startC: 20, air: 'air-blast' },
   // A section longer than half a metre is hard to cut along by hand.
@@ -31,7 +33,7 @@ export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>
 
 export const newGroup = (id: string, grade: Grade, shop: Workshop, thicknessMm: number): BatchGroup => {
   const target = usualTargetOf(grade)
-  const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm })
+  const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: ovenOf(shop).maxC, thicknessMm })
   return {
     id,
     ...(planFor(grade) as Pick<BatchGroup, 'gradeName' | 'sheet'>),
@@ -83,7 +85,7 @@ export const newBatch = (
   deletedAt: null,
   groups: [newGroup(ids.group, grade, shop, 2.5)],
   blades: [],
-  oven: shop.oven.name,
+  oven: ovenOf(shop).name,
   envelope: { ...FOIL.envelope },
   countedOut: null,
   note: '',

@@ -2,11 +2,12 @@ import { z } from 'zod'
 import { fail, ok, type Result } from '../result'
 import { gradeSheetSchema } from './grade-sheet'
 import { problemsOf } from './problems'
-import { batchSchema, readingSchema, recipeSchema, runSchema, workshopSchema } from './schemas'
+import { batchSchema, ovenLogSchema, readingSchema, recipeSchema, runSchema, workshopSchema } from './schemas'
+import { shopWithOvens } from './upgrades'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 2
+export const EXCHANGE_VERSION = 3
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -18,6 +19,7 @@ const exchangeSchema = z.object({
   recipes: z.array(recipeSchema).max(5_000),
   runs: z.array(runSchema).max(20_000),
   grades: z.array(gradeSheetSchema).max(1_000),
+  logs: z.array(ovenLogSchema).max(5_000),
 })
 
 /** Everything a workshop holds, as one file. */
@@ -31,6 +33,8 @@ export const exportText = (data: WorkshopData, exportedAt: string): string =>
 const UPGRADES: readonly ((file: Record<string, unknown>) => Record<string, unknown>)[] = [
   // 2: the maker's own grades.
   file => ({ ...file, version: 2, grades: [] }),
+  // 3: several ovens, and their logs.
+  file => ({ ...file, version: 3, logs: [], shop: shopWithOvens(file.shop as Record<string, unknown>) }),
 ]
 
 const headSchema = z.object({ format: z.string(), version: z.number() })

@@ -1,6 +1,5 @@
 import { z } from 'zod'
-import { BATHS } from '../../data/cold'
-import { OVEN_PRESETS } from '../../data/ovens'
+import { ENTRY_SCHOOLS } from '../../data/ovens'
 import { PROTECTION_NAMES } from '../../data/protection'
 import { TIP_SHAPES } from '../blade/outline'
 import { FOLD_WAYS } from '../foil/envelope'
@@ -11,6 +10,7 @@ const id = z.string().min(1).max(64)
 const text = (longest: number) => z.string().max(longest)
 const instant = z.iso.datetime()
 
+export { workshopSchema } from './workshop-schema'
 export { BOUNDS, bounded }
 
 export const targetSchema = z
@@ -140,6 +140,13 @@ export const batchSchema = z.object({
   foilCutAt: instant.nullable().optional(),
   /** The oven that hardens it, by the name it has in the workshop. */
   oven: text(40).optional(),
+  /** How packets come to heat; absent: equalised where a grade asks for it, else on the way up. */
+  entry: z.enum(ENTRY_SCHOOLS).optional(),
+  /** Packets put on the rack by hand: middle of the tang end from the door and across, mm. */
+  rack: z
+    .array(z.object({ mark: text(20), inMm: between(-50, 2000), acrossMm: between(-50, 2000) }))
+    .max(400)
+    .optional(),
   countedOut: z.int().min(0).max(3600).nullable(),
   note: text(4000),
 })
@@ -242,69 +249,22 @@ export const runSchema = z.object({
   events: z.array(runEventSchema).max(10_000),
 })
 
-const presetNames = OVEN_PRESETS.map(preset => preset.name)
-const bathNames = Object.keys(BATHS) as (keyof typeof BATHS)[]
-
-export const workshopSchema = z.object({
-  id: z.literal('shop'),
-  name: text(80),
-  units: z.enum(['metric', 'imperial']),
-  theme: z.enum(['system', 'light', 'dark']),
-  oven: z.object({
-    /** What the shop calls it: readings are learnt from by oven. */
-    name: text(40).optional(),
-    preset: z.enum(presetNames),
-    maxC: between(900, 1300),
-    /** Added to what the blade should see to get what is keyed in. */
-    correctionC: between(-60, 60),
-  }),
-  /** Whether the shop's own readings correct its predictions; absent: they do. */
-  learning: z.boolean().optional(),
-  /** What other ways to keep air out cost here; absent: the usual figures. */
-  prices: z
-    .object({
-      coatPerM2: between(0, 1000),
-      argonPerPacket: between(0, 100),
-      argonPerM3: between(0, 1000),
-      vacuumPerBlade: between(0, 1000),
-      abrasivesPerBareBlade: between(0, 100),
-      hour: between(0, 500),
-    })
-    .optional(),
-  temperingOven: z.enum(['own', 'same']),
-  plates: z.object({
-    thicknessMm: between(5, 80),
-    widthMm: between(40, 300),
-    lengthMm: between(100, 1200),
-    startC: between(-20, 150),
-    air: z.enum(['still', 'fan', 'air-blast']),
-  }),
-  foil: z.object({
-    rollWidthMm: between(100, 1300),
-    rotate: z.boolean(),
-    longestSectionMm: between(50, 2000).nullable(),
-    pricePerM: between(0, 1000),
-    /** What is left on the roll, mm; absent: not counted. */
-    leftMm: between(0, 200_000).optional(),
-    offcuts: z
-      .array(z.object({ id, widthMm: between(20, 2000), lengthMm: between(20, 20_000) }))
-      .max(60)
-      .optional(),
-  }),
-  cold: z.object({
-    medium: z.enum(['none', 'freezer', 'dry-ice', 'liquid-nitrogen']),
-    bath: z.object({ fluid: z.enum(bathNames), litres: between(0, 60) }),
-    vesselKg: between(0, 40),
-    lossWPerK: between(0.05, 5),
-    room: z.object({ m3: between(4, 5000), airChangesPerH: between(0, 60) }),
-  }),
-  block: z
-    .object({
-      certifiedHrc: bounded('hrc'),
-      certifiedSd: between(0, 3),
-      readings: z.array(between(5, 70)).min(1).max(10),
-    })
-    .nullable(),
+/** A measured log of an oven, thinned to what is drawn and computed from. */
+export const ovenLogSchema = z.object({
+  id,
+  ovenId: id,
+  /** The batch that was in; null: an oven's own run. */
+  batchId: id.nullable(),
+  name: text(120),
+  addedAt: instant,
+  /** [minutes from the first sample, what the display showed, °C]. */
+  points: z
+    .array(z.tuple([between(0, 100_000), between(-50, 1400)]))
+    .min(2)
+    .max(6000),
+  /** When the packets went in and the first came out, minutes into the log; null: read off the log. */
+  loadedMin: between(0, 100_000).nullable(),
+  pulledMin: between(0, 100_000).nullable(),
 })
 
 export type { GradeSheet } from './grade-sheet'
@@ -314,7 +274,8 @@ export type BatchGroup = z.infer<typeof groupSchema>
 export type Batch = z.infer<typeof batchSchema>
 export type Reading = z.infer<typeof readingSchema>
 export type Recipe = z.infer<typeof recipeSchema>
+export type OvenLog = z.infer<typeof ovenLogSchema>
 export type Run = z.infer<typeof runSchema>
 export type RunStep = z.infer<typeof runStepSchema>
 export type RunEvent = z.infer<typeof runEventSchema>
-export type Workshop = z.infer<typeof workshopSchema>
+export type { Workshop } from './workshop-schema'

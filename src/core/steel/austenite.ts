@@ -147,6 +147,17 @@ function dissolvedShare({ austenitizeC, soakMin, start, made }: Soak, chromium: 
   return 1 - Math.exp(-((Math.max(0, soakMin) / tau) ** k.exponent))
 }
 
+/**
+ * How many minutes at one soak temperature a minute at another is worth: the ratio of the dissolution constants.
+ * @example soakWorth({ C: 0.67, Cr: 13 }, 1080, 1060) // about 1.5
+ */
+export function soakWorth(steel: Composition, atC: number, asIfC: number): number {
+  const { kinetics, carbide } = STEEL_MODEL
+  const kind = logistic(((steel.Cr ?? 0) - carbide.cementite.chromiumBelow) / carbide.cementite.chromiumWidth)
+  const qK = kind * kinetics.qK + (1 - kind) * kinetics.cementite.qK
+  return Math.exp(qK * (1 / kelvinFromC(asIfC) - 1 / kelvinFromC(atC)))
+}
+
 /** Carbide fraction where what is left in solution is just what austenite can hold, by the Illinois method. */
 function equilibriumFraction(b: CarbideBalance, annealed: number, austenitizeC: number): number {
   const { exponent, referenceCr } = STEEL_MODEL.solubility

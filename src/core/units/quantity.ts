@@ -155,6 +155,16 @@ export function formatBoth(celsius: number, system: System): string {
   return system === 'metric' ? `${c} ${f}` : `${f} ${c}`
 }
 
+/**
+ * A difference of temperatures in the shown degrees, with its sign.
+ * @example formatDifference(-11, 'imperial') // '−20 °F'
+ */
+export function formatDifference(kelvin: number, system: System): string {
+  const value = system === 'metric' ? kelvin : kelvin * 1.8
+  const shown = decimals(value, Math.abs(value) < 9.95 ? 1 : 0)
+  return `${value > 0 && shown !== '0' ? '+' : ''}${shown} ${SHOWN.temperature[system].label}`
+}
+
 /** Another reading of an out-of-range value, offered as 'did you mean'. */
 export interface OtherReading {
   readonly base: number

@@ -1,5 +1,7 @@
+import { reachC } from '../../core/oven/correction'
 import { bladesOf, thickestMm } from '../../core/plan/tray'
 import { coldToC } from '../../core/record/defaults'
+import { ovenOf } from '../../core/record/oven-record'
 import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
 import { gradeOf } from '../../core/steel/grades'
 import { suggestRoute } from '../../core/steel/suggest'
@@ -12,7 +14,7 @@ export function suggestFor(batch: Batch, group: BatchGroup, shop: Workshop) {
   const thicknessMm = thickestMm(bladesOf(batch, group.id)) || 2.5
   const route = suggestRoute(grade, group.target, {
     coldToC: coldToC(shop),
-    ovenMaxC: shop.oven.maxC - shop.oven.correctionC,
+    ovenMaxC: reachC(ovenOf(shop, batch)),
     thicknessMm,
   })
   void editGroup(batch, group.id, 'Suggested route', g => ({

@@ -1,13 +1,12 @@
 import { useMemo } from 'react'
-import { ovenPreset } from '../../core/oven/presets'
 import { planTimeline, type Stretch } from '../../core/plan/timeline'
-import { bladesOf, entryFor, loadsOf, steelKgOf, thickestMm } from '../../core/plan/tray'
+import { bladesOf, entryOf, loadsOf, steelKgOf, thickestMm } from '../../core/plan/tray'
+import { chamberOf, ovenOf } from '../../core/record/oven-record'
 import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
 import { gradeOf, steelRequest } from '../../core/steel/grades'
 import type { ShopFit } from '../../core/steel/learn/fit-shop'
 import { type Prediction, predict, type ShopExperience } from '../../core/steel/predict'
 import type { Grade } from '../../data/grades'
-import type { OvenPreset } from '../../data/ovens'
 import { experienceOf } from '../use-shop-fit'
 
 /** A group of a batch with all that is computed for it. */
@@ -23,8 +22,6 @@ export interface GroupPlan {
   readonly thicknessMm: number
 }
 
-export const ovenOf = (shop: Workshop): OvenPreset => ovenPreset(shop.oven.preset)
-
 /** Blades assumed while the tray is still empty, mm. */
 const ASSUMED_MM = 2.5
 
@@ -37,12 +34,12 @@ export function usePlans(batch: Batch, shop: Workshop, fit: ShopFit | null | und
       if (!grade) return []
       const thicknessMm = thickestMm(bladesOf(batch, group.id)) || ASSUMED_MM
       const load = loads.find(l => l.groups.includes(group))
-      const equalise = load?.equalise ?? grade.equalise
+      const entry = load ?? entryOf(batch.entry, grade.equalise, group.route.austenitizeC)
       const stretches = planTimeline({
         route: group.route,
-        equalise,
-        entryC: load?.entryC ?? entryFor(equalise, group.route.austenitizeC),
-        oven: ovenOf(shop),
+        equalise: entry.equalise,
+        entryC: entry.entryC,
+        oven: chamberOf(ovenOf(shop, batch)),
         steelKg: steelKgOf(batch.blades),
         thicknessMm,
       })

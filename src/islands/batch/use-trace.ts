@@ -1,23 +1,26 @@
 import { useEffect, useMemo, useState } from 'react'
+import { logTrace } from '../../core/plan/log-trace'
 import { measuredTrace, type TracePoint } from '../../core/plan/measured'
 import { ovenEventsOf } from '../../core/plan/oven-events'
 import { runSecondsAt } from '../../core/plan/run-state'
 import { piecesOf } from '../../core/plan/tray'
+import { chamberOf, ovenOf } from '../../core/record/oven-record'
 import type { Batch, Run, Workshop } from '../../core/record/schemas'
 import { createSimulatedOven } from '../../simulators/simulated-oven'
-import { useRunsOf } from '../../store/hooks'
-import { type GroupPlan, ovenOf } from './use-plan'
+import { useBatchLogs, useRunsOf } from '../../store/hooks'
+import type { GroupPlan } from './use-plan'
 
 /** How often a run in progress is drawn anew on the Heat Line, ms. */
 const REDRAW_MS = 4000
 
-/** What the newest run's oven showed, laid over a group's plan. Shop runs have no logger yet, so no line. */
+/** What the oven showed, laid over a group's plan: a measured log where there is one, else the practice run's own oven. */
 export function useTrace(
   batch: Batch,
   shop: Workshop,
   plan: GroupPlan | undefined,
 ): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null } {
   const run = useRunsOf(batch.id)?.at(-1) ?? null
+  const log = useBatchLogs(batch.id)?.[0] ?? null
   const [nowMs, setNowMs] = useState(() => Date.now())
   const going = run !== null && run.endedAt === null
   useEffect(() => {
@@ -26,7 +29,9 @@ export function useTrace(
     return () => clearInterval(timer)
   }, [going])
   const traced = useMemo(() => {
-    if (!run || !plan) return { trace: [], now: null }
+    if (!plan) return { trace: [], now: null }
+    const logged = log ? logTrace(log, plan.stretches) : null
+    if (!run) return { trace: logged ?? [], now: null }
     const marks = new Set(
       piecesOf(batch)
         .filter(p => p.group.id === plan.group.id)
@@ -34,10 +39,10 @@ export function useTrace(
     )
     const lastS = run.events[run.events.length - 1]?.atS ?? 0
     const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : lastS
-    const oven = createSimulatedOven(ovenOf(shop))
+    const oven = createSimulatedOven(chamberOf(ovenOf(shop, batch)))
     oven.tell(ovenEventsOf(run, batch, shop))
     const { trace, now } = measuredTrace(run, plan.stretches, marks, nowS, atS => oven.read(atS))
-    return { trace: run.mode === 'practice' ? trace : [], now: run.endedAt === null ? now : null }
-  }, [run, plan, batch, shop, nowMs])
+    return { trace: logged ?? (run.mode === 'practice' ? trace : []), now: run.endedAt === null ? now : null }
+  }, [run, log, plan, batch, shop, nowMs])
   return { ...traced, run }
 }

@@ -51,7 +51,7 @@ export function useWrap(batch: Batch, shop: Workshop) {
     [batch, answer, shop],
   )
   const hottestC = Math.max(...batch.groups.map(g => g.route.austenitizeC))
-  return { answer, laid, foil: foilFor(hottestC + shop.oven.correctionC), hottestC }
+  return { answer, laid, foil: foilFor(hottestC), hottestC }
 }
 
 function layOut(batch: Batch, answer: FoilAnswer, rollWidthMm: number): Laid {

@@ -1,11 +1,17 @@
 import type { Cut } from '../../core/foil/check-layout'
+import { keyIn } from '../../core/oven/as-keyed'
+import { AMBIENT_C } from '../../core/oven/chamber'
+import { correctionAt, keyedC } from '../../core/oven/correction'
 import { loadsOf, piecesOf, temperLoadsOf } from '../../core/plan/tray'
 import { foilMarkLine } from '../../core/plan/words'
+import { ovenOf, temperingOvenOf } from '../../core/record/oven-record'
 import type { Batch, Workshop } from '../../core/record/schemas'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import { formatBoth, formatDifference, formatQuantity } from '../../core/units/quantity'
 import { useBatch } from '../../store/hooks'
 import { RollDrawing } from '../../ui/foil/RollDrawing'
 import { QrCode } from '../../ui/QrCode'
+import { programmeOf } from '../batch/benches/heat/heat-load'
+import { KeyedTable } from '../batch/benches/heat/KeyedTable'
 import { useWrap } from '../batch/use-wrap'
 import { Place } from '../Place'
 
@@ -35,47 +41,36 @@ function Loaded({ batchId, shop }: { batchId: string; shop: Workshop }) {
 }
 
 function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
-  const correction = shop.oven.correctionC
+  const oven = ovenOf(shop, batch)
   return (
     <section className="print-page">
       <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
       <p className="mb-3 text-ink-2">
-        {shop.name}. Temperatures to key in, this oven’s correction of {correction} °C included.
+        {shop.name}. For {oven.name}, its correction of{' '}
+        {formatDifference(correctionAt(oven, Math.max(...batch.groups.map(g => g.route.austenitizeC))), shop.units)}{' '}
+        included.
       </p>
       {loadsOf(batch).map((load, i) => {
+        const programme = programmeOf(load, oven)
+        const keyed = programme.ok ? keyIn(programme.value, oven.controller) : programme
         return (
           <div key={load.austenitizeC} className="keep-together mb-5">
             <h2 className="text-[17px]">
-              Load {i + 1}: {foilMarkLine(load.pieces.map(p => p.mark))}, in at{' '}
-              {formatBoth(load.entryC + correction, shop.units)}
+              Load {i + 1}: {foilMarkLine(load.pieces.map(p => p.mark))},{' '}
+              {load.entryC <= AMBIENT_C ? 'in cold' : `in at ${formatBoth(keyedC(oven, load.entryC), shop.units)}`}
             </h2>
-            <table className="sheet">
-              <thead>
-                <tr>
-                  <th>Step</th>
-                  <th>Set to</th>
-                  <th>Hold</th>
-                </tr>
-              </thead>
-              <tbody>
-                {load.equalise.map(step => (
-                  <tr key={step.atC}>
-                    <td>Equalise</td>
-                    <td className="font-semibold">{formatBoth(step.atC + correction, shop.units)}</td>
-                    <td>{step.holdMin} min</td>
-                  </tr>
-                ))}
-                <tr>
-                  <td>Soak</td>
-                  <td className="font-semibold">{formatBoth(load.austenitizeC + correction, shop.units)}</td>
-                  <td>
-                    {load.groups
-                      .map(g => `${g.gradeName} ${Math.round(g.route.soakMin)} min once the blade is there`)
-                      .join('; ')}
-                  </td>
-                </tr>
-              </tbody>
-            </table>
+            {keyed.ok ? (
+              <KeyedTable steps={keyed.value} oven={oven} shop={shop} />
+            ) : (
+              <p className="text-bad">{keyed.problems[0]?.message}</p>
+            )}
+            <p className="mt-1">
+              Soak:{' '}
+              {load.groups
+                .map(g => `${g.gradeName} ${Math.round(g.route.soakMin)} min once the blade is there`)
+                .join('; ')}
+              .
+            </p>
             <p className="mt-1">
               Pull order:{' '}
               {load.pieces
@@ -103,7 +98,7 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
                 Temper {load.round}, {foilMarkLine(load.pieces.map(p => p.mark))}
               </td>
               <td className="font-semibold">
-                {formatBoth(load.atC + (shop.temperingOven === 'same' ? correction : 0), shop.units)}
+                {formatBoth(keyedC(temperingOvenOf(shop, batch), load.atC), shop.units)}
               </td>
               <td>{formatQuantity(load.holdMin, 'duration', shop.units)}, then cool to room</td>
             </tr>

@@ -1,3 +1,4 @@
+import { ovenOf } from '../../core/record/oven-record'
 import { BOUNDS, type Workshop } from '../../core/record/schemas'
 import { SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
@@ -29,7 +30,7 @@ export function MapRouteFields({ draft, shop, onRoute }: Props) {
         dimension="temperature"
         value={route.austenitizeC}
         min={BOUNDS.austenitizeC.min}
-        max={shop.oven.maxC}
+        max={ovenOf(shop).maxC}
         onCommit={austenitizeC => onRoute({ ...route, austenitizeC })}
       />
       <QuantityField

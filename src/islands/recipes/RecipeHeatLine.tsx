@@ -1,10 +1,10 @@
 import { useMemo } from 'react'
 import { planTimeline } from '../../core/plan/timeline'
-import { entryFor } from '../../core/plan/tray'
+import { entryOf } from '../../core/plan/tray'
+import { chamberOf, ovenOf } from '../../core/record/oven-record'
 import type { Workshop } from '../../core/record/schemas'
 import type { Grade } from '../../data/grades'
 import { HeatLine } from '../../ui/heatline/HeatLine'
-import { ovenOf } from '../batch/use-plan'
 import type { RecipeRoute } from './recipe-edit'
 
 /** Blades the line is drawn for: four of a middling size. */
@@ -16,9 +16,8 @@ export function RecipeHeatLine({ route, grade, shop }: { route: RecipeRoute; gra
     () =>
       planTimeline({
         route,
-        equalise: grade.equalise,
-        entryC: entryFor(grade.equalise, route.austenitizeC),
-        oven: ovenOf(shop),
+        ...entryOf(undefined, grade.equalise, route.austenitizeC),
+        oven: chamberOf(ovenOf(shop)),
         ...ASSUMED,
       }),
     [route, grade, shop],

@@ -1,5 +1,6 @@
 import { toast } from 'sonner'
 import { coldToC, newBatch } from '../../core/record/defaults'
+import { ovenOf } from '../../core/record/oven-record'
 import type { BatchGroup, Recipe, Workshop } from '../../core/record/schemas'
 import { gradeOf, planFor } from '../../core/steel/grades'
 import { suggestRoute, usualTargetOf } from '../../core/steel/suggest'
@@ -43,7 +44,7 @@ export async function duplicateRecipe(recipe: Recipe, route: RecipeRoute): Promi
 /** A first recipe for a grade: the suggested route for its usual target and this shop. */
 export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | null> {
   const target = usualTargetOf(grade)
-  const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm: 2.5 })
+  const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: ovenOf(shop).maxC, thicknessMm: 2.5 })
   const id = newId()
   const made: Recipe = {
     id,

@@ -33,7 +33,7 @@ function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
   if (run && run.endedAt === null) return <RunView batch={batch} run={run} shop={shop} />
   const waiting = tempersWaiting(batch, runs)
   if (run && !again) return <RunDone batch={batch} run={run} waiting={waiting} onAgain={setAgain} />
-  const steps = again === 'tempers' ? buildTemperRun(waiting, shop) : buildRunSteps(batch, shop)
+  const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop)
   return <RunStart batch={batch} steps={steps} onStarted={() => setAgain(null)} />
 }
 

@@ -4,9 +4,9 @@ import type { OvenDisplay } from '../../core/oven/controller'
 import { ovenEventsOf } from '../../core/plan/oven-events'
 import { type RunState, runSecondsAt, runStateAt } from '../../core/plan/run-state'
 import { countOf, steelKgOf } from '../../core/plan/tray'
+import { chamberOf, ovenOf } from '../../core/record/oven-record'
 import type { Batch, Run, Workshop } from '../../core/record/schemas'
 import { createSimulatedOven } from '../../simulators/simulated-oven'
-import { ovenOf } from '../batch/use-plan'
 
 const REDRAW_MS = 250
 
@@ -25,7 +25,7 @@ export function useRunClock(run: Run, batch: Batch, shop: Workshop): RunClock {
     const timer = setInterval(() => setNowMs(Date.now()), REDRAW_MS)
     return () => clearInterval(timer)
   }, [])
-  const oven = useMemo(() => createSimulatedOven(ovenOf(shop)), [shop])
+  const oven = useMemo(() => createSimulatedOven(chamberOf(ovenOf(shop, batch))), [shop, batch])
   const events = useMemo(() => ovenEventsOf(run, batch, shop), [run, batch, shop])
   const nowS = runSecondsAt(run.clock, nowMs)
   let display: OvenDisplay | null = null
@@ -39,7 +39,10 @@ export function useRunClock(run: Run, batch: Batch, shop: Workshop): RunClock {
 
 function ovenWaitS({ step, inOven, ready }: RunState, fromC: number, batch: Batch, shop: Workshop): number | null {
   if (!step?.wait || step.wait.kind === 'seconds' || ready) return null
-  if (step.wait.kind === 'oven-below') return coolDownMin(ovenOf(shop), fromC, step.wait.atMostC) * 60
+  if (step.wait.kind === 'oven-below') return coolDownMin(chamberOf(ovenOf(shop, batch)), fromC, step.wait.atMostC) * 60
   const count = Math.max(1, countOf(batch.blades))
-  return heatUpMin(ovenOf(shop), fromC, step.wait.atLeastC, (steelKgOf(batch.blades) * inOven) / count) * 60
+  return (
+    heatUpMin(chamberOf(ovenOf(shop, batch)), fromC, step.wait.atLeastC, (steelKgOf(batch.blades) * inOven) / count) *
+    60
+  )
 }

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { coldToC } from '../../core/record/defaults'
+import { ovenOf } from '../../core/record/oven-record'
 import type { BatchGroup, Workshop } from '../../core/record/schemas'
 import { steelRequest } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
@@ -34,7 +35,7 @@ interface Props {
 export function GradeView({ grade, shop, onEdit }: Props) {
   const target = useMemo(() => usualTargetOf(grade), [grade])
   const suggested = useMemo(
-    () => suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: shop.oven.maxC, thicknessMm: 2.5 }),
+    () => suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: ovenOf(shop).maxC, thicknessMm: 2.5 }),
     [grade, shop, target],
   )
   const [temperC, setTemperC] = useState(suggested.tempers[0]?.atC ?? 200)

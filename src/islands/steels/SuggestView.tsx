@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react'
+import { reachC } from '../../core/oven/correction'
 import { coldToC, newBatch } from '../../core/record/defaults'
+import { ovenOf } from '../../core/record/oven-record'
 import type { Workshop } from '../../core/record/schemas'
 import { type RankedGrade, rankGrades, targetFor } from '../../core/steel/rank'
 import { formatBoth } from '../../core/units/quantity'
@@ -30,7 +32,7 @@ export default function SuggestView({ shop, grades, onGrade }: Props) {
         edgeDeg,
         thicknessMm,
         coldToC: coldToC(shop),
-        ovenMaxC: shop.oven.maxC - shop.oven.correctionC,
+        ovenMaxC: reachC(ovenOf(shop)),
         oil,
       }),
     [grades, use, edgeDeg, thicknessMm, oil, shop],

@@ -27,8 +27,8 @@ export function DataKeeping() {
   }
   const take = async (mode: 'add' | 'replace') => {
     if (!read) return
-    const { shop, batches, readings, recipes, runs, grades } = read
-    if (await writeAll({ shop, batches, readings, recipes, runs, grades }, mode))
+    const { shop, batches, readings, recipes, runs, grades, logs } = read
+    if (await writeAll({ shop, batches, readings, recipes, runs, grades, logs }, mode))
       toast(`${batches.length} batches and ${readings.length} readings read in.`)
     setRead(null)
   }

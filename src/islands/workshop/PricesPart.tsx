@@ -18,7 +18,7 @@ const FIELDS = [
 
 /** What the ways to keep air out cost here: the Wrap bench compares them by these. */
 export function PricesPart({ shop, edit }: Props) {
-  const prices = shop.prices ?? PROTECTION.prices
+  const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
   return (
     <div className="grid grid-cols-2 gap-3">
       {FIELDS.map(([name, label, unit, most]) => (
@@ -32,6 +32,14 @@ export function PricesPart({ shop, edit }: Props) {
           onCommit={value => edit({ prices: { ...prices, [name]: value } })}
         />
       ))}
+      <NumberField
+        label="Electricity"
+        unit="a kWh"
+        value={prices.kWh ?? 0}
+        min={0}
+        max={10}
+        onCommit={kWh => edit({ prices: { ...prices, kWh } })}
+      />
     </div>
   )
 }

@@ -1,12 +1,12 @@
 import { lazy, Suspense } from 'react'
 import type { Workshop } from '../../core/record/schemas'
-import { OVEN_PRESETS } from '../../data/ovens'
 import { saveShop } from '../../store/records'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
 import { DataKeeping } from './DataKeeping'
 import { LearningPart } from './LearningPart'
+import { OvensPart } from './OvensPart'
 import { PricesPart } from './PricesPart'
 
 // Student's t is a large table: it comes once the place stands.
@@ -47,7 +47,9 @@ function WorkshopView({ shop }: { shop: Workshop }) {
             onCommit={theme => edit({ theme })}
           />
         </Part>
-        <OvenPart shop={shop} edit={edit} />
+        <Part title="Ovens">
+          <OvensPart shop={shop} edit={edit} />
+        </Part>
         <Part title="Plates">
           <QuantityField
             label="Thickness"
@@ -143,49 +145,6 @@ function WorkshopView({ shop }: { shop: Workshop }) {
       </div>
       <DataKeeping />
     </div>
-  )
-}
-
-function OvenPart({ shop, edit }: { shop: Workshop; edit: Edit }) {
-  return (
-    <Part title="Oven">
-      <TextField
-        label="What it is called (readings are learnt from by oven)"
-        value={shop.oven.name ?? ''}
-        longest={40}
-        mayBeEmpty
-        onCommit={name => edit({ oven: { ...shop.oven, name } })}
-      />
-      <SelectField
-        label="Size"
-        value={shop.oven.preset}
-        options={OVEN_PRESETS.map(
-          p => [p.name, `${p.label}, ${p.chamberMm.width} × ${p.chamberMm.height} × ${p.chamberMm.depth} mm`] as const,
-        )}
-        onCommit={preset => edit({ oven: { ...shop.oven, preset } })}
-      />
-      <QuantityField
-        label="Hottest it may go"
-        dimension="temperature"
-        value={shop.oven.maxC}
-        min={900}
-        max={1300}
-        onCommit={maxC => edit({ oven: { ...shop.oven, maxC } })}
-      />
-      <SelectField
-        label="Tempering"
-        value={shop.temperingOven}
-        options={[
-          ['own', 'in an oven of its own'],
-          ['same', 'in the hardening oven'],
-        ]}
-        onCommit={temperingOven => edit({ temperingOven })}
-      />
-      <p className="text-[12.5px] text-ink-2">
-        The oven’s correction is set where it is used, at a batch’s Heat bench. Mains wiring is for a licensed
-        electrician.
-      </p>
-    </Part>
   )
 }
 

@@ -7,11 +7,10 @@ import type { Batch, BatchGroup, Reading, Recipe, Run, Workshop } from '../../co
 import { routeUpTo, stagesOf } from '../../core/rockwell/stages'
 import { findGrade } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
+import { demoLogs, demoOvens, ovenOffsetK } from './demo-oven'
 import { LOT_OFFSETS, OVEN_NAME, SHOP_NAME, STORIES, type Story } from './stories'
 
 const DAY_MS = 86_400_000
-/** The made-up oven reads hotter every day: what comes out follows, K a day. */
-const OVEN_DRIFT_K_PER_DAY = 0.035
 const BLADE_SD_HRC = 0.25
 const READING_SD_HRC = 0.3
 /** A leaking packet costs its blade this much at the skin, HRC. */
@@ -26,7 +25,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
   const shop: Workshop = {
     ...DEFAULT_WORKSHOP,
     name: SHOP_NAME,
-    oven: { ...DEFAULT_WORKSHOP.oven, name: OVEN_NAME },
+    ovens: demoOvens(now),
     block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
   }
   const made = STORIES.map(story => tell(story, random, shop, now))
@@ -40,6 +39,11 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     ),
     runs: made.flatMap(m => m.runs),
     grades: [],
+    logs: demoLogs(
+      made.map(m => m.batch),
+      shop,
+      random,
+    ),
   }
 }
 
@@ -102,7 +106,7 @@ function tell(
 
 /** Readings as the oven, the blade and the tester would have given them. */
 function measure(batch: Batch, story: Story, random: Random, day: Date): Reading[] {
-  const drift = OVEN_DRIFT_K_PER_DAY * (365 - story.daysAgo) - 6
+  const drift = ovenOffsetK(story.daysAgo)
   return piecesOf(batch).flatMap((piece, i) => {
     const grade = findGrade(piece.group.gradeName)
     if (!grade) return []

@@ -7,6 +7,7 @@ import type { foil } from './foil'
 import type { gradeCurves } from './grade-curves'
 import type { learn } from './learn'
 import type { oven } from './oven'
+import type { ovenOffsetQuestion } from './oven-offset'
 import type { predict } from './predict'
 import type { quench } from './quench'
 import type { recipeMap } from './recipe-map'
@@ -21,6 +22,7 @@ interface Local {
   'grade-curves': typeof gradeCurves
   learn: typeof learn
   oven: typeof oven
+  'oven-offset': typeof ovenOffsetQuestion
   predict: typeof predict
   quench: typeof quench
   'recipe-map': typeof recipeMap
@@ -45,6 +47,7 @@ export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Q
   'recipe-map': async () => anyOf((await import('./recipe-map')).recipeMap),
   foil: async () => anyOf((await import('./foil')).foil),
   oven: async () => anyOf((await import('./oven')).oven),
+  'oven-offset': async () => anyOf((await import('./oven-offset')).ovenOffsetQuestion),
   predict: async () => anyOf((await import('./predict')).predict),
   rockwell: async () => anyOf((await import('./rockwell')).rockwell),
   'temper-curve': async () => anyOf((await import('./temper-curve')).temperCurve),

@@ -1,4 +1,6 @@
-import { OVEN_BUILDS, OVEN_PRESETS } from '../../../data/ovens'
+import type { z } from 'zod'
+import { OVEN_BUILDS } from '../../../data/ovens'
+import type { DetailedOven } from '../../oven/oven-model'
 import { ovenPreset } from '../../oven/presets'
 import { simulateOven } from '../../oven/simulate'
 import { fail, ok } from '../../result'
@@ -8,23 +10,18 @@ import { question } from '../question'
 /** Steel a bench oven may hold, kg: more is a slip of the keys. */
 const MOST_KG = 40
 
+/** An oven as it is given at a door: one of the usual sizes, or its parameters. */
+export function detailedFrom(given: z.infer<typeof ovenRequest>['oven']): DetailedOven {
+  if (!('preset' in given)) return given
+  const { powerW, chamberMm } = ovenPreset(given.preset)
+  return { powerW, chamberMm, build: OVEN_BUILDS[given.preset] }
+}
+
 export const oven = question({
   summary: 'A programme run on an oven with its load: what the blades see',
   request: ovenRequest,
   response: ovenResponse,
   answer: request => {
-    const preset = 'preset' in request.oven ? ovenPreset(request.oven.preset) : null
-    const detailed = preset
-      ? { powerW: preset.powerW, chamberMm: preset.chamberMm, build: OVEN_BUILDS[preset.name] }
-      : 'preset' in request.oven
-        ? null
-        : request.oven
-    if (!detailed)
-      return fail(
-        'oven',
-        `The oven must be one of ${OVEN_PRESETS.map(p => p.name).join(', ')}, or its parameters.`,
-        'oven',
-      )
     const kg = request.load.reduce((sum, l) => sum + l.thicknessMm * l.widthMm * l.lengthMm * l.count * 7.7e-6, 0)
     if (kg > MOST_KG)
       return fail(
@@ -33,7 +30,7 @@ export const oven = question({
         'load',
       )
     const result = simulateOven({
-      oven: detailed,
+      oven: detailedFrom(request.oven),
       startC: request.startC,
       segments: request.segments,
       doorOpen: [...request.doorOpen].sort((a, b) => a.atMin - b.atMin),

@@ -1,44 +1,46 @@
 import { useState } from 'react'
-import { foilFor } from '../../../core/foil/foil-type'
-import { AMBIENT_C, bladeKg, heatUpMin } from '../../../core/oven/chamber'
+import { AMBIENT_C, heatUpMin } from '../../../core/oven/chamber'
+import { correctionAt } from '../../../core/oven/correction'
 import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
-import { buildProgramme, type Segment } from '../../../core/oven/programme'
 import { soakLag } from '../../../core/oven/soak-lag'
-import { type Load, loadsOf } from '../../../core/plan/tray'
-import type { Workshop } from '../../../core/record/schemas'
-import type { Result } from '../../../core/result'
-import { formatBoth, formatQuantity } from '../../../core/units/quantity'
+import { loadsOf } from '../../../core/plan/tray'
+import { chamberOf, ovenOf } from '../../../core/record/oven-record'
+import { formatDifference, formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
-import { PACE } from '../../../data/pace'
-import { saveShop } from '../../../store/records'
+import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
-import { RackDrawing } from '../../../ui/drawings/RackDrawing'
-import { NumberField } from '../../../ui/PlainFields'
+import { SelectField } from '../../../ui/PlainFields'
 import { ViewChoice } from '../../../ui/ViewChoice'
-import { ovenOf } from '../use-plan'
 import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
-import { EntryView } from './EntryView'
+import { AfterView } from './heat/AfterView'
+import { EnergyFigure } from './heat/EnergyFigure'
+import { EntryView } from './heat/EntryView'
+import { loadKg, programmeOf } from './heat/heat-load'
+import { ProgrammeView } from './heat/ProgrammeView'
+import { RackView } from './heat/RackView'
 
 const VIEWS = [
-  ['rack', 'Rack and programme'],
+  ['rack', 'Rack'],
+  ['programme', 'Programme'],
   ['entry', 'Entry compared'],
+  ['after', 'Afterwards'],
 ] as const
 
-/** Loads, the programme to key in, and how far the blade is behind the oven. */
+/** Loads, the rack, the programme to key in, and how far the blade is behind the oven. */
 export function HeatBench({ batch, plan, shop, go }: BenchProps) {
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('rack')
   const loads = loadsOf(batch)
   const load = loads.find(l => l.groups.some(g => g.id === plan.group.id))
   if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" go={go} />
-  const oven = ovenOf(shop)
+  const oven = ovenOf(shop, batch)
+  const chamber = chamberOf(oven)
   const { austenitizeC } = load
-  const programme = programmeOf(load, shop)
-  const steelKg = load.pieces.reduce((sum, p) => sum + bladeKg(p.blade), 0)
+  const programme = programmeOf(load, oven)
   const behind = (view: number) =>
     soakLag({
-      oven,
-      steelKg,
+      oven: chamber,
+      steelKg: loadKg(load),
       equalise: load.equalise,
       entryC: load.entryC,
       austenitizeC,
@@ -46,7 +48,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       view,
     })
   const [alone, crowded] = [behind(FULL_VIEW), behind(CROWDED_VIEW)]
-  const toEntryMin = heatUpMin(oven, AMBIENT_C, load.entryC, 0)
+  const toEntryMin = heatUpMin(chamber, AMBIENT_C, load.entryC, 0)
   const { climbMin, rateCPerH } = alone
   return (
     <Bench
@@ -58,21 +60,12 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       }
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
-        view === 'entry' ? (
-          <EntryView load={load} shop={shop} />
-        ) : (
-          <>
-            <RackDrawing
-              chamber={oven.chamberMm}
-              packets={load.pieces.map(p => ({
-                mark: p.mark,
-                lengthMm: p.blade.lengthMm,
-                thicknessMm: p.blade.thicknessMm,
-              }))}
-            />
-            <ProgrammeTable programme={programme} shop={shop} />
-          </>
-        )
+        <>
+          {view === 'rack' && <RackView batch={batch} load={load} oven={oven} shop={shop} />}
+          {view === 'programme' && <ProgrammeView batch={batch} load={load} oven={oven} shop={shop} />}
+          {view === 'entry' && <EntryView batch={batch} load={load} oven={oven} shop={shop} />}
+          {view === 'after' && <AfterView batch={batch} load={load} oven={oven} shop={shop} plan={plan} />}
+        </>
       }
       figures={
         <>
@@ -86,14 +79,14 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
                 value: toEntryMin,
                 unit: 'min',
                 equation: 'τ·ln((T∞ − a)/(T∞ − b))',
-                source: oven.source,
+                source: chamber.source,
               },
               {
                 name: 'On up with the load in',
                 value: climbMin,
                 unit: 'min',
                 equation: 'τ grows with the steel’s heat capacity',
-                source: oven.source,
+                source: chamber.source,
               },
             ]}
           />
@@ -107,7 +100,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
                 value: rateCPerH,
                 unit: '°C/h',
                 equation: 'oven at full power',
-                source: oven.source,
+                source: chamber.source,
               },
               {
                 name: 'Alone',
@@ -127,6 +120,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
             note="The soak clock starts when the blade, not the oven, arrives. Foil pressed flat on the blade shortens the lag."
           />
           <Figure label="Soak once there" value={String(Math.round(plan.group.route.soakMin))} unit="min" />
+          <EnergyFigure load={load} oven={oven} batch={batch} shop={shop} />
           {!programme.ok && <Warnings lines={programme.problems} />}
           <CautionNote>
             {CAUTIONS.heat} {DEFER}
@@ -134,71 +128,29 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
         </>
       }
       fields={
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <CorrectionField shop={shop} />
-        </div>
+        view === 'rack' && (
+          <div className="grid max-w-3xl grid-cols-2 items-end gap-3 sm:grid-cols-3">
+            <SelectField
+              label="Hardened in"
+              value={oven.id}
+              options={shop.ovens.filter(o => o.use === 'hardening' || o === oven).map(o => [o.id, o.name] as const)}
+              onCommit={id =>
+                void editBatch(batch, 'Oven', b => ({
+                  ...b,
+                  oven: shop.ovens.find(o => o.id === id)?.name ?? b.oven,
+                  rack: undefined,
+                }))
+              }
+            />
+            <p className="text-[13px] sm:col-span-2">
+              Keyed {formatDifference(correctionAt(oven, austenitizeC), shop.units)} to what the blade should see.{' '}
+              <a className="link" href={`/oven/${oven.id}`}>
+                The oven and its correction
+              </a>
+            </p>
+          </div>
+        )
       }
     />
-  )
-}
-
-function programmeOf(load: Load, shop: Workshop): Result<Segment[]> {
-  const foil = foilFor(load.austenitizeC)
-  const longestSoak = Math.max(...load.groups.map(g => g.route.soakMin))
-  return buildProgramme({
-    equalise: load.equalise,
-    austenitizeC: load.austenitizeC,
-    holdMin: longestSoak + load.pieces.length * PACE.pullEveryMin + 10,
-    correctionC: shop.oven.correctionC,
-    ovenMaxC: shop.oven.maxC,
-    foilMaxC: foil.ok ? foil.value.maxC : null,
-  })
-}
-
-function ProgrammeTable({ programme, shop }: { programme: Result<Segment[]>; shop: Workshop }) {
-  if (!programme.ok) return null
-  return (
-    <table className="sheet mt-4">
-      <caption className="mb-1 text-left text-[12.5px] text-ink-2">To key in, exactly as shown</caption>
-      <thead>
-        <tr>
-          <th>Step</th>
-          <th>Ramp</th>
-          <th>Set to</th>
-          <th>Hold</th>
-          <th>The blade should see</th>
-        </tr>
-      </thead>
-      <tbody>
-        {programme.value.map((segment, i) => (
-          <tr key={segment.name}>
-            <td>
-              {i + 1} {segment.name}
-            </td>
-            <td>full power</td>
-            <td className="figure text-[22px]">{formatBoth(segment.setC, shop.units)}</td>
-            <td>{segment.name === 'Soak' ? `${segment.holdMin} min, for soak and pulls` : `${segment.holdMin} min`}</td>
-            <td>{formatBoth(segment.nominalC, shop.units)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  )
-}
-
-/** A difference, not a temperature: kept in kelvin, shown in the degrees of the workshop. */
-function CorrectionField({ shop }: { shop: Workshop }) {
-  const [perK, unit] = shop.units === 'metric' ? [1, '°C'] : [1.8, '°F']
-  return (
-    <div className="col-span-2">
-      <NumberField
-        label="Correction of this oven, added to what the blade should see"
-        unit={unit}
-        value={Math.round(shop.oven.correctionC * perK * 10) / 10}
-        min={-60 * perK}
-        max={60 * perK}
-        onCommit={shown => void saveShop(s => ({ ...s, oven: { ...s.oven, correctionC: shown / perK } }))}
-      />
-    </div>
   )
 }

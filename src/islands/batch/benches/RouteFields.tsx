@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react'
 import { coldToC } from '../../../core/record/defaults'
+import { ovenOf } from '../../../core/record/oven-record'
 import { type Batch, type BatchGroup, BOUNDS, type Workshop } from '../../../core/record/schemas'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../core/steel/suggest'
 import { SelectField } from '../../../ui/PlainFields'
@@ -56,7 +57,7 @@ export function RouteFields({ batch, group, shop }: Props) {
         dimension="temperature"
         value={route.austenitizeC}
         {...BOUNDS.austenitizeC}
-        max={shop.oven.maxC}
+        max={ovenOf(shop, batch).maxC}
         onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
       />
       <QuantityField

@@ -1,6 +1,8 @@
+import { keyedC } from '../../../core/oven/correction'
 import { temperLagS } from '../../../core/oven/temper-lag'
 import { temperLoadsOf } from '../../../core/plan/tray'
 import { foilMarkLine } from '../../../core/plan/words'
+import { temperingOvenOf } from '../../../core/record/oven-record'
 import type { BatchGroup } from '../../../core/record/schemas'
 import { formatBoth, formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
@@ -22,7 +24,7 @@ export function TemperBench({ batch, plan, plans, shop, go }: BenchProps) {
   const { group, prediction } = plan
   const last = group.route.tempers[group.route.tempers.length - 1]
   const lag = (h: number) => temperLagS(plan.thicknessMm, last?.atC ?? 200, h)
-  const correction = shop.temperingOven === 'same' ? shop.oven.correctionC : 0
+  const oven = temperingOvenOf(shop, batch)
   const edit = (label: string, change: (route: BatchGroup['route']) => BatchGroup['route']) =>
     void editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
   return (
@@ -48,7 +50,7 @@ export function TemperBench({ batch, plan, plans, shop, go }: BenchProps) {
                 <tr key={i}>
                   <td>Temper {load.round}</td>
                   <td>{foilMarkLine(load.pieces.map(p => p.mark))}</td>
-                  <td className="figure text-[22px]">{formatBoth(load.atC + correction, shop.units)}</td>
+                  <td className="figure text-[22px]">{formatBoth(keyedC(oven, load.atC), shop.units)}</td>
                   <td>{formatQuantity(load.holdMin, 'duration', shop.units)}</td>
                   <td>
                     <span

@@ -1,10 +1,15 @@
 import { useMemo, useState } from 'react'
-import type { EntryOutcome, EntrySchool } from '../../../core/oven/entry-schools'
-import type { Load } from '../../../core/plan/tray'
-import type { Workshop } from '../../../core/record/schemas'
-import { formatNumber, formatQuantity, type System } from '../../../core/units/quantity'
-import { heatColour } from '../../../ui/heatline/colour'
-import { useAnswer } from '../../../workers/use-answer'
+import type { EntryOutcome } from '../../../../core/oven/entry-schools'
+import { type Load, preheatsOf, usualEntry } from '../../../../core/plan/tray'
+import { detailedOven } from '../../../../core/record/oven-record'
+import type { Oven } from '../../../../core/record/oven-schema'
+import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { formatNumber, formatQuantity, type System } from '../../../../core/units/quantity'
+import type { EntrySchool } from '../../../../data/ovens'
+import { editBatch } from '../../../../store/batches'
+import { heatColour } from '../../../../ui/heatline/colour'
+import { useAnswer } from '../../../../workers/use-answer'
+import { kindsOf, placesOf } from './heat-load'
 
 const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
   'from-cold': { name: 'from cold', says: 'gentlest; the longest in the oven, so foil and skin suffer most' },
@@ -12,27 +17,34 @@ const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
   equalised: { name: 'equalised', says: 'thick and thin set out together; where the sheet asks for it' },
   'straight-in': { name: 'straight in', says: 'quickest for one blade after another; steepest, so thin ones may bend' },
 }
-/** Kinds of blades simulated: more would only repeat them. */
-const MOST_LOADS = 8
+interface Props {
+  readonly batch: Batch
+  readonly load: Load
+  readonly oven: Oven
+  readonly shop: Workshop
+}
 
 /** The four schools of entry, on this oven with this load: curves and figures from the wall model. */
-export function EntryView({ load, shop }: { load: Load; shop: Workshop }) {
-  const [shown, setShown] = useState<EntrySchool>('on-the-way-up')
-  const request = useMemo(() => {
-    const kinds = new Map<string, { thicknessMm: number; widthMm: number; lengthMm: number; count: number }>()
-    for (const { blade } of load.pieces) {
-      const known = kinds.get(blade.id)
-      const { thicknessMm, widthMm, lengthMm } = blade
-      kinds.set(blade.id, { thicknessMm, widthMm, lengthMm, count: (known?.count ?? 0) + 1 })
-    }
-    return {
-      preset: shop.oven.preset,
+export function EntryView({ batch, load, oven, shop }: Props) {
+  const preheats = preheatsOf(load.groups)
+  const chosen = batch.entry ?? usualEntry(preheats)
+  const [shown, setShown] = useState<EntrySchool>(chosen)
+  const request = useMemo(
+    () => ({
+      oven: detailedOven(oven),
       austenitizeC: load.austenitizeC,
       soakMin: Math.max(...load.groups.map(g => g.route.soakMin)),
-      equalise: [...load.equalise],
-      load: [...kinds.values()].slice(0, MOST_LOADS),
-    }
-  }, [load, shop.oven.preset])
+      equalise: [...preheatsOf(load.groups)],
+      load: kindsOf(load, placesOf(load, oven, batch)).map(({ thicknessMm, widthMm, lengthMm, count, view }) => ({
+        thicknessMm,
+        widthMm,
+        lengthMm,
+        count,
+        view,
+      })),
+    }),
+    [load, oven, batch],
+  )
   const answer = useAnswer('entries', request)
   if (!answer) return <p className="py-10 text-ink-2">Running the oven …</p>
   if (!answer.ok) return <p className="py-10 text-bad">{answer.problems[0]?.message}</p>
@@ -45,6 +57,17 @@ export function EntryView({ load, shop }: { load: Load; shop: Workshop }) {
   return (
     <div>
       <p className="text-[12.5px] text-ink-2">
+        {shown === chosen ? (
+          <>This batch goes in {WORDS[chosen].name}. </>
+        ) : (
+          <button
+            type="button"
+            className="link min-h-9 font-semibold text-ember"
+            onClick={() => void editBatch(batch, 'Entry', b => ({ ...b, entry: shown }))}
+          >
+            Go in {WORDS[shown].name}
+          </button>
+        )}{' '}
         Thin: the oven’s display. Thick: the blade. Dotted: the blade by the other schools. By the wall model, from a
         cold oven.
       </p>

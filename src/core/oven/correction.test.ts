@@ -1,0 +1,112 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { CORRECTION } from '../../data/correction'
+import { newOven } from '../record/oven-record'
+import type { OvenEvidence, OvenSurvey } from '../record/oven-schema'
+import { correctionAt, driftOf, keyedC, offsetLine } from './correction'
+import { surveyOf, zoneAt } from './survey'
+
+const sensor = (trueC: number, indicatedC: number, at: string, sdK = 1.5): OvenEvidence => ({
+  id: `${at}${indicatedC}`,
+  kind: 'sensor',
+  at,
+  trueC,
+  indicatedC,
+  sdK,
+})
+const oven = (evidence: OvenEvidence[]) => ({
+  ...newOven('o', 'Oven', 'medium'),
+  correctionFrom: 'evidence' as const,
+  evidence,
+})
+const DAY = '2026-03-01T08:00:00.000Z'
+
+describe('the correction of an oven', () => {
+  // Common practice, no published source: one maker’s oven set 11 °C low does what others do at 1066 °C.
+  it('keys 11 °C less into an oven whose blades are 11 °C hotter than it shows', () => {
+    const evidence = [800, 950, 1055, 1066].map(c => sensor(c + 11, c, DAY, 1))
+    expect(keyedC(oven(evidence), 1066)).toBeCloseTo(1055, 0)
+  })
+
+  it('follows a display that errs more the hotter it is', () => {
+    const at = oven([sensor(402, 400, DAY), sensor(808, 800, DAY), sensor(1074, 1060, DAY)])
+    expect(correctionAt(at, 1060)).toBeLessThan(-11)
+    expect(correctionAt(at, 400)).toBeGreaterThan(-5)
+  })
+
+  it('is the one set by hand until evidence is asked to speak', () => {
+    const byHand = { ...oven([sensor(1020, 1000, DAY)]), correctionFrom: 'hand' as const, correctionC: -6 }
+    expect(correctionAt(byHand, 1000)).toBe(-6)
+  })
+
+  it('is the textbook posterior of one normal observation', () => {
+    const { meanK, sdK } = offsetLine([{ id: 'a', kind: 'sensor', at: DAY, atC: 1000, offsetK: 8, sdK: 4 }])(1000)
+    // Normal mean with known variance, Gelman et al., Bayesian Data Analysis, eq. 2.10, from memory.
+    const weight = 1 / 16 / (1 / 16 + 1 / CORRECTION.priorSdK ** 2)
+    expect(meanK).toBeCloseTo(8 * weight, 6)
+    expect(sdK).toBeCloseTo(Math.sqrt(1 / (1 / 16 + 1 / CORRECTION.priorSdK ** 2)), 6)
+  })
+
+  it('trusts the newer of two that disagree, and shows the drift', () => {
+    const evidence = [sensor(1000, 1000, '2025-03-01T08:00:00.000Z'), sensor(1010, 1000, DAY)]
+    expect(offsetLine(driftObservations(evidence))(1000).meanK).toBeGreaterThan(7)
+    const drift = driftOf(evidence, 1000)
+    expect(drift.map(d => Math.round(d.meanK))).toEqual([0, expect.any(Number)])
+    expect((drift[1]?.meanK ?? 0) - (drift[0]?.meanK ?? 0)).toBeGreaterThan(7)
+  })
+
+  it('is never less sure for one more piece of evidence of the same day', () => {
+    const one = fc.record({
+      atC: fc.integer({ min: 200, max: 1200 }),
+      offsetK: fc.integer({ min: -30, max: 30 }),
+      sdK: fc.integer({ min: 1, max: 15 }),
+    })
+    fc.assert(
+      fc.property(
+        fc.array(one, { minLength: 1, maxLength: 8 }),
+        one,
+        fc.integer({ min: 200, max: 1200 }),
+        (some, more, c) => {
+          const as = (list: typeof some) =>
+            list.map((o, i) => ({ ...o, id: String(i), kind: 'sensor' as const, at: DAY }))
+          expect(offsetLine(as([...some, more]))(c).sdK).toBeLessThanOrEqual(offsetLine(as(some))(c).sdK + 1e-9)
+        },
+      ),
+    )
+  })
+})
+
+const driftObservations = (evidence: OvenEvidence[]) =>
+  evidence.flatMap(e =>
+    e.kind === 'sensor'
+      ? [{ id: e.id, kind: e.kind, at: e.at, atC: e.indicatedC, offsetK: e.trueC - e.indicatedC, sdK: e.sdK }]
+      : [],
+  )
+
+describe('a survey', () => {
+  const survey: OvenSurvey = {
+    id: 's',
+    kind: 'survey',
+    at: DAY,
+    setC: 1060,
+    indicatedC: 1060,
+    sdK: 2,
+    points: [
+      { acrossMm: 30, upMm: 50, inMm: 40, c: 1046 },
+      { acrossMm: 120, upMm: 50, inMm: 40, c: 1048 },
+      { acrossMm: 30, upMm: 50, inMm: 400, c: 1064 },
+      { acrossMm: 120, upMm: 50, inMm: 400, c: 1066 },
+    ],
+  }
+
+  // Class 5 is ± 14 K, AMS 2750, from memory.
+  it('gives mean, extremes and the class that holds', () => {
+    expect(surveyOf(survey)).toMatchObject({ meanC: 1056, hottestK: 6, coldestK: -14, withinK: 14 })
+  })
+
+  it('maps the cold door and the hot back, and says nothing far away', () => {
+    expect(zoneAt(survey, { acrossMm: 30, upMm: 50, inMm: 40 })).toBeCloseTo(-10, -0.5)
+    expect(zoneAt(survey, { acrossMm: 75, upMm: 50, inMm: 400 })).toBeGreaterThan(6)
+    expect(Math.abs(zoneAt(survey, { acrossMm: 75, upMm: 50, inMm: 1400 }))).toBeLessThan(0.5)
+  })
+})

@@ -1,0 +1,130 @@
+import { fail, ok, type Result } from '../result'
+
+/**
+ * The line protocol an oven controller speaks: ASCII lines that end with a line feed, one command a line, one answer a line; while
+ * a programme runs it sends a READ line by itself every second. Temperatures in °C with a point. docs/devices.md has it whole.
+ */
+export interface ControllerReading {
+  /** Seconds on the controller's own clock since the programme began. */
+  readonly atS: number
+  /** What the thermocouple shows; null while it is broken. */
+  readonly shownC: number | null
+  readonly setC: number
+  /** Step that runs, from 1; 0 when idle. */
+  readonly step: number
+  /** Share of full power, 0..1. */
+  readonly power: number
+  readonly doorOpen: boolean
+  readonly fault: ControllerFault
+}
+
+export const CONTROLLER_FAULTS = ['none', 'thermocouple', 'element', 'power', 'overshoot'] as const
+export type ControllerFault = (typeof CONTROLLER_FAULTS)[number]
+
+export interface ControllerStep {
+  /** °C/h; null: full power. */
+  readonly rateCPerH: number | null
+  readonly targetC: number
+  readonly holdMin: number
+}
+
+export type ControllerCommand =
+  | { readonly kind: 'identify' }
+  | { readonly kind: 'read' }
+  | { readonly kind: 'begin'; readonly steps: number }
+  | { readonly kind: 'step'; readonly number: number; readonly step: ControllerStep }
+  | { readonly kind: 'run' }
+  | { readonly kind: 'stop' }
+  | { readonly kind: 'door'; readonly open: boolean }
+  | { readonly kind: 'speed'; readonly times: number }
+  | { readonly kind: 'fault'; readonly fault: ControllerFault }
+
+const tenth = (x: number) => (Math.round(x * 10) / 10).toString()
+
+export function writeCommand(command: ControllerCommand): string {
+  switch (command.kind) {
+    case 'identify':
+      return 'ID?'
+    case 'read':
+      return 'READ?'
+    case 'begin':
+      return `PROG ${command.steps}`
+    case 'step': {
+      const { rateCPerH, targetC, holdMin } = command.step
+      return `STEP ${command.number} ${rateCPerH === null ? 'FULL' : tenth(rateCPerH)} ${tenth(targetC)} ${tenth(holdMin)}`
+    }
+    case 'run':
+      return 'RUN'
+    case 'stop':
+      return 'STOP'
+    case 'door':
+      return `DOOR ${command.open ? 'OPEN' : 'SHUT'}`
+    case 'speed':
+      return `SPEED ${tenth(command.times)}`
+    case 'fault':
+      return `FAULT ${command.fault.toUpperCase()}`
+  }
+}
+
+const unread = (line: string) =>
+  fail(
+    'command',
+    `“${line.slice(0, 60)}” is not a command of this controller. It knows ID?, READ?, PROG, STEP, RUN, STOP.`,
+  )
+
+/** Errors: 'command'. */
+export function readCommand(line: string): Result<ControllerCommand> {
+  const [word = '', ...rest] = line.trim().toUpperCase().split(/\s+/)
+  const numbers = rest.map(Number)
+  const [first = Number.NaN] = numbers
+  const none = rest.length === 0
+  if (word === 'ID?' && none) return ok({ kind: 'identify' })
+  if (word === 'READ?' && none) return ok({ kind: 'read' })
+  if (word === 'RUN' && none) return ok({ kind: 'run' })
+  if (word === 'STOP' && none) return ok({ kind: 'stop' })
+  if (word === 'PROG' && rest.length === 1 && Number.isInteger(first)) return ok({ kind: 'begin', steps: first })
+  if (word === 'SPEED' && rest.length === 1 && first >= 1 && first <= 600) return ok({ kind: 'speed', times: first })
+  if (word === 'DOOR' && (rest[0] === 'OPEN' || rest[0] === 'SHUT'))
+    return ok({ kind: 'door', open: rest[0] === 'OPEN' })
+  if (word === 'FAULT') {
+    const fault = CONTROLLER_FAULTS.find(name => name.toUpperCase() === rest[0])
+    if (fault) return ok({ kind: 'fault', fault })
+  }
+  if (word === 'STEP' && rest.length === 4) {
+    const [number = Number.NaN, rate = Number.NaN, targetC = Number.NaN, holdMin = Number.NaN] = numbers
+    const rateCPerH = rest[1] === 'FULL' ? null : rate
+    const whole = Number.isInteger(number) && [targetC, holdMin, rateCPerH ?? 1].every(Number.isFinite)
+    if (whole && (rateCPerH ?? 1) > 0 && holdMin >= 0)
+      return ok({ kind: 'step', number, step: { rateCPerH, targetC, holdMin } })
+  }
+  return unread(line)
+}
+
+export const writeReading = (r: ControllerReading): string =>
+  `READ t=${tenth(r.atS)} pv=${r.shownC === null ? 'OPEN' : tenth(r.shownC)} sp=${tenth(r.setC)} step=${r.step} out=${r.power.toFixed(2)} door=${r.doorOpen ? 'OPEN' : 'SHUT'} fault=${r.fault.toUpperCase()}`
+
+/** A READ line as a reading; null for any other line, or a torn one. */
+export function readReading(line: string): ControllerReading | null {
+  const match =
+    /^READ t=(-?[\d.]+) pv=(OPEN|-?[\d.]+) sp=(-?[\d.]+) step=(\d+) out=([\d.]+) door=(OPEN|SHUT) fault=([A-Z]+)$/.exec(
+      line.trim(),
+    )
+  if (!match) return null
+  const fault = CONTROLLER_FAULTS.find(name => name.toUpperCase() === match[7])
+  if (!fault) return null
+  return {
+    atS: Number(match[1]),
+    shownC: match[2] === 'OPEN' ? null : Number(match[2]),
+    setC: Number(match[3]),
+    step: Number(match[4]),
+    power: Number(match[5]),
+    doorOpen: match[6] === 'OPEN',
+    fault,
+  }
+}
+
+/** The commands that load a programme, in order. */
+export const programmeCommands = (steps: readonly ControllerStep[]): ControllerCommand[] => [
+  { kind: 'begin', steps: steps.length },
+  ...steps.map((step, i): ControllerCommand => ({ kind: 'step', number: i + 1, step })),
+]

@@ -1,0 +1,125 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { keyIn, rampHeading } from './as-keyed'
+import type { Segment } from './programme'
+import { arrangeRack, checkRack, type RackPacket, viewOf } from './rack'
+
+const medium = { chamberMm: { width: 150, depth: 450 }, elements: 'sides' as const }
+const packet = (mark: string, thicknessMm = 2.5, lengthMm = 250): RackPacket => ({
+  mark,
+  lengthMm,
+  widthMm: 40,
+  thicknessMm,
+})
+const codes = (warnings: ReturnType<typeof checkRack>) => warnings.map(w => w.code)
+
+describe('the rack', () => {
+  it('takes six packets side by side without a word', () => {
+    const six = ['A', 'B', 'C', 'D', 'E', 'F'].map(mark => packet(mark))
+    expect(codes(checkRack(medium, six, arrangeRack(medium.chamberMm, six)))).toEqual([])
+  })
+
+  it('sets the last to be pulled at the back, where the chamber is deep enough', () => {
+    const short = Array.from({ length: 12 }, (_, i) => packet(`P${i}`, 2, 180))
+    const places = arrangeRack(medium.chamberMm, short)
+    const at = (mark: string) => places.find(p => p.mark === mark)?.inMm ?? 0
+    expect(at('P0')).toBeLessThan(50)
+    expect(at('P11')).toBeGreaterThan(150)
+    expect(codes(checkRack(medium, short, places))).not.toContain('blocked')
+  })
+
+  it.each([
+    ['outside', [packet('A', 3, 440)], [{ mark: 'A', inMm: 30, acrossMm: 75 }]],
+    [
+      'overlap',
+      [packet('A'), packet('B')],
+      [
+        { mark: 'A', inMm: 20, acrossMm: 75 },
+        { mark: 'B', inMm: 40, acrossMm: 76 },
+      ],
+    ],
+    [
+      'close',
+      [packet('A'), packet('B')],
+      [
+        { mark: 'A', inMm: 20, acrossMm: 70 },
+        { mark: 'B', inMm: 40, acrossMm: 78 },
+      ],
+    ],
+    ['element', [packet('A')], [{ mark: 'A', inMm: 20, acrossMm: 12 }]],
+    [
+      'blocked',
+      [packet('A', 2, 180), packet('B', 4, 180)],
+      [
+        { mark: 'A', inMm: 230, acrossMm: 75 },
+        { mark: 'B', inMm: 20, acrossMm: 75 },
+      ],
+    ],
+  ])('says what stands %s', (code, packets, places) => {
+    expect(codes(checkRack(medium, packets, places))).toContain(code)
+  })
+
+  it('shades a packet the more the nearer its neighbours, and never below its floor', () => {
+    const three = ['A', 'B', 'C'].map(mark => packet(mark))
+    const view = (gap: number) =>
+      viewOf('B', three, [
+        { mark: 'A', inMm: 20, acrossMm: 75 - gap },
+        { mark: 'B', inMm: 20, acrossMm: 75 },
+        { mark: 'C', inMm: 20, acrossMm: 75 + gap },
+      ])
+    fc.assert(
+      fc.property(fc.integer({ min: 5, max: 60 }), gap => {
+        expect(view(gap + 5)).toBeGreaterThanOrEqual(view(gap))
+        expect(view(gap)).toBeGreaterThanOrEqual(0.2)
+        expect(view(gap)).toBeLessThan(1)
+      }),
+    )
+    expect(viewOf('A', [packet('A')], [{ mark: 'A', inMm: 20, acrossMm: 75 }])).toBe(1)
+  })
+})
+
+describe('a programme as it is keyed', () => {
+  const segments: Segment[] = [
+    { name: 'Equalise 1', nominalC: 760, setC: 749, rateCPerH: 400, holdMin: 10 },
+    { name: 'Soak', nominalC: 1066, setC: 1055, rateCPerH: null, holdMin: 130 },
+  ]
+  const controller = { steps: 6, ramp: 'per-hour', degrees: 'C', longestHoldMin: 60, fullPower: '9999' } as const
+  const keyed = (change: object) => {
+    const result = keyIn(segments, { ...controller, ...change })
+    return result.ok ? result.value.map(s => [s.ramp, s.set, s.holdMin]) : result.problems[0]?.code
+  }
+
+  it('is in the controller’s own scale and way of giving a ramp', () => {
+    expect(keyed({ longestHoldMin: 999 })).toEqual([
+      ['400', 749, 10],
+      ['9999', 1055, 130],
+    ])
+    expect(keyed({ longestHoldMin: 999, degrees: 'F' })).toEqual([
+      ['720', 1380, 10],
+      ['9999', 1931, 130],
+    ])
+    expect(keyed({ longestHoldMin: 999, ramp: 'per-minute' })).toEqual([
+      ['6.7', 749, 10],
+      ['9999', 1055, 130],
+    ])
+    // From 20 to 749 °C at 400 °C/h: 109 min.
+    expect(keyed({ longestHoldMin: 999, ramp: 'minutes-to-target', fullPower: '0' })).toEqual([
+      ['109', 749, 10],
+      ['0', 1055, 130],
+    ])
+    expect(rampHeading({ ramp: 'per-minute', degrees: 'F' })).toBe('Rate, °F/min')
+  })
+
+  it('carries a hold longer than the controller takes on in further steps', () => {
+    expect(keyed({})).toEqual([
+      ['400', 749, 10],
+      ['9999', 1055, 60],
+      ['9999', 1055, 60],
+      ['9999', 1055, 10],
+    ])
+  })
+
+  it('is refused where the controller has too few steps', () => {
+    expect(keyed({ steps: 3 })).toBe('too-many-steps')
+  })
+})

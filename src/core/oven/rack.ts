@@ -1,0 +1,167 @@
+import type { Oven } from '../record/oven-schema'
+
+export interface RackPacket {
+  readonly mark: string
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly thicknessMm: number
+}
+
+/** Where a packet stands on edge: its near end from the door, its middle from the left wall, mm. */
+export interface RackPlace {
+  readonly mark: string
+  readonly inMm: number
+  readonly acrossMm: number
+}
+
+export interface RackWarning {
+  readonly code: 'outside' | 'overlap' | 'close' | 'element' | 'blocked'
+  readonly message: string
+  readonly marks: readonly string[]
+}
+
+type Chamber = Pick<Oven['chamberMm'], 'width' | 'depth'>
+
+/** Foil seam and air beside a packet, mm. Common practice, no published source. */
+const PITCH_MM = 14
+/** Foil at each end of a blade, mm. */
+const FOIL_END_MM = 20
+const DOOR_MM = 14
+/** Faces nearer than this shade one another so much that soak times part, mm. Common practice, no published source. */
+const CLOSE_MM = 8
+/** A tip or a seam this near a glowing element runs hotter than the rest, mm. Common practice, no published source. */
+const ELEMENT_MM = 20
+/** Seams that touch the side of the chamber, mm. */
+const WALL_MM = 4
+
+/** Packets in pull order set side by side from the middle; a full row goes to the back, the last to be pulled first. */
+export function arrangeRack(chamber: Chamber, packets: readonly RackPacket[]): RackPlace[] {
+  const rows: RackPacket[][] = []
+  let row: RackPacket[] = []
+  let wide = 0
+  // From the last pulled to the first: the back fills first, the front row keeps what comes out first.
+  const usable = chamber.width - 2 * WALL_MM
+  for (const packet of [...packets].reverse()) {
+    const needs = packet.thicknessMm + PITCH_MM
+    if (row.length > 0 && wide + needs > usable && fitsDeep(chamber, [...rows, row], packet)) {
+      rows.push(row)
+      row = []
+      wide = 0
+    }
+    row.push(packet)
+    wide += needs
+  }
+  if (row.length > 0) rows.push(row)
+  const places: RackPlace[] = []
+  let inMm = DOOR_MM
+  for (const packetsOf of rows.reverse()) {
+    const need = packetsOf.reduce((sum, p) => sum + p.thicknessMm + PITCH_MM, 0)
+    const squeeze = Math.min(1, chamber.width / need)
+    let across = (chamber.width - need * squeeze) / 2
+    for (const packet of [...packetsOf].reverse()) {
+      const half = (squeeze * (packet.thicknessMm + PITCH_MM)) / 2
+      places.push({ mark: packet.mark, inMm, acrossMm: across + half })
+      across += 2 * half
+    }
+    inMm += Math.max(...packetsOf.map(p => p.lengthMm)) + FOIL_END_MM
+  }
+  return places
+}
+
+const fitsDeep = (chamber: Chamber, rows: readonly RackPacket[][], next: RackPacket) =>
+  rows.reduce((sum, row) => sum + Math.max(...row.map(p => p.lengthMm)) + FOIL_END_MM, DOOR_MM) + next.lengthMm <=
+  chamber.depth
+
+/** Hand-set places for the packets that have one, the arrangement for the others. */
+export function placesFor(
+  chamber: Chamber,
+  packets: readonly RackPacket[],
+  byHand: readonly RackPlace[] | undefined,
+): RackPlace[] {
+  const own = new Map((byHand ?? []).map(place => [place.mark, place]))
+  return arrangeRack(chamber, packets).map(place => own.get(place.mark) ?? place)
+}
+
+const overlapDeep = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
+  Math.min(pa.inMm + a.lengthMm, pb.inMm + b.lengthMm) - Math.max(pa.inMm, pb.inMm)
+
+const gapOf = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
+  Math.abs(pa.acrossMm - pb.acrossMm) - (a.thicknessMm + b.thicknessMm) / 2
+
+/** What is wrong with how packets stand; packets are in pull order. */
+export function checkRack(
+  oven: { readonly chamberMm: Chamber; readonly elements: Oven['elements'] },
+  packets: readonly RackPacket[],
+  places: readonly RackPlace[],
+): RackWarning[] {
+  const { width, depth } = oven.chamberMm
+  const at = new Map(places.map(place => [place.mark, place]))
+  const standing = packets.flatMap(packet => {
+    const place = at.get(packet.mark)
+    return place ? [{ packet, place }] : []
+  })
+  const warnings: RackWarning[] = []
+  const warn = (code: RackWarning['code'], marks: readonly string[], message: string) => {
+    if (marks.length > 0) warnings.push({ code, marks, message })
+  }
+  const outside = standing.filter(
+    ({ packet, place }) =>
+      place.inMm < 0 ||
+      place.inMm + packet.lengthMm > depth ||
+      place.acrossMm - packet.thicknessMm / 2 < 0 ||
+      place.acrossMm + packet.thicknessMm / 2 > width,
+  )
+  warn('outside', marksOf(outside), `does not stand inside the ${Math.round(width)} × ${Math.round(depth)} mm chamber.`)
+  const [sides, back] = [/sides/.test(oven.elements), /back/.test(oven.elements)]
+  const near = standing.filter(
+    ({ packet, place }) =>
+      (back && place.inMm + packet.lengthMm > depth - ELEMENT_MM) ||
+      (sides && (place.acrossMm < ELEMENT_MM || place.acrossMm > width - ELEMENT_MM)),
+  )
+  warn('element', marksOf(near), `stands within ${ELEMENT_MM} mm of an element: tip or edge runs hotter than the rest.`)
+  const pairs = standing.flatMap((a, i) => standing.slice(i + 1).map(b => [a, b] as const))
+  const beside = pairs.filter(([a, b]) => overlapDeep(a.packet, a.place, b.packet, b.place) > 0)
+  const gap = ([a, b]: (typeof pairs)[number]) => gapOf(a.packet, a.place, b.packet, b.place)
+  const both = (list: typeof beside) => [...new Set(list.flatMap(([a, b]) => [a.packet.mark, b.packet.mark]))]
+  warn('overlap', both(beside.filter(pair => gap(pair) < 0)), 'stand in one another.')
+  warn(
+    'close',
+    both(beside.filter(pair => gap(pair) >= 0 && gap(pair) < CLOSE_MM)),
+    `stand nearer than ${CLOSE_MM} mm: they shade one another and arrive late. Split the load, or spread them.`,
+  )
+  // In pull order a comes out before b: b must not stand in its way.
+  const blocked = pairs.filter(
+    ([a, b]) =>
+      b.place.inMm + b.packet.lengthMm <= a.place.inMm && gapOf(a.packet, a.place, b.packet, b.place) < CLOSE_MM,
+  )
+  warn(
+    'blocked',
+    [...new Set(blocked.map(([a]) => a.packet.mark))],
+    'comes out early but stands behind a packet that stays.',
+  )
+  return warnings
+}
+
+const marksOf = (standing: readonly { readonly packet: RackPacket }[]) => standing.map(s => s.packet.mark)
+
+/**
+ * How freely a packet sees the chamber, 0..1: strips on edge, each face by its gap to the next, F = 1 + s/w − √(1 + (s/w)²);
+ * a free face sees it whole. Source: view factor of parallel strips to the opening between them, Howell C-11 family, from memory.
+ */
+export function viewOf(mark: string, packets: readonly RackPacket[], places: readonly RackPlace[]): number {
+  const sizes = new Map(packets.map(p => [p.mark, p]))
+  const own = sizes.get(mark)
+  const place = places.find(p => p.mark === mark)
+  if (!own || !place) return 1
+  const faces = [-1, 1].map(side => {
+    const gaps = places.flatMap(other => {
+      const size = sizes.get(other.mark)
+      if (!size || other.mark === mark || Math.sign(other.acrossMm - place.acrossMm) !== side) return []
+      return overlapDeep(own, place, size, other) > 0 ? [Math.max(1, gapOf(own, place, size, other))] : []
+    })
+    if (gaps.length === 0) return 1
+    const ratio = Math.min(...gaps) / own.widthMm
+    return 1 + ratio - Math.sqrt(1 + ratio ** 2)
+  })
+  return Math.max(0.2, ((faces[0] ?? 1) + (faces[1] ?? 1)) / 2)
+}

@@ -1,0 +1,134 @@
+import { useMemo, useState } from 'react'
+import { checkRack, type RackPlace } from '../../../../core/oven/rack'
+import { newestSurvey, zoneAt } from '../../../../core/oven/survey'
+import type { Load } from '../../../../core/plan/tray'
+import { foilMarkLine } from '../../../../core/plan/words'
+import type { Oven } from '../../../../core/record/oven-schema'
+import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
+import { editBatch } from '../../../../store/batches'
+import { RackBoard } from '../../../../ui/drawings/RackBoard'
+import { useAnswer } from '../../../../workers/use-answer'
+import { kindsOf, packetsOf, placesOf, simulationOf } from './heat-load'
+
+interface Props {
+  readonly batch: Batch
+  readonly load: Load
+  readonly oven: Oven
+  readonly shop: Workshop
+}
+
+/** Packets on the rack, moved by hand; what is wrong with how they stand; when each kind is there and how long it is to soak. */
+export function RackView({ batch, load, oven, shop }: Props) {
+  const [dragged, setDragged] = useState<RackPlace | null>(null)
+  const packets = useMemo(() => packetsOf(load), [load])
+  const places = useMemo(
+    () => placesOf(load, oven, batch).map(place => (dragged?.mark === place.mark ? dragged : place)),
+    [load, oven, batch, dragged],
+  )
+  const warnings = checkRack(oven, packets, places)
+  const keep = (place: RackPlace) => {
+    setDragged(null)
+    void editBatch(batch, 'Rack', b => ({
+      ...b,
+      rack: [
+        ...(b.rack ?? []).filter(p => p.mark !== place.mark),
+        { ...place, inMm: Math.round(place.inMm), acrossMm: Math.round(place.acrossMm) },
+      ],
+    }))
+  }
+  return (
+    <>
+      <RackBoard
+        chamber={oven.chamberMm}
+        packets={packets}
+        places={places}
+        warned={new Set(warnings.flatMap(w => w.marks))}
+        onDrag={setDragged}
+        onDrop={keep}
+      />
+      {warnings.map(w => (
+        <p key={w.code} className="mt-1 text-[13px]">
+          <strong className="text-bad">{foilMarkLine(w.marks)}</strong> {w.message}
+        </p>
+      ))}
+      <SoakClocks batch={batch} load={load} oven={oven} shop={shop} places={places} settled={dragged === null} />
+      {(batch.rack?.length ?? 0) > 0 && (
+        <button
+          type="button"
+          className="link mt-1 min-h-9 text-[13px]"
+          onClick={() => void editBatch(batch, 'Rack arranged', b => ({ ...b, rack: undefined }))}
+        >
+          Arrange them again
+        </button>
+      )}
+    </>
+  )
+}
+
+/** By the wall model: when each kind of blade is within 5 °C, and when it may be pulled. */
+function SoakClocks({ load, oven, shop, places, settled }: Props & { places: readonly RackPlace[]; settled: boolean }) {
+  const request = useMemo(() => (settled ? simulationOf(load, oven, places) : null), [load, oven, places, settled])
+  const answer = useAnswer('oven', request)
+  const survey = newestSurvey(oven.evidence)
+  if (!answer) return <p className="py-3 text-[13px] text-ink-2">Running the oven …</p>
+  if (!answer.ok) return <p className="py-3 text-[13px] text-bad">{answer.problems[0]?.message}</p>
+  const kinds = kindsOf(load, places)
+  const reached = answer.value.segments.at(-1)?.reachedMin ?? null
+  const minutes = (min: number | null) =>
+    min === null ? 'never' : formatQuantity(Math.round(min), 'duration', shop.units)
+  const soakOf = (bladeId: string) => load.pieces.find(p => p.blade.id === bladeId)?.group.route.soakMin ?? 0
+  const zoneOf = (marks: readonly string[]) => {
+    if (!survey) return null
+    const own = places.filter(p => marks.includes(p.mark))
+    const size = packetsOf(load).find(p => p.mark === marks[0])
+    const k = own.map(p =>
+      zoneAt(survey, {
+        acrossMm: p.acrossMm,
+        inMm: p.inMm + (size?.lengthMm ?? 0) / 2,
+        upMm: oven.chamberMm.height / 2,
+      }),
+    )
+    return k.reduce((a, b) => a + b, 0) / Math.max(1, k.length)
+  }
+  return (
+    <>
+      <table className="sheet mt-2">
+        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+          Soak clock of each kind, from oven on, by the wall model
+          {reached === null ? '' : `; the oven itself is there after ${minutes(reached)}`}
+        </caption>
+        <thead>
+          <tr>
+            <th>Blades</th>
+            <th>Thick</th>
+            <th>Sees the chamber</th>
+            {survey && <th>Zone</th>}
+            <th>Within 5° after</th>
+            <th>Pull from</th>
+          </tr>
+        </thead>
+        <tbody>
+          {kinds.map((kind, i) => {
+            const there = answer.value.load[i]?.withinFiveCMin ?? null
+            return (
+              <tr key={kind.bladeId}>
+                <td className="font-semibold">{foilMarkLine(kind.marks)}</td>
+                <td>{formatQuantity(kind.thicknessMm, 'length', shop.units)}</td>
+                <td>{Math.round(100 * kind.view)} %</td>
+                {survey && <td>{formatDifference(zoneOf(kind.marks) ?? 0, shop.units)}</td>}
+                <td>{minutes(there)}</td>
+                <td className="font-semibold">{there === null ? '—' : minutes(there + soakOf(kind.bladeId))}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      {answer.value.cautions.map(c => (
+        <p key={c.code} className="text-[13px] text-bad">
+          {c.message}
+        </p>
+      ))}
+    </>
+  )
+}

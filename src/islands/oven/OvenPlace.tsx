@@ -1,0 +1,53 @@
+import { useState } from 'react'
+import type { Workshop } from '../../core/record/schemas'
+import { changeOven } from '../../store/records'
+import { ViewChoice } from '../../ui/ViewChoice'
+import { Place } from '../Place'
+import { CorrectionView } from './CorrectionView'
+import { LogsView } from './LogsView'
+import { OvenFields } from './OvenFields'
+import type { EditOven } from './oven-props'
+
+const VIEWS = [
+  ['oven', 'The oven'],
+  ['correction', 'Correction'],
+  ['logs', 'Logs and fit'],
+] as const
+type View = (typeof VIEWS)[number][0]
+
+export default function OvenPlace({ id }: { id: string }) {
+  return <Place>{shop => <LoadedOven id={id} shop={shop} />}</Place>
+}
+
+/** One oven: what it is, what must be keyed into it, and what its logs taught. */
+function LoadedOven({ id, shop }: { id: string; shop: Workshop }) {
+  const [view, setView] = useState<View>('oven')
+  const oven = shop.ovens.find(o => o.id === id)
+  if (!oven)
+    return (
+      <div className="p-6">
+        <h1 className="text-xl">There is no such oven in this workshop</h1>
+        <a className="btn btn-ember mt-4" href="/workshop">
+          To the workshop
+        </a>
+      </div>
+    )
+  const edit: EditOven = change => void changeOven(oven.id, change)
+  return (
+    <div className="px-4 py-5 md:px-8">
+      <header className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        <h1 className="text-[26px]">{oven.name || 'Oven without a name'}</h1>
+        <p className="min-w-40 flex-1 text-[13px] text-ink-2">
+          {oven.use === 'hardening' ? 'hardening' : 'tempering'}, {(oven.powerW / 1000).toFixed(1)} kW ·{' '}
+          <a className="link" href="/workshop">
+            all of the workshop
+          </a>
+        </p>
+        <ViewChoice views={VIEWS} view={view} onView={setView} />
+      </header>
+      {view === 'oven' && <OvenFields oven={oven} shop={shop} edit={edit} />}
+      {view === 'correction' && <CorrectionView oven={oven} shop={shop} edit={edit} />}
+      {view === 'logs' && <LogsView oven={oven} shop={shop} edit={edit} />}
+    </div>
+  )
+}

@@ -1,0 +1,70 @@
+import { useState } from 'react'
+import type { OvenEvidence } from '../../core/record/oven-schema'
+import type { Workshop } from '../../core/record/schemas'
+import { QuantityField } from '../../ui/QuantityField'
+import { newId } from '../batch/edit'
+
+/** A pair of readings: a better thermometer beside the oven's own. */
+export function SensorForm({ shop, onAdd }: { shop: Workshop; onAdd: (item: OvenEvidence) => void }) {
+  const [shown, setShown] = useState<number | null>(null)
+  const [other, setOther] = useState<number | null>(null)
+  const [sdK, setSdK] = useState(2)
+  const start = 1000
+  return (
+    <section className="space-y-2 border-t border-rule-strong pt-3">
+      <h2 className="text-[17px]">Sensor check</h2>
+      <p className="text-[12.5px] text-ink-2">
+        Once it has held for ten minutes: the display, and a second thermocouple whose tip is where the blades stand.
+        Its leads are hot: gauntlets, and the power off while anything goes in.
+      </p>
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField
+          label="The display shows"
+          dimension="temperature"
+          value={shown ?? start}
+          min={50}
+          max={1300}
+          onCommit={setShown}
+        />
+        <QuantityField
+          label="The other shows"
+          dimension="temperature"
+          value={other ?? start}
+          min={50}
+          max={1300}
+          onCommit={setOther}
+        />
+      </div>
+      <label className="block">
+        <span className="label">The other is good to, one sigma</span>
+        <select className="field" value={sdK} onChange={event => setSdK(Number(event.target.value))}>
+          {[1, 2, 4, 8].map(k => (
+            <option key={k} value={k}>
+              {shop.units === 'metric' ? `± ${k} °C` : `± ${(k * 1.8).toFixed(1)} °F`}
+              {k === 1 ? ', certified' : k === 4 ? ', a usual type K' : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn"
+        disabled={shown === null && other === null}
+        onClick={() => {
+          onAdd({
+            id: newId(),
+            kind: 'sensor',
+            at: new Date().toISOString(),
+            trueC: other ?? start,
+            indicatedC: shown ?? start,
+            sdK,
+          })
+          setShown(null)
+          setOther(null)
+        }}
+      >
+        Add the check
+      </button>
+    </section>
+  )
+}

@@ -1,0 +1,71 @@
+import { correctionAt } from '../../core/oven/correction'
+import { newOven } from '../../core/record/oven-record'
+import type { Workshop } from '../../core/record/schemas'
+import { formatDifference } from '../../core/units/quantity'
+import { SelectField } from '../../ui/PlainFields'
+import { newId } from '../batch/edit'
+
+interface Props {
+  readonly shop: Workshop
+  readonly edit: (part: Partial<Workshop>) => void
+}
+
+const ASKED_C = 1065
+const MOST = 12
+
+/** The ovens of the shop, each a page of its own. */
+export function OvensPart({ shop, edit }: Props) {
+  const hardening = shop.ovens.filter(oven => oven.use === 'hardening')
+  const add = (use: 'hardening' | 'tempering') => {
+    const count = shop.ovens.filter(oven => oven.use === use).length
+    const name = `${use === 'hardening' ? 'Hardening' : 'Tempering'} oven${count > 0 ? ` ${count + 1}` : ''}`
+    edit({ ovens: [...shop.ovens, newOven(newId(), name, use === 'hardening' ? 'medium' : 'small', use)] })
+  }
+  return (
+    <>
+      <ul className="border-b border-rule">
+        {shop.ovens.map(oven => (
+          <li key={oven.id} className="border-t border-rule">
+            <a className="flex min-h-12 flex-wrap items-center gap-x-3 hover:text-ember" href={`/oven/${oven.id}`}>
+              <span className="link font-semibold">{oven.name || 'without a name'}</span>
+              <span className="flex-1 text-[12.5px] text-ink-2">
+                {oven.use}, {(oven.powerW / 1000).toFixed(1)} kW
+              </span>
+              <span className="text-[12.5px] text-ink-2">
+                keyed {formatDifference(correctionAt(oven, oven.use === 'hardening' ? ASKED_C : 200), shop.units)}
+              </span>
+            </a>
+          </li>
+        ))}
+      </ul>
+      {hardening.length > 1 && (
+        <SelectField
+          label="A new batch is hardened in"
+          value={shop.hardeningOven}
+          options={hardening.map(oven => [oven.id, oven.name] as const)}
+          onCommit={hardeningOven => edit({ hardeningOven })}
+        />
+      )}
+      <SelectField
+        label="Tempering"
+        value={shop.temperingOven}
+        options={[
+          ['own', 'in an oven of its own'],
+          ['same', 'in the hardening oven'],
+        ]}
+        onCommit={temperingOven => edit({ temperingOven })}
+      />
+      {shop.ovens.length < MOST && (
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={() => add('hardening')}>
+            Add a hardening oven
+          </button>
+          <button type="button" className="btn" onClick={() => add('tempering')}>
+            Add a tempering oven
+          </button>
+        </div>
+      )}
+      <p className="text-[12.5px] text-ink-2">Mains wiring is for a licensed electrician.</p>
+    </>
+  )
+}

@@ -1,0 +1,70 @@
+import type { APIRoute } from 'astro'
+import { z } from 'zod'
+import { writeReading } from '../../core/oven/line-protocol'
+import { problemsOf } from '../../core/record/problems'
+import { controllerOf } from '../../simulators/controller-sessions'
+import { readJson } from './_body'
+import { answer, refuse } from './_reply'
+
+const sessionId = z.string().regex(/^[\w-]{8,64}$/, { error: 'a session is 8 to 64 letters, digits, _ or -' })
+const sizes = z.enum(['small', 'medium', 'large'])
+const lineSchema = z.object({ session: sessionId, line: z.string().min(1).max(120), oven: sizes.optional() })
+
+/** How often the stream sends a reading, ms. */
+const EVERY_MS = 1000
+
+/** One line of the protocol to the stand-in, its answer back. */
+export const POST: APIRoute = async ({ request }) => {
+  if (!/^application\/json\s*(;|$)/i.test(request.headers.get('content-type') ?? ''))
+    return refuse(415, 'wrong-type', 'Send the request as application/json.')
+  const body = await readJson(request)
+  if (!body.ok) {
+    const [problem] = body.problems
+    return refuse(problem?.code === 'too-large' ? 413 : 400, problem?.code ?? 'bad-request', problem?.message ?? '')
+  }
+  const parsed = lineSchema.safeParse(body.value)
+  if (!parsed.success)
+    return refuse(400, 'bad-request', 'The request cannot be answered as it stands.', problemsOf(parsed.error))
+  const { session, line, oven } = parsed.data
+  return answer({ reply: controllerOf(session, Date.now(), oven).handle(line) })
+}
+
+/** Server-sent events: a READ line every second, until the listener leaves. */
+export const GET: APIRoute = ({ url, request }) => {
+  const session = sessionId.safeParse(url.searchParams.get('session') ?? '')
+  if (!session.success)
+    return refuse(400, 'bad-request', 'Give ?session=, the one lines are sent with.', problemsOf(session.error))
+  const size = sizes.catch('medium').parse(url.searchParams.get('oven'))
+  const text = new TextEncoder()
+  let timer: ReturnType<typeof setInterval> | undefined
+  const stop = () => clearInterval(timer)
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const send = () => {
+        const reading = controllerOf(session.data, Date.now(), size).reading()
+        try {
+          controller.enqueue(text.encode(`data: ${writeReading(reading)}\n\n`))
+        } catch {
+          stop()
+        }
+      }
+      send()
+      timer = setInterval(send, EVERY_MS)
+      request.signal.addEventListener('abort', () => {
+        stop()
+        try {
+          controller.close()
+        } catch {
+          // It is closed already.
+        }
+      })
+    },
+    cancel: stop,
+  })
+  return new Response(stream, {
+    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' },
+  })
+}
+
+export const ALL: APIRoute = () =>
+  refuse(405, 'wrong-method', 'Send lines with POST; listen with GET.', [], { allow: 'GET, POST' })

@@ -1,0 +1,126 @@
+import { formatNumber, type System } from '../../core/units/quantity'
+
+export interface LogLine {
+  readonly name: string
+  readonly points: readonly (readonly [min: number, c: number])[]
+  readonly look: 'logged' | 'model' | 'blade' | 'plan'
+}
+
+interface Props {
+  readonly lines: readonly LogLine[]
+  readonly system: System
+  readonly label: string
+  /** Temperature to mark across, °C. */
+  readonly target?: { readonly c: number; readonly name: string }
+  /** Moments to mark, minutes. */
+  readonly marks?: readonly { readonly min: number; readonly name: string }[]
+  readonly height?: number
+}
+
+const WIDTH = 760
+const LEFT = 46
+const RIGHT = 12
+const LOOKS: Readonly<Record<LogLine['look'], { className: string; width: number; dash?: string }>> = {
+  logged: { className: 'stroke-ink', width: 1.6 },
+  model: { className: 'stroke-ember', width: 1.6, dash: '5 3' },
+  blade: { className: 'stroke-ember', width: 2.4 },
+  plan: { className: 'stroke-rule-strong', width: 1.2, dash: '2 4' },
+}
+
+/** Temperatures over minutes, as they were logged and as the model has them. Lines are told apart by dash and name too. */
+export function LogDrawing({ lines, system, label, target, marks = [], height = 220 }: Props) {
+  const all = lines.flatMap(line => line.points)
+  if (all.length === 0) return null
+  const bottom = height - 22
+  const longest = Math.max(1, ...all.map(([min]) => min))
+  const hottest = Math.max(200, target?.c ?? 0, ...all.map(([, c]) => c)) * 1.04
+  const x = (min: number) => LEFT + (min / longest) * (WIDTH - LEFT - RIGHT)
+  const y = (c: number) => bottom - (c / hottest) * (bottom - 10)
+  const step = hottest > 700 ? 200 : 100
+  const grid = Array.from({ length: Math.floor(hottest / step) }, (_, i) => (i + 1) * step)
+  return (
+    <figure>
+      <svg viewBox={`0 0 ${WIDTH} ${height}`} className="w-full" role="img" aria-label={label}>
+        {grid.map(c => (
+          <g key={c}>
+            <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(c)} y2={y(c)} className="stroke-rule" strokeWidth={0.7} />
+            <text x={LEFT - 6} y={y(c) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+              {formatNumber(c, 'temperature', system)}
+            </text>
+          </g>
+        ))}
+        {[0, 0.25, 0.5, 0.75, 1].map(part => (
+          <text
+            key={part}
+            x={x(part * longest)}
+            y={height - 6}
+            fontSize={11.5}
+            textAnchor={part === 1 ? 'end' : 'middle'}
+            className="fill-ink-2"
+          >
+            {Math.round(part * longest)} min
+          </text>
+        ))}
+        {target && (
+          <line
+            x1={LEFT}
+            x2={WIDTH - RIGHT}
+            y1={y(target.c)}
+            y2={y(target.c)}
+            className="stroke-ember"
+            strokeWidth={0.8}
+            strokeDasharray="1 3"
+          />
+        )}
+        {marks.map(mark => (
+          <g key={mark.name}>
+            <line
+              x1={x(mark.min)}
+              x2={x(mark.min)}
+              y1={10}
+              y2={bottom}
+              className="stroke-ink-2"
+              strokeWidth={0.8}
+              strokeDasharray="2 3"
+            />
+            <text x={x(mark.min) + 4} y={bottom - 6} fontSize={11.5} className="fill-ink-2">
+              {mark.name}
+            </text>
+          </g>
+        ))}
+        {lines.map(line => {
+          const look = LOOKS[line.look]
+          return (
+            <path
+              key={line.name}
+              d={`M${line.points.map(([m, c]) => `${x(m).toFixed(1)} ${y(c).toFixed(1)}`).join('L')}`}
+              fill="none"
+              className={look.className}
+              strokeWidth={look.width}
+              strokeDasharray={look.dash}
+              strokeLinejoin="round"
+            />
+          )
+        })}
+      </svg>
+      <figcaption className="flex flex-wrap gap-x-5 text-[12.5px] text-ink-2">
+        {lines.map(line => (
+          <span key={line.name} className="inline-flex items-center gap-1.5">
+            <svg width="26" height="8" aria-hidden="true">
+              <line
+                x1="0"
+                x2="26"
+                y1="4"
+                y2="4"
+                className={LOOKS[line.look].className}
+                strokeWidth={LOOKS[line.look].width}
+                strokeDasharray={LOOKS[line.look].dash}
+              />
+            </svg>
+            {line.name}
+          </span>
+        ))}
+      </figcaption>
+    </figure>
+  )
+}

@@ -1,0 +1,45 @@
+import { expose } from 'comlink'
+import Papa from 'papaparse'
+import { fitOven, type OvenFitResult } from '../core/oven/fit/fit-oven'
+import { createLogReader, type ReadLog } from '../core/oven/log/read-log'
+import type { LogLayout } from '../core/oven/log/recognise'
+import { type LogPoint, thinLog } from '../core/oven/log/thin'
+import type { DetailedOven } from '../core/oven/oven-model'
+import { fail, ok, type Result } from '../core/result'
+
+/** Points a stored log keeps: a minute each for more than a day, with every dip between. */
+const KEPT_POINTS = 3000
+
+/** A log as the page has it: what was recognised, what was skipped, and the thinned points. */
+export interface LogReport extends Omit<ReadLog, 'minutes' | 'celsius'> {
+  readonly samples: number
+  readonly points: readonly LogPoint[]
+}
+
+const door = {
+  /** Reads a file piece by piece, whatever its size; `layout` sets right what would be recognised. */
+  read: (file: File, layout: LogLayout | null, progress: (share: number) => void): Promise<Result<LogReport>> =>
+    new Promise(resolve => {
+      const reader = createLogReader(layout)
+      Papa.parse<string[]>(file, {
+        skipEmptyLines: false,
+        chunk: results => {
+          reader.push(results.data)
+          progress(file.size > 0 ? Math.min(1, results.meta.cursor / file.size) : 1)
+        },
+        complete: () => {
+          const read = reader.finish()
+          if (!read.ok) return resolve(read)
+          const { minutes, celsius, ...rest } = read.value
+          resolve(ok({ ...rest, samples: minutes.length, points: thinLog(minutes, celsius, KEPT_POINTS) }))
+        },
+        error: () =>
+          resolve(fail('unreadable', 'This file could not be read from the disk. Copy it here and choose it again.')),
+      })
+    }),
+  fit: (oven: DetailedOven, points: readonly LogPoint[], progress: (share: number) => void): Result<OvenFitResult> =>
+    fitOven(oven, points, progress),
+}
+
+export type LogDoor = typeof door
+expose(door)
