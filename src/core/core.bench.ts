@@ -77,4 +77,16 @@ describe('the oven', () => {
       doorOpen: [],
     })
   })
+  bench('a programme of eight hours with a load and six openings', () => {
+    simulateOven({
+      oven: { powerW: 2200, chamberMm: { width: 150, height: 110, depth: 450 }, build: OVEN_BUILDS.medium },
+      startC: 20,
+      segments: [
+        { rateCPerH: 200, targetC: 760, holdMin: 30 },
+        { rateCPerH: null, targetC: 1065, holdMin: 150 },
+      ],
+      load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 6, when: { ovenC: 755 } }],
+      doorOpen: Array.from({ length: 6 }, (_, i) => ({ atMin: 330 + 4 * i, seconds: 15 })),
+    })
+  })
 })

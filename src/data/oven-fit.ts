@@ -14,6 +14,14 @@ export const OVEN_FIT = {
   /** A factor known to half of what was thought before, or better, was identified. */
   identifiedBelow: 0.5,
   stepS: 20,
+  /** Steps of the held and cooling legs once they are smooth, s; the change of leg is stepped finely for so long, min. */
+  smoothStepS: 60,
+  fineForMin: 6,
+  /** Of a log no more than this is looked at, h, and of its cooling, h: later nothing new is seen. */
+  longestH: 14,
+  coolingH: 4,
+  /** A start that leaves no more than this, K, is good enough: no further one is tried. */
+  goodK: 3,
   iterations: 14,
   /** Starts of the search, as a factor on wall and mass. */
   starts: [1, 0.8, 1.25],

@@ -68,8 +68,39 @@ const DOOR_S = 15
 const SAMPLE_S = 20
 const PULL_EVERY_S = 150
 
+/** How the made-up oven differs from its size: its empty run shows it. */
+const OWN_WALLS = { k: 1.12, c: 0.95 }
+const COOLED_FOR_S = 2 * 3600
+
+/** An empty run from cold at full power, held, and cooled with the door shut: what a fit wants. */
+function emptyRun(oven: Oven, now: Date, random: Random): OvenLog {
+  const detailed = detailedOven(oven)
+  const controller = createOvenController({ ...detailed, build: { ...detailed.build, wall: OWN_WALLS } })
+  const points: [number, number][] = []
+  controller.handle('PROG 1')
+  controller.handle('STEP 1 FULL 1060 10')
+  controller.handle('RUN')
+  let endedS: number | null = null
+  while (endedS === null || controller.reading().atS < endedS + COOLED_FOR_S) {
+    controller.advance(SAMPLE_S)
+    const { atS, shownC, step } = controller.reading()
+    points.push([Math.round(atS / 0.6) / 100, Math.round(((shownC ?? 20) + random.normal(0, 0.6)) * 10) / 10])
+    if (step === 0) endedS ??= atS
+  }
+  return {
+    id: random.id('log'),
+    ovenId: oven.id,
+    batchId: null,
+    name: 'empty-run.csv',
+    addedAt: new Date(now.getTime() - 9 * DAY_MS).toISOString(),
+    points,
+    loadedMin: null,
+    pulledMin: null,
+  }
+}
+
 /** The newest finished batch has the log of its heat: run on the stand-in, as a logger would have kept it. */
-export function demoLogs(batches: readonly Batch[], shop: Workshop, random: Random): OvenLog[] {
+export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, random: Random): OvenLog[] {
   const batch = batches.filter(b => b.countedOut !== null).reduce((a, b) => (b.createdAt > a.createdAt ? b : a))
   const [load] = loadsOf(batch)
   const oven = ovenOf(shop, batch)
@@ -111,6 +142,7 @@ export function demoLogs(batches: readonly Batch[], shop: Workshop, random: Rand
     run(PULL_EVERY_S)
   }
   return [
+    emptyRun(oven, now, random),
     {
       id: random.id('log'),
       ovenId: oven.id,

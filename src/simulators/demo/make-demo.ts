@@ -42,6 +42,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     logs: demoLogs(
       made.map(m => m.batch),
       shop,
+      now,
       random,
     ),
   }

@@ -17,7 +17,7 @@ const SHAPES = { sensor: 'sensor check', survey: 'survey', hardness: 'hardness' 
 /** Blades against display over temperature: what was measured, and the line with its 95 % band. Kinds differ by shape. */
 export function CorrectionChart({ observations, line, system }: Props) {
   const reach = Math.max(10, ...observations.map(o => Math.abs(o.offsetK) + 2 * o.sdK))
-  const most = Math.ceil(Math.min(60, reach) / 10) * 10
+  const most = Math.ceil((Math.min(60, reach) + 1) / 5) * 5
   const x = (c: number) => LEFT + ((c - COLD) / (HOT - COLD)) * (WIDTH - LEFT - 14)
   const y = (k: number) => BOTTOM / 2 + 6 - (Math.max(-most, Math.min(most, k)) / most) * (BOTTOM / 2 - 12)
   const steps = Array.from({ length: 45 }, (_, i) => COLD + (i * (HOT - COLD)) / 44)

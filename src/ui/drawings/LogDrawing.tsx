@@ -83,7 +83,13 @@ export function LogDrawing({ lines, system, label, target, marks = [], height = 
               strokeWidth={0.8}
               strokeDasharray="2 3"
             />
-            <text x={x(mark.min) + 4} y={bottom - 6} fontSize={11.5} className="fill-ink-2">
+            <text
+              x={x(mark.min) + (mark.min > 0.9 * longest ? -4 : 4)}
+              y={bottom - 6}
+              fontSize={11.5}
+              textAnchor={mark.min > 0.9 * longest ? 'end' : 'start'}
+              className="fill-ink-2"
+            >
               {mark.name}
             </text>
           </g>

@@ -63,7 +63,7 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
         if (!place) return null
         const bad = warned.has(packet.mark)
         const nudge = (inMm: number, acrossMm: number) =>
-          onDrop({ mark: packet.mark, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
+          onDrag({ mark: packet.mark, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
         return (
           <g
             key={packet.mark}
@@ -82,6 +82,9 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
               event.preventDefault()
               event.stopPropagation()
               nudge(step[0] as number, step[1] as number)
+            }}
+            onKeyUp={event => {
+              if (event.key.startsWith('Arrow')) onDrop(place)
             }}
             onPointerDown={event => {
               const point = at(event)

@@ -36,6 +36,10 @@ const PRIOR = FIT_FACTORS.map(name => FIT_PRIOR_SD[name])
  * whatever the arithmetic says.
  */
 const NEEDS_COOLING: ReadonlySet<FitFactor> = new Set(['wallK', 'leak'])
+/** More than this left, K, and it was not the run of an empty, shut oven at full power. */
+const POOR_FIT_K = 10
+const POOR_FIT =
+  'The model does not come onto this log: the door was opened, a load was in, or the power was held back. Do not let the oven follow it; log an empty run from cold at full power.'
 /** Steps of the differences, in logarithms. */
 const DIFFERENCE = 0.02
 const BOUND = Math.log(3)
@@ -47,9 +51,13 @@ const BOUND = Math.log(3)
  */
 export function fitOven(
   oven: DetailedOven,
-  points: readonly LogPoint[],
+  given: readonly LogPoint[],
   progress: Progress = () => {},
 ): Result<OvenFitResult> {
+  const whole = legsOf(given)
+  const offMin = whole.legs.find(leg => leg.kind === 'off')?.fromMin ?? Number.POSITIVE_INFINITY
+  const endMin = Math.min((given[0]?.[0] ?? 0) + 60 * OVEN_FIT.longestH, offMin + 60 * OVEN_FIT.coolingH)
+  const points = given.filter(([min]) => min <= endMin)
   const { legs, limited } = legsOf(points)
   const lengthMin = (points.at(-1)?.[0] ?? 0) - (points[0]?.[0] ?? 0)
   if (lengthMin < 15)
@@ -76,11 +84,15 @@ export function fitOven(
   )
   const logged = atMin.map(min => logAt(points, min))
   const run = (logs: readonly number[]) => replay(withFactors(oven, asFactors(logs)), used, points, atMin)
-  const tries = OVEN_FIT.starts.map((start, i) => {
+  let best: Found | null = null
+  for (const [i, start] of OVEN_FIT.starts.entries()) {
     const from = FIT_FACTORS.map(name => (name === 'wallK' || name === 'mass' ? Math.log(start) : 0))
-    return search(from, run, logged, share => progress((i + share) / OVEN_FIT.starts.length))
-  })
-  const best = tries.reduce((a, b) => (b.cost < a.cost ? b : a))
+    const found = search(from, run, logged, share => progress((i + share) / OVEN_FIT.starts.length))
+    if (!best || found.cost < best.cost) best = found
+    if (rms(logged, run(best.logs)) <= OVEN_FIT.goodK) break
+  }
+  if (!best) throw new RangeError('a fit has at least one start')
+  progress(1)
   const fitted = run(best.logs)
   const cools = used.some(leg => leg.kind === 'off')
   const before = run(FIT_FACTORS.map(() => 0))
@@ -99,7 +111,7 @@ export function fitOven(
     residualK: rms(logged, fitted),
     residualBeforeK: rms(logged, before),
     curve: atMin.map((min, i) => [min, logged[i] as number, fitted[i] as number] as const),
-    notes: notesOf(used, limited),
+    notes: [...(rms(logged, fitted) > POOR_FIT_K ? [POOR_FIT] : []), ...notesOf(used, limited)],
   })
 }
 

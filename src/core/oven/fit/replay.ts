@@ -34,15 +34,18 @@ export function replay(
   const model = new OvenModel(oven, first?.[1] ?? 20)
   const out = new Float64Array(atMin.length)
   const startMin = first?.[0] ?? 0
-  const { stepS } = OVEN_FIT
+  const { stepS: fineS, smoothStepS, fineForMin } = OVEN_FIT
   let next = 0
   let leg = 0
   let held = 0.3
+  let stepS: number = fineS
   for (let s = 0; next < atMin.length; s += stepS) {
     const min = startMin + s / 60
     while (next < atMin.length && (atMin[next] as number) <= min + 1e-9) out[next++] = model.indicatedC
     while (leg < legs.length - 1 && min >= (legs[leg] as Leg).toMin) leg++
     const kind = legs[leg]?.kind ?? 'off'
+    const sinceMin = min - (legs[leg]?.fromMin ?? startMin)
+    stepS = kind === 'off' && sinceMin > fineForMin ? smoothStepS : fineS
     let share = kind === 'full' ? 1 : 0
     if (kind === 'held') {
       const error = logAt(points, min + stepS / 60) - model.indicatedC

@@ -25,13 +25,11 @@ export function unitOfHeading(heading: string): 'C' | 'F' | null {
   return match?.[2] ? (match[2].toUpperCase() as 'C' | 'F') : null
 }
 
-/** What loggers write for a broken thermocouple, and values no couple of an oven can give. */
+/** What loggers write for a broken thermocouple. */
 const BREAK_TEXT =
   /^(open|o\.?c\.?|err(or)?|fault|break|burn\s?out|nan|n\/?a|inf|-+|\*+|over|ovr|ur|or|hhhh|llll|-{2,})$/i
-const BREAK_VALUES = new Set([9999, 32767, 3276.7, -9999, 999.9, 6999, -200, 2500])
 
 export const isBreakText = (cell: string): boolean => BREAK_TEXT.test(cell.trim())
 
-/** A type K couple ends at 1372 °C (IEC 60584-1, from memory): above it, far below zero, or a known mark of open circuit. */
-export const isBreakValue = (raw: number, celsius: number): boolean =>
-  BREAK_VALUES.has(raw) || celsius > 1372 || celsius < -60 || !Number.isFinite(celsius)
+/** What no couple of an oven can give: type K ends at 1372 °C (IEC 60584-1, from memory), and open circuits read far off. */
+export const isBreakValue = (celsius: number): boolean => celsius > 1372 || celsius < -60 || !Number.isFinite(celsius)

@@ -80,6 +80,11 @@ describe('logs as loggers write them', () => {
     expect(log.minutes).toHaveLength(35)
   })
 
+  it('keeps 999.9 °C, which some loggers also show for a break: an oven passes through it', () => {
+    const log = mustRead(`time s,temp °C\n${rows(20, i => `${i * 60},${(999.5 + i * 0.2).toFixed(1)}`)}`)
+    expect(log.skipped).toEqual([])
+  })
+
   it('names gaps', () => {
     const log = mustRead(`time s,temp °C\n${rows(40, i => `${i * 10 + (i > 20 ? 1800 : 0)},${500 + i}`)}`)
     expect(log.gaps).toHaveLength(1)

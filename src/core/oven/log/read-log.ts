@@ -103,7 +103,7 @@ export function createLogReader(layoutGiven: LogLayout | null = null) {
     const written = unitOfCell(cell)
     if (written && written !== of.unit) mixedUnits++
     const c = (written ?? of.unit) === 'F' ? (raw - 32) / 1.8 : raw
-    if (isBreakValue(raw, c)) return skip('break')
+    if (isBreakValue(c)) return skip('break')
     if (s === lastS) return skip('duplicate')
     if (s < lastS) return skip('backward')
     lastS = s

@@ -55,7 +55,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       title="Heat"
       says={
         loads.length > 1
-          ? `Load ${loads.indexOf(load) + 1} of ${loads.length}, ${loads[0] === load ? 'the cooler one first' : 'straight into the hot oven'}. Thin ones in front, thickest at the back.`
+          ? `Load ${loads.indexOf(load) + 1} of ${loads.length}, ${loads[0] === load ? 'the cooler one first' : 'straight into the hot oven'}.`
           : 'Thin ones in front, thickest at the back.'
       }
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}

@@ -28,14 +28,14 @@ export function RackView({ batch, load, oven, shop }: Props) {
   )
   const warnings = checkRack(oven, packets, places)
   const keep = (place: RackPlace) => {
-    setDragged(null)
+    setDragged(place)
     void editBatch(batch, 'Rack', b => ({
       ...b,
       rack: [
         ...(b.rack ?? []).filter(p => p.mark !== place.mark),
         { ...place, inMm: Math.round(place.inMm), acrossMm: Math.round(place.acrossMm) },
       ],
-    }))
+    })).then(() => setDragged(now => (now === place ? null : now)))
   }
   return (
     <>
