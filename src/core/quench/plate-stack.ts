@@ -1,5 +1,4 @@
 import { ALUMINIUM_6061, STEEL_THERMAL } from '../../data/thermal'
-import { solveInPlace } from '../oven/linear'
 import { coolingCapacity, coolingConductivity, coolingEnthalpy } from './steel-enthalpy'
 
 export interface Size {
@@ -32,6 +31,8 @@ export class PlateStack {
   /** Plate under the blade from the contact outward, then the rest of it, °C. */
   private readonly plate: Float64Array
   private readonly dxM: number
+  /** Kept from step to step: a quench takes a thousand. */
+  private readonly work = newWork()
 
   constructor(
     readonly plates: Size,
@@ -69,116 +70,155 @@ export class PlateStack {
     return { under, rest, spread: sideways + lengthways, edge }
   }
 
+  /** A copy that goes its own way: to try a blade without spending the plates. */
+  clone(): PlateStack {
+    const copy = new PlateStack(this.plates, 0)
+    copy.plate.set(this.plate)
+    return copy
+  }
+
   /**
    * Steps with a blade clamped (its half's cells from the middle outward, changed in place) or without one.
    */
   step(steel: Float64Array | null, blade: Size, conditions: StackConditions, dtS: number): void {
-    const n = (steel ? STEEL_CELLS : 0) + PLATE_CELLS + 1
     const offset = steel ? STEEL_CELLS : 0
-    const start = new Float64Array(n)
-    if (steel) start.set(steel)
-    start.set(this.plate, offset)
-    const { storage, flow } = this.system(start, offset, blade, conditions)
-    const heat = (t: Float64Array) => t.map((c, i) => storage(i).content(c))
+    const m = offset + PLATE_CELLS
+    const t = this.work.t
+    if (steel) t.set(steel)
+    for (let i = 0; i <= PLATE_CELLS; i++) t[offset + i] = this.plate[i] as number
+    this.assemble(offset, blade, conditions)
+    const { before, base } = this.work
+    const msC = conditions.martensiteStartC
+    for (let i = 0; i <= m; i++) before[i] = this.content(i, offset, m, t[i] as number, msC)
     const h = dtS * GAMMA
-    const before = heat(start)
-    const first = this.stage(start, before, h, storage, flow, n)
-    const k1 = heat(first).map((value, i) => (value - (before[i] as number)) / h)
-    const base = before.map((value, i) => value + (1 - GAMMA) * dtS * (k1[i] as number))
-    const second = this.stage(first, base, h, storage, flow, n)
-    if (steel) steel.set(second.subarray(0, STEEL_CELLS))
-    this.plate.set(second.subarray(offset))
+    base.set(before)
+    this.stage(offset, m, h, msC)
+    for (let i = 0; i <= m; i++) {
+      const k1 = (this.content(i, offset, m, t[i] as number, msC) - (before[i] as number)) / h
+      base[i] = (before[i] as number) + (1 - GAMMA) * dtS * k1
+    }
+    this.stage(offset, m, h, msC)
+    if (steel) for (let i = 0; i < STEEL_CELLS; i++) steel[i] = t[i] as number
+    for (let i = 0; i <= PLATE_CELLS; i++) this.plate[i] = t[offset + i] as number
   }
 
-  /** Solves content(T) − h·flow(T) = base by Newton; the flow is linear, conductivities as they were. */
-  private stage(
-    guess: Float64Array,
-    base: Float64Array,
-    h: number,
-    storage: (i: number) => Storage,
-    flow: { readonly g: Float64Array; readonly source: Float64Array },
-    n: number,
-  ): Float64Array {
-    const t = guess.slice()
+  private content(i: number, offset: number, m: number, c: number, msC: number): number {
+    const { steelKg, cellJPerK, restJPerK } = this.work
+    return i < offset ? steelKg * coolingEnthalpy(c, msC) : i < m ? cellJPerK * c : restJPerK * c
+  }
+
+  private slope(i: number, offset: number, m: number, c: number, msC: number): number {
+    const { steelKg, cellJPerK, restJPerK } = this.work
+    return i < offset ? steelKg * coolingCapacity(c, msC) : i < m ? cellJPerK : restJPerK
+  }
+
+  /**
+   * Solves content(T) − h·flow(T) = base by Newton, conductivities as they were. The cells are a chain, and each of the plate's is
+   * joined to the rest of it: two sweeps along the chain and one equation for the rest solve it in proportion to the cells.
+   */
+  private stage(offset: number, m: number, h: number, msC: number): void {
+    const { t, base, link, side, room, source, x, y, d } = this.work
     for (let round = 0; round < NEWTON_STEPS; round++) {
-      const a = new Float64Array(n * n)
-      const b = new Float64Array(n)
-      for (let i = 0; i < n; i++) {
-        const s = storage(i)
-        let into = flow.source[i] as number
-        for (let j = 0; j < n; j++) {
-          const g = flow.g[i * n + j] as number
-          into += g * (t[j] as number)
-          a[i * n + j] = -h * g
-        }
-        a[i * n + i] = (a[i * n + i] as number) + s.slope(t[i] as number)
-        b[i] = (base[i] as number) + h * into - s.content(t[i] as number)
+      const rest = t[m] as number
+      let restDiagonal = this.slope(m, offset, m, rest, msC) + h * (room[m] as number)
+      let restRight =
+        (base[m] as number) +
+        h * ((source[m] as number) - (room[m] as number) * rest) -
+        this.content(m, offset, m, rest, msC)
+      for (let i = 0; i < m; i++) {
+        const c = t[i] as number
+        const up = i > 0 ? (link[i - 1] as number) : 0
+        const down = i + 1 < m ? (link[i] as number) : 0
+        const beside = side[i] as number
+        const out = room[i] as number
+        let flow = (source[i] as number) - out * c + beside * (rest - c)
+        if (i > 0) flow += up * ((t[i - 1] as number) - c)
+        if (i + 1 < m) flow += down * ((t[i + 1] as number) - c)
+        d[i] = this.slope(i, offset, m, c, msC) + h * (up + down + beside + out)
+        x[i] = (base[i] as number) + h * flow - this.content(i, offset, m, c, msC)
+        y[i] = h * beside
+        restDiagonal += h * beside
+        restRight += h * beside * (c - rest)
       }
-      solveInPlace(a, b, n)
-      let largest = 0
-      for (let i = 0; i < n; i++) {
-        t[i] = (t[i] as number) + (b[i] as number)
-        largest = Math.max(largest, Math.abs(b[i] as number))
+      for (let i = 1; i < m; i++) {
+        const off = -h * (link[i - 1] as number)
+        const f = off / (d[i - 1] as number)
+        d[i] = (d[i] as number) - f * off
+        x[i] = (x[i] as number) - f * (x[i - 1] as number)
+        y[i] = (y[i] as number) - f * (y[i - 1] as number)
+      }
+      for (let i = m - 1; i >= 0; i--) {
+        const off = i + 1 < m ? h * (link[i] as number) : 0
+        x[i] = ((x[i] as number) + (i + 1 < m ? off * (x[i + 1] as number) : 0)) / (d[i] as number)
+        y[i] = ((y[i] as number) + (i + 1 < m ? off * (y[i + 1] as number) : 0)) / (d[i] as number)
+      }
+      for (let i = offset; i < m; i++) {
+        restRight += h * (side[i] as number) * (x[i] as number)
+        restDiagonal -= h * (side[i] as number) * (y[i] as number)
+      }
+      const dRest = restRight / restDiagonal
+      let largest = Math.abs(dRest)
+      t[m] = rest + dRest
+      for (let i = 0; i < m; i++) {
+        const change = (x[i] as number) + (y[i] as number) * dRest
+        t[i] = (t[i] as number) + change
+        if (Math.abs(change) > largest) largest = Math.abs(change)
       }
       if (largest < 1e-4) break
     }
-    return t
   }
 
-  private system(t: Float64Array, offset: number, blade: Size, conditions: StackConditions) {
-    const n = t.length
+  /** Links along the chain, to the rest of the plate and to the room, for the temperatures as they are. */
+  private assemble(offset: number, blade: Size, conditions: StackConditions): void {
+    const work = this.work
+    const { t, link, side, room, source } = work
+    const m = offset + PLATE_CELLS
     const { under, rest, spread, edge } = this.areas(blade)
     const { conductivity, densityKgPerM3, cp } = ALUMINIUM_6061
     const steelDx = blade.thicknessMm / 2000 / STEEL_CELLS
-    const steelKg = STEEL_THERMAL.densityKgPerM3 * under * steelDx
-    const cellJPerK = densityKgPerM3 * cp * under * this.dxM
-    const restJPerK = densityKgPerM3 * cp * rest * (this.plates.thicknessMm / 1000)
-    const msC = conditions.martensiteStartC
-    const plateStorage: Storage = { content: c => cellJPerK * c, slope: () => cellJPerK }
-    const restStorage: Storage = { content: c => restJPerK * c, slope: () => restJPerK }
-    const steelStorage: Storage = {
-      content: c => steelKg * coolingEnthalpy(c, msC),
-      slope: c => steelKg * coolingCapacity(c, msC),
+    work.steelKg = STEEL_THERMAL.densityKgPerM3 * under * steelDx
+    work.cellJPerK = densityKgPerM3 * cp * under * this.dxM
+    work.restJPerK = densityKgPerM3 * cp * rest * (this.plates.thicknessMm / 1000)
+    for (let i = 0; i <= m; i++) {
+      side[i] = i >= offset && i < m ? spread / PLATE_CELLS : 0
+      room[i] = 0
+      source[i] = 0
     }
-    const storage = (i: number) => (i < offset ? steelStorage : i === n - 1 ? restStorage : plateStorage)
-    const g = new Float64Array(n * n)
-    const source = new Float64Array(n)
-    const link = (i: number, j: number, w: number) => {
-      g[i * n + i] = (g[i * n + i] as number) - w
-      g[j * n + j] = (g[j * n + j] as number) - w
-      g[i * n + j] = (g[i * n + j] as number) + w
-      g[j * n + i] = (g[j * n + i] as number) + w
-    }
-    const toRoom = (i: number, w: number) => {
-      g[i * n + i] = (g[i * n + i] as number) - w
-      source[i] = (source[i] as number) + w * conditions.ambientC
-    }
-    for (let i = 0; i + 1 < offset; i++) {
-      const k = coolingConductivity(((t[i] as number) + (t[i + 1] as number)) / 2)
-      link(i, i + 1, (k * under) / steelDx)
-    }
+    for (let i = 0; i + 1 < offset; i++)
+      link[i] = (coolingConductivity(((t[i] as number) + (t[i + 1] as number)) / 2) * under) / steelDx
     if (offset > 0) {
       const k = coolingConductivity(t[offset - 1] as number)
-      const resistance = steelDx / 2 / k + 1 / conditions.contactWPerM2K + this.dxM / 2 / conductivity
-      link(offset - 1, offset, under / resistance)
+      link[offset - 1] = under / (steelDx / 2 / k + 1 / conditions.contactWPerM2K + this.dxM / 2 / conductivity)
     }
-    for (let i = 0; i < PLATE_CELLS; i++) {
-      if (i + 1 < PLATE_CELLS) link(offset + i, offset + i + 1, (conductivity * under) / this.dxM)
-      link(offset + i, offset + REST, spread / PLATE_CELLS)
-    }
+    for (let i = offset; i + 1 < m; i++) link[i] = (conductivity * under) / this.dxM
     const air = conditions.airWPerM2K
-    toRoom(offset + PLATE_CELLS - 1, air * under)
+    const toRoom = (i: number, w: number) => {
+      room[i] = (room[i] as number) + w
+      source[i] = (source[i] as number) + w * conditions.ambientC
+    }
+    toRoom(m - 1, air * under)
     // Open faces: what lies beside the blade shows both its sides, and with the blade gone the inner face as well.
-    toRoom(offset + REST, air * (2 * rest + edge))
+    toRoom(m, air * (2 * rest + edge))
     if (offset === 0) toRoom(0, air * under)
-    return { storage, flow: { g, source } }
   }
 }
 
-interface Storage {
-  readonly content: (c: number) => number
-  readonly slope: (c: number) => number
-}
+const LONGEST = STEEL_CELLS + PLATE_CELLS + 1
+const newWork = () => ({
+  t: new Float64Array(LONGEST),
+  before: new Float64Array(LONGEST),
+  base: new Float64Array(LONGEST),
+  link: new Float64Array(LONGEST),
+  side: new Float64Array(LONGEST),
+  room: new Float64Array(LONGEST),
+  source: new Float64Array(LONGEST),
+  x: new Float64Array(LONGEST),
+  y: new Float64Array(LONGEST),
+  d: new Float64Array(LONGEST),
+  steelKg: 0,
+  cellJPerK: 0,
+  restJPerK: 0,
+})
 
 /** Half a blade at one temperature, from its middle outward. */
 export const halfBlade = (c: number): Float64Array => new Float64Array(STEEL_CELLS).fill(c)
