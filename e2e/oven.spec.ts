@@ -38,13 +38,11 @@ test('a logger’s file in °F with decimal commas is recognised, shown with wha
 test('the wrong file is refused in plain words', async ({ page }) => {
   await page.goto('/oven/oven-1')
   await page.getByRole('button', { name: 'Logs and fit' }).click()
-  await page
-    .getByLabel('Read a log …')
-    .setInputFiles({
-      name: 'letter.txt',
-      mimeType: 'text/plain',
-      buffer: Buffer.from('dear all\nsee you\nat the\nfair\non\nmonday\n'),
-    })
+  await page.getByLabel('Read a log …').setInputFiles({
+    name: 'letter.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('dear all\nsee you\nat the\nfair\non\nmonday\n'),
+  })
   await expect(
     page.getByRole('alert').filter({ hasText: 'letter.txt: No rows with a time and a temperature' }),
   ).toBeVisible()

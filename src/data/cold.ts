@@ -8,10 +8,12 @@ export const DRY_ICE = {
   source: 'sublimation of CO2 571 kJ/kg, gas at 20 °C; handbook values, from memory',
 } as const
 
+/** Baths; flash points closed cup, °C. */
 export const BATHS = {
-  isopropanol: { label: 'isopropanol', densityKgPerM3: 785, cp: 2350, source: 'handbook value, from memory' },
-  ethanol: { label: 'ethanol', densityKgPerM3: 789, cp: 2200, source: 'handbook value, from memory' },
-  none: { label: 'no bath', densityKgPerM3: 0, cp: 0, source: '' },
+  isopropanol: { label: 'isopropanol', densityKgPerM3: 785, cp: 2350, flashC: 12, source: 'handbook value, from memory' },
+  ethanol: { label: 'ethanol', densityKgPerM3: 789, cp: 2200, flashC: 13, source: 'handbook value, from memory' },
+  acetone: { label: 'acetone', densityKgPerM3: 784, cp: 2160, flashC: -20, source: 'handbook value, from memory' },
+  none: { label: 'no bath', densityKgPerM3: 0, cp: 0, flashC: null, source: '' },
 } as const
 
 export type BathFluid = keyof typeof BATHS
@@ -21,7 +23,7 @@ export const STEEL_CHILL_J_PER_KG = { toDryIce: 38_900, toLiquidNitrogen: 73_700
 
 export const VESSEL_CP = 900
 
-/** CO2 in air, ppm: 8 h, 15 min and immediately dangerous. Source: ACGIH and NIOSH limits, from memory. */
+/** CO2 in air, ppm: 8 h (OSHA, EU), 15 min (ACGIH) and immediately dangerous (NIOSH), from memory. */
 export const CO2_LIMITS_PPM = { eightHours: 5_000, fifteenMinutes: 30_000, immediatelyDangerous: 40_000 } as const
 
 export const LIQUID_NITROGEN = {

@@ -17,9 +17,16 @@ export const FOIL_THERMAL = {
   source: 'textbook values, from memory',
 } as const
 
-export const ALUMINIUM_6061 = { conductivity: 167, densityKgPerM3: 2700, cp: 896, source: 'aluminium 6061 handbook values, from memory' } as const
+/** What plates are made of. Handbook values, from memory. */
+export const PLATE_METALS = {
+  'aluminium-6061': { label: 'aluminium 6061', conductivity: 167, densityKgPerM3: 2700, cp: 896 },
+  'aluminium-1050': { label: 'pure aluminium 1050', conductivity: 229, densityKgPerM3: 2705, cp: 900 },
+  copper: { label: 'copper', conductivity: 390, densityKgPerM3: 8960, cp: 385 },
+  steel: { label: 'plain steel', conductivity: 50, densityKgPerM3: 7850, cp: 470 },
+} as const
+export type PlateMetal = keyof typeof PLATE_METALS
 
 /** Contact through clamped foil, W/m²K, and plates to air. Common practice, no published source. */
-export const CONTACT = { clampedFoil: 800, clampedLow: 300, clampedHigh: 1200, stillAir: 8, fan: 35, airBlast: 80 } as const
+export const CONTACT = { clampedFoil: 800, clampedLow: 300, clampedHigh: 1200, stillAir: 8, fan: 35, airBlast: 80, iceWater: 400 } as const
 
 export const STEFAN_BOLTZMANN = 5.670374419e-8

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { airInRoom } from './air-in-room'
 import { dryIceFor } from './dry-ice'
 import { liquidNitrogenFor } from './liquid-nitrogen'
 import { gasShareAfter } from './room'
@@ -26,7 +27,7 @@ describe('dry ice', () => {
 
   it('raises a closed room as the mixing equation says, and warns by the limits (ACGIH, NIOSH, from memory)', () => {
     expect(dryIceFor(fourteen).peakCo2Ppm / 40_584).toBeCloseTo(1, 3)
-    expect(dryIceFor(fourteen).cautions.map(c => c.code)).toEqual(['co2-dangerous', 'solvent'])
+    expect(dryIceFor(fourteen).cautions.map(c => c.code)).toEqual(['air-refused', 'solvent'])
     expect(dryIceFor({ ...fourteen, room: { m3: 40, airChangesPerH: 0.5 } }).peakCo2Ppm / 20_716).toBeCloseTo(1, 3)
     expect(
       dryIceFor({ ...fourteen, room: { m3: 5000, airChangesPerH: 2 }, bath: { fluid: 'none', litres: 0 } }).cautions,
@@ -57,19 +58,65 @@ describe('dry ice', () => {
 
 describe('liquid nitrogen', () => {
   it('for the same blades, held 4 h, is 5.41 L: N2 199.2 kJ/kg, 0.807 kg/L, worked by hand', () => {
-    const n = liquidNitrogenFor({ steelKg: 3.234, lossWPerK: 0.2, holdH: 4, room })
+    const n = liquidNitrogenFor({ steelKg: 3.234, startC: 20, lossWPerK: 0.2, holdH: 4, room })
     expect(n.chillL).toBeCloseTo(1.545, 3)
     expect(n.coolantL).toBeCloseTo(5.411, 3)
   })
 
   it('warns when oxygen falls below 19.5 % (OSHA, from memory)', () => {
     expect(
-      liquidNitrogenFor({ steelKg: 6, lossWPerK: 0.2, holdH: 4, room: { m3: 12, airChangesPerH: 0 } }).cautions[0]
-        ?.code,
-    ).toBe('oxygen')
+      liquidNitrogenFor({ steelKg: 6, startC: 20, lossWPerK: 0.2, holdH: 4, room: { m3: 12, airChangesPerH: 0 } })
+        .cautions[0]?.code,
+    ).toBe('air-refused')
     expect(
-      liquidNitrogenFor({ steelKg: 1, lossWPerK: 0.2, holdH: 4, room: { m3: 200, airChangesPerH: 4 } }).cautions,
+      liquidNitrogenFor({ steelKg: 1, startC: 20, lossWPerK: 0.2, holdH: 4, room: { m3: 200, airChangesPerH: 4 } })
+        .cautions,
     ).toEqual([])
+  })
+})
+
+describe('the air of a room against its limits', () => {
+  // Prototype of the same equation, another making: chill gas over 15 min, then the hold's over 2 h; peak, highest 15-minute mean,
+  // 8-hour mean.
+  it.each([
+    [20, 40_584, 38_980, 13_577],
+    [40, 20_716, 19_908, 7_074],
+  ])('of %i m³ at half a change an hour', (m3, peak, quarter, shift) => {
+    const { air } = dryIceFor({ ...fourteen, room: { m3, airChangesPerH: 0.5 } })
+    expect((1e6 * air.peakShare) / peak).toBeCloseTo(1, 3)
+    const level = (name: string) => air.limits.find(l => l.name === name)?.level ?? 0
+    expect(level('15-minute mean') / quarter).toBeCloseTo(1, 2)
+    expect(level('8-hour mean') / shift).toBeCloseTo(1, 2)
+  })
+
+  it('refuses what would pass a limit, says when, and how much air would do', () => {
+    const { air } = dryIceFor(fourteen)
+    expect(air.refused).toMatch(/outdoors/)
+    const atOnce = air.limits.find(l => l.name === 'at no instant')
+    expect(atOnce?.reachedMin).toBeGreaterThan(10)
+    expect(atOnce?.reachedMin).toBeLessThanOrEqual(15)
+    const vented = dryIceFor({ ...fourteen, room: { m3: 20, airChangesPerH: air.neededAirChangesPerH } }).air
+    expect(vented.refused).toBeNull()
+    expect(air.neededAirChangesPerH).toBeGreaterThan(1)
+  })
+
+  it('more ventilation never makes it worse, and the need it names is enough (law)', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<'co2' | 'nitrogen'>('co2', 'nitrogen'),
+        fc.double({ min: 0.05, max: 8, noNaN: true }),
+        fc.double({ min: 8, max: 200, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (gas, chillM3, m3, airChangesPerH) => {
+          const at = (changes: number) =>
+            airInRoom({ gas, chillM3, holdM3: chillM3 / 4, holdH: 2, room: { m3, airChangesPerH: changes } })
+          const air = at(airChangesPerH)
+          expect(at(airChangesPerH + 1).peakShare).toBeLessThanOrEqual(air.peakShare + 1e-12)
+          if (Number.isFinite(air.neededAirChangesPerH)) expect(at(air.neededAirChangesPerH).refused).toBeNull()
+        },
+      ),
+      { numRuns: 30 },
+    )
   })
 })
 

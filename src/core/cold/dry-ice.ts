@@ -1,6 +1,7 @@
-import { BATHS, type BathFluid, CO2_LIMITS_PPM, DRY_ICE, STEEL_CHILL_J_PER_KG, VESSEL_CP } from '../../data/cold'
+import { BATHS, type BathFluid, DRY_ICE, STEEL_CHILL_J_PER_KG, VESSEL_CP } from '../../data/cold'
 import type { Caution, WorkingLine } from '../result'
-import { BACKGROUND_CO2, CHILL_MIN, gasShareAfter, type Room } from './room'
+import { type AirInRoom, airCautions, airInRoom } from './air-in-room'
+import type { Room } from './room'
 
 export interface DryIceRequest {
   readonly steelKg: number
@@ -20,6 +21,7 @@ export interface DryIceAmount {
   readonly coolantL: number
   readonly gasM3: number
   readonly peakCo2Ppm: number
+  readonly air: AirInRoom
   readonly cautions: readonly Caution[]
   readonly working: readonly WorkingLine[]
 }
@@ -42,7 +44,14 @@ export function dryIceFor(request: DryIceRequest): DryIceAmount {
   const holdKg = holdJ / DRY_ICE.latentJPerKg
   const coolantKg = chillKg + holdKg
   const gasM3 = coolantKg * DRY_ICE.gasM3PerKg
-  const peakCo2Ppm = 1e6 * gasShareAfter(chillKg * DRY_ICE.gasM3PerKg, CHILL_MIN, request.room, BACKGROUND_CO2)
+  const air = airInRoom({
+    gas: 'co2',
+    chillM3: chillKg * DRY_ICE.gasM3PerKg,
+    holdM3: holdKg * DRY_ICE.gasM3PerKg,
+    holdH: request.holdH,
+    room: request.room,
+  })
+  const peakCo2Ppm = 1e6 * air.peakShare
   return {
     chillKg,
     holdKg,
@@ -50,7 +59,8 @@ export function dryIceFor(request: DryIceRequest): DryIceAmount {
     coolantL: coolantKg / DRY_ICE.bulkKgPerL,
     gasM3,
     peakCo2Ppm,
-    cautions: gasCautions(peakCo2Ppm, request),
+    air,
+    cautions: cautionsOf(air, request),
     working: [
       {
         name: 'Steel',
@@ -79,35 +89,20 @@ export function dryIceFor(request: DryIceRequest): DryIceAmount {
         name: 'CO2 in the room',
         value: peakCo2Ppm,
         unit: 'ppm',
-        equation: 'V dC/dt = S(1 − C) + Q(C₀ − C) over 15 min',
+        equation: 'V dC/dt = S(1 − C) + Q(C₀ − C); chill over 15 min, then the hold',
         source: 'well-mixed room',
       },
     ],
   }
 }
 
-function gasCautions(peak: number, { bath }: DryIceRequest): Caution[] {
-  const level = `about ${Math.round(peak / 100) * 100} ppm CO2`
-  const found: Caution[] = []
-  if (peak > CO2_LIMITS_PPM.immediatelyDangerous)
-    found.push({
-      code: 'co2-dangerous',
-      message: `This room would reach ${level}, immediately dangerous. Chill outdoors or use far less bath.`,
-    })
-  else if (peak > CO2_LIMITS_PPM.fifteenMinutes)
-    found.push({
-      code: 'co2-high',
-      message: `This room would reach ${level}, over the 15-minute limit. Open a door on each side, or chill outdoors.`,
-    })
-  else if (peak > CO2_LIMITS_PPM.eightHours)
-    found.push({
-      code: 'co2',
-      message: `This room would reach ${level}, over the 8-hour limit. Keep a door open while it bubbles.`,
-    })
-  if (bath.fluid !== 'none' && bath.litres > 0)
+function cautionsOf(air: AirInRoom, { bath }: DryIceRequest): Caution[] {
+  const found = airCautions(air)
+  const fluid = BATHS[bath.fluid]
+  if (fluid.flashC !== null && bath.litres > 0)
     found.push({
       code: 'solvent',
-      message: `${BATHS[bath.fluid].label} burns: keep the bath well away from the oven, sparks and pilot lights.`,
+      message: `${fluid.label} gives off vapour that a spark or the oven lights from ${fluid.flashC} °C up, colder than the room: mix it away from oven, sparks and pilot lights, and cover it loosely.`,
     })
   return found
 }

@@ -1,9 +1,11 @@
 import { LIQUID_NITROGEN, OXYGEN, STEEL_CHILL_J_PER_KG } from '../../data/cold'
 import type { Caution, WorkingLine } from '../result'
-import { CHILL_MIN, gasShareAfter, type Room } from './room'
+import { type AirInRoom, airCautions, airInRoom } from './air-in-room'
+import type { Room } from './room'
 
 export interface LiquidNitrogenRequest {
   readonly steelKg: number
+  readonly startC: number
   readonly lossWPerK: number
   readonly holdH: number
   readonly room: Room
@@ -13,34 +15,41 @@ export interface LiquidNitrogenAmount {
   readonly chillL: number
   readonly holdL: number
   readonly coolantL: number
-  /** Oxygen at the end of the chill in a well-mixed room, %. */
+  readonly kgPerL: number
+  readonly gasM3: number
+  /** Least oxygen in a well-mixed room, %. */
   readonly oxygenPercent: number
+  readonly air: AirInRoom
   readonly cautions: readonly Caution[]
   readonly working: readonly WorkingLine[]
 }
 
-/** Liquid nitrogen to chill a batch from 20 °C and hold it; the cold of the gas is not credited. */
-export function liquidNitrogenFor({ steelKg, lossWPerK, holdH, room }: LiquidNitrogenRequest): LiquidNitrogenAmount {
+/** Liquid nitrogen to chill a batch and hold it; the cold of the gas is not credited. */
+export function liquidNitrogenFor({
+  steelKg,
+  startC,
+  lossWPerK,
+  holdH,
+  room,
+}: LiquidNitrogenRequest): LiquidNitrogenAmount {
   const n = LIQUID_NITROGEN
   const perL = n.latentJPerKg * n.densityKgPerL
-  const chillJ = steelKg * STEEL_CHILL_J_PER_KG.toLiquidNitrogen + n.vesselJ
+  const chillJ =
+    steelKg * STEEL_CHILL_J_PER_KG.toLiquidNitrogen * ((startC - n.boilsAtC) / (20 - n.boilsAtC)) + n.vesselJ
   const holdJ = lossWPerK * (20 - n.boilsAtC) * holdH * 3600
   const chillL = chillJ / perL
-  const oxygenPercent = OXYGEN.normalPercent * (1 - gasShareAfter(chillL * n.gasM3PerL, CHILL_MIN, room, 0))
+  const holdL = holdJ / perL
+  const air = airInRoom({ gas: 'nitrogen', chillM3: chillL * n.gasM3PerL, holdM3: holdL * n.gasM3PerL, holdH, room })
+  const oxygenPercent = OXYGEN.normalPercent * (1 - air.peakShare)
   return {
     chillL,
-    holdL: holdJ / perL,
-    coolantL: chillL + holdJ / perL,
+    holdL,
+    coolantL: chillL + holdL,
+    kgPerL: n.densityKgPerL,
+    gasM3: (chillL + holdL) * n.gasM3PerL,
     oxygenPercent,
-    cautions:
-      oxygenPercent < OXYGEN.leastPercent
-        ? [
-            {
-              code: 'oxygen',
-              message: `Oxygen in this room would fall to about ${oxygenPercent.toFixed(1)} %, below ${OXYGEN.leastPercent} %. Work outdoors or with doors wide open, with an oxygen alarm.`,
-            },
-          ]
-        : [],
+    air,
+    cautions: airCautions(air),
     working: [
       {
         name: 'Steel and vessel',
@@ -67,7 +76,7 @@ export function liquidNitrogenFor({ steelKg, lossWPerK, holdH, room }: LiquidNit
         name: 'Oxygen in the room',
         value: oxygenPercent,
         unit: '%',
-        equation: '20.9·(1 − N₂ added), over 15 min',
+        equation: '20.9·(1 − N₂ added); chill over 15 min, then the hold',
         source: 'well-mixed room',
       },
     ],

@@ -7,6 +7,7 @@ import { chamberOf, ovenOf, temperingOvenOf } from '../record/oven-record'
 import type { Oven } from '../record/oven-schema'
 import type { Batch, RunStep, Workshop } from '../record/schemas'
 import { formatBoth, formatNumber } from '../units/quantity'
+import type { PullGap } from './pull-list'
 import { type Load, loadsOf, piecesOf, type TemperLoad, temperLoadsOf, thickestMm } from './tray'
 import { foilMarkLine } from './words'
 
@@ -32,7 +33,7 @@ const MEASURE: Draft = {
  * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
  * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
  */
-export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
+export function buildRunSteps(batch: Batch, shop: Workshop, gaps: ReadonlyMap<string, PullGap> = new Map()): RunStep[] {
   const loads = loadsOf(batch)
   const pieces = piecesOf(batch)
   const steps: Draft[] = [
@@ -46,7 +47,7 @@ export function buildRunSteps(batch: Batch, shop: Workshop): RunStep[] {
       ovenSetC: 0,
       pieces: [],
     },
-    ...loads.flatMap((load, i) => loadSteps(load, loads[i - 1], shop, batch)),
+    ...loads.flatMap((load, i) => loadSteps(load, loads[i - 1], shop, batch, gaps)),
     ...(loads.length > 0 ? [ovenOff(loads)] : []),
     {
       kind: 'inspect',
@@ -70,7 +71,13 @@ export const buildTemperRun = (loads: readonly TemperLoad[], shop: Workshop, bat
   numbered([...temperSteps(loads, shop, batch), MEASURE])
 
 /** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
-function loadSteps(load: Load, before: Load | undefined, shop: Workshop, batch: Batch): Draft[] {
+function loadSteps(
+  load: Load,
+  before: Load | undefined,
+  shop: Workshop,
+  batch: Batch,
+  gaps: ReadonlyMap<string, PullGap>,
+): Draft[] {
   const oven = ovenOf(shop, batch)
   const setC = keyedC(oven, load.austenitizeC)
   const { equalise, entryC: entryNominalC } = load
@@ -113,7 +120,7 @@ function loadSteps(load: Load, before: Load | undefined, shop: Workshop, batch: 
       ovenSetC: setC,
       pieces: [],
     },
-    ...pullSteps(load, oven, setC),
+    ...pullSteps(load, oven, setC, gaps),
     {
       kind: 'pull',
       station: 'plates',
@@ -150,7 +157,7 @@ const ovenOff = (loads: readonly Load[]): Draft => ({
 })
 
 /** One packet at a time: each at its own soak, and not before the one in the plates is hand-warm. */
-function pullSteps(load: Load, oven: Oven, setC: number): Draft[] {
+function pullSteps(load: Load, oven: Oven, setC: number, gaps: ReadonlyMap<string, PullGap>): Draft[] {
   const steelKg = load.pieces.reduce((sum, p) => sum + bladeKg(p.blade), 0)
   const chamber = chamberOf(oven)
   // The clock is for the slowest case, a packet crowded by others.
@@ -178,14 +185,23 @@ function pullSteps(load: Load, oven: Oven, setC: number): Draft[] {
       title: `Pull ${piece.mark}`,
       action: `Pull ${piece.mark}, clamp, air on`,
       detail: previous
-        ? `${first} ${previous.mark} out of the plates first.`
+        ? `${first} ${previous.mark} out of the plates first.${restSays(gaps.get(piece.mark))}`
         : `${first} Into the plates at once, vice shut.`,
-      wait: { kind: 'seconds', seconds: previous ? Math.max(PACE.clampedS, soakedS(i) - soakedS(i - 1)) : soakedS(i) },
+      wait: {
+        kind: 'seconds',
+        seconds: previous
+          ? Math.max(gaps.get(piece.mark)?.seconds ?? PACE.clampedS, soakedS(i) - soakedS(i - 1))
+          : soakedS(i),
+      },
       ovenSetC: setC,
       pieces: [piece.mark],
     }
   })
 }
+
+/** Plates that must rest are named, with how long. */
+const restSays = (gap: PullGap | undefined) =>
+  gap && gap.restedS > 0 ? ` The plates rest ${Math.round(gap.restedS / 60)} min before it.` : ''
 
 function coldSteps(batch: Batch, shop: Workshop): Draft[] {
   const cold = batch.groups.filter(g => g.route.cold && batch.blades.some(b => b.groupId === g.id))

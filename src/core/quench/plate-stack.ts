@@ -1,10 +1,15 @@
-import { ALUMINIUM_6061, STEEL_THERMAL } from '../../data/thermal'
+import { PLATE_METALS, type PlateMetal, STEEL_THERMAL } from '../../data/thermal'
 import { coolingCapacity, coolingConductivity, coolingEnthalpy } from './steel-enthalpy'
 
 export interface Size {
   readonly thicknessMm: number
   readonly widthMm: number
   readonly lengthMm: number
+}
+
+/** Plates: their size, and what they are made of where it is not aluminium 6061. */
+export interface Plates extends Size {
+  readonly metal?: PlateMetal | undefined
 }
 
 export interface StackConditions {
@@ -31,15 +36,17 @@ export class PlateStack {
   /** Plate under the blade from the contact outward, then the rest of it, °C. */
   private readonly plate: Float64Array
   private readonly dxM: number
+  private readonly metal: { readonly conductivity: number; readonly densityKgPerM3: number; readonly cp: number }
   /** Kept from step to step: a quench takes a thousand. */
   private readonly work = newWork()
 
   constructor(
-    readonly plates: Size,
+    readonly plates: Plates,
     startC: number,
   ) {
     this.plate = new Float64Array(PLATE_CELLS + 1).fill(startC)
     this.dxM = plates.thicknessMm / 1000 / PLATE_CELLS
+    this.metal = PLATE_METALS[plates.metal ?? 'aluminium-6061']
   }
 
   /** Where the blade touches, °C. */
@@ -61,7 +68,7 @@ export class PlateStack {
     const whole = (widthMm * lengthMm) / 1e6
     const under = w * l
     const rest = Math.max(1e-6, whole - under)
-    const k = ALUMINIUM_6061.conductivity
+    const k = this.metal.conductivity
     const t = thicknessMm / 1000
     // From the middle of what is under the blade to the middle of what is beside it, both ways.
     const sideways = (2 * k * t * l) / (w / 6 + Math.max(1e-3, widthMm / 1000 - w) / 6)
@@ -73,8 +80,12 @@ export class PlateStack {
   /** A copy that goes its own way: to try a blade without spending the plates. */
   clone(): PlateStack {
     const copy = new PlateStack(this.plates, 0)
-    copy.plate.set(this.plate)
+    copy.copyFrom(this)
     return copy
+  }
+
+  copyFrom(other: PlateStack): void {
+    this.plate.set(other.plate)
   }
 
   /**
@@ -174,7 +185,7 @@ export class PlateStack {
     const { t, link, side, room, source } = work
     const m = offset + PLATE_CELLS
     const { under, rest, spread, edge } = this.areas(blade)
-    const { conductivity, densityKgPerM3, cp } = ALUMINIUM_6061
+    const { conductivity, densityKgPerM3, cp } = this.metal
     const steelDx = blade.thicknessMm / 2000 / STEEL_CELLS
     work.steelKg = STEEL_THERMAL.densityKgPerM3 * under * steelDx
     work.cellJPerK = densityKgPerM3 * cp * under * this.dxM

@@ -1,7 +1,7 @@
-import { CONTACT, STEEL_THERMAL, STEFAN_BOLTZMANN } from '../../data/thermal'
+import { CONTACT, STEEL_THERMAL } from '../../data/thermal'
 import type { Caution, WorkingLine } from '../result'
-import { kelvinFromC } from '../units/temperature'
-import { halfBlade, meanOf, PlateStack, type Size, type StackConditions } from './plate-stack'
+import { airLoss, MEDIA } from './air-loss'
+import { halfBlade, meanOf, PlateStack, type Plates, type Size, type StackConditions } from './plate-stack'
 import { coolingCapacity } from './steel-enthalpy'
 
 export const QUENCH_MEDIA = ['plates', 'still-air', 'fan-air', 'oil'] as const
@@ -13,7 +13,7 @@ export interface QuenchRequest {
   readonly foilMm: number
   readonly fromC: number
   readonly medium: QuenchMedium
-  readonly plates: Size
+  readonly plates: Plates
   readonly plateStartC: number
   readonly contactWPerM2K: number
   readonly airWPerM2K: number
@@ -23,6 +23,10 @@ export interface QuenchRequest {
   readonly count: number
   readonly everyS: number
   readonly clampedS: number
+  /** Seconds in still air between oven and clamp. */
+  readonly delayS?: number | undefined
+  /** Left between foil and plates, as by folds or a bow, mm. */
+  readonly clearanceMm?: number | undefined
 }
 
 export interface QuenchedBlade {
@@ -67,7 +71,7 @@ const stepAt = (s: number) => (s < 2 ? 0.02 : s < 20 ? 0.1 : s < 90 ? 0.5 : 2)
 
 function platesQuench(request: QuenchRequest): Quench {
   const { blade, fromC, count } = request
-  const conditions: StackConditions = request
+  const conditions: StackConditions = { ...request, contactWPerM2K: contactAcross(request) }
   const stack = new PlateStack(request.plates, request.plateStartC)
   const blades: QuenchedBlade[] = []
   const curve: [number, number, number][] = []
@@ -101,13 +105,12 @@ function clampOne(
   seconds: number,
   curve: [number, number, number][] | null,
 ): QuenchedBlade {
-  const steel = halfBlade(request.fromC)
   const marks = createMarks(request)
   const plateStartC = stack.meanC(request.blade)
   let platePeakC = stack.contactC
-  let s = 0
-  let bladeC = request.fromC
-  curve?.push([0, bladeC, stack.contactC])
+  curve?.push([0, request.fromC, stack.contactC])
+  let [s, bladeC] = inAir(request, marks)
+  const steel = halfBlade(bladeC)
   while (s < seconds - 1e-9) {
     const dt = Math.min(stepAt(s), seconds - s)
     stack.step(steel, request.blade, conditions, dt)
@@ -120,6 +123,31 @@ function clampOne(
     if (curve && last && s - last[0] >= Math.max(0.2, last[0] * 0.03)) curve.push([s, bladeC, stack.contactC])
   }
   return { ...marks.read(), plateStartC, platePeakC, leavesC: bladeC }
+}
+
+/** Contact in series with the air of a clearance; its conductivity at the middle of the quench. */
+function contactAcross({ contactWPerM2K, clearanceMm = 0 }: QuenchRequest): number {
+  return 1 / (1 / contactWPerM2K + clearanceMm / 1000 / GAP_AIR_W_PER_MK)
+}
+/** Air at about 400 °C, W/mK. Textbook value, from memory. */
+const GAP_AIR_W_PER_MK = 0.05
+
+/** From the oven to the clamp, in still air in its foil: the second it is clamped and what it is by then. */
+function inAir(request: QuenchRequest, marks: ReturnType<typeof createMarks>): [s: number, c: number] {
+  const delayS = request.delayS ?? 0
+  const kgPerM2 = (STEEL_THERMAL.densityKgPerM3 * request.blade.thicknessMm) / 2000
+  let [s, c] = [0, request.fromC]
+  while (s < delayS - 1e-9) {
+    const dt = Math.min(0.05, delayS - s)
+    const next =
+      c -
+      (airLoss(c, 'still-air', request.foilMm > 0, request.ambientC) * dt) /
+        (kgPerM2 * coolingCapacity(c, request.martensiteStartC))
+    marks.pass(c, next, s, dt)
+    c = next
+    s += dt
+  }
+  return [s, c]
 }
 
 /** Watches a falling temperature pass its marks, straight lines between steps. */
@@ -145,9 +173,13 @@ function createMarks({ martensiteStartC }: QuenchRequest) {
 export const seconds800to500Of = ({ secondsTo }: Pick<QuenchedBlade, 'secondsTo'>): number =>
   (secondsTo['500'] ?? FOLLOWED_S) - (secondsTo['800'] ?? 0)
 
+/** What a blade may leave its clamp at: below martensite start, and fit for a gauntlet, °C. */
+export const tooHotC = (martensiteStartC: number): number =>
+  Math.max(HANDLE_C + 40, Math.min(martensiteStartC, 200) - 20)
+
 /** The first blade that leaves its clamp above martensite start or the hand: the pause comes before it. */
 function firstTooHot(blades: readonly QuenchedBlade[], { martensiteStartC }: QuenchRequest): number | null {
-  const limit = Math.max(HANDLE_C + 40, Math.min(martensiteStartC, 200) - 20)
+  const limit = tooHotC(martensiteStartC)
   const at = blades.findIndex(blade => blade.leavesC > limit)
   return at < 0 ? null : Math.max(1, at)
 }
@@ -162,20 +194,8 @@ function rest(stack: PlateStack, request: QuenchRequest, conditions: StackCondit
   return s
 }
 
-/** Heat transfer without plates, W/m²K, and how much of a black body's glow leaves. Textbook values, from memory. */
-const MEDIA: Readonly<
-  Record<Exclude<QuenchMedium, 'plates'>, { h: number; bathC: number | null; emissivity: number }>
-> = {
-  'still-air': { h: 8, bathC: null, emissivity: 0.8 },
-  'fan-air': { h: 45, bathC: null, emissivity: 0.8 },
-  oil: { h: 1000, bathC: null, emissivity: 0 },
-}
-/** Foil reflects glow back: what is left of it. Calibrated on the reference of blades in foil in still air. */
-const FOIL_SHARE = 0.36
-
 function lumpedQuench(request: QuenchRequest): Quench {
-  const { h, emissivity } = MEDIA[request.medium as Exclude<QuenchMedium, 'plates'>]
-  const wrapped = request.foilMm > 0 && request.medium !== 'oil'
+  const medium = request.medium as keyof typeof MEDIA
   const kgPerM2 = (STEEL_THERMAL.densityKgPerM3 * request.blade.thicknessMm) / 2000
   const marks = createMarks(request)
   const curve: [number, number, number][] = [[0, request.fromC, request.ambientC]]
@@ -183,13 +203,10 @@ function lumpedQuench(request: QuenchRequest): Quench {
   let s = 0
   while (s < 3600 && c > Math.max(HANDLE_C, request.ambientC + 5) - 1) {
     const dt = s < 20 ? 0.02 : 0.2
-    const glow =
-      emissivity *
-      (wrapped ? FOIL_SHARE : 1) *
-      STEFAN_BOLTZMANN *
-      (kelvinFromC(c) ** 4 - kelvinFromC(request.ambientC) ** 4)
     const next =
-      c - ((h * (c - request.ambientC) + glow) * dt) / (kgPerM2 * coolingCapacity(c, request.martensiteStartC))
+      c -
+      (airLoss(c, medium, request.foilMm > 0, request.ambientC) * dt) /
+        (kgPerM2 * coolingCapacity(c, request.martensiteStartC))
     marks.pass(c, next, s, dt)
     c = next
     s += dt
@@ -251,7 +268,7 @@ function workingOf(request: QuenchRequest, first: QuenchedBlade | undefined): Wo
   return [
     {
       name: 'Contact through the foil',
-      value: plates ? request.contactWPerM2K : MEDIA[request.medium as Exclude<QuenchMedium, 'plates'>].h,
+      value: plates ? request.contactWPerM2K : MEDIA[request.medium as keyof typeof MEDIA].h,
       unit: 'W/m²K',
       equation: plates ? 'clamped foil 300 to 1200' : 'blade lumped, with radiation',
       source: 'common practice, no published source',

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { BATHS, type BathFluid } from '../../data/cold'
+import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
 import { QUENCH_MEDIA } from '../quench/quench'
 import { gradeNames } from '../steel/grades'
 import { compositionSchema, gradeSheetSchema } from './grade-sheet'
@@ -213,10 +215,13 @@ export const quenchRequest = z.object({
   plates: quenchSize(200).extend({
     startC: z.number().min(-40).max(300).default(20),
     cooling: z.enum(['still', 'fan', 'air-blast']).default('still'),
+    metal: z.enum(Object.keys(PLATE_METALS) as [PlateMetal, ...PlateMetal[]]).optional(),
   }),
   count: z.int().min(1).max(30).default(1),
   everyS: z.number().min(1).max(3600).default(120),
   clampedS: z.number().min(1).max(1800).default(90),
+  delayS: z.number().min(0).max(120).optional(),
+  clearanceMm: z.number().min(0).max(5).optional(),
   contactWPerM2K: z.number().min(10).max(10_000).optional(),
   airWPerM2K: z.number().min(0).max(1000).optional(),
   martensiteStartC: z.number().min(-100).max(500).optional(),
@@ -236,6 +241,49 @@ export const quenchResponse = z.object({
   pauseAfter: z.int().nullable(),
   recoverS: z.number(),
   curve: list(z.tuple([z.number(), z.number(), z.number()]).readonly()),
+  cautions: list(caution),
+  working: list(workingSchema),
+})
+
+export const coldRequest = z.object({
+  medium: z.enum(['dry-ice', 'liquid-nitrogen', 'freezer']),
+  steelKg: z.number().min(0).max(200),
+  startC: z.number().min(-20).max(80).default(20),
+  bath: z
+    .object({ fluid: z.enum(Object.keys(BATHS) as [BathFluid, ...BathFluid[]]), litres: z.number().min(0).max(200) })
+    .default({ fluid: 'none', litres: 0 }),
+  vesselKg: z.number().min(0).max(100).default(0),
+  lossWPerK: z.number().min(0).max(50),
+  holdH: z.number().min(0).max(240),
+  room: z.object({
+    m3: z
+      .number({ error: 'give the room’s volume' })
+      .min(2, { error: 'a room of less than 2 m³ is a cupboard: nobody works in it' })
+      .max(100_000),
+    airChangesPerH: z.number().min(0).max(200),
+  }),
+})
+
+export const coldResponse = z.object({
+  coolantKg: z.number(),
+  coolantL: z.number(),
+  gasM3: z.number(),
+  peak: z.object({ co2Ppm: z.number().optional(), oxygenPercent: z.number().optional() }),
+  limits: list(
+    z.object({
+      name: z.string(),
+      limit: z.number(),
+      unit: z.enum(['ppm CO2', '% oxygen']),
+      level: z.number(),
+      kept: z.boolean(),
+      reachedMin: z.number().nullable(),
+      source: z.string(),
+    }),
+  ),
+  /** Air changes an hour that would keep to the limits; null: none would. */
+  neededAirChangesPerH: z.number().nullable(),
+  /** Why the plan is refused as it stands; null: it is not. */
+  refused: z.string().nullable(),
   cautions: list(caution),
   working: list(workingSchema),
 })

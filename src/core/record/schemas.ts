@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { BENT_AT, COLOURS } from '../../data/inspection'
 import { ENTRY_SCHOOLS } from '../../data/ovens'
 import { PROTECTION_NAMES } from '../../data/protection'
 import { TIP_SHAPES } from '../blade/outline'
@@ -145,6 +146,22 @@ export const batchSchema = z.object({
   /** Packets put on the rack by hand: middle of the tang end from the door and across, mm. */
   rack: z
     .array(z.object({ mark: text(20), inMm: between(-50, 2000), acrossMm: between(-50, 2000) }))
+    .max(400)
+    .optional(),
+  /** What was seen of each blade when its foil came off, by its mark. */
+  inspections: z
+    .array(
+      z.object({
+        mark: text(20),
+        bowMm: between(0, 50).nullable(),
+        bentAt: z.enum(BENT_AT).nullable(),
+        cracked: z.boolean(),
+        colour: z.enum(COLOURS).nullable(),
+        skates: between(20, 70).nullable(),
+        bites: between(20, 70).nullable(),
+        hrc: between(5, 70).nullable(),
+      }),
+    )
     .max(400)
     .optional(),
   countedOut: z.int().min(0).max(3600).nullable(),

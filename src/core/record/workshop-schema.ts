@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { BATHS } from '../../data/cold'
+import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
 import { between, bounded } from './bounds'
 import { ovenSchema } from './oven-schema'
 
@@ -36,6 +37,15 @@ export const workshopSchema = z.object({
     lengthMm: between(100, 1200),
     startC: between(-20, 150),
     air: z.enum(['still', 'fan', 'air-blast']),
+    metal: z.enum(Object.keys(PLATE_METALS) as [PlateMetal, ...PlateMetal[]]).optional(),
+    /** Sets of plates, and people at the quench; absent: one of each. */
+    sets: z.union([z.literal(1), z.literal(2)]).optional(),
+    people: z.union([z.literal(1), z.literal(2)]).optional(),
+    /** What the maker's own thermometer taught: contact, and plates to air; absent: the usual. */
+    fit: z
+      .object({ at: z.iso.datetime(), contactWPerM2K: between(10, 10_000), airWPerM2K: between(1, 1000).nullable() })
+      .nullable()
+      .optional(),
   }),
   foil: z.object({
     rollWidthMm: between(100, 1300),
@@ -55,6 +65,10 @@ export const workshopSchema = z.object({
     vesselKg: between(0, 40),
     lossWPerK: between(0.05, 5),
     room: z.object({ m3: between(4, 5000), airChangesPerH: between(0, 60) }),
+    /** Inside of the box or vessel, mm; absent: not measured. */
+    boxMm: z.object({ length: between(50, 3000), width: between(50, 2000), depth: between(50, 2000) }).optional(),
+    /** Price of a kg of dry ice or a litre of nitrogen. */
+    price: between(0, 1000).optional(),
   }),
   block: z
     .object({

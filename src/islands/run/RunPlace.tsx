@@ -1,15 +1,17 @@
 import { useState } from 'react'
 import { buildRunSteps, buildTemperRun } from '../../core/plan/run-steps'
 import { tempersWaiting } from '../../core/plan/tempers-done'
-import { countOf } from '../../core/plan/tray'
+import { bladesOf, countOf, steelKgOf } from '../../core/plan/tray'
 import type { Batch, Run, RunStep, Workshop } from '../../core/record/schemas'
 import { CAUTIONS, DEFER } from '../../data/cautions'
 import { useBatch, useRunsOf } from '../../store/hooks'
 import { addRun } from '../../store/records'
+import { coldAmount } from '../batch/benches/cold/cold-amount'
 import { newId } from '../batch/edit'
 import { Place } from '../Place'
 import { RunDone } from './RunDone'
 import { RunView } from './RunView'
+import { usePullGaps } from './use-pull-gaps'
 
 export default function RunPlace({ batchId }: { batchId: string }) {
   return <Place>{shop => <LoadedRun batchId={batchId} shop={shop} />}</Place>
@@ -18,6 +20,7 @@ export default function RunPlace({ batchId }: { batchId: string }) {
 function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
   const batch = useBatch(batchId)
   const runs = useRunsOf(batchId)
+  const gaps = usePullGaps(batch, shop)
   const [again, setAgain] = useState<'all' | 'tempers' | null>(null)
   if (batch === undefined || runs === undefined) return <p className="p-8">Reading …</p>
   if (!batch)
@@ -31,14 +34,40 @@ function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
     )
   const run = runs.at(-1)
   if (run && run.endedAt === null) return <RunView batch={batch} run={run} shop={shop} />
+  if (gaps === undefined) return <p className="p-8">Working out the pull list …</p>
   const waiting = tempersWaiting(batch, runs)
   if (run && !again) return <RunDone batch={batch} run={run} waiting={waiting} onAgain={setAgain} />
-  const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop)
-  return <RunStart batch={batch} steps={steps} onStarted={() => setAgain(null)} />
+  const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop, gaps)
+  return (
+    <RunStart
+      batch={batch}
+      steps={steps}
+      refused={again === 'tempers' ? null : coldRefusal(batch, shop)}
+      onStarted={() => setAgain(null)}
+    />
+  )
 }
 
 /** Before anything is hot: what will happen, and whether it is practice. */
-function RunStart({ batch, steps, onStarted }: { batch: Batch; steps: RunStep[]; onStarted: () => void }) {
+/** Why a batch's cold may not be done in this room; null where it may. */
+function coldRefusal(batch: Batch, shop: Workshop): string | null {
+  const chilled = batch.groups.filter(group => group.route.cold !== null)
+  const steelKg = steelKgOf(chilled.flatMap(group => bladesOf(batch, group.id)))
+  const refusals = chilled.flatMap(
+    group => (group.route.cold && coldAmount(group.route.cold, steelKg, shop)?.air.refused) || [],
+  )
+  return refusals[0] ?? null
+}
+
+interface StartProps {
+  readonly batch: Batch
+  readonly steps: RunStep[]
+  /** Why it may not be run in the shop as planned; null where it may. */
+  readonly refused: string | null
+  readonly onStarted: () => void
+}
+
+function RunStart({ batch, steps, refused, onStarted }: StartProps) {
   const count = countOf(batch.blades)
   const [trouble, setTrouble] = useState<string | null>(null)
   const begin = async (mode: Run['mode']) => {
@@ -75,6 +104,15 @@ function RunStart({ batch, steps, onStarted }: { batch: Batch; steps: RunStep[];
           <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
             {CAUTIONS.heat} {DEFER}
           </p>
+          {refused && (
+            <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-[17px]">
+              The cold is refused: {refused}{' '}
+              <a className="underline" href={`/batch/${batch.id}/cold`}>
+                Change it at the Cold bench
+              </a>
+              . Practice is safe.
+            </p>
+          )}
           {trouble && (
             <p role="alert" className="mb-4 text-[17px] text-[#ffb8a3]">
               {trouble}
@@ -85,7 +123,12 @@ function RunStart({ batch, steps, onStarted }: { batch: Batch; steps: RunStep[];
               Practice
               <small>on the simulated oven, up to 600 times as fast</small>
             </button>
-            <button type="button" className="run-action run-action-quiet" onClick={() => void begin('shop')}>
+            <button
+              type="button"
+              className="run-action run-action-quiet"
+              disabled={refused !== null}
+              onClick={() => void begin('shop')}
+            >
               Run in the shop
               <small>you read your own oven; real time</small>
             </button>

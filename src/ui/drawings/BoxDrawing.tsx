@@ -20,7 +20,7 @@ export function BoxDrawing({ steelKg, litres, coolantKg, medium }: Props) {
   return (
     <svg
       viewBox="0 0 520 210"
-      className="max-h-[230px] w-full"
+      className="max-h-[140px] w-full"
       preserveAspectRatio="xMinYMid meet"
       role="img"
       aria-label={`Cold box: ${WORDS[medium]}`}

@@ -1,4 +1,5 @@
 import { advise } from './advise'
+import { cold } from './cold'
 import { foil } from './foil'
 import { oven } from './oven'
 import { predict } from './predict'
@@ -6,4 +7,4 @@ import { quench } from './quench'
 import { rockwell } from './rockwell'
 
 /** Every question served over HTTP, by the name of its path. */
-export const QUESTIONS = { predict, quench, foil, oven, rockwell, advise } as const
+export const QUESTIONS = { predict, quench, foil, oven, cold, rockwell, advise } as const

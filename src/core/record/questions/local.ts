@@ -8,6 +8,8 @@ import type { gradeCurves } from './grade-curves'
 import type { learn } from './learn'
 import type { oven } from './oven'
 import type { ovenOffsetQuestion } from './oven-offset'
+import type { pace } from './pace'
+import type { plateFit } from './plate-fit'
 import type { predict } from './predict'
 import type { quench } from './quench'
 import type { recipeMap } from './recipe-map'
@@ -23,6 +25,8 @@ interface Local {
   learn: typeof learn
   oven: typeof oven
   'oven-offset': typeof ovenOffsetQuestion
+  pace: typeof pace
+  'plate-fit': typeof plateFit
   predict: typeof predict
   quench: typeof quench
   'recipe-map': typeof recipeMap
@@ -48,6 +52,8 @@ export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Q
   foil: async () => anyOf((await import('./foil')).foil),
   oven: async () => anyOf((await import('./oven')).oven),
   'oven-offset': async () => anyOf((await import('./oven-offset')).ovenOffsetQuestion),
+  pace: async () => anyOf((await import('./pace')).pace),
+  'plate-fit': async () => anyOf((await import('./plate-fit')).plateFit),
   predict: async () => anyOf((await import('./predict')).predict),
   rockwell: async () => anyOf((await import('./rockwell')).rockwell),
   'temper-curve': async () => anyOf((await import('./temper-curve')).temperCurve),

@@ -40,6 +40,16 @@ const GOOD = {
     load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 6, whenOvenC: 870 }],
     doorOpen: [{ atMin: 110, seconds: 10 }],
   },
+  cold: {
+    medium: 'dry-ice',
+    steelKg: 3.2,
+    startC: 20,
+    bath: { fluid: 'isopropanol', litres: 4 },
+    vesselKg: 1,
+    lossWPerK: 0.35,
+    holdH: 2,
+    room: { m3: 40, airChangesPerH: 2 },
+  },
   rockwell: {
     readings: [61, 60.5, 61],
     block: { certifiedHrc: 60, certifiedSd: 0.2, readings: [60, 60.5] },

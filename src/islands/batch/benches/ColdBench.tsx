@@ -1,74 +1,78 @@
-import { dryIceFor } from '../../../core/cold/dry-ice'
-import { liquidNitrogenFor } from '../../../core/cold/liquid-nitrogen'
+import { useState } from 'react'
+import { boxLayout } from '../../../core/cold/box'
 import { bladesOf, steelKgOf } from '../../../core/plan/tray'
-import { type Batch, BOUNDS, type Workshop } from '../../../core/record/schemas'
-import type { Caution, WorkingLine } from '../../../core/result'
+import type { Batch, Workshop } from '../../../core/record/schemas'
 import { predict } from '../../../core/steel/predict'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
-import { BATHS, type BathFluid } from '../../../data/cold'
-import { saveShop } from '../../../store/records'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { BoxDrawing } from '../../../ui/drawings/BoxDrawing'
-import { NumberField, SelectField } from '../../../ui/PlainFields'
-import { QuantityField } from '../../../ui/QuantityField'
-import { editGroup } from '../edit'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { type BenchProps, percentText } from './bench-props'
+import { AirTable } from './cold/AirTable'
+import { ColdFields } from './cold/ColdFields'
+import { coldAmount, coldWay } from './cold/cold-amount'
+import { SchoolsView } from './cold/SchoolsView'
 import { EmptyTray } from './EmptyTray'
 
-interface Amount {
-  readonly label: string
-  readonly value: string
-  readonly unit: string
-  readonly room: string
-  readonly working: readonly WorkingLine[]
-  readonly cautions: readonly Caution[]
-}
+const VIEWS = [
+  ['box', 'Box and room'],
+  ['schools', 'Ways compared'],
+] as const
 
 /** What the cold needs, what it gives off, and what it does to the steel. */
 export function ColdBench({ batch, plan, shop, go }: BenchProps) {
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('box')
   const { route } = plan.group
-  const kg = steelKgOf(batch.groups.filter(g => g.route.cold).flatMap(g => bladesOf(batch, g.id)))
+  const chilled = batch.groups.filter(g => g.route.cold).flatMap(g => bladesOf(batch, g.id))
+  const kg = steelKgOf(chilled)
   if (batch.blades.length === 0) return <EmptyTray title="Cold" what="how much coolant it takes" go={go} />
   const without = predict(plan.grade, { ...route, cold: null }, plan.experience)
   const gain = plan.prediction.finalHrc.mean - without.finalHrc.mean
-  const amount = route.cold ? amountFor(route.cold, kg, shop) : null
+  const amount = route.cold ? coldAmount(route.cold, kg, shop) : null
+  const price = shop.cold.price
   return (
     <Bench
       title="Cold"
       says={
         route.cold
-          ? `To ${formatQuantity(route.cold.toC, 'temperature', shop.units)} and hold ${formatQuantity(route.cold.holdMin, 'duration', shop.units)}, straight after the quench, before the first temper.`
+          ? `To ${formatQuantity(route.cold.toC, 'temperature', shop.units)}, hold ${formatQuantity(route.cold.holdMin, 'duration', shop.units)}, before the first temper.`
           : 'This route has no cold treatment.'
       }
+      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
-        <BoxDrawing
-          steelKg={kg}
-          litres={shop.cold.bath.litres}
-          coolantKg={amount ? Number(amount.value) : 0}
-          medium={route.cold ? coldWay(route.cold.toC) : 'none'}
-        />
+        view === 'schools' ? (
+          <SchoolsView batch={batch} plan={plan} shop={shop} steelKg={steelKgOf(batch.blades)} />
+        ) : (
+          <>
+            <BoxDrawing
+              steelKg={kg}
+              litres={shop.cold.bath.litres}
+              coolantKg={amount ? Number(amount.value) : 0}
+              medium={route.cold ? coldWay(route.cold.toC) : 'none'}
+            />
+            <BoxFits batch={batch} shop={shop} />
+            {amount && <AirTable air={amount.air} airChangesPerH={shop.cold.room.airChangesPerH} />}
+          </>
+        )
       }
       figures={
         <>
+          {amount?.air.refused && (
+            <div role="alert" className="mb-2 border-2 border-bad bg-ember-wash p-3 text-[14px]">
+              <strong className="text-bad">This chill is refused. </strong>
+              {amount.cautions[0]?.message}
+            </div>
+          )}
           {amount && (
-            <>
-              <Figure
-                tone="ice"
-                label={amount.label}
-                value={amount.value}
-                unit={amount.unit}
-                working={amount.working}
-                note="The cold of the gas is not credited, so this is on the safe side."
-              />
-              <Figure
-                label="Air in the room at the end of the chill"
-                value={amount.room.split(' ')[0] ?? ''}
-                unit={amount.room.split(' ').slice(1).join(' ')}
-                working={amount.working}
-                note="Evenly mixed. Over the box, on the floor or in a pit it is worse than this."
-              />
-            </>
+            <Figure
+              tone="ice"
+              label={amount.label}
+              value={amount.value}
+              unit={`${amount.unit}${price ? `, ${(price * amount.bought).toFixed(2)}` : ''}`}
+              working={amount.working}
+              note="The cold of the gas is not credited, so this is on the safe side."
+            />
           )}
           <Figure
             label="What cold does to the finished blade"
@@ -83,132 +87,43 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
             working={plan.prediction.working}
             note="Cold changes austenite into martensite. It does not change corrosion resistance."
           />
-          {amount && <Warnings lines={amount.cautions} />}
+          {amount && <Warnings lines={amount.cautions.filter(c => c.code !== 'air-refused')} />}
+          {route.cold && (
+            <p className="my-2 text-[13px]">
+              Afterwards up to room temperature in still air, about 25 min: frost is water, so wipe it off before it
+              rusts, then into the first temper within the hour.
+            </p>
+          )}
           <CautionNote>
             {CAUTIONS.cold} {DEFER}
           </CautionNote>
         </>
       }
-      fields={<ColdFields batch={batch} plan={plan} shop={shop} />}
+      fields={view === 'box' && <ColdFields batch={batch} plan={plan} shop={shop} />}
     />
   )
 }
 
-const coldWay = (toC: number) => (toC > -40 ? 'freezer' : toC > -120 ? 'dry-ice' : 'liquid-nitrogen')
-
-function amountFor(
-  cold: NonNullable<Batch['groups'][number]['route']['cold']>,
-  steelKg: number,
-  shop: Workshop,
-): Amount | null {
-  const { lossWPerK, room, bath, vesselKg } = shop.cold
-  const holdH = cold.holdMin / 60
-  const way = coldWay(cold.toC)
-  if (way === 'freezer') return null
-  if (way === 'liquid-nitrogen') {
-    const n = liquidNitrogenFor({ steelKg, lossWPerK, holdH, room })
-    return {
-      label: 'Liquid nitrogen',
-      value: n.coolantL.toFixed(1),
-      unit: `L: ${n.chillL.toFixed(1)} to chill, ${n.holdL.toFixed(1)} to hold`,
-      room: `${n.oxygenPercent.toFixed(1)} % oxygen`,
-      working: n.working,
-      cautions: n.cautions,
-    }
-  }
-  const ice = dryIceFor({ steelKg, startC: 20, bath, vesselKg, lossWPerK, holdH, room })
-  const shown = formatQuantity(ice.coolantKg, 'mass', shop.units)
-  return {
-    label: 'Dry ice',
-    value: shown.split(' ')[0] ?? '',
-    unit: `${shown.split(' ')[1]}, ${ice.coolantL.toFixed(1)} L; ${formatQuantity(ice.holdKg, 'mass', shop.units)} of it to hold`,
-    room: `${Math.round(ice.peakCo2Ppm / 100) * 100} ppm CO2, limit 5000 for 8 h`,
-    working: ice.working,
-    cautions: ice.cautions,
-  }
-}
-
-/** When the cold comes, and what comes before it: both decide how much of the soft austenite it still turns. */
-function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
-  const { group } = plan
-  const { cold } = group.route
-  if (!cold) return null
-  const set = (label: string, part: Partial<typeof cold>) =>
-    void editGroup(batch, group.id, label, g => ({
-      ...g,
-      recipeId: null,
-      route: { ...g.route, cold: g.route.cold && { ...g.route.cold, ...part } },
-    }))
+/** Whether the blades stand in the box that was measured. */
+function BoxFits({ batch, shop }: { batch: Batch; shop: Workshop }) {
+  const { boxMm } = shop.cold
+  if (!boxMm) return null
+  const blades = batch.groups.filter(g => g.route.cold).flatMap(g => bladesOf(batch, g.id))
+  const each = blades.flatMap(blade => Array.from({ length: blade.count }, () => blade))
+  const { fits, layers, perLayer, tooLong } = boxLayout(boxMm, each)
+  if (each.length === 0) return null
+  if (tooLong.length > 0)
+    return (
+      <p className="mt-1 text-[13px] text-bad">
+        {[...new Set(tooLong.map(i => each[i]?.mark))].join(', ')}: longer than the box.
+      </p>
+    )
   return (
-    <>
-      <QuantityField
-        label="Delay after the quench"
-        dimension="duration"
-        value={cold.delayMin}
-        {...BOUNDS.delayMin}
-        onCommit={delayMin => set('Delay before the cold', { delayMin })}
-      />
-      <SelectField
-        label="Before it"
-        value={cold.snapTemperC === undefined ? 'nothing' : 'snap'}
-        options={[
-          ['nothing', 'nothing'],
-          ['snap', 'a snap temper, 150 °C 1 h'],
-        ]}
-        hint={cold.snapTemperC === undefined ? undefined : 'For shapes that crack; the cold then does less.'}
-        onCommit={before => set('Snap temper', { snapTemperC: before === 'snap' ? SNAP_TEMPER_C : undefined })}
-      />
-    </>
-  )
-}
-
-/** Low enough to relieve, too low to soften. Common practice, no published source. */
-const SNAP_TEMPER_C = 150
-
-function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
-  const { cold } = shop
-  const set = (part: Partial<Workshop['cold']>) => void saveShop(s => ({ ...s, cold: { ...s.cold, ...part } }))
-  return (
-    <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
-      <SelectField
-        label="Bath"
-        value={cold.bath.fluid}
-        options={Object.entries(BATHS).map(([k, v]) => [k as BathFluid, v.label] as const)}
-        onCommit={fluid => set({ bath: { ...cold.bath, fluid } })}
-      />
-      <NumberField
-        label="Bath volume"
-        unit="L"
-        value={cold.bath.litres}
-        min={0}
-        max={60}
-        onCommit={litres => set({ bath: { ...cold.bath, litres } })}
-      />
-      <QuantityField
-        label="Vessel"
-        dimension="mass"
-        value={cold.vesselKg}
-        min={0}
-        max={40}
-        onCommit={vesselKg => set({ vesselKg })}
-      />
-      <NumberField
-        label="Room"
-        unit="m³"
-        value={cold.room.m3}
-        min={4}
-        max={5000}
-        onCommit={m3 => set({ room: { ...cold.room, m3 } })}
-      />
-      <NumberField
-        label="Air changes"
-        unit="/h"
-        value={cold.room.airChangesPerH}
-        min={0}
-        max={60}
-        onCommit={airChangesPerH => set({ room: { ...cold.room, airChangesPerH } })}
-      />
-      <ColdTiming batch={batch} plan={plan} />
-    </div>
+    <p className={`mt-1 text-[13px] ${fits < each.length ? 'text-bad' : 'text-ink-2'}`}>
+      {fits < each.length
+        ? `It holds ${fits} of the ${each.length} at once: chill in ${Math.ceil(each.length / Math.max(1, fits))} goes. `
+        : `All ${each.length} stand on edge, up to ${fits}: `}
+      {layers} {layers === 1 ? 'layer' : 'layers'} of {perLayer}.
+    </p>
   )
 }

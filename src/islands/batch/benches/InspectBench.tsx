@@ -1,40 +1,48 @@
+import { useState } from 'react'
 import { countOf, piecesOf } from '../../../core/plan/tray'
+import { warmWindow } from '../../../core/quench/inspect'
+import { formatNumber, formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
-import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
 import { NumberField } from '../../../ui/PlainFields'
 import { type BenchProps, band95, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
+import { InspectOne, InspectTable } from './inspect/InspectTable'
 import { LeakField } from './inspect/LeakField'
 
-/** Count out, look, first hardness: go or no go. */
-export function InspectBench({ batch, plan, go }: BenchProps) {
+/** Count out, look, gauge, file: each blade goes on, is straightened, or waits until it is known why. */
+export function InspectBench({ batch, plan, plans, shop, go }: BenchProps) {
+  const pieces = piecesOf(batch)
+  const [chosen, setChosen] = useState(pieces[0]?.mark ?? '')
   const countIn = countOf(batch.blades)
   if (countIn === 0) return <EmptyTray title="Inspect" what="the count to check against" go={go} />
   const { countedOut } = batch
   const missing = countedOut === null ? 0 : countIn - countedOut
+  const window = warmWindow(plan.thicknessMm, plan.prediction.martensiteStartC)
   return (
     <Bench
       title="Inspect"
       says="Count before anything else; then straightness, cracks, colour, and a skating file."
-      drawing={<TrayDrawing rows={batch.blades} />}
+      drawing={
+        <>
+          <InspectTable batch={batch} plans={plans} shop={shop} chosen={chosen} onChoose={setChosen} />
+          <InspectOne key={chosen} batch={batch} plans={plans} mark={chosen} />
+        </>
+      }
       figures={
         <>
-          <Figure
-            label="Counted in"
-            value={String(countIn)}
-            unit={`: ${piecesOf(batch)
-              .map(p => p.mark)
-              .slice(0, 12)
-              .join(' ')}${countIn > 12 ? ' …' : ''}`}
-          />
-          <Figure
-            label="Should read as quenched"
-            value={hrcText(plan.prediction.hrc.asQuenched.mean)}
-            unit={`HRC ${band95(plan.prediction.hrc.asQuenched.sd)}`}
-            working={plan.prediction.working}
-          />
+          <div className="grid grid-cols-2 gap-4">
+            <NumberField
+              label={`Counted out, of ${countIn} in`}
+              whole
+              value={countedOut ?? 0}
+              min={0}
+              max={3600}
+              onCommit={value => void editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
+            />
+            <LeakField batch={batch} />
+          </div>
           {missing > 0 && (
             <Warnings
               lines={[
@@ -53,33 +61,38 @@ export function InspectBench({ batch, plan, go }: BenchProps) {
             />
           )}
           {countedOut !== null && missing === 0 && <p className="mt-2 text-good">All {countIn} are out.</p>}
+          <Figure
+            label="Should read as quenched"
+            value={hrcText(plan.prediction.hrc.asQuenched.mean)}
+            unit={`HRC ${band95(plan.prediction.hrc.asQuenched.sd)}`}
+            working={plan.prediction.working}
+          />
+          <Figure
+            label={`Can be set by hand, ${formatQuantity(plan.thicknessMm, 'length', shop.units)} in still air`}
+            value={`${Math.round(window.seconds)}`}
+            unit={`s, from ${formatQuantity(window.fromC, 'temperature', shop.units)} down to ${formatNumber(window.toC, 'temperature', shop.units)}`}
+            working={[
+              {
+                name: 'Ends at a third martensite',
+                value: window.toC,
+                unit: '°C',
+                equation: 'Ms + ln(1 − 0.35)/0.011',
+                source: 'Koistinen and Marburger (1959); the share: common practice, no published source',
+              },
+              {
+                name: 'Seconds',
+                value: window.seconds,
+                unit: 's',
+                equation: 'lumped, bare, still air',
+                source: 'docs/method.md, Plates',
+              },
+            ]}
+            note="Above it is too soft to hold its line, below it cracks. After that: clamped flat at the first temper, or in a three-pin vice while at temper heat."
+          />
           <CautionNote>
             {CAUTIONS.inspect} {DEFER}
           </CautionNote>
         </>
-      }
-      fields={
-        <div className="grid gap-6 sm:grid-cols-[200px_1fr]">
-          <div className="space-y-3">
-            <NumberField
-              label="Counted out"
-              whole
-              value={countedOut ?? 0}
-              min={0}
-              max={3600}
-              onCommit={value => void editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
-            />
-            <LeakField batch={batch} />
-          </div>
-          <ul className="list-disc space-y-1 pl-5 text-[13.5px]">
-            <li>
-              A file skates on the spine: it hardened (about 60 HRC and up). It bites: soft, stop and find out why
-              before the temper.
-            </li>
-            <li>Dark, flaky scale on one blade alone: its packet leaked. Its skin has lost carbon; note its mark.</li>
-            <li>Bent: below about 200 °C it can still be set between the plates by hand; cold, it snaps.</li>
-          </ul>
-        </div>
       }
     />
   )

@@ -1,4 +1,5 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useState } from 'react'
+import { contactOf } from '../../../core/plan/pull-list'
 import { bladesOf, loadsOf } from '../../../core/plan/tray'
 import { seconds800to500Of } from '../../../core/quench/quench'
 import type { LocalAnswer } from '../../../core/record/questions/local'
@@ -13,9 +14,15 @@ import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { PlatesDrawing } from '../../../ui/drawings/PlatesDrawing'
 import { SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { useAnswer } from '../../../workers/use-answer'
+import { editGroup } from '../edit'
 import { type BenchProps, band95, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
+import { OwnPlatesView } from './plates/OwnPlatesView'
+import { PullListView } from './plates/PullListView'
+import { quenchRequestOf } from './plates/plates-request'
+import { WaysView } from './plates/WaysView'
 
 const QuenchChart = lazy(() => import('../../../ui/charts/QuenchChart'))
 
@@ -24,38 +31,27 @@ const AIR_WORDS: Readonly<Record<Workshop['plates']['air'], string>> = {
   fan: 'a fan',
   'air-blast': 'air blast',
 }
+const VIEWS = [
+  ['one', 'One packet'],
+  ['pull', 'Pull list'],
+  ['ways', 'Ways compared'],
+  ['own', 'Your plates'],
+] as const
 /** Blades followed one after another. */
 const MOST_IN_ROW = 15
 
 /** From soak to hand-warm: one packet between the plates, and how many the plates take one after another. */
 export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('one')
   const { plates } = shop
   const blade = [...bladesOf(batch, plan.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
   const queue = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))?.pieces ?? []
   const request = (contactWPerM2K: number, count: number) =>
-    blade
-      ? {
-          blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
-          fromC: plan.group.route.austenitizeC,
-          medium: 'plates' as const,
-          plates: {
-            thicknessMm: plates.thicknessMm,
-            widthMm: plates.widthMm,
-            lengthMm: plates.lengthMm,
-            startC: plates.startC,
-            cooling: plates.air,
-          },
-          count,
-          everyS: PACE.pullEveryMin * 60,
-          clampedS: PACE.clampedS,
-          contactWPerM2K,
-          martensiteStartC: plan.prediction.martensiteStartC,
-        }
-      : null
-  const usual = useAnswer('quench', request(CONTACT.clampedFoil, 1))
+    blade ? quenchRequestOf(blade, plan, shop, contactWPerM2K, count) : null
+  const usual = useAnswer('quench', request(contactOf(shop), 1))
   const poor = useAnswer('quench', request(CONTACT.clampedLow, 1))
   const good = useAnswer('quench', request(CONTACT.clampedHigh, 1))
-  const row = useAnswer('quench', request(CONTACT.clampedFoil, Math.max(1, Math.min(MOST_IN_ROW, queue.length))))
+  const row = useAnswer('quench', request(contactOf(shop), Math.max(1, Math.min(MOST_IN_ROW, queue.length))))
   if (!blade) return <EmptyTray title="Plates" what="how fast the plates take the heat" go={go} />
   const quench = usual?.ok ? usual.value : null
   const first = quench?.blades[0]
@@ -75,28 +71,37 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
   return (
     <Bench
       title="Plates"
-      says={`From soak to hand-warm, one packet at a time. Shown: the thickest of this steel, ${blade.mark}, ${formatQuantity(blade.thicknessMm, 'length', shop.units)}.`}
+      says={`The thickest of this steel, ${blade.mark}, ${formatQuantity(blade.thicknessMm, 'length', shop.units)}.`}
+      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
-        <>
-          <PlatesDrawing
-            plates={plates}
-            blade={blade}
-            mark={queue.find(p => p.blade.id === blade.id)?.mark ?? blade.mark}
-            waiting={queue.map(p => p.mark)}
-            system={shop.units}
-          />
-          <div className="mt-3 h-[170px]">
-            <Suspense fallback={null}>
-              {quench && (
-                <QuenchChart
-                  curve={quench.curve}
-                  martensiteStartC={plan.prediction.martensiteStartC}
-                  system={shop.units}
-                />
-              )}
-            </Suspense>
-          </div>
-        </>
+        view === 'pull' ? (
+          <PullListView batch={batch} plan={plan} shop={shop} />
+        ) : view === 'ways' ? (
+          <WaysView blade={blade} plan={plan} shop={shop} />
+        ) : view === 'own' ? (
+          <OwnPlatesView blade={blade} plan={plan} shop={shop} />
+        ) : (
+          <>
+            <PlatesDrawing
+              plates={plates}
+              blade={blade}
+              mark={queue.find(p => p.blade.id === blade.id)?.mark ?? blade.mark}
+              waiting={queue.map(p => p.mark)}
+              system={shop.units}
+            />
+            <div className="mt-3 h-[170px]">
+              <Suspense fallback={null}>
+                {quench && (
+                  <QuenchChart
+                    curve={quench.curve}
+                    martensiteStartC={plan.prediction.martensiteStartC}
+                    system={shop.units}
+                  />
+                )}
+              </Suspense>
+            </div>
+          </>
+        )
       }
       figures={
         <>
@@ -121,6 +126,37 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
             working={prediction.working}
           />
           {row?.ok && <Warnings lines={row.value.cautions} />}
+          {slow && plan.group.route.seconds800to500 === undefined && (
+            <button
+              type="button"
+              className="btn my-2"
+              onClick={() =>
+                void editGroup(batch, plan.group.id, 'Slow quench', g => ({
+                  ...g,
+                  route: { ...g.route, seconds800to500: Math.max(0.1, seconds800to500 ?? 0) },
+                }))
+              }
+            >
+              Count it in every prediction of this batch
+            </button>
+          )}
+          {plan.group.route.seconds800to500 !== undefined && (
+            <p className="my-2 text-[13px]">
+              Every prediction of this batch counts {Math.round(plan.group.route.seconds800to500)} s from 800 to 500 °C.{' '}
+              <button
+                type="button"
+                className="link min-h-9"
+                onClick={() =>
+                  void editGroup(batch, plan.group.id, 'Quench as usual', g => {
+                    const { seconds800to500: _, ...route } = g.route
+                    return { ...g, route }
+                  })
+                }
+              >
+                Take it as fast enough
+              </button>
+            </p>
+          )}
           {slow && (
             <Warnings
               lines={[
@@ -137,46 +173,48 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
         </>
       }
       fields={
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
-          <QuantityField
-            label="Plate thickness"
-            dimension="length"
-            value={plates.thicknessMm}
-            min={5}
-            max={80}
-            onCommit={thicknessMm => set({ thicknessMm })}
-          />
-          <QuantityField
-            label="Plate width"
-            dimension="length"
-            value={plates.widthMm}
-            min={40}
-            max={300}
-            onCommit={widthMm => set({ widthMm })}
-          />
-          <QuantityField
-            label="Plate length"
-            dimension="length"
-            value={plates.lengthMm}
-            min={100}
-            max={1200}
-            onCommit={lengthMm => set({ lengthMm })}
-          />
-          <QuantityField
-            label="Plates start at"
-            dimension="temperature"
-            value={plates.startC}
-            min={-20}
-            max={150}
-            onCommit={startC => set({ startC })}
-          />
-          <SelectField
-            label="Plates cooled by"
-            value={plates.air}
-            options={Object.entries(AIR_WORDS).map(([k, v]) => [k as Workshop['plates']['air'], v] as const)}
-            onCommit={air => set({ air })}
-          />
-        </div>
+        view === 'one' && (
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
+            <QuantityField
+              label="Plate thickness"
+              dimension="length"
+              value={plates.thicknessMm}
+              min={5}
+              max={80}
+              onCommit={thicknessMm => set({ thicknessMm })}
+            />
+            <QuantityField
+              label="Plate width"
+              dimension="length"
+              value={plates.widthMm}
+              min={40}
+              max={300}
+              onCommit={widthMm => set({ widthMm })}
+            />
+            <QuantityField
+              label="Plate length"
+              dimension="length"
+              value={plates.lengthMm}
+              min={100}
+              max={1200}
+              onCommit={lengthMm => set({ lengthMm })}
+            />
+            <QuantityField
+              label="Plates start at"
+              dimension="temperature"
+              value={plates.startC}
+              min={-20}
+              max={150}
+              onCommit={startC => set({ startC })}
+            />
+            <SelectField
+              label="Plates cooled by"
+              value={plates.air}
+              options={Object.entries(AIR_WORDS).map(([k, v]) => [k as Workshop['plates']['air'], v] as const)}
+              onCommit={air => set({ air })}
+            />
+          </div>
+        )
       }
     />
   )

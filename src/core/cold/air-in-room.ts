@@ -1,0 +1,172 @@
+import { CO2_LIMITS_PPM, OXYGEN } from '../../data/cold'
+import type { Caution } from '../result'
+import { BACKGROUND_CO2, CHILL_MIN, gasShareAfter, type Room } from './room'
+
+/** A limit of the workplace, what this room comes to, and when. */
+export interface AirLimit {
+  readonly name: string
+  readonly limit: number
+  readonly unit: 'ppm CO2' | '% oxygen'
+  /** Level it is judged by, in the limit's unit: its own averaging time. */
+  readonly level: number
+  readonly kept: boolean
+  /** Minutes from the first gas until the level stands at the limit; null: never in the chill and hold. */
+  readonly reachedMin: number | null
+  readonly source: string
+}
+
+export interface AirRequest {
+  readonly gas: 'co2' | 'nitrogen'
+  readonly chillM3: number
+  readonly holdM3: number
+  readonly holdH: number
+  readonly room: Room
+}
+
+export interface AirInRoom {
+  readonly peakShare: number
+  readonly limits: readonly AirLimit[]
+  /** Air changes an hour that would keep the worst instant within the limit it may never pass. */
+  readonly neededAirChangesPerH: number
+  /** Over a limit that ends the plan: it is refused as it stands. */
+  readonly refused: string | null
+}
+
+const STEP_MIN = 0.5
+const SHIFT_MIN = 8 * 60
+const MOST_CHANGES = 400
+
+/** Share of the gas in the room through chill, hold and the rest of a shift, one value each half minute. */
+function levels(request: AirRequest, room: Room): Float64Array {
+  const background = request.gas === 'co2' ? BACKGROUND_CO2 : 0
+  const holdMin = request.holdH * 60
+  const n = Math.ceil(Math.max(SHIFT_MIN, CHILL_MIN + holdMin) / STEP_MIN)
+  const out = new Float64Array(n + 1)
+  out[0] = background
+  for (let i = 1; i <= n; i++) {
+    const min = (i - 0.5) * STEP_MIN
+    const perMin =
+      min < CHILL_MIN
+        ? request.chillM3 / CHILL_MIN
+        : min < CHILL_MIN + holdMin && holdMin > 0
+          ? request.holdM3 / holdMin
+          : 0
+    out[i] = gasShareAfter(perMin * STEP_MIN, STEP_MIN, room, background, out[i - 1])
+  }
+  return out
+}
+
+const highestMean = (shares: Float64Array, minutes: number): number => {
+  const width = Math.min(shares.length - 1, Math.round(minutes / STEP_MIN))
+  const mean = (i: number) => ((shares[i - 1] as number) + (shares[i] as number)) / 2
+  let sum = 0
+  for (let i = 1; i <= width; i++) sum += mean(i)
+  let best = sum
+  for (let i = width + 1; i < shares.length; i++) {
+    sum += mean(i) - mean(i - width)
+    best = Math.max(best, sum)
+  }
+  return best / width
+}
+
+/**
+ * What a chill does to the air of a well-mixed room, against the limits of workplaces, each by its own averaging time; and the
+ * ventilation that keeps to them. Over the box, on the floor or in a pit it is worse.
+ */
+export function airInRoom(request: AirRequest): AirInRoom {
+  const shares = levels(request, request.room)
+  const peakShare = Math.max(...shares)
+  const firstAt = (share: number) => {
+    const i = shares.findIndex(s => s >= share)
+    return i < 0 ? null : i * STEP_MIN
+  }
+  const limits = request.gas === 'co2' ? co2Limits(shares, peakShare, firstAt) : oxygenLimits(peakShare, firstAt)
+  return {
+    peakShare,
+    limits,
+    neededAirChangesPerH: neededChanges(request),
+    refused: refusal(request.gas, peakShare, limits),
+  }
+}
+
+function co2Limits(shares: Float64Array, peak: number, firstAt: (share: number) => number | null): AirLimit[] {
+  const ppm = (share: number) => 1e6 * share
+  const limit = (name: string, at: number, level: number, source: string): AirLimit => ({
+    name,
+    limit: at,
+    unit: 'ppm CO2',
+    level: ppm(level),
+    kept: ppm(level) <= at,
+    reachedMin: firstAt(at / 1e6),
+    source,
+  })
+  return [
+    limit(
+      '8-hour mean',
+      CO2_LIMITS_PPM.eightHours,
+      highestMean(shares, SHIFT_MIN),
+      'OSHA PEL and EU 2006/15/EC, from memory',
+    ),
+    limit('15-minute mean', CO2_LIMITS_PPM.fifteenMinutes, highestMean(shares, 15), 'ACGIH TLV-STEL, from memory'),
+    limit('at no instant', CO2_LIMITS_PPM.immediatelyDangerous, peak, 'NIOSH IDLH, from memory'),
+  ]
+}
+
+function oxygenLimits(peak: number, firstAt: (share: number) => number | null): AirLimit[] {
+  const share = 1 - OXYGEN.leastPercent / OXYGEN.normalPercent
+  const level = OXYGEN.normalPercent * (1 - peak)
+  return [
+    {
+      name: 'at no instant less than',
+      limit: OXYGEN.leastPercent,
+      unit: '% oxygen',
+      level,
+      kept: level >= OXYGEN.leastPercent,
+      reachedMin: firstAt(share),
+      source: 'OSHA 29 CFR 1910.134, from memory',
+    },
+  ]
+}
+
+/** What the person must be told: the refusal, or the limits that are not kept, with what would keep them. */
+export function airCautions(air: AirInRoom): Caution[] {
+  const changes = Number.isFinite(air.neededAirChangesPerH)
+    ? ` ${air.neededAirChangesPerH} air changes an hour would do.`
+    : ' No ventilation of this room would do.'
+  if (air.refused) return [{ code: 'air-refused', message: air.refused + changes }]
+  return air.limits
+    .filter(limit => !limit.kept)
+    .map(limit => ({
+      code: 'air-limit',
+      message: `${Math.round(limit.level)} ${limit.unit} is over the ${limit.name} of ${limit.limit}. Keep a door open on each side, and do not stay beside the box.`,
+    }))
+}
+
+/** The share no instant may pass: for CO2 the 15-minute limit, so that a mean over it keeps as well. */
+const ceilingOf = (gas: AirRequest['gas']) =>
+  gas === 'co2' ? CO2_LIMITS_PPM.fifteenMinutes / 1e6 : 1 - OXYGEN.leastPercent / OXYGEN.normalPercent
+
+function neededChanges(request: AirRequest): number {
+  const peakAt = (airChangesPerH: number) => Math.max(...levels(request, { ...request.room, airChangesPerH }))
+  const ceiling = ceilingOf(request.gas)
+  if (peakAt(0) <= ceiling) return 0
+  if (peakAt(MOST_CHANGES) > ceiling) return Number.POSITIVE_INFINITY
+  let [low, high] = [0, MOST_CHANGES]
+  for (let i = 0; i < 20; i++) {
+    const middle = (low + high) / 2
+    if (peakAt(middle) > ceiling) low = middle
+    else high = middle
+  }
+  return Math.ceil(high * 2) / 2
+}
+
+function refusal(gas: AirRequest['gas'], peak: number, limits: readonly AirLimit[]): string | null {
+  if (gas === 'nitrogen')
+    return limits.every(l => l.kept)
+      ? null
+      : `Oxygen would fall to ${(OXYGEN.normalPercent * (1 - peak)).toFixed(1)} %. Not in this room as it stands: outdoors, or with the ventilation shown and an oxygen alarm.`
+  const broken = limits.filter(l => !l.kept && l.name !== '8-hour mean')
+  return broken.length === 0
+    ? null
+    : `CO2 would reach ${Math.round((1e6 * peak) / 100) * 100} ppm. Not in this room as it stands: chill outdoors, with less bath, or with the ventilation shown.`
+}

@@ -1,0 +1,48 @@
+import type { AirInRoom } from '../../../../core/cold/air-in-room'
+
+/** The room's air against each limit of the workplace, and the air that would keep to them. */
+export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPerH: number }) {
+  const shown = (level: number, unit: string) =>
+    unit === 'ppm CO2' ? (Math.round(level / 100) * 100).toLocaleString('en') : level.toFixed(1)
+  return (
+    <section className="mt-3">
+      <table className="sheet">
+        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+          Air of the room, evenly mixed; over the box, on the floor or in a pit it is worse
+        </caption>
+        <thead>
+          <tr>
+            <th>Limit</th>
+            <th>Allowed</th>
+            <th>Here</th>
+            <th>Level first there after</th>
+            <th>Source</th>
+          </tr>
+        </thead>
+        <tbody>
+          {air.limits.map(limit => (
+            <tr key={limit.name}>
+              <td>{limit.name}</td>
+              <td>
+                {shown(limit.limit, limit.unit)} {limit.unit}
+              </td>
+              <td className={limit.kept ? 'font-semibold' : 'font-semibold text-bad'}>
+                {shown(limit.level, limit.unit)}
+                {limit.kept ? '' : ' over'}
+              </td>
+              <td>{limit.reachedMin === null ? 'never' : `${Math.round(limit.reachedMin)} min`}</td>
+              <td className="text-[12px] text-ink-2">{limit.source}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[13px]">
+        {air.neededAirChangesPerH === 0
+          ? 'Even shut, this room keeps to it.'
+          : Number.isFinite(air.neededAirChangesPerH)
+            ? `${air.neededAirChangesPerH} air changes an hour keep to it; you have set ${airChangesPerH}. A door open on each side makes about 10 to 20.`
+            : 'No ventilation of this room keeps to it: outdoors.'}
+      </p>
+    </section>
+  )
+}

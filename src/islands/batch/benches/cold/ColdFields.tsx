@@ -1,0 +1,114 @@
+import { type BatchGroup, BOUNDS, type Workshop } from '../../../../core/record/schemas'
+import { BATHS, type BathFluid } from '../../../../data/cold'
+import { saveShop } from '../../../../store/records'
+import { NumberField, SelectField } from '../../../../ui/PlainFields'
+import { QuantityField } from '../../../../ui/QuantityField'
+import { editGroup } from '../../edit'
+import type { BenchProps } from '../bench-props'
+
+/** Low enough to relieve, too low to soften. Common practice, no published source. */
+const SNAP_TEMPER_C = 150
+
+/** When the cold comes, and what comes before it: both decide how much of the soft austenite it still turns. */
+function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
+  const { group } = plan
+  const { cold } = group.route
+  if (!cold) return null
+  const set = (label: string, part: Partial<NonNullable<BatchGroup['route']['cold']>>) =>
+    void editGroup(batch, group.id, label, g => ({
+      ...g,
+      recipeId: null,
+      route: { ...g.route, cold: g.route.cold && { ...g.route.cold, ...part } },
+    }))
+  return (
+    <>
+      <QuantityField
+        label="Delay after the quench"
+        dimension="duration"
+        value={cold.delayMin}
+        {...BOUNDS.delayMin}
+        onCommit={delayMin => set('Delay before the cold', { delayMin })}
+      />
+      <SelectField
+        label="Before it"
+        value={cold.snapTemperC === undefined ? 'nothing' : 'snap'}
+        options={[
+          ['nothing', 'nothing'],
+          ['snap', 'a snap temper, 150 °C 1 h'],
+        ]}
+        hint={cold.snapTemperC === undefined ? undefined : 'For shapes that crack; the cold then does less.'}
+        onCommit={before => set('Snap temper', { snapTemperC: before === 'snap' ? SNAP_TEMPER_C : undefined })}
+      />
+    </>
+  )
+}
+
+const BOX = { length: 350, width: 250, depth: 200 }
+
+/** Box, bath, room and price of the shop; timing of the batch. */
+export function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
+  const { cold } = shop
+  const set = (part: Partial<Workshop['cold']>) => void saveShop(s => ({ ...s, cold: { ...s.cold, ...part } }))
+  const box = cold.boxMm ?? BOX
+  return (
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
+      <SelectField
+        label="Bath"
+        value={cold.bath.fluid}
+        options={Object.entries(BATHS).map(([k, v]) => [k as BathFluid, v.label] as const)}
+        onCommit={fluid => set({ bath: { ...cold.bath, fluid } })}
+      />
+      <NumberField
+        label="Bath volume"
+        unit="L"
+        value={cold.bath.litres}
+        min={0}
+        max={60}
+        onCommit={litres => set({ bath: { ...cold.bath, litres } })}
+      />
+      <QuantityField
+        label="Vessel"
+        dimension="mass"
+        value={cold.vesselKg}
+        min={0}
+        max={40}
+        onCommit={vesselKg => set({ vesselKg })}
+      />
+      <NumberField
+        label="Room"
+        unit="m³"
+        value={cold.room.m3}
+        min={4}
+        max={5000}
+        onCommit={m3 => set({ room: { ...cold.room, m3 } })}
+      />
+      <NumberField
+        label="Air changes"
+        unit="/h"
+        value={cold.room.airChangesPerH}
+        min={0}
+        max={60}
+        onCommit={airChangesPerH => set({ room: { ...cold.room, airChangesPerH } })}
+      />
+      {(['length', 'width', 'depth'] as const).map(side => (
+        <QuantityField
+          key={side}
+          label={`Box ${side} inside`}
+          dimension="length"
+          value={box[side]}
+          min={50}
+          max={2000}
+          onCommit={mm => set({ boxMm: { ...box, [side]: mm } })}
+        />
+      ))}
+      <NumberField
+        label={cold.medium === 'liquid-nitrogen' ? 'Price of a litre' : 'Price of a kg'}
+        value={cold.price ?? 0}
+        min={0}
+        max={1000}
+        onCommit={price => set({ price })}
+      />
+      <ColdTiming batch={batch} plan={plan} />
+    </div>
+  )
+}

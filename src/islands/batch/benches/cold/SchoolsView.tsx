@@ -1,0 +1,125 @@
+import type { BatchGroup, Workshop } from '../../../../core/record/schemas'
+import { predict } from '../../../../core/steel/predict'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/suggest'
+import { formatQuantity } from '../../../../core/units/quantity'
+import { editGroup } from '../../edit'
+import { type BenchProps, hrcText, percentText } from '../bench-props'
+import { coldAmount } from './cold-amount'
+
+const SCHOOLS = [
+  ['none', 'no cold', null],
+  ['freezer', 'freezer', FREEZER_C],
+  ['ice', 'dry ice', DRY_ICE_C],
+  ['nitrogen', 'liquid nitrogen', LIQUID_NITROGEN_C],
+] as const
+const DELAYS = [
+  ['at once', 15],
+  ['next day', 24 * 60],
+] as const
+const USUAL_HOLD_MIN = 60
+
+interface Row {
+  readonly key: string
+  readonly name: string
+  readonly when: string
+  readonly cold: BatchGroup['route']['cold']
+}
+
+/** None, freezer, dry ice, nitrogen; at once or a day late; with a snap temper first: what each does and costs. */
+export function SchoolsView({
+  batch,
+  plan,
+  shop,
+  steelKg,
+}: Pick<BenchProps, 'batch' | 'plan' | 'shop'> & { steelKg: number }) {
+  const { route } = plan.group
+  const holdMin = route.cold?.holdMin ?? USUAL_HOLD_MIN
+  const rows = SCHOOLS.flatMap(([key, name, toC]): Row[] =>
+    toC === null
+      ? [{ key, name, when: '—', cold: null }]
+      : [
+          ...DELAYS.map(([when, delayMin]) => ({
+            key: `${key}-${delayMin}`,
+            name,
+            when,
+            cold: { toC, holdMin, delayMin },
+          })),
+          {
+            key: `${key}-snap`,
+            name,
+            when: 'after a snap temper',
+            cold: { toC, holdMin, delayMin: 120, snapTemperC: 150 },
+          },
+        ],
+  )
+  const same = (cold: Row['cold']) => JSON.stringify(cold) === JSON.stringify(route.cold)
+  return (
+    <div className="max-h-[420px] overflow-y-auto">
+      <table className="sheet">
+        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+          {plan.grade.name}, held {formatQuantity(holdMin, 'duration', shop.units)}; corrosion resistance is the same in
+          every row
+        </caption>
+        <thead>
+          <tr>
+            <th>Cold</th>
+            <th>When</th>
+            <th>Soft austenite</th>
+            <th>Finished, HRC</th>
+            <th>Takes</th>
+            <th>
+              <span className="sr-only">Take it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(row => {
+            const made = predict(plan.grade, { ...route, cold: row.cold }, plan.experience)
+            return (
+              <tr key={row.key}>
+                <td className="!py-0.5">{row.name}</td>
+                <td className="!py-0.5 text-ink-2">{row.when}</td>
+                <td className="!py-0.5">{percentText(made.retainedAustenite.final)}</td>
+                <td className="!py-0.5 font-semibold">{hrcText(made.finalHrc.mean)}</td>
+                <td className="!py-0.5 text-ink-2">{takes(row.cold, steelKg, shop)}</td>
+                <td className="!py-0.5 text-right">
+                  {same(row.cold) ? (
+                    <span className="text-[13px] text-ink-2">this batch</span>
+                  ) : (
+                    <button
+                      type="button"
+                      className="link min-h-8 text-[13px]"
+                      aria-label={`Take ${row.name} ${row.when}`}
+                      onClick={() =>
+                        void editGroup(batch, plan.group.id, 'Cold', g => ({
+                          ...g,
+                          recipeId: null,
+                          route: { ...g.route, cold: row.cold },
+                        }))
+                      }
+                    >
+                      take it
+                    </button>
+                  )}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function takes(cold: Parameters<typeof coldAmount>[0] | null, steelKg: number, shop: Workshop): string {
+  const amount = cold && coldAmount(cold, steelKg, shop)
+  if (!amount) return '—'
+  const unit = amount.unit.startsWith('L') ? 'L' : amount.unit.split(',')[0]
+  const cost =
+    shop.cold.price && priceIsOf(shop, amount.label) ? `, ${(shop.cold.price * amount.bought).toFixed(2)}` : ''
+  return `${amount.value} ${unit}${cost}${amount.air.refused ? ', not in this room' : ''}`
+}
+
+/** The price in the workshop is of what the shop uses. */
+const priceIsOf = (shop: Workshop, label: string) =>
+  (shop.cold.medium === 'liquid-nitrogen') === (label === 'Liquid nitrogen')

@@ -1,0 +1,138 @@
+import { useState } from 'react'
+import { plateSize } from '../../../../core/plan/pull-list'
+import type { Blade, Workshop } from '../../../../core/record/schemas'
+import { formatQuantity } from '../../../../core/units/quantity'
+import { CONTACT, PLATE_METALS, type PlateMetal } from '../../../../data/thermal'
+import { saveShop } from '../../../../store/records'
+import { NumberField, SelectField } from '../../../../ui/PlainFields'
+import { QuantityField } from '../../../../ui/QuantityField'
+import { useAnswer } from '../../../../workers/use-answer'
+import type { BenchProps } from '../bench-props'
+
+interface Props {
+  readonly blade: Blade
+  readonly plan: BenchProps['plan']
+  readonly shop: Workshop
+}
+
+const ROOM_C = 22
+const metals = Object.entries(PLATE_METALS).map(([name, { label }]) => [name as PlateMetal, label] as const)
+
+/** What two readings of a thermometer say of these plates: how well the foil lies, how well they are cooled. */
+export function OwnPlatesView({ blade, plan, shop }: Props) {
+  const [clamped, setClamped] = useState<{ afterS: number; plateC: number | null }>({ afterS: 15, plateC: null })
+  const [cooled, setCooled] = useState<{ afterMin: number; plateC: number | null }>({ afterMin: 10, plateC: null })
+  const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
+  const answer = useAnswer(
+    'plate-fit',
+    clamped.plateC === null
+      ? null
+      : {
+          blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
+          fromC: plan.group.route.austenitizeC,
+          plates: plateSize(shop),
+          startC: shop.plates.startC,
+          ambientC: ROOM_C,
+          martensiteStartC: plan.prediction.martensiteStartC,
+          clamped: { afterS: clamped.afterS, plateC: clamped.plateC },
+          cooled: cooled.plateC === null ? null : { afterS: cooled.afterMin * 60, plateC: cooled.plateC },
+        },
+  )
+  return (
+    <div className="max-w-2xl space-y-3">
+      <p className="text-[13.5px]">
+        Quench one blade like {blade.mark} with the plates at{' '}
+        {formatQuantity(shop.plates.startC, 'temperature', shop.units)}. Read a thermometer on the plates early in the
+        clamp, take the blade out, and read it again after they have cooled a while. Gauntlets: plates burn long after
+        the glow is gone.
+      </p>
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <NumberField
+          label="First reading after"
+          unit="s"
+          value={clamped.afterS}
+          min={2}
+          max={600}
+          onCommit={afterS => setClamped({ ...clamped, afterS })}
+        />
+        <QuantityField
+          label="The plates were then"
+          dimension="temperature"
+          value={clamped.plateC ?? shop.plates.startC}
+          min={-20}
+          max={700}
+          onCommit={plateC => setClamped({ ...clamped, plateC })}
+        />
+        <QuantityField
+          label="Second, after it"
+          dimension="duration"
+          value={cooled.afterMin}
+          min={1}
+          max={120}
+          onCommit={afterMin => setCooled({ ...cooled, afterMin })}
+        />
+        <QuantityField
+          label="And then"
+          dimension="temperature"
+          value={cooled.plateC ?? shop.plates.startC}
+          min={-20}
+          max={700}
+          onCommit={plateC => setCooled({ ...cooled, plateC })}
+        />
+      </div>
+      {answer && !answer.ok && (
+        <p role="alert" className="text-[13px] text-bad">
+          {answer.problems[0]?.message}
+        </p>
+      )}
+      {answer?.ok && (
+        <div className="border-t border-rule pt-2">
+          <p className="text-[14px]">
+            Contact <strong>{Math.round(answer.value.contactWPerM2K)} W/m²K</strong>, from{' '}
+            {Math.round(answer.value.contactRange[0])} to {Math.round(answer.value.contactRange[1])} for a thermometer
+            good to 2 °C
+            {answer.value.airWPerM2K === null ? '' : `; to air ${Math.round(answer.value.airWPerM2K)} W/m²K`}.
+            {answer.value.contactSure ? '' : ' That is too wide to go by: read the first one earlier, at 10 to 15 s.'}
+          </p>
+          <button
+            type="button"
+            className="btn btn-ember mt-2"
+            disabled={!answer.value.contactSure}
+            onClick={() =>
+              set({
+                fit: {
+                  at: new Date().toISOString(),
+                  contactWPerM2K: answer.value.contactWPerM2K,
+                  airWPerM2K: answer.value.airWPerM2K,
+                },
+              })
+            }
+          >
+            Reckon with these plates
+          </button>
+        </div>
+      )}
+      <div className="grid grid-cols-2 gap-3 border-t border-rule pt-3 sm:grid-cols-3">
+        <SelectField
+          label="Plates of"
+          value={shop.plates.metal ?? 'aluminium-6061'}
+          options={metals}
+          onCommit={metal => set({ metal })}
+        />
+        <p className="self-end text-[13px] sm:col-span-2">
+          {shop.plates.fit ? (
+            <>
+              Reckoned with your own: {Math.round(shop.plates.fit.contactWPerM2K)} W/m²K, of{' '}
+              {shop.plates.fit.at.slice(0, 10)}.{' '}
+              <button type="button" className="link min-h-9" onClick={() => set({ fit: null })}>
+                Take the usual {CONTACT.clampedFoil}
+              </button>
+            </>
+          ) : (
+            `Reckoned with the usual ${CONTACT.clampedFoil} W/m²K through clamped foil.`
+          )}
+        </p>
+      </div>
+    </div>
+  )
+}

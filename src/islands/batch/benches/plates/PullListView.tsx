@@ -1,0 +1,122 @@
+import { useMemo } from 'react'
+import { paceRequestOf } from '../../../../core/plan/pull-list'
+import { loadsOf } from '../../../../core/plan/tray'
+import type { Pull, Waited } from '../../../../core/quench/pace'
+import type { Workshop } from '../../../../core/record/schemas'
+import { formatQuantity } from '../../../../core/units/quantity'
+import { CONTACT } from '../../../../data/thermal'
+import { saveShop } from '../../../../store/records'
+import { SelectField } from '../../../../ui/PlainFields'
+import { useAnswer } from '../../../../workers/use-answer'
+import type { BenchProps } from '../bench-props'
+
+const WAITED: Readonly<Record<Waited, string>> = {
+  door: 'the oven back at heat',
+  hands: 'your hands',
+  'plates-full': 'plates empty',
+  'plates-hot': 'plates to cool',
+}
+
+const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.round(s % 60)).padStart(2, '0')}`
+
+/** When each blade may be pulled, to the second, and what a second set, a helper or ice would change. */
+export function PullListView({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
+  const request = useMemo(() => {
+    const load = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))
+    return load ? paceRequestOf(load, shop) : null
+  }, [batch, plan, shop])
+  const heavyFirst = useMemo(() => {
+    const kg = (b: { thicknessMm: number; widthMm: number; lengthMm: number }) => b.thicknessMm * b.widthMm * b.lengthMm
+    return request && { ...request, blades: [...request.blades].sort((a, b) => kg(b) - kg(a)) }
+  }, [request])
+  const answer = useAnswer('pace', request)
+  const helped = useAnswer('pace', request && { ...request, people: 2 as const })
+  const second = useAnswer('pace', request && { ...request, sets: 2 as const })
+  const iced = useAnswer('pace', request && { ...request, restWPerM2K: CONTACT.iceWater })
+  const reordered = useAnswer('pace', heavyFirst)
+  if (!request) return null
+  if (!answer) return <p className="py-6 text-ink-2">Trying the plates …</p>
+  if (!answer.ok) return <p className="py-6 text-bad">{answer.problems[0]?.message}</p>
+  const { pulls, totalS, restS } = answer.value
+  const total = (a: ReturnType<typeof useAnswer<'pace'>>) => (a?.ok ? clock(a.value.totalS) : '…')
+  return (
+    <div>
+      <div className="max-h-[300px] overflow-y-auto">
+        <table className="sheet">
+          <caption className="sr-only">Pull list, minutes and seconds from the first pull</caption>
+          <thead>
+            <tr>
+              <th>Pull at</th>
+              <th>Blade</th>
+              <th>Plates</th>
+              <th>Out at</th>
+              <th>Leaves at</th>
+              <th>It waited for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pulls.map(pull => (
+              <PullRow key={pull.mark} pull={pull} shop={shop} sets={request.sets} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="mt-2 text-[13.5px]">
+        All {pulls.length} in <strong>{clock(totalS)}</strong> min
+        {restS > 0 ? `, of it ${clock(restS)} of rest for the plates` : ''}. A helper: {total(helped)}. A second set:{' '}
+        {total(second)}. Plates onto ice between: {total(iced)}. Heaviest first: {total(reordered)}, where the soaks
+        allow it.
+      </p>
+      <p className="text-[12.5px] text-ink-2">
+        The last blades soak on while the others are quenched: keep {clock(totalS)} within what their soak allows.
+      </p>
+      <SetsAndPeople shop={shop} />
+    </div>
+  )
+}
+
+function PullRow({ pull, shop, sets }: { pull: Pull; shop: Workshop; sets: number }) {
+  const t = (c: number) => formatQuantity(c, 'temperature', shop.units)
+  return (
+    <tr>
+      <td className="figure text-[20px]">{clock(pull.pullAtS)}</td>
+      <td className="font-semibold">{pull.mark}</td>
+      <td>
+        {sets > 1 ? `set ${pull.set}, ` : ''}
+        {t(pull.plateStartC)}
+      </td>
+      <td>{clock(pull.outAtS)}</td>
+      <td>{t(pull.leavesC)}</td>
+      <td className={pull.waitedFor === 'plates-hot' ? 'font-semibold text-ember' : 'text-ink-2'}>
+        {pull.waitedFor === null ? '—' : WAITED[pull.waitedFor]}
+        {pull.restedS > 0 ? `, ${clock(pull.restedS)}` : ''}
+      </td>
+    </tr>
+  )
+}
+
+function SetsAndPeople({ shop }: { shop: Workshop }) {
+  const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
+  return (
+    <div className="mt-3 grid max-w-md grid-cols-2 gap-3">
+      <SelectField
+        label="Sets of plates"
+        value={String(shop.plates.sets ?? 1)}
+        options={[
+          ['1', 'one'],
+          ['2', 'two'],
+        ]}
+        onCommit={n => set({ sets: n === '2' ? 2 : 1 })}
+      />
+      <SelectField
+        label="At the quench"
+        value={String(shop.plates.people ?? 1)}
+        options={[
+          ['1', 'alone'],
+          ['2', 'with a helper'],
+        ]}
+        onCommit={n => set({ people: n === '2' ? 2 : 1 })}
+      />
+    </div>
+  )
+}
