@@ -15,7 +15,10 @@ export function tempersDone(runs: readonly Pick<Run, 'steps' | 'events'>[]): Map
 }
 
 /** Temper loads still to do after what was run; none before a first run has hardened the blades. */
-export function tempersWaiting(batch: Pick<Batch, 'blades' | 'groups'>, runs: readonly Run[]): TemperLoad[] {
+export function tempersWaiting(
+  batch: Pick<Batch, 'blades' | 'groups' | 'pieceTempers'>,
+  runs: readonly Run[],
+): TemperLoad[] {
   const done = tempersDone(runs)
   return done.size === 0 ? [] : temperLoadsOf(batch, done)
 }

@@ -3,6 +3,7 @@ import { type EntrySchool, STAND_IN_PREHEATS, WAY_UP_C } from '../../data/ovens'
 import { AMBIENT_C, bladeKg } from '../oven/chamber'
 import type { Batch, BatchGroup, Blade } from '../record/schemas'
 import { gradeOf } from '../steel/grades'
+import type { Temper } from '../steel/tempering'
 
 /** One blade as it is scribed and moved: A3 of the line A x 6. */
 export interface Piece {
@@ -96,6 +97,18 @@ export function entryOf(
   return { equalise, entryC: Math.min(equalise[0]?.atC ?? WAY_UP_C, austenitizeC) }
 }
 
+/** Tempers of one blade: its group's, and those that were written for it alone. */
+export function tempersOf(batch: Pick<Batch, 'pieceTempers'>, piece: Piece): readonly Temper[] {
+  const own = batch.pieceTempers?.find(entry => entry.mark === piece.mark)?.tempers ?? []
+  return [...piece.group.route.tempers, ...own]
+}
+
+/** A blade's whole route, with what was written for it alone. */
+export const routeOfPiece = (batch: Pick<Batch, 'pieceTempers'>, piece: Piece): BatchGroup['route'] => ({
+  ...piece.group.route,
+  tempers: [...tempersOf(batch, piece)],
+})
+
 /** Blades that go into the tempering oven together. */
 export interface TemperLoad {
   readonly round: number
@@ -109,15 +122,15 @@ export interface TemperLoad {
  * has already had, by its mark, are left out.
  */
 export function temperLoadsOf(
-  batch: Pick<Batch, 'blades' | 'groups'>,
+  batch: Pick<Batch, 'blades' | 'groups' | 'pieceTempers'>,
   done: ReadonlyMap<string, number> = new Map(),
 ): TemperLoad[] {
   const pieces = piecesOf(batch)
-  const rounds = Math.max(0, ...batch.groups.map(g => g.route.tempers.length))
+  const rounds = Math.max(0, ...pieces.map(piece => tempersOf(batch, piece).length))
   return Array.from({ length: rounds }, (_, round) => {
     const loads = new Map<string, TemperLoad & { pieces: Piece[] }>()
     for (const piece of pieces) {
-      const temper = piece.group.route.tempers[round]
+      const temper = tempersOf(batch, piece)[round]
       if (!temper || round < (done.get(piece.mark) ?? 0)) continue
       const key = `${temper.atC}/${temper.holdMin}`
       const load = loads.get(key) ?? { round: round + 1, atC: temper.atC, holdMin: temper.holdMin, pieces: [] }

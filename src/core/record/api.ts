@@ -68,6 +68,11 @@ export const rockwellRequest = z.object({
   block: blockSchema.nullable().optional(),
   thicknessMm: bounded('bladeThicknessMm').optional(),
   target: targetSchema.nullable().optional(),
+  /** Files tried on the same steel, combined with the readings by likelihood. */
+  files: z
+    .array(z.object({ skates: readingValue.nullable(), bites: readingValue.nullable() }))
+    .max(50)
+    .optional(),
 })
 
 export const adviseRequest = z.object({
@@ -300,6 +305,16 @@ export const rockwellResponse = z.object({
   minimumEdgeMm: z.number(),
   thickEnough: z.boolean().nullable(),
   verification: z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() }).nullable(),
+  /** With the files; null where none were given. */
+  combined: z
+    .object({
+      mean: z.number(),
+      sd: z.number(),
+      low: z.number(),
+      high: z.number(),
+      inTargetProbability: z.number().nullable(),
+    })
+    .nullable(),
   working: list(workingSchema),
 })
 

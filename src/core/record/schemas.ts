@@ -107,6 +107,21 @@ export const groupSchema = z.object({
   decisions: z.array(decisionSchema).max(200),
 })
 
+export const stageSchema = z.templateLiteral([
+  z.enum([
+    'as-quenched',
+    'after-cold',
+    'temper-1',
+    'temper-2',
+    'temper-3',
+    'temper-4',
+    'temper-5',
+    'temper-6',
+    'temper-7',
+    'temper-8',
+  ]),
+])
+
 export const batchSchema = z.object({
   id,
   /** Counts the saves; a second tab sees by it that the batch moved on. */
@@ -164,24 +179,27 @@ export const batchSchema = z.object({
     )
     .max(400)
     .optional(),
+  /** Tempers of single blades after those of their group, by mark: where blades of one group need different ones. */
+  pieceTempers: z
+    .array(z.object({ mark: text(20), tempers: z.array(temperSchema).max(8) }))
+    .max(400)
+    .optional(),
+  /** Files tried on a blade: the hardest that skated and the softest that bit, HRC. */
+  files: z
+    .array(
+      z.object({
+        mark: text(20),
+        stage: stageSchema,
+        skates: between(20, 70).nullable(),
+        bites: between(20, 70).nullable(),
+        at: instant,
+      }),
+    )
+    .max(2000)
+    .optional(),
   countedOut: z.int().min(0).max(3600).nullable(),
   note: text(4000),
 })
-
-export const stageSchema = z.templateLiteral([
-  z.enum([
-    'as-quenched',
-    'after-cold',
-    'temper-1',
-    'temper-2',
-    'temper-3',
-    'temper-4',
-    'temper-5',
-    'temper-6',
-    'temper-7',
-    'temper-8',
-  ]),
-])
 
 export const readingSchema = z.object({
   id,
@@ -193,6 +211,10 @@ export const readingSchema = z.object({
   hrc: between(5, 70),
   at: instant,
   deletedAt: instant.nullable(),
+  /** Where on the blade, mm from the butt and from the spine; absent: not noted. */
+  place: z.object({ xMm: between(0, 1000), yMm: between(0, 200) }).optional(),
+  /** Taken on a tester without a block check of that day. */
+  unchecked: z.boolean().optional(),
 })
 
 export const recipeSchema = z.object({

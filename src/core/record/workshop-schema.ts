@@ -70,6 +70,26 @@ export const workshopSchema = z.object({
     /** Price of a kg of dry ice or a litre of nitrogen. */
     price: between(0, 1000).optional(),
   }),
+  /** Blocks and the checks on them, oldest first; absent: only the latest check, in `block`, is known. */
+  tester: z
+    .object({
+      dial: z.boolean(),
+      blocks: z
+        .array(
+          z.object({
+            id,
+            name: text(40),
+            certifiedHrc: bounded('hrc'),
+            certifiedSd: between(0, 3),
+            holdsIndents: z.int().min(1).max(5000),
+          }),
+        )
+        .max(20),
+      checks: z
+        .array(z.object({ id, blockId: id, at: z.iso.datetime(), readings: z.array(between(5, 70)).min(1).max(10) }))
+        .max(2000),
+    })
+    .optional(),
   block: z
     .object({
       certifiedHrc: bounded('hrc'),

@@ -2,6 +2,8 @@ import type { z } from 'zod'
 import type { Question } from '../question'
 import type { advise } from './advise'
 import type { band } from './band'
+import type { causes } from './causes'
+import type { eachBladeQuestion } from './each-blade'
 import type { entries } from './entries'
 import type { foil } from './foil'
 import type { gradeCurves } from './grade-curves'
@@ -19,6 +21,8 @@ import type { temperCurve } from './temper-curve'
 interface Local {
   advise: typeof advise
   band: typeof band
+  causes: typeof causes
+  'each-blade': typeof eachBladeQuestion
   entries: typeof entries
   foil: typeof foil
   'grade-curves': typeof gradeCurves
@@ -44,6 +48,8 @@ const anyOf = (q: unknown) => q as Question
 export const LOCAL_QUESTIONS: Readonly<Record<LocalQuestionName, () => Promise<Question>>> = {
   advise: async () => anyOf((await import('./advise')).advise),
   band: async () => anyOf((await import('./band')).band),
+  causes: async () => anyOf((await import('./causes')).causes),
+  'each-blade': async () => anyOf((await import('./each-blade')).eachBladeQuestion),
   entries: async () => anyOf((await import('./entries')).entries),
   'grade-curves': async () => anyOf((await import('./grade-curves')).gradeCurves),
   learn: async () => anyOf((await import('./learn')).learn),

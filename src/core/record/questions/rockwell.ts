@@ -1,4 +1,5 @@
 import { ok } from '../../result'
+import { combineHardness } from '../../rockwell/files'
 import { summariseReadings } from '../../rockwell/readings'
 import { rockwellRequest, rockwellResponse } from '../api'
 import { question } from '../question'
@@ -7,7 +8,7 @@ export const rockwell = question({
   summary: 'What a set of Rockwell C readings says',
   request: rockwellRequest,
   response: rockwellResponse,
-  answer: ({ readings, block, thicknessMm, target }) => {
+  answer: ({ readings, block, thicknessMm, target, files }) => {
     const { rules, ...summary } = summariseReadings(readings, block ?? null, target ?? null)
     const { mean, corrected, u95, n, outliers, inTargetProbability, verification, working } = summary
     const { minimumThicknessMm, minimumSpacingMm, minimumEdgeMm } = rules
@@ -24,6 +25,12 @@ export const rockwell = question({
       minimumEdgeMm,
       thickEnough,
       verification,
+      combined: files
+        ? combineHardness(
+            { readings: { mean: corrected, sd: summary.standardUncertainty }, files, predicted: null },
+            target ?? null,
+          )
+        : null,
       working,
     })
   },

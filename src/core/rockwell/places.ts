@@ -1,0 +1,127 @@
+import { svgPathProperties } from 'svg-path-properties'
+import { type OutlinedBlade, outlinePath, plainOutline } from '../blade/outline'
+import type { Blade } from '../record/schemas'
+import { indentRules } from './indent'
+
+/** A place on the blade: from the butt, and down from the spine, mm. */
+export interface Place {
+  readonly xMm: number
+  readonly yMm: number
+}
+
+export interface PlaceTrouble {
+  readonly code: 'outside' | 'edge' | 'near' | 'bevel' | 'thin'
+  readonly message: string
+}
+
+const OUTLINE_POINTS = 240
+/** From the edge up so much of the width is bevel on a pre-ground blade. Common practice, no published source. */
+const BEVEL_SHARE = 0.55
+/** A place a handle or a scale will cover: on the tang, within this share of its length. */
+const HIDDEN_SHARES = [0.2, 0.45, 0.7] as const
+
+const polygons = new Map<string, readonly (readonly [number, number])[]>()
+
+/** The outline as points, mm. */
+export function outlinePolygon(blade: OutlinedBlade): readonly (readonly [number, number])[] {
+  const path = outlinePath(blade)
+  const known = polygons.get(path)
+  if (known) return known
+  const line = new svgPathProperties(path)
+  const length = line.getTotalLength()
+  const points = Array.from({ length: OUTLINE_POINTS }, (_, i) => {
+    const { x, y } = line.getPointAtLength((i / OUTLINE_POINTS) * length)
+    return [x, y] as const
+  })
+  polygons.set(path, points)
+  return points
+}
+
+function inside(polygon: readonly (readonly [number, number])[], { xMm, yMm }: Place): boolean {
+  let odd = false
+  polygon.forEach(([x1, y1], i) => {
+    const [x2, y2] = polygon[(i + 1) % polygon.length] as readonly [number, number]
+    if (y1 > yMm !== y2 > yMm && xMm < x1 + ((yMm - y1) / (y2 - y1)) * (x2 - x1)) odd = !odd
+  })
+  return odd
+}
+
+/** Distance from a place to the outline, mm. */
+function toEdge(polygon: readonly (readonly [number, number])[], { xMm, yMm }: Place): number {
+  return polygon.reduce((best, [x1, y1], i) => {
+    const [x2, y2] = polygon[(i + 1) % polygon.length] as readonly [number, number]
+    const [dx, dy] = [x2 - x1, y2 - y1]
+    const along = Math.min(1, Math.max(0, ((xMm - x1) * dx + (yMm - y1) * dy) / Math.max(1e-9, dx * dx + dy * dy)))
+    return Math.min(best, Math.hypot(xMm - x1 - along * dx, yMm - y1 - along * dy))
+  }, Number.POSITIVE_INFINITY)
+}
+
+type PlacedBlade = Pick<Blade, 'lengthMm' | 'widthMm' | 'thicknessMm' | 'bevels' | 'tangThicknessMm' | 'outline'>
+
+const tangOf = (blade: PlacedBlade): number => {
+  const outline = blade.outline ?? plainOutline(blade)
+  return outline.kind === 'drawn' ? outline.tangMm : blade.lengthMm / 3
+}
+
+/** Thickness at a place: the spine's, or less toward the end of a tapered tang. */
+export function thicknessAt(blade: PlacedBlade, { xMm }: Place): number {
+  const tang = tangOf(blade)
+  if (blade.tangThicknessMm === undefined || xMm >= tang) return blade.thicknessMm
+  return blade.tangThicknessMm + ((blade.thicknessMm - blade.tangThicknessMm) * Math.max(0, xMm)) / tang
+}
+
+/** Whether a place lies on the ground bevel, where the anvil cannot hold the blade square. */
+export const onBevel = (blade: PlacedBlade, { xMm, yMm }: Place): boolean =>
+  blade.bevels === 'pre-ground' && xMm > tangOf(blade) && yMm > blade.widthMm * (1 - BEVEL_SHARE)
+
+/**
+ * What is wrong with a reading at a place, beside those already there, for a hardness that is expected. Source: ISO 6508-1 (edge 2.5
+ * diameters, centres 3, thickness 10 depths); bevels: common practice, no published source.
+ */
+export function checkPlace(blade: PlacedBlade, place: Place, others: readonly Place[], hrc: number): PlaceTrouble[] {
+  const polygon = outlinePolygon(blade)
+  const rules = indentRules(hrc)
+  if (!inside(polygon, place)) return [{ code: 'outside', message: 'This is beside the blade.' }]
+  const troubles: PlaceTrouble[] = []
+  if (onBevel(blade, place))
+    troubles.push({
+      code: 'bevel',
+      message: 'On the bevel the blade rocks and the cone slips: read on a flat, best on the tang.',
+    })
+  const edge = toEdge(polygon, place)
+  if (edge < rules.minimumEdgeMm)
+    troubles.push({
+      code: 'edge',
+      message: `${edge.toFixed(1)} mm from the edge: it needs ${rules.minimumEdgeMm.toFixed(1)} mm.`,
+    })
+  const nearest = Math.min(
+    Number.POSITIVE_INFINITY,
+    ...others.map(o => Math.hypot(o.xMm - place.xMm, o.yMm - place.yMm)),
+  )
+  if (nearest < rules.minimumSpacingMm)
+    troubles.push({
+      code: 'near',
+      message: `${nearest.toFixed(1)} mm from another indent: it needs ${rules.minimumSpacingMm.toFixed(1)} mm.`,
+    })
+  const thick = thicknessAt(blade, place)
+  if (thick < rules.minimumThicknessMm)
+    troubles.push({
+      code: 'thin',
+      message: `${thick.toFixed(2)} mm thick here: the anvil is felt below ${rules.minimumThicknessMm.toFixed(2)} mm.`,
+    })
+  return troubles
+}
+
+/** Places a handle hides, on the tang's middle line, that the rules allow beside what is there. */
+export function hiddenPlaces(blade: PlacedBlade, others: readonly Place[], hrc: number): Place[] {
+  const polygon = outlinePolygon(blade)
+  const tang = tangOf(blade)
+  return HIDDEN_SHARES.map(share => {
+    const xMm = share * tang
+    const ys = Array.from({ length: 40 }, (_, i) => ((i + 0.5) / 40) * blade.widthMm).filter(yMm =>
+      inside(polygon, { xMm, yMm }),
+    )
+    const yMm = ys.length > 0 ? ((ys[0] as number) + (ys.at(-1) as number)) / 2 : blade.widthMm / 3
+    return { xMm, yMm }
+  }).filter(place => checkPlace(blade, place, others, hrc).length === 0)
+}

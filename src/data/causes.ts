@@ -1,0 +1,57 @@
+export const CAUSE_NAMES = ['scatter', 'under-soaked', 'oven-cold', 'oven-hot', 'leak', 'slow-quench', 'wrong-steel', 'tester'] as const
+export type CauseName = (typeof CAUSE_NAMES)[number]
+
+/** How often each cause stands behind a reading, how bad it is when it does, and what tells it. Common practice, no published source. */
+export const CAUSES = {
+  /** What is left unknown of a right prediction, one sigma, HRC. */
+  modelSdHrc: 0.7,
+  priors: {
+    scatter: 0.55,
+    'under-soaked': 0.07,
+    'oven-cold': 0.07,
+    'oven-hot': 0.06,
+    leak: 0.05,
+    leakSeen: 0.6,
+    'slow-quench': 0.04,
+    'wrong-steel': 0.03,
+    tester: 0.13,
+    testerChecked: 0.03,
+  },
+  spreads: {
+    /** Share of the soak the blade had. */
+    soakShare: [0.05, 0.1, 0.2, 0.35, 0.5, 0.7],
+    ovenK: [10, 20, 30, 45, 60],
+    /** Skin that lost carbon reads so much softer, HRC. */
+    skinHrc: [2, 3, 4, 5, 6, 8, 10],
+    /** Seconds from 800 to 500 °C: folds, air, plates left hot. */
+    slowS: [20, 40, 80, 150, 300],
+    testerSd: 1.5,
+    testerCheckedSd: 0.4,
+  },
+  words: {
+    scatter: 'the usual scatter',
+    'under-soaked': 'soaked too short: the blade arrived later than the clock',
+    'oven-cold': 'an oven colder than it shows',
+    'oven-hot': 'an oven hotter than it shows: too much soft austenite',
+    leak: 'a leaking packet: the skin lost carbon',
+    'slow-quench': 'a slow quench',
+    'wrong-steel': 'another steel than was thought',
+    tester: 'the tester',
+  },
+  tests: {
+    scatter: 'Read twice more, three diameters away.',
+    'under-soaked': 'Harden a scrap with twice the soak: it comes out harder.',
+    'oven-cold': 'A second thermocouple beside the blades, or a scrap 20 °C hotter: it comes out harder.',
+    'oven-hot': 'Chill a scrap at −75 °C or colder: it gains several points. A scrap 20 °C cooler comes out harder.',
+    leak: 'Grind 0.1 mm off a spot and read there: it is harder below the skin.',
+    'slow-quench': 'Quench a scrap bare in fast air or oil from the same soak: it comes out harder.',
+    'wrong-steel': 'A spark or a magnet after the soak, the mill’s certificate, or a sample to a laboratory.',
+    tester: 'Read the test block now, near this hardness: the answer is there.',
+  },
+} as const satisfies {
+  modelSdHrc: number
+  priors: Record<string, number>
+  spreads: object
+  words: Record<CauseName, string>
+  tests: Record<CauseName, string>
+}

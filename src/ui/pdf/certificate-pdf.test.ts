@@ -1,0 +1,54 @@
+import { PDFDocument } from 'pdf-lib'
+import { expect, it } from 'vitest'
+import type { Certificate } from '../../core/record/certificate'
+import { certificateLines, certificatePdf } from './certificate-pdf'
+
+const certificate: Certificate = {
+  format: 'tawny-ember-certificate',
+  version: 1,
+  shop: 'Skerry bench',
+  issuedAt: '2026-03-05T08:00:00.000Z',
+  blade: 'A2',
+  batch: 'Fillets',
+  grade: 'X65Cr13',
+  lot: 'bar 7',
+  sizeMm: { length: 250, width: 40, thickness: 2.5 },
+  oven: 'Old oven',
+  route: {
+    austenitizeC: 1066,
+    soakMin: 15,
+    cold: { toC: -75, holdMin: 60 },
+    tempers: [
+      { atC: 200, holdMin: 120 },
+      { atC: 200, holdMin: 120 },
+    ],
+  },
+  happened: [],
+  practice: false,
+  hardness: [
+    { stage: 'after temper 2', readings: [60, 60.5, 60], hrc: 60.2, u95: 0.8, corrected: true, uncheckedTester: false },
+  ],
+  target: { min: 59, max: 61 },
+  inTargetProbability: 0.93,
+  method: 'Rockwell C after ISO 6508-1',
+}
+
+it('is one A4 page a blade, with its machine-readable copy inside', async () => {
+  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], 'A4')
+  const pdf = await PDFDocument.load(bytes)
+  expect(pdf.getPageCount()).toBe(2)
+  expect(pdf.getPage(0).getWidth()).toBeCloseTo((210 * 72) / 25.4, 1)
+  expect(new TextDecoder('latin1').decode(bytes)).toContain('A3.json')
+})
+
+it('says route, readings, uncertainty and aim', () => {
+  const text = certificateLines(certificate).flat().join(' | ')
+  for (const part of [
+    'X65Cr13, lot bar 7',
+    '1066 °C (1951 °F)',
+    'Temper 2',
+    '60.2 HRC ± 0.8',
+    '59 to 61 HRC; chance it is in it 93 %',
+  ])
+    expect(text).toContain(part)
+})
