@@ -13,9 +13,7 @@ test('the pull list comes to the second, and a second set shortens it', async ({
   await expectAccessible(page)
 })
 
-test('ways are compared: still air is too slow for the steel', async ({
-  page,
-}) => {
+test('ways are compared: still air is too slow for the steel', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Plates')
   await page.getByRole('button', { name: 'Ways compared' }).click()
   await expect(page.getByRole('row', { name: /still air, in foil .*too slow/ })).toBeVisible()

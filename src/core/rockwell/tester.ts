@@ -1,5 +1,5 @@
 import type { Workshop } from '../record/schemas'
-import { type BlockCheck, type Verification, verifyTester } from './readings'
+import { type Verification, verifyTester } from './readings'
 
 export type Tester = NonNullable<Workshop['tester']>
 
@@ -35,7 +35,7 @@ export function checksOf(tester: Tester): TesterCheck[] {
 }
 
 /** The newest check as readings are corrected by it; null without one. */
-export function latestBlock(tester: Tester): BlockCheck | null {
+export function latestBlock(tester: Tester): Workshop['block'] {
   const newest = [...tester.checks].sort((a, b) => b.at.localeCompare(a.at))[0]
   const block = tester.blocks.find(b => b.id === newest?.blockId)
   return newest && block

@@ -5,6 +5,7 @@ import { predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import type { Steel } from '../steel/steel'
 import { type AdviceRequest, advise } from './advise'
+import { costOf, toughnessOf } from './worth'
 
 const steel = findGrade('X65Cr13') as Steel
 const route = (...tempersC: number[]): Route => ({
@@ -110,5 +111,29 @@ describe('advice after a reading', () => {
       ),
       { numRuns: 40 },
     )
+  })
+})
+
+describe('what an option is worth beside hardness', () => {
+  const temper = (atC: number, mean: number) => ({
+    kind: 'temper' as const,
+    temper: { atC, holdMin: 120 },
+    hrc: { mean, sd: 0.4 },
+  })
+
+  // Tempered martensite embrittlement, about 260 to 370 °C; handbooks, from memory.
+  it('softening is tougher, but hardly between 260 and 370 °C; hardening is less tough; nothing done has no word', () => {
+    expect(toughnessOf(temper(220, 60), 61)).toBe('tougher')
+    expect(toughnessOf(temper(320, 58), 61)).toBe('softer but hardly tougher')
+    expect(toughnessOf(temper(500, 62), 61)).toBe('less tough')
+    expect(toughnessOf(temper(200, 61), 61)).toBe('as tough')
+    expect(toughnessOf({ kind: 'accept', temper: null, hrc: { mean: 61, sd: 0.4 } }, 61)).toBeNull()
+  })
+
+  it('costs nothing to leave it, most to begin again, and has no figure without prices', () => {
+    const prices = { hour: 25, kWh: 0.3 }
+    expect(costOf('accept', prices)).toBe(0)
+    expect(costOf('anneal-and-reharden', prices)).toBeGreaterThan(costOf('temper', prices) ?? 0)
+    expect(costOf('temper', undefined)).toBeNull()
   })
 })

@@ -48,7 +48,12 @@ export interface AdviceOption {
 /** Hours of a whole re-hardening: anneal 2 h at 900 °C, slow cool to 650 °C, wrap, harden, cold, two tempers. */
 const REHARDEN_HOURS = 40
 const TEMPER_HOLD_MIN = 120
-const TEMPER_HOURS = 3.5
+/** Holds tried: the usual two hours first, another only where it does clearly better. */
+const TEMPER_HOLDS_MIN = [120, 60, 240] as const
+const UNUSUAL_HOLD = 0.02
+/** Heating, and cooling to the room, beside the hold, h. */
+const TEMPER_ASIDE_HOURS = 1.5
+const TEMPER_HOURS = TEMPER_HOLD_MIN / 60 + TEMPER_ASIDE_HOURS
 const TEMPER_RANGE_C = { min: 150, max: 550 } as const
 /** Model's one-sigma error of a change from a measured state, per HRC of change, and at the least. */
 const CHANGE_SD = { share: 0.25, floor: 0.25 } as const
@@ -147,27 +152,31 @@ function acceptOption(context: Context): AdviceOption | null {
 function temperOption(context: Context): AdviceOption | null {
   const { request, wanted, measured } = context
   const { tempers } = request.route
-  let best: (ReturnType<typeof carried> & { atC: number; score: number }) | null = null
-  for (let atC = TEMPER_RANGE_C.min; atC <= TEMPER_RANGE_C.max; atC += TEMPER_STEP_C) {
-    const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin: TEMPER_HOLD_MIN }] })
-    const overChromium = atC > 400 ? 0.08 : 0
-    const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
-    const score = chance(after.hrc, wanted) - overChromium - miss * 0.01
-    if (!best || score > best.score + 1e-9) best = { ...after, atC, score }
-  }
+  let best: (ReturnType<typeof carried> & { atC: number; holdMin: number; score: number }) | null = null
+  for (const holdMin of TEMPER_HOLDS_MIN)
+    for (let atC = TEMPER_RANGE_C.min; atC <= TEMPER_RANGE_C.max; atC += TEMPER_STEP_C) {
+      const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin }] })
+      const overChromium = atC > 400 ? 0.08 : 0
+      const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
+      const unusual = holdMin === TEMPER_HOLD_MIN ? 0 : UNUSUAL_HOLD
+      const score = chance(after.hrc, wanted) - overChromium - miss * 0.01 - unusual
+      if (!best || score > best.score + 1e-9) best = { ...after, atC, holdMin, score }
+    }
   if (!best) return null
   const change = best.hrc.mean - measured.mean
-  const { atC, hrc, corrosion } = best
+  const { atC, holdMin, hrc, corrosion } = best
   if (tempers.length >= 2 && Math.abs(change) < WORTH_A_TEMPER_HRC) return null
   const again = tempers.length === 0 ? 'Temper' : 'Temper again'
   return {
     kind: 'temper',
-    steps: [`${again} 2 h at ${atC} °C (${Math.round(atC * 1.8 + 32)} °F), then cool to room temperature.`],
-    temper: { atC, holdMin: TEMPER_HOLD_MIN },
+    steps: [
+      `${again} ${holdMin / 60} h at ${atC} °C (${Math.round(atC * 1.8 + 32)} °F), then cool to room temperature.`,
+    ],
+    temper: { atC, holdMin },
     cold: null,
     hrc,
     inTargetProbability: chance(hrc, wanted),
-    hours: TEMPER_HOURS,
+    hours: holdMin / 60 + TEMPER_ASIDE_HOURS,
     corrosion,
     risk: atC > 400 ? 'some' : 'low',
     why: `It reads ${evidence(context)}; ${atC} °C should move it ${change < 0 ? 'down' : 'up'} by ${round1(Math.abs(change))} toward ${rangeText(wanted)}${atC > 400 ? ', at the price of chromium' : ''}.`,

@@ -12,6 +12,8 @@ export interface CauseRequest {
   readonly stage: Stage
   readonly measured: { readonly mean: number; readonly sd: number }
   /** A block check of the day stands behind the reading. */
+  /** What was due, where the shop's own experience or a chart says other than the model alone. */
+  readonly dueHrc?: number | undefined
   readonly checked: boolean
   /** A packet was seen to leak, a blade stands apart, a file bites: what was noticed. */
   readonly leakSeen: boolean
@@ -42,7 +44,11 @@ export function causesOf(request: CauseRequest): Cause[] {
   const at = (route: Route, steel: Steel = request.steel): number | null => predictedAt(predict(steel, route), stage)
   const plain = at(request.route)
   if (plain === null) return []
-  const hypotheses = hypothesesOf(request, plain, at)
+  const shift = (request.dueHrc ?? plain) - plain
+  const hypotheses = hypothesesOf(request, plain, at).map(h => ({
+    ...h,
+    gives: h.gives.map(g => ({ ...g, hrc: g.hrc + shift })),
+  }))
   const likelihoods = hypotheses.map(h => {
     const total = h.gives.reduce((sum, g) => sum + g.weight, 0)
     return h.gives.reduce(

@@ -31,6 +31,11 @@ const read = (piece: string, ...values: number[]): Reading[] =>
     at: '2026-03-04T08:00:00.000Z',
     deletedAt: null,
   }))
+const routeOf = (of: Batch) => {
+  const [group] = of.groups
+  if (!group) throw new Error('group')
+  return group.route
+}
 const can = { coldToC: -75, anneal: true }
 
 describe('blades that differ', () => {
@@ -60,14 +65,14 @@ describe('blades that differ', () => {
       files: [{ mark: 'A1', stage: last, skates: null, bites: 55, at: '2026-03-04T08:00:00.000Z' }],
     }
     const [need] = eachBlade(filed, [], null, can).needs
-    expect(need?.measured).toBeLessThan(predict(grade, batch.groups[0]?.route ?? base.groups[0]!.route).finalHrc.mean)
+    expect(need?.measured).toBeLessThan(predict(grade, routeOf(batch)).finalHrc.mean)
     expect(need?.u95).toBeGreaterThan(0.8)
   })
 })
 
 describe('hardness along the route', () => {
   it('goes on from what was measured', () => {
-    const route = batch.groups[0]!.route
+    const route = routeOf(batch)
     const prediction = predict(grade, route)
     const stages = stagesOf(route)
     const first = hardnessTrace(prediction, stages, new Map())

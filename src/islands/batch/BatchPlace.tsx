@@ -11,6 +11,7 @@ import { BatchHeader } from './BatchHeader'
 import { BENCHES } from './benches'
 import type { BenchProps } from './benches/bench-props'
 import { undo } from './edit'
+import { useHardness } from './use-hardness'
 import { usePlans } from './use-plan'
 import { useTrace } from './use-trace'
 
@@ -47,6 +48,7 @@ function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; s
   const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
   const plan = plans.find(p => p.group.id === groupId) ?? plans[0]
   const { trace, now, run } = useTrace(batch, shop, plan)
+  const hardness = useHardness(batch, shop, plan)
   useBatchKeys(batch.id, station, go)
   if (!plan) return <UnknownGrade batch={batch} />
   const Bench = BENCHES[station]
@@ -61,6 +63,7 @@ function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; s
           stations={{ at: station, hrefOf: name => hrefOf(batch.id, name), onStation: go }}
           trace={trace}
           now={now}
+          hardness={hardness}
         />
       </div>
       <Suspense fallback={<div className="min-h-[560px]" />}>

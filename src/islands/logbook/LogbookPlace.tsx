@@ -3,11 +3,18 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { readingsCsv } from '../../core/record/readings-csv'
 import { type LogRow, logRows } from '../../core/rockwell/logbook'
 import { stageLabel } from '../../core/rockwell/stages'
-import { useBatches, useReadings } from '../../store/hooks'
+import { useBatches, useReadings, useRecipes } from '../../store/hooks'
 import { format } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
+import { ViewChoice } from '../../ui/ViewChoice'
 import { Place } from '../Place'
 import { download } from '../save-everything'
+import { TrendsView } from './TrendsView'
+
+const VIEWS = [
+  ['readings', 'Readings'],
+  ['trends', 'Trends'],
+] as const
 
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
 
@@ -19,6 +26,8 @@ export default function LogbookPlace() {
 function Logbook() {
   const batches = useBatches()
   const readings = useReadings()
+  const recipes = useRecipes()
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('readings')
   const [grade, setGrade] = useState('all')
   const rows = useMemo(() => (batches && readings ? logRows(readings, batches) : []), [batches, readings])
   if (!batches || !readings) return <p className="p-6 text-ink-2">Reading …</p>
@@ -28,23 +37,28 @@ function Logbook() {
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-[26px]">Logbook</h1>
-        <div className="flex items-end gap-2">
-          <SelectField
-            label="Steel"
-            value={grade}
-            options={[['all', 'every steel'] as const, ...grades.map(g => [g, g] as const)]}
-            onCommit={setGrade}
-          />
-          <button
-            type="button"
-            className="btn"
-            onClick={() => download('readings.csv', 'text/csv', readingsCsv(readings, batches))}
-          >
-            CSV
-          </button>
-        </div>
+        <ViewChoice views={VIEWS} view={view} onView={setView} />
+        {view === 'readings' && (
+          <div className="flex items-end gap-2">
+            <SelectField
+              label="Steel"
+              value={grade}
+              options={[['all', 'every steel'] as const, ...grades.map(g => [g, g] as const)]}
+              onCommit={setGrade}
+            />
+            <button
+              type="button"
+              className="btn"
+              onClick={() => download('readings.csv', 'text/csv', readingsCsv(readings, batches))}
+            >
+              CSV
+            </button>
+          </div>
+        )}
       </header>
-      {rows.length === 0 ? (
+      {view === 'trends' ? (
+        <TrendsView batches={batches} readings={readings} recipes={recipes ?? []} />
+      ) : rows.length === 0 ? (
         <p className="border border-dashed border-rule-strong p-6">
           No reading yet. Record some at a batch’s Measure bench; each then stands here beside its prediction.
         </p>

@@ -1,78 +1,194 @@
 import { useId, useState } from 'react'
 import type { Workshop } from '../../core/record/schemas'
 import { parseReadings } from '../../core/rockwell/parse-readings'
-import { verifyTester } from '../../core/rockwell/readings'
-import { NumberField } from '../../ui/PlainFields'
+import { blockUse, checksOf, latestBlock, type Tester, testerDrift } from '../../core/rockwell/tester'
+import { ROCKWELL } from '../../data/rockwell'
+import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
+import { newId } from '../batch/edit'
 
-/** The day's readings on a test block: how far off the tester is, and whether to trust it. */
-export default function BlockCheck({ shop, edit }: { shop: Workshop; edit: (part: Partial<Workshop>) => void }) {
-  const id = useId()
-  const [text, setText] = useState('')
-  const [trouble, setTrouble] = useState<string | null>(null)
-  const { block } = shop
-  const certified = block ?? { certifiedHrc: 60, certifiedSd: 0.3, readings: [] }
-  const check = block && block.readings.length > 0 ? verifyTester(block) : null
-  const record = () => {
-    const parsed = parseReadings(text)
-    if (!parsed.ok) return setTrouble(parsed.problems.map(p => p.message).join(' '))
-    setTrouble(null)
-    setText('')
-    edit({ block: { ...certified, readings: parsed.value.slice(0, 10) } })
+interface Props {
+  readonly shop: Workshop
+  readonly edit: (part: Partial<Workshop>) => void
+}
+
+const FIRST_BLOCK = { id: 'block-1', name: 'Test block', certifiedHrc: 60, certifiedSd: 0.3, holdsIndents: 200 }
+
+/** The tester as it is stored, or as the latest check alone makes it. */
+const testerOf = ({ tester, block }: Workshop): Tester =>
+  tester ?? {
+    dial: true,
+    blocks: [
+      block ? { ...FIRST_BLOCK, certifiedHrc: block.certifiedHrc, certifiedSd: block.certifiedSd } : FIRST_BLOCK,
+    ],
+    checks: [],
   }
+
+/** Test blocks and the day's check: how far off the tester is, how it drifts, and whether to trust it. */
+export default function BlockCheck({ shop, edit }: Props) {
+  const tester = testerOf(shop)
+  const [blockId, setBlockId] = useState(tester.blocks[0]?.id ?? '')
+  const block = tester.blocks.find(b => b.id === blockId) ?? tester.blocks[0]
+  const save = (next: Tester) => edit({ tester: next, block: latestBlock(next) ?? shop.block })
+  if (!block) return null
+  const use = blockUse(tester, block.id)
+  const setBlock = (part: Partial<typeof block>) =>
+    save({ ...tester, blocks: tester.blocks.map(b => (b.id === block.id ? { ...b, ...part } : b)) })
   return (
     <>
-      <NumberField
-        label="Block is certified at"
-        unit="HRC"
-        value={certified.certifiedHrc}
-        min={20}
-        max={70}
-        onCommit={certifiedHrc =>
-          edit({
-            block: { ...certified, readings: block?.readings.length ? block.readings : [certifiedHrc], certifiedHrc },
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label="Block"
+          value={block.id}
+          options={[
+            ...tester.blocks.map(b => [b.id, `${b.name}, ${b.certifiedHrc}`] as const),
+            ['new', 'another block …'] as const,
+          ]}
+          onCommit={id => {
+            if (id !== 'new') return setBlockId(id)
+            const fresh = { ...FIRST_BLOCK, id: newId(), name: `Test block ${tester.blocks.length + 1}` }
+            save({ ...tester, blocks: [...tester.blocks, fresh] })
+            setBlockId(fresh.id)
+          }}
+        />
+        <TextField label="Its name" value={block.name} longest={40} onCommit={name => setBlock({ name })} />
+        <NumberField
+          label="Certified at"
+          unit="HRC"
+          value={block.certifiedHrc}
+          min={20}
+          max={70}
+          onCommit={certifiedHrc => setBlock({ certifiedHrc })}
+        />
+        <NumberField
+          label="Its spread"
+          unit="HRC"
+          value={block.certifiedSd}
+          min={0}
+          max={3}
+          onCommit={certifiedSd => setBlock({ certifiedSd })}
+        />
+        <NumberField
+          label="Indents its face holds"
+          value={block.holdsIndents}
+          min={1}
+          max={5000}
+          whole
+          onCommit={holdsIndents => setBlock({ holdsIndents })}
+        />
+        <SelectField
+          label="The tester shows"
+          value={tester.dial ? 'dial' : 'digital'}
+          options={[
+            ['dial', 'a dial, half points'],
+            ['digital', 'tenths'],
+          ]}
+          onCommit={v => save({ ...tester, dial: v === 'dial' })}
+        />
+      </div>
+      <TodaysCheck
+        onRecord={readings =>
+          save({
+            ...tester,
+            checks: [...tester.checks, { id: newId(), blockId: block.id, at: new Date().toISOString(), readings }],
           })
         }
       />
-      <form
-        onSubmit={event => {
-          event.preventDefault()
-          record()
-        }}
-      >
-        <label htmlFor={id} className="label">
-          Today’s readings on it
-        </label>
-        <div className="flex gap-2">
-          <input
-            id={id}
-            className="field"
-            placeholder={block?.readings.join(' ') ?? '60 60.5 60'}
-            value={text}
-            autoComplete="off"
-            onChange={event => setText(event.target.value)}
-            aria-invalid={trouble !== null}
-          />
-          <button type="submit" className="btn">
-            Record
-          </button>
-        </div>
-        {trouble && (
-          <p role="alert" className="mt-1 text-[13px] text-bad">
-            {trouble}
-          </p>
-        )}
-      </form>
-      {check && (
-        <p className="text-[13px]">
-          {block?.readings.join(', ')}: off by {check.bias >= 0 ? '+' : '−'}
-          {Math.abs(check.bias).toFixed(2)}, spread {check.repeatability.toFixed(1)}.{' '}
-          <strong className={check.ok ? 'text-good' : 'text-bad'}>
-            {check.ok
-              ? 'Fit to use; readings are corrected by it.'
-              : 'Out of limits: have it set right before you trust a reading.'}
-          </strong>
+      <p className={`text-[12.5px] ${use.full ? 'text-bad' : 'text-ink-2'}`}>
+        {use.indents} indents in its face{use.full ? ': it is full. Turn to a new block; never to its back.' : ''}
+      </p>
+      <Checks tester={tester} onTakeOut={id => save({ ...tester, checks: tester.checks.filter(c => c.id !== id) })} />
+    </>
+  )
+}
+
+function TodaysCheck({ onRecord }: { onRecord: (readings: number[]) => void }) {
+  const id = useId()
+  const [text, setText] = useState('')
+  const [trouble, setTrouble] = useState<string | null>(null)
+  const record = () => {
+    const parsed = parseReadings(text)
+    if (!parsed.ok) return setTrouble(parsed.problems.map(p => p.message).join(' '))
+    if (parsed.value.length > MOST) return setTrouble(`Up to ${MOST} readings make a check.`)
+    setTrouble(null)
+    setText('')
+    onRecord(parsed.value)
+  }
+  return (
+    <form
+      onSubmit={event => {
+        event.preventDefault()
+        record()
+      }}
+    >
+      <label htmlFor={id} className="label">
+        Today’s readings on it
+      </label>
+      <div className="flex gap-2">
+        <input
+          id={id}
+          className="field"
+          placeholder="60 60.5 60"
+          value={text}
+          autoComplete="off"
+          onChange={event => setText(event.target.value)}
+          aria-invalid={trouble !== null}
+          aria-describedby={trouble ? `${id}-p` : undefined}
+        />
+        <button type="submit" className="btn">
+          Record
+        </button>
+      </div>
+      {trouble && (
+        <p id={`${id}-p`} role="alert" className="mt-1 text-[13px] text-bad">
+          {trouble}
         </p>
       )}
+    </form>
+  )
+}
+
+const MOST = 10
+const SHOWN = 5
+
+function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string) => void }) {
+  const checks = checksOf(tester)
+  const newest = checks.at(-1)
+  const drift = testerDrift(checks)
+  if (!newest) return null
+  const signed = (x: number) => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(2)}`
+  return (
+    <>
+      <p className="text-[13px]">
+        {newest.readings.join(', ')}: off by {signed(newest.bias)}, spread {newest.repeatability.toFixed(1)}.{' '}
+        <strong className={newest.ok ? 'text-good' : 'text-bad'}>
+          {newest.ok
+            ? 'Fit to use; readings are corrected by it.'
+            : `Out of limits (${ROCKWELL.permissibleErrorHrc} off, or too wide): have it set right before you trust a reading.`}
+        </strong>
+        {drift !== null && ` It drifts by ${signed(drift)} HRC a year.`}
+      </p>
+      <ul className="text-[12.5px]">
+        {[...checks]
+          .reverse()
+          .slice(0, SHOWN)
+          .map(check => (
+            <li key={check.id} className="flex items-baseline gap-3 border-t border-rule py-0.5">
+              <span className="text-ink-2">{check.at.slice(0, 10)}</span>
+              <span className="flex-1">
+                {check.block}: {signed(check.bias)}, spread {check.repeatability.toFixed(1)}
+                {check.ok ? '' : ', out of limits'}
+              </span>
+              <button
+                type="button"
+                className="link min-h-6"
+                aria-label={`Take out the check of ${check.at.slice(0, 10)}`}
+                onClick={() => onTakeOut(check.id)}
+              >
+                take out
+              </button>
+            </li>
+          ))}
+      </ul>
     </>
   )
 }

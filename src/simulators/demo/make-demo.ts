@@ -27,6 +27,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     name: SHOP_NAME,
     ovens: demoOvens(now),
     block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
+    tester: demoTester(now),
   }
   const made = STORIES.map(story => tell(story, random, shop, now))
   return {
@@ -47,6 +48,18 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     ),
   }
 }
+
+/** A check every two months on one block: the tester creeps up. */
+const demoTester = (now: Date): NonNullable<Workshop['tester']> => ({
+  dial: true,
+  blocks: [{ id: 'block-1', name: 'Block 60', certifiedHrc: 60.3, certifiedSd: 0.2, holdsIndents: 200 }],
+  checks: [330, 270, 210, 150, 90, 30].map((daysAgo, i) => ({
+    id: `check-${i + 1}`,
+    blockId: 'block-1',
+    at: new Date(now.getTime() - daysAgo * DAY_MS).toISOString(),
+    readings: [0, 0.1, -0.1].map(d => Math.round((60.38 + 0.024 * i + d) * 10) / 10),
+  })),
+})
 
 const atHour = (now: Date, daysAgo: number, hour: number) => {
   const day = new Date(now.getTime() - daysAgo * DAY_MS)

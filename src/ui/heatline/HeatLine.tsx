@@ -1,11 +1,13 @@
 import { useEffect, useMemo, useRef } from 'react'
 import type { TracePoint } from '../../core/plan/measured'
 import type { Stretch } from '../../core/plan/timeline'
+import type { StageHardness } from '../../core/rockwell/trace'
 import type { System } from '../../core/units/quantity'
 import type { StationName } from '../../data/cautions'
 import { useWidth } from '../use-width'
 import { Curve } from './Curve'
 import { heatColour } from './colour'
+import { HardnessMarks } from './HardnessMarks'
 import { HeatLabels } from './HeatLabels'
 import { StationLinks } from './StationLinks'
 import { curveSegments, type HeatScale, heatScale } from './scale'
@@ -23,6 +25,8 @@ interface Props {
   } | null
   readonly trace: readonly TracePoint[]
   readonly now: TracePoint | null
+  /** Hardness after each stage; none where there is no batch. */
+  readonly hardness?: readonly StageHardness[]
 }
 
 const HEIGHT = 192
@@ -83,6 +87,7 @@ export function HeatLine(props: Props) {
         <Curve scale={scale} strokeWidth={2.25} />
         <Measured scale={scale} trace={trace} />
         <HeatLabels scale={scale} system={system} />
+        {props.hardness && <HardnessMarks scale={scale} hardness={props.hardness} />}
         {now && (
           <NowMark x={scale.x(now.index, now.planMin)} y={scale.y(plannedAt(stretches, now))} bottom={box.bottom + 8} />
         )}

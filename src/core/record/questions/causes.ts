@@ -13,6 +13,7 @@ export const causes = question({
     route: routeSchema,
     stage: stageSchema,
     measured: z.object({ mean: between(5, 70), sd: between(0.01, 20) }),
+    dueHrc: between(5, 75).optional(),
     checked: z.boolean(),
     leakSeen: z.boolean(),
   }),

@@ -1,31 +1,54 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { piecesOf } from '../../../core/plan/tray'
+import { piecesOf, routeOfPiece } from '../../../core/plan/tray'
 import type { Reading } from '../../../core/record/schemas'
+import type { Place } from '../../../core/rockwell/places'
 import { summariseReadings } from '../../../core/rockwell/readings'
 import { latestStage, predictedAt, stageLabel, stagesOf } from '../../../core/rockwell/stages'
+import { isChecked } from '../../../core/rockwell/tester'
 import { useReadings } from '../../../store/hooks'
 import { addReadings, setReadingDeleted } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
-import { ReadingsDrawing } from '../../../ui/drawings/ReadingsDrawing'
+import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
 import { SelectField } from '../../../ui/PlainFields'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { newId } from '../edit'
 import { type BenchProps, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
+import { FilesView } from './measure/FilesView'
 import { MeasureFigures } from './measure/MeasureFigures'
 import { ReadingsTable } from './measure/ReadingsTable'
 import { RunOfReadings } from './measure/RunOfReadings'
+import { SpreadView } from './measure/SpreadView'
+import { TesterButton } from './measure/TesterButton'
+
+const VIEWS = [
+  ['blade', 'On the blade'],
+  ['files', 'By files'],
+  ['spread', 'Blades and oven'],
+] as const
 
 /** Readings by blade and stage: typed as a run, each with its uncertainty, each undoable. */
 export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
   const { group, prediction } = plan
   const pieces = piecesOf(batch).filter(p => p.group.id === group.id)
   const all = (useReadings(batch.id) ?? []).filter(r => r.groupId === group.id)
-  const stages = stagesOf(group.route)
   const [pickedMark, setMark] = useState<string | null>(null)
   const [pickedStage, setStage] = useState<Reading['stage'] | null>(null)
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('blade')
+  const [text, setText] = useState('')
+  const [next, setNext] = useState<readonly Place[]>([])
   const piece = pieces.find(p => p.mark === pickedMark) ?? pieces[0]
-  const stage = pickedStage ?? latestStage(group.route, all) ?? (stages[stages.length - 1] as Reading['stage'])
+  // A blade with a temper of its own has a stage more than its group.
+  const stages = stagesOf(piece ? routeOfPiece(batch, piece) : group.route)
+  const pick = (mark: string) => {
+    setMark(mark)
+    setNext([])
+  }
+  const stage =
+    pickedStage ??
+    latestStage({ ...group.route, tempers: piece ? routeOfPiece(batch, piece).tempers : [] }, all) ??
+    (stages[stages.length - 1] as Reading['stage'])
   if (!piece) return <EmptyTray title="Measure" what="places for readings" go={go} />
   const own = all.filter(r => r.piece === piece.mark && r.stage === stage)
   const ofStage = all.filter(r => r.stage === stage)
@@ -45,10 +68,12 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
           group.target,
         )
       : null
+  const predicted = predictedAt(prediction, stage)
   const add = async (values: readonly number[]) => {
     const at = new Date().toISOString()
+    const unchecked = !isChecked(shop.tester, at)
     const fresh = values.map(
-      (hrc): Reading => ({
+      (hrc, i): Reading => ({
         id: newId(),
         batchId: batch.id,
         groupId: group.id,
@@ -57,6 +82,8 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
         hrc,
         at,
         deletedAt: null,
+        ...(unchecked ? { unchecked } : {}),
+        ...(next[i] ? { place: next[i] } : {}),
       }),
     )
     if (!(await addReadings(fresh))) return false
@@ -67,25 +94,42 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
       },
     })
     const following = pieces[pieces.indexOf(piece) + 1]
+    setNext([])
     if (following) setMark(following.mark)
     return true
   }
   return (
     <Bench
       title="Measure"
-      says="Three readings a blade, on the tang where they hide. Check the tester on its block first."
+      says="Three a blade, where the handle hides them."
+      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
-          <ReadingsDrawing
-            lengthMm={piece.blade.lengthMm}
-            widthMm={piece.blade.widthMm}
-            outline={piece.blade.outline}
-            mark={piece.mark}
-            readings={own.map(r => r.hrc)}
-            edgeMm={summary?.rules.minimumEdgeMm ?? 0.6}
-            spacingMm={summary?.rules.minimumSpacingMm ?? 0.8}
-          />
-          <ReadingsTable pieces={pieces} readings={ofStage} shown={piece.mark} onPick={setMark} />
+          {view === 'blade' && (
+            <>
+              <PlaceBoard
+                key={piece.mark}
+                blade={piece.blade}
+                mark={piece.mark}
+                readings={own.map(r => ({ hrc: r.hrc, place: r.place ?? null }))}
+                next={next}
+                expectedHrc={Math.min(68, Math.max(30, predicted ?? 60))}
+                onPlace={place => setNext([...next, place])}
+              />
+              <ReadingsTable pieces={pieces} readings={ofStage} shown={piece.mark} onPick={pick} />
+            </>
+          )}
+          {view === 'files' && (
+            <FilesView
+              batch={batch}
+              group={group}
+              mark={piece.mark}
+              stage={stage}
+              predicted={predicted === null ? null : { mean: predicted, sd: prediction.finalHrc.sd }}
+              reading={summary && { mean: summary.corrected, sd: summary.standardUncertainty }}
+            />
+          )}
+          {view === 'spread' && <SpreadView batch={batch} shop={shop} pieces={pieces} readings={ofStage} />}
         </>
       }
       figures={
@@ -93,7 +137,8 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
           summary={summary}
           batchMean={wholeMean}
           mark={piece.mark}
-          predicted={predictedAt(prediction, stage)}
+          predicted={predicted}
+          unchecked={own.some(r => r.unchecked === true)}
           stage={stageLabel(stage)}
           thicknessMm={piece.blade.thicknessMm}
           onVerdict={() => go('verdict')}
@@ -105,7 +150,7 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
             label="Blade"
             value={piece.mark}
             options={pieces.map(p => [p.mark, p.mark] as const)}
-            onCommit={setMark}
+            onCommit={pick}
           />
           <SelectField
             label="Stage"
@@ -113,7 +158,10 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
             options={stages.map(s => [s, stageLabel(s)] as const)}
             onCommit={setStage}
           />
-          <RunOfReadings mark={piece.mark} onAdd={add} />
+          <RunOfReadings mark={piece.mark} text={text} onText={setText} onAdd={add} />
+          <div className="sm:col-span-3">
+            <TesterButton underItHrc={predicted ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
+          </div>
         </div>
       }
     />

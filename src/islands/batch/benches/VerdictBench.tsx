@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { toast } from 'sonner'
 import { packetOf } from '../../../core/plan/packets'
 import { coldToC } from '../../../core/record/defaults'
@@ -6,32 +7,37 @@ import type { Batch, Reading } from '../../../core/record/schemas'
 import { partApart } from '../../../core/rockwell/apart'
 import { summariseReadings } from '../../../core/rockwell/readings'
 import { latestStage, predictedAt, routeUpTo, stageLabel } from '../../../core/rockwell/stages'
-import { formatBoth } from '../../../core/units/quantity'
 import { useReadings } from '../../../store/hooks'
 import { Bench, Figure, Warnings } from '../../../ui/Bench'
 import { format } from '../../../ui/dates'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { useAnswer } from '../../../workers/use-answer'
 import { editGroup } from '../edit'
 import { type BenchProps, hrcText, percentText } from './bench-props'
+import { CausesView } from './verdict/CausesView'
+import { EachBladeView } from './verdict/EachBladeView'
+import { KIND } from './verdict/kind-words'
+import { Options } from './verdict/Options'
 
 type Option = LocalAnswer<'advise'>['options'][number]
 
-const KIND: Readonly<Record<Option['kind'], string>> = {
-  accept: 'Accept',
-  temper: 'Temper again',
-  cold: 'Cold again',
-  'anneal-and-reharden': 'Anneal and begin again',
-  scrap: 'Scrap',
-}
+const VIEWS = [
+  ['batch', 'All of this steel'],
+  ['each', 'Each blade'],
+  ['why', 'Why?'],
+] as const
 
+const NONE: readonly Reading[] = []
 /** A reading this far from its prediction, in its own sigmas, asks for a cause. */
 const ASTRAY_SIGMA = 2.5
 
 /** What to do after the latest readings, best first, each with its reason. */
 export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
   const { group, prediction } = plan
-  const readings = (useReadings(batch.id) ?? []).filter(r => r.groupId === group.id)
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('batch')
+  const every = useReadings(batch.id) ?? NONE
+  const readings = every.filter(r => r.groupId === group.id)
   const stage = latestStage(group.route, readings)
   const { together: own, apart } = partApart(readings.filter(r => r.stage === stage))
   const summary =
@@ -75,23 +81,40 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
   return (
     <Bench
       title="Verdict"
-      says={`From ${summary.n} readings ${stageLabel(stage)}. The model supplies only the change from here.`}
+      says={`From ${summary.n} readings ${stageLabel(stage)}.`}
+      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
-        <>
-          <VerdictDrawing
-            target={group.target}
-            measured={{ mean: summary.corrected, half: summary.u95 }}
-            options={
-              advice?.ok
-                ? advice.value.options
-                    .slice(0, 3)
-                    .map(o => ({ label: KIND[o.kind], mean: o.hrc.mean, half: 1.96 * o.hrc.sd }))
-                : []
-            }
+        view === 'each' ? (
+          <EachBladeView batch={batch} shop={shop} readings={every} />
+        ) : view === 'why' && predicted !== null ? (
+          <CausesView
+            batch={batch}
+            group={group}
+            plan={plan}
+            stage={stage}
+            measured={{ mean: summary.corrected, sd: summary.standardUncertainty }}
+            readings={own}
+            predicted={predicted}
           />
-          {advice?.ok && <Options options={advice.value.options} onTake={take} system={shop.units} />}
-          {advice && !advice.ok && <Warnings lines={advice.problems} />}
-        </>
+        ) : (
+          <>
+            <VerdictDrawing
+              target={group.target}
+              measured={{ mean: summary.corrected, half: summary.u95 }}
+              options={
+                advice?.ok
+                  ? advice.value.options
+                      .slice(0, 3)
+                      .map(o => ({ label: KIND[o.kind], mean: o.hrc.mean, half: 1.96 * o.hrc.sd }))
+                  : []
+              }
+            />
+            {advice?.ok && (
+              <Options options={advice.value.options} onTake={take} shop={shop} measuredHrc={summary.corrected} />
+            )}
+            {advice && !advice.ok && <Warnings lines={advice.problems} />}
+          </>
+        )
       }
       figures={
         <>
@@ -118,61 +141,20 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
               lines={[
                 {
                   code: 'astray',
-                  message:
-                    off < 0
-                      ? 'Far below the prediction. Under-soaked, a leaking packet, a slow quench, too much austenite, another steel or the tester: check the block first, then file the spine.'
-                      : 'Far above the prediction. Check the tester on its block, then the steel’s own certificate.',
+                  message: `Far ${off < 0 ? 'below' : 'above'} the prediction. “Why?” has the causes by likelihood, and what tells them apart.`,
                 },
               ]}
             />
           )}
           <Warnings lines={apart.map(blade => ({ code: blade.piece, message: apartWords(batch, blade) }))} />
           {group.symptom && <p className="my-2 text-[13px]">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
+          <a className="btn my-2 inline-flex" href={`/certificate/${batch.id}`}>
+            Certificates
+          </a>
           <Decisions decisions={group.decisions} />
         </>
       }
     />
-  )
-}
-
-function Options({
-  options,
-  onTake,
-  system,
-}: {
-  options: readonly Option[]
-  onTake: (option: Option) => void
-  system: BenchProps['shop']['units']
-}) {
-  return (
-    <ol className="mt-2">
-      {options.map((option, i) => (
-        <li
-          key={option.kind}
-          className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_auto]"
-        >
-          <div className="min-w-0">
-            <h3 className={i === 0 ? 'text-[16px]' : 'text-[14px]'}>
-              {KIND[option.kind]}
-              {option.temper && `, ${formatBoth(option.temper.atC, system)} for 2 h`}
-            </h3>
-            <p className="text-[13px]">{option.why}</p>
-            <p className="text-[12.5px] text-ink-2">
-              {option.kind === 'scrap'
-                ? ''
-                : `Should read ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; in target ${percentText(option.inTargetProbability)}; ${option.hours} h; risk ${option.risk}.`}
-            </p>
-          </div>
-          <button
-            type="button"
-            className={`btn self-start ${i === 0 ? 'btn-ember' : ''}`}
-            onClick={() => onTake(option)}
-          >
-            {option.kind === 'temper' || option.kind === 'cold' ? 'Write it in' : 'Decide this'}
-          </button>
-        </li>
-      ))}
-    </ol>
   )
 }
 

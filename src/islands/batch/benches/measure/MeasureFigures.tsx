@@ -10,11 +10,14 @@ interface FiguresProps {
   readonly stage: string
   readonly predicted: number | null
   readonly thicknessMm: number
+  /** Some of the shown blade's readings were taken without a block check of that day. */
+  readonly unchecked: boolean
   readonly onVerdict: () => void
 }
 
 /** What the readings of the shown blade say, and those of all. */
-export function MeasureFigures({ summary, batchMean, mark, stage, predicted, thicknessMm, onVerdict }: FiguresProps) {
+export function MeasureFigures(props: FiguresProps) {
+  const { summary, batchMean, mark, stage, predicted, thicknessMm, unchecked, onVerdict } = props
   const warnings = summary
     ? [
         ...(summary.outliers.length > 0
@@ -30,6 +33,15 @@ export function MeasureFigures({ summary, batchMean, mark, stage, predicted, thi
               {
                 code: 'thin',
                 message: `Too thin for Rockwell C here: at least ${summary.rules.minimumThicknessMm.toFixed(2)} mm.`,
+              },
+            ]
+          : []),
+        ...(unchecked
+          ? [
+              {
+                code: 'unchecked',
+                message:
+                  'Taken without a block check within the day before: kept, and marked so. Check the tester in the Workshop.',
               },
             ]
           : []),

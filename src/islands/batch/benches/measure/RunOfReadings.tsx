@@ -5,18 +5,21 @@ import { parseReadings } from '../../../../core/rockwell/parse-readings'
 /** Reads '61 60.5 61'; what is wrong is said by place and stays to be corrected. */
 export function RunOfReadings({
   mark,
+  text,
+  onText,
   onAdd,
 }: {
   mark: string
+  text: string
+  onText: (text: string) => void
   onAdd: (values: readonly number[]) => Promise<boolean>
 }) {
   const id = useId()
-  const [text, setText] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const submit = async () => {
     const parsed = parseReadings(text)
     setProblems(parsed.ok ? [] : parsed.problems)
-    if (parsed.ok && (await onAdd(parsed.value))) setText('')
+    if (parsed.ok && (await onAdd(parsed.value))) onText('')
   }
   return (
     <form
@@ -36,7 +39,7 @@ export function RunOfReadings({
           autoComplete="off"
           placeholder="61 60.5 61"
           value={text}
-          onChange={event => setText(event.target.value)}
+          onChange={event => onText(event.target.value)}
           aria-invalid={problems.length > 0}
           aria-describedby={problems.length ? `${id}-p` : undefined}
         />

@@ -1,0 +1,138 @@
+import { readFile } from 'node:fs/promises'
+import { expect, expectAccessible, fill, openDemoBatch, test } from './shop'
+
+test('nine blades with three readings each go in by keyboard alone, at the pace of fourteen in three minutes', async ({
+  page,
+}) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Measure')
+  await page.getByLabel('Readings of A1, HRC').focus()
+  const started = Date.now()
+  for (const mark of ['A1', 'A2', 'A3', 'A4', 'A5', 'B1', 'B2', 'B3', 'B4']) {
+    await expect(page.getByLabel(`Readings of ${mark}, HRC`)).toBeVisible()
+    await page.keyboard.type('60 60,5 60')
+    await page.keyboard.press('Enter')
+    if (mark !== 'B4') await expect(page.getByLabel(`Readings of ${mark}, HRC`)).toBeHidden()
+  }
+  await expect(page.getByRole('row', { name: /^B4 60\.2/ })).toBeVisible()
+  // Nine blades stand for fourteen: three minutes for fourteen leave 115 s for nine.
+  expect(Date.now() - started).toBeLessThan(115_000)
+  await expect(page.getByText(/Taken without a block check/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take out 60.5 of A1' }).click()
+  await expect(page.getByRole('row', { name: /^A1 60\.0/ })).toBeVisible()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: '60.5 of A1 taken out' })
+    .getByRole('button', { name: 'Undo' })
+    .click()
+  await expect(page.getByRole('row', { name: /^A1 60\.2/ })).toBeVisible()
+})
+
+test('a place is chosen on the blade: the rules are said while pointing, the bevel is refused', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Measure')
+  const board = page.getByRole('img', { name: /^Blade A1 with readings/ })
+  const box = await board.boundingBox()
+  if (!box) throw new Error('no drawing')
+  await board.hover({ position: { x: box.width * 0.5, y: box.height * 0.9 } })
+  await expect(page.getByText(/beside the blade|On the bevel|from the edge/)).toBeVisible()
+  await page.getByRole('button', { name: 'Use a place the handle hides' }).click()
+  await expectAccessible(page)
+})
+
+test('wrong readings are said by their place, and nothing typed is lost', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Measure')
+  const field = page.getByLabel(/^Readings of A1/)
+  await field.fill('61 6O.5 605')
+  await field.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: '6O.5' })).toContainText('type 60.5?')
+  await expect(field).toHaveValue('61 6O.5 605')
+  await field.fill('72 -3')
+  await field.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: '72 HRC cannot be' })).toBeVisible()
+})
+
+test('a shop without a tester: files give a range, with what was predicted', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Measure')
+  await page.getByRole('button', { name: 'By files' }).click()
+  await page.getByLabel('Hardest that skates').selectOption('60')
+  await page.getByLabel('Softest that bites').selectOption('65')
+  await expect(page.getByText(/With what was predicted/)).toBeVisible()
+  await expect(page.getByText(/\d\d\.\d to \d\d\.\d HRC/).first()).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('readings come from the simulated tester into the line, to be recorded', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Measure')
+  await page.getByRole('button', { name: 'Simulated tester' }).click()
+  await page.getByRole('button', { name: 'Take a reading (simulated)' }).click()
+  await page.getByRole('button', { name: 'Take a reading (simulated)' }).click()
+  await expect(page.getByLabel(/^Readings of A1/)).toHaveValue(/^\d\d(\.\d)? \d\d(\.\d)?$/)
+})
+
+test('blades that differ are parted, and those that need it make the next temper load', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Measure')
+  const stage = page.getByLabel('Stage', { exact: true })
+  await stage.selectOption({ label: 'after temper 2' })
+  for (const [mark, values] of [
+    ['A1', '60.5 60.5 61'],
+    ['A2', '63.5 63.5 64'],
+  ]) {
+    await page.getByLabel('Blade', { exact: true }).selectOption(mark as string)
+    await page.getByLabel(`Readings of ${mark}, HRC`).fill(values as string)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('row', { name: new RegExp(`^${mark} 6`) })).toBeVisible()
+  }
+  await page.getByRole('link', { name: 'Verdict', exact: true }).click()
+  await page.getByRole('button', { name: 'Each blade' }).click()
+  await expect(page.getByText(/^A2: temper again/)).toBeVisible()
+  await expect(page.getByText('Not read yet: A3', { exact: false })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Make this the next load' }).first().click()
+  await page.getByRole('link', { name: 'Temper', exact: true }).click()
+  await expect(page.getByRole('row', { name: /^Temper 3 A2/ })).toBeVisible()
+})
+
+test('causes are listed by likelihood with the test that tells each', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Verdict')
+  await page.getByRole('button', { name: 'Why?' }).click()
+  await expect(page.getByRole('row', { name: /the usual scatter \d+ %/ })).toBeVisible()
+  await expect(page.getByText(/Read the test block now/)).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('a certificate is a PDF with its machine-readable copy inside', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Verdict')
+  await page.getByRole('link', { name: 'Certificates' }).click()
+  await expect(page.getByRole('heading', { name: 'Hardness certificate, A1' })).toBeVisible()
+  await page.getByLabel('Blade').selectOption('A1')
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'PDF' }).click()
+  const path = await (await waiting).path()
+  const bytes = await readFile(path)
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+  expect(bytes.toString('latin1')).toContain('A1.json')
+  await expectAccessible(page)
+})
+
+test('trends: batches on a control chart, by oven and by steel', async ({ page }) => {
+  await page.goto('/logbook')
+  await page.getByRole('button', { name: 'Trends' }).click()
+  await expect(page.getByRole('img', { name: /^Control chart of \d+ batches/ })).toBeVisible()
+  await page.getByLabel('Sorted by').selectOption('steel')
+  await page.getByLabel('Charted').selectOption('finished hardness')
+  await expect(page.getByText(/Usual scatter from batch to batch/)).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('the day’s check on a block is kept, and its drift is said', async ({ page }) => {
+  await page.goto('/workshop')
+  await fill(page, 'Today’s readings on it', '62.5 62.5 63')
+  await page.getByRole('button', { name: 'Record', exact: true }).click()
+  await expect(page.getByText(/Out of limits/)).toBeVisible()
+  await expect(page.getByText(/It drifts by \+\d/)).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Take out the check of/ })
+    .first()
+    .click()
+  await expect(page.getByText(/Fit to use/)).toBeVisible()
+  await expectAccessible(page)
+})

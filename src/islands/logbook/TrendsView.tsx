@@ -1,0 +1,102 @@
+import { useState } from 'react'
+import type { Batch, Reading, Recipe } from '../../core/record/schemas'
+import { controlChart, RULE_WORDS } from '../../core/rockwell/control-chart'
+import { TREND_BY, type TrendBy, trendsOf } from '../../core/rockwell/trends'
+import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
+import { format } from '../../ui/dates'
+import { SelectField } from '../../ui/PlainFields'
+
+interface Props {
+  readonly batches: readonly Batch[]
+  readonly readings: readonly Reading[]
+  readonly recipes: readonly Recipe[]
+}
+
+const BY_WORDS: Readonly<Record<TrendBy, string>> = { grade: 'steel', recipe: 'recipe', oven: 'oven', lot: 'lot' }
+const LEAST = 3
+
+/** Finished hardness batch by batch on a chart of individuals: what is usual scatter, and what has a cause of its own. */
+export function TrendsView({ batches, readings, recipes }: Props) {
+  const [by, setBy] = useState<TrendBy>('oven')
+  const [what, setWhat] = useState<'off' | 'hrc'>('off')
+  const [key, setKey] = useState<string | null>(null)
+  const trends = trendsOf(readings, batches, by)
+  const trend = trends.find(t => t.key === key) ?? trends[0]
+  const nameOf = (k: string) => (by === 'recipe' ? (recipes.find(r => r.id === k)?.name ?? 'a recipe that is gone') : k)
+  const points = trend?.points.filter(p => what === 'hrc' || p.off !== null) ?? []
+  const values = points.map(p => ({
+    value: what === 'hrc' ? p.hrc : (p.off ?? 0),
+    label: `${p.batch}, ${p.blades} blades`,
+  }))
+  const target = points.at(-1)?.target ?? null
+  const one = points.every(p => p.target.min === target?.min && p.target.max === target?.max)
+  const chart = controlChart(
+    values.map(v => v.value),
+    what === 'hrc' && one ? target : null,
+  )
+  return (
+    <section>
+      <div className="mb-3 grid max-w-3xl grid-cols-2 gap-3 sm:grid-cols-3">
+        <SelectField
+          label="Sorted by"
+          value={by}
+          options={TREND_BY.map(b => [b, BY_WORDS[b]] as const)}
+          onCommit={b => {
+            setBy(b)
+            setKey(null)
+          }}
+        />
+        {trend && (
+          <SelectField
+            label={`Which ${BY_WORDS[by]}`}
+            value={trend.key}
+            options={trends.map(t => [t.key, `${nameOf(t.key)}, ${t.points.length}`] as const)}
+            onCommit={setKey}
+          />
+        )}
+        <SelectField
+          label="Charted"
+          value={what}
+          options={[
+            ['off', 'measured less predicted'],
+            ['hrc', 'finished hardness'],
+          ]}
+          onCommit={setWhat}
+        />
+      </div>
+      {!chart ? (
+        <p className="border border-dashed border-rule-strong p-6">
+          {trends.length === 0
+            ? `No finished batch is sorted by ${BY_WORDS[by]} yet: name it at Choose, or save a recipe.`
+            : `A chart needs ${LEAST} batches; ${values.length} ${values.length === 1 ? 'is' : 'are'} here.`}
+        </p>
+      ) : (
+        <>
+          <ControlChartDrawing values={values} chart={chart} unit={what === 'hrc' ? 'HRC' : 'off, HRC'} />
+          <p className="text-[13.5px]">
+            Usual scatter from batch to batch {chart.sigma.toFixed(2)} HRC, one sigma by the mean moving range.
+            {chart.capability &&
+              ` Capability for ${target?.min} to ${target?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? ': some will be out of target even when all is as usual' : ''}.`}
+          </p>
+          {chart.signals.length === 0 ? (
+            <p className="mt-1 text-[13.5px] text-good">No point has a cause of its own: leave the recipe as it is.</p>
+          ) : (
+            <ol className="mt-2 list-decimal pl-5 text-[13.5px]">
+              {chart.signals.map(signal => (
+                <li key={`${signal.index}${signal.rule}`}>
+                  <a className="link" href={`/batch/${points[signal.index]?.batchId}/verdict`}>
+                    {points[signal.index]?.batch}
+                  </a>
+                  , {format(points[signal.index]?.at ?? '')}: {RULE_WORDS[signal.rule]}.
+                </li>
+              ))}
+            </ol>
+          )}
+          <p className="mt-2 text-[12.5px] text-ink-2">
+            Limits at the centre ± 3 sigma; rules of the Western Electric Handbook (1956), trend after Nelson (1984).
+          </p>
+        </>
+      )}
+    </section>
+  )
+}

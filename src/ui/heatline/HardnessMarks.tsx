@@ -1,0 +1,44 @@
+import type { StageHardness } from '../../core/rockwell/trace'
+import type { HeatScale } from './scale'
+
+interface Props {
+  readonly scale: HeatScale
+  readonly hardness: readonly StageHardness[]
+}
+
+/** Hardness along the line: after the quench, the cold and each temper; what was measured in bold, beside what was due. */
+export function HardnessMarks({ scale, hardness }: Props) {
+  const ends = (phase: string) =>
+    scale.placed.flatMap((p, i) => (p.stretch.phase === phase ? [{ i, endMin: p.stretch.endMin }] : []))
+  const inspect = scale.placed.findIndex(p => p.stretch.station === 'inspect')
+  const cools = ends('cool')
+  const [warm] = ends('warm')
+  const xOf = (stage: string): { x: number; anchor: 'start' | 'middle' } | null => {
+    if (stage === 'as-quenched') {
+      const stretch = scale.placed[inspect]?.stretch
+      return stretch ? { x: scale.x(inspect, (stretch.startMin + stretch.endMin) / 2), anchor: 'middle' } : null
+    }
+    if (stage === 'after-cold') return warm ? { x: scale.x(warm.i, warm.endMin) + 3, anchor: 'start' } : null
+    const cool = cools[Number(stage.slice('temper-'.length)) - 1]
+    return cool ? { x: scale.x(cool.i, cool.endMin), anchor: 'middle' } : null
+  }
+  const y = scale.y(20) + 15
+  return (
+    <g fontSize={11.5}>
+      {hardness.map(row => {
+        const place = xOf(row.stage)
+        if (!place) return null
+        return (
+          <text key={row.stage} x={place.x} y={y} textAnchor={place.anchor} fill="#b9aa98">
+            {row.measured !== null && (
+              <tspan fontWeight={650} fill="#f3e9da">
+                {row.measured.toFixed(1)}{' '}
+              </tspan>
+            )}
+            {row.measured === null ? `${row.expected.toFixed(1)} HRC` : `of ${row.expected.toFixed(1)}`}
+          </text>
+        )
+      })}
+    </g>
+  )
+}
