@@ -68,6 +68,21 @@ test('readings come from the simulated tester into the line, to be recorded', as
   await expect(page.getByLabel(/^Readings of A1/)).toHaveValue(/^\d\d(\.\d)? \d\d(\.\d)?$/)
 })
 
+test('a tester’s file is matched to blades and stages; a wrong one is refused by its columns', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Measure')
+  const file = (text: string) => ({ name: 'tester.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const input = page.getByLabel('A tester’s file …')
+  await input.setInputFiles(file('time,temp\n1,20\n'))
+  await expect(page.getByRole('alert').filter({ hasText: 'no column blade and none HRC' })).toBeVisible()
+  await input.setInputFiles(file('Blade;Stage;HRC\nA1;AQ;62,5\nA2;AQ;62\nZ9;AQ;62\n'))
+  await expect(page.getByText('2 readings of 2 blades, as quenched.')).toBeVisible()
+  await expect(page.getByText('Line 4: there is no blade “Z9”')).toBeVisible()
+  await page.getByRole('button', { name: 'Record them' }).click()
+  await page.getByLabel('Stage', { exact: true }).selectOption('as quenched')
+  await expect(page.getByRole('row', { name: /^A1 62\.5/ })).toBeVisible()
+  await expectAccessible(page)
+})
+
 test('blades that differ are parted, and those that need it make the next temper load', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Measure')
   const stage = page.getByLabel('Stage', { exact: true })

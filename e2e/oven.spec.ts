@@ -143,3 +143,11 @@ test('a packet is moved on the rack by keys, warned of beside an element, and pu
   await page.getByRole('button', { name: 'Arrange them again' }).click()
   await expect(packet).not.toHaveAccessibleName(/stands badly/)
 })
+
+test('two loads whose windows meet are offered as one closing, and become one', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Heat')
+  await expect(page.getByText(/Load \d of 2/)).toBeVisible()
+  await page.getByRole('button', { name: 'Soak them together' }).click()
+  await expect(page.getByText(/Load \d of 2/)).toBeHidden()
+  await expect(page.getByRole('button', { name: /^Packet C/ }).first()).toBeVisible()
+})

@@ -6,8 +6,6 @@ export const PACE = {
   clampedS: 90,
   /** Time in which pulls and clamps follow one another, min. */
   pullEveryMin: 2,
-  /** From one opening until the oven is back: 50 to 60 s by the wall model, medium oven, s. */
-  doorRecoveryS: 55,
   inspectMin: 20,
   /** A thin blade in a bath follows it within this, s. */
   coldLagS: 60,

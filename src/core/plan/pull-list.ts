@@ -1,8 +1,9 @@
-import { PACE } from '../../data/pace'
 import { CONTACT } from '../../data/thermal'
+import { doorRecoveryS } from '../oven/door-recovery'
 import type { Pace, PaceRequest } from '../quench/pace'
 import { PLATE_AIR } from '../quench/quench'
-import type { Workshop } from '../record/schemas'
+import { detailedOven, ovenOf } from '../record/oven-record'
+import type { Batch, Workshop } from '../record/schemas'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
 import type { Load } from './tray'
@@ -24,7 +25,11 @@ export const plateSize = ({ plates }: Pick<Workshop, 'plates'>) => ({
 })
 
 /** A load in pull order between this shop's plates, as the pull list is asked for; null for an empty one. */
-export function paceRequestOf(load: Load, shop: Pick<Workshop, 'plates'>): PaceRequest | null {
+export function paceRequestOf(
+  load: Load,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'hardeningOven'>,
+  batch: Pick<Batch, 'oven'>,
+): PaceRequest | null {
   if (load.pieces.length === 0) return null
   const starts = new Map(
     load.groups.map(group => {
@@ -49,7 +54,7 @@ export function paceRequestOf(load: Load, shop: Pick<Workshop, 'plates'>): PaceR
     airWPerM2K: airOf(shop),
     restWPerM2K: airOf(shop),
     ambientC: ROOM_C,
-    doorRecoveryS: PACE.doorRecoveryS,
+    doorRecoveryS: doorRecoveryS(detailedOven(ovenOf(shop, batch)), load.austenitizeC),
   }
 }
 

@@ -4,7 +4,7 @@ import { controlChart, RULE_WORDS } from '../../core/rockwell/control-chart'
 import { TREND_BY, type TrendBy, trendsOf } from '../../core/rockwell/trends'
 import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
 import { format } from '../../ui/dates'
-import { SelectField } from '../../ui/PlainFields'
+import { NumberField, SelectField } from '../../ui/PlainFields'
 
 interface Props {
   readonly batches: readonly Batch[]
@@ -20,6 +20,7 @@ export function TrendsView({ batches, readings, recipes }: Props) {
   const [by, setBy] = useState<TrendBy>('oven')
   const [what, setWhat] = useState<'off' | 'hrc'>('off')
   const [key, setKey] = useState<string | null>(null)
+  const [own, setOwn] = useState<{ readonly min: number; readonly max: number } | null>(null)
   const trends = trendsOf(readings, batches, by)
   const trend = trends.find(t => t.key === key) ?? trends[0]
   const nameOf = (k: string) => (by === 'recipe' ? (recipes.find(r => r.id === k)?.name ?? 'a recipe that is gone') : k)
@@ -30,13 +31,14 @@ export function TrendsView({ batches, readings, recipes }: Props) {
   }))
   const target = points.at(-1)?.target ?? null
   const one = points.every(p => p.target.min === target?.min && p.target.max === target?.max)
+  const limits = what === 'hrc' ? (own ?? (one ? target : null)) : null
   const chart = controlChart(
     values.map(v => v.value),
-    what === 'hrc' && one ? target : null,
+    limits,
   )
   return (
     <section>
-      <div className="mb-3 grid max-w-3xl grid-cols-2 gap-3 sm:grid-cols-3">
+      <div className="mb-3 grid max-w-3xl grid-cols-2 gap-3 sm:grid-cols-5">
         <SelectField
           label="Sorted by"
           value={by}
@@ -63,6 +65,26 @@ export function TrendsView({ batches, readings, recipes }: Props) {
           ]}
           onCommit={setWhat}
         />
+        {what === 'hrc' && (
+          <>
+            <NumberField
+              label="Your lower limit"
+              unit="HRC"
+              value={own?.min ?? target?.min ?? 58}
+              min={20}
+              max={69}
+              onCommit={min => setOwn({ min, max: Math.max(min + 0.5, own?.max ?? target?.max ?? 61) })}
+            />
+            <NumberField
+              label="Your upper limit"
+              unit="HRC"
+              value={own?.max ?? target?.max ?? 61}
+              min={21}
+              max={70}
+              onCommit={max => setOwn({ max, min: Math.min(max - 0.5, own?.min ?? target?.min ?? 58) })}
+            />
+          </>
+        )}
       </div>
       {!chart ? (
         <p className="border border-dashed border-rule-strong p-6">
@@ -76,7 +98,7 @@ export function TrendsView({ batches, readings, recipes }: Props) {
           <p className="text-[13.5px]">
             Usual scatter from batch to batch {chart.sigma.toFixed(2)} HRC, one sigma by the mean moving range.
             {chart.capability &&
-              ` Capability for ${target?.min} to ${target?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? ': some will be out of target even when all is as usual' : ''}.`}
+              ` Capability for ${limits?.min} to ${limits?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? ': some will be out of target even when all is as usual' : ''}.`}
           </p>
           {chart.signals.length === 0 ? (
             <p className="mt-1 text-[13.5px] text-good">No point has a cause of its own: leave the recipe as it is.</p>

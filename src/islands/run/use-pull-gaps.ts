@@ -10,7 +10,7 @@ export function usePullGaps(batch: Batch | null | undefined, shop: Workshop): Re
   useEffect(() => {
     if (!batch) return
     let current = true
-    const requests = loadsOf(batch).flatMap(load => paceRequestOf(load, shop) ?? [])
+    const requests = loadsOf(batch).flatMap(load => paceRequestOf(load, shop, batch) ?? [])
     Promise.all(requests.map(request => ask('pace', request)))
       .then(answers => new Map(answers.flatMap(answer => (answer.ok ? [...pullGapsOf(answer.value)] : []))))
       // Without a worker the usual clamp stands: a run is not held up by a calculation.

@@ -19,6 +19,7 @@ import { EntryView } from './heat/EntryView'
 import { loadKg, programmeOf } from './heat/heat-load'
 import { ProgrammeView } from './heat/ProgrammeView'
 import { RackView } from './heat/RackView'
+import { ShareClosing } from './heat/ShareClosing'
 
 const VIEWS = [
   ['rack', 'Rack'],
@@ -61,6 +62,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
+          {view === 'rack' && loads.length > 1 && <ShareClosing batch={batch} shop={shop} />}
           {view === 'rack' && <RackView batch={batch} load={load} oven={oven} shop={shop} />}
           {view === 'programme' && <ProgrammeView batch={batch} load={load} oven={oven} shop={shop} />}
           {view === 'entry' && <EntryView batch={batch} load={load} oven={oven} shop={shop} />}

@@ -17,6 +17,7 @@ import { type BenchProps, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 import { FilesView } from './measure/FilesView'
 import { MeasureFigures } from './measure/MeasureFigures'
+import { ReadingsFile } from './measure/ReadingsFile'
 import { ReadingsTable } from './measure/ReadingsTable'
 import { RunOfReadings } from './measure/RunOfReadings'
 import { SpreadView } from './measure/SpreadView'
@@ -69,23 +70,28 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
         )
       : null
   const predicted = predictedAt(prediction, stage)
+  const readingOf = (
+    read: Pick<Reading, 'piece' | 'groupId' | 'stage' | 'hrc'>,
+    at: string,
+    place?: Place,
+  ): Reading => ({
+    id: newId(),
+    batchId: batch.id,
+    ...read,
+    at,
+    deletedAt: null,
+    ...(isChecked(shop.tester, at) ? {} : { unchecked: true }),
+    ...(place ? { place } : {}),
+  })
+  const addFile = async (read: readonly Pick<Reading, 'piece' | 'groupId' | 'stage' | 'hrc'>[]) => {
+    const at = new Date().toISOString()
+    const done = await addReadings(read.map(r => readingOf(r, at)))
+    if (done) toast(`${read.length} readings recorded.`)
+    return done
+  }
   const add = async (values: readonly number[]) => {
     const at = new Date().toISOString()
-    const unchecked = !isChecked(shop.tester, at)
-    const fresh = values.map(
-      (hrc, i): Reading => ({
-        id: newId(),
-        batchId: batch.id,
-        groupId: group.id,
-        piece: piece.mark,
-        stage,
-        hrc,
-        at,
-        deletedAt: null,
-        ...(unchecked ? { unchecked } : {}),
-        ...(next[i] ? { place: next[i] } : {}),
-      }),
-    )
+    const fresh = values.map((hrc, i) => readingOf({ piece: piece.mark, groupId: group.id, stage, hrc }, at, next[i]))
     if (!(await addReadings(fresh))) return false
     toast(`${piece.mark} ${stageLabel(stage)}: ${values.map(hrcText).join(', ')}`, {
       action: {
@@ -159,8 +165,9 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
             onCommit={setStage}
           />
           <RunOfReadings mark={piece.mark} text={text} onText={setText} onAdd={add} />
-          <div className="sm:col-span-3">
+          <div className="flex flex-wrap items-center gap-2 sm:col-span-3">
             <TesterButton underItHrc={predicted ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
+            <ReadingsFile batch={batch} stage={stage} onTake={addFile} />
           </div>
         </div>
       }

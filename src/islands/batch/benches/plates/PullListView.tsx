@@ -23,7 +23,7 @@ const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.round(s % 60))
 export function PullListView({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
   const request = useMemo(() => {
     const load = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))
-    return load ? paceRequestOf(load, shop) : null
+    return load ? paceRequestOf(load, shop, batch) : null
   }, [batch, plan, shop])
   const heavyFirst = useMemo(() => {
     const kg = (b: { thicknessMm: number; widthMm: number; lengthMm: number }) => b.thicknessMm * b.widthMm * b.lengthMm

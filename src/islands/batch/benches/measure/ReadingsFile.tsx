@@ -1,0 +1,70 @@
+import { useState } from 'react'
+import { importReadings, type ReadingsImport } from '../../../../core/record/readings-import'
+import type { Batch, Reading } from '../../../../core/record/schemas'
+import { stageLabel } from '../../../../core/rockwell/stages'
+
+interface Props {
+  readonly batch: Batch
+  /** Stands in where the file has no column of stages. */
+  readonly stage: Reading['stage']
+  readonly onTake: (read: ReadingsImport['readings']) => Promise<boolean>
+}
+
+const MOST_MB = 5
+
+/** A tester's own file: read, shown with what is left out, and only then recorded. */
+export function ReadingsFile({ batch, stage, onTake }: Props) {
+  const [read, setRead] = useState<ReadingsImport | null>(null)
+  const [trouble, setTrouble] = useState<string | null>(null)
+  const choose = async (file: File) => {
+    setRead(null)
+    if (file.size > MOST_MB * 1e6)
+      return setTrouble(`This file is over ${MOST_MB} MB: it is no tester’s list of readings.`)
+    const result = importReadings(await file.text(), batch, stage)
+    setTrouble(result.ok ? null : (result.problems[0]?.message ?? ''))
+    if (result.ok) setRead(result.value)
+  }
+  return (
+    <>
+      <label className="btn cursor-pointer focus-within:outline-2">
+        A tester’s file …
+        <input
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          className="sr-only"
+          onChange={event => {
+            const file = event.target.files?.[0]
+            if (file) void choose(file)
+            event.target.value = ''
+          }}
+        />
+      </label>
+      {trouble && (
+        <p role="alert" className="w-full text-[13px] text-bad">
+          {trouble}
+        </p>
+      )}
+      {read && (
+        <div className="w-full border-l-3 border-rule-strong pl-3 text-[13px]">
+          <p>
+            {read.readings.length} readings of {new Set(read.readings.map(r => r.piece)).size} blades,{' '}
+            {[...new Set(read.readings.map(r => stageLabel(r.stage)))].join(', ')}.
+          </p>
+          {read.skipped.slice(0, 4).map(s => (
+            <p key={s.path} className="text-bad">
+              {s.message}
+            </p>
+          ))}
+          {read.skipped.length > 4 && <p className="text-bad">And {read.skipped.length - 4} more lines left out.</p>}
+          <button
+            type="button"
+            className="btn btn-ember mt-1"
+            onClick={() => void onTake(read.readings).then(done => done && setRead(null))}
+          >
+            Record them
+          </button>
+        </div>
+      )}
+    </>
+  )
+}
