@@ -25,7 +25,9 @@ module.exports = {
     only('devices-know-core', '^src/devices/', ['^src/devices/', '^src/core/', '^src/data/']),
     only('store-knows-core', '^src/store/', ['^src/store/', '^src/core/', '^src/data/']),
     only('ui-knows-core', '^src/ui/', ['^src/ui/', '^src/core/', '^src/data/', '^src/styles/']),
-    only('islands-know-what-is-below', '^src/islands/', ['^src/(islands|ui|store|workers|devices|simulators|core|data)/']),
+    only('islands-know-what-is-below', '^src/islands/', [
+      '^src/(islands|ui|store|workers|devices|simulators|core|data)/',
+    ]),
     {
       name: 'nothing-imports-pages',
       severity: 'error',
