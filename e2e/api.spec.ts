@@ -42,9 +42,61 @@ test('answers in the promised shapes', async ({ request }) => {
     '/api/quench',
     '/api/foil',
     '/api/oven',
+    '/api/cold',
     '/api/rockwell',
     '/api/advise',
   ])
+})
+
+test('cold: the amounts of the worked example, its peak, and a plan refused in a small room', async ({ request }) => {
+  const ask = async (room: object) =>
+    request.post('/api/cold', {
+      data: {
+        medium: 'dry-ice',
+        steelKg: 3.234,
+        startC: 20,
+        bath: { fluid: 'isopropanol', litres: 4 },
+        vesselKg: 1,
+        lossWPerK: 0.35,
+        holdH: 2,
+        room,
+      },
+    })
+  const small = await (await ask({ m3: 20, airChangesPerH: 0.5 })).json()
+  // Worked by hand from handbook heats: 1.598 + 0.419 kg, 1.102 m³.
+  expect(small.coolantKg).toBeCloseTo(2.017, 2)
+  expect(small.gasM3).toBeCloseTo(1.102, 2)
+  expect(small.peak.co2Ppm / 40_584).toBeCloseTo(1, 2)
+  expect(small.refused).toContain('outdoors')
+  const large = await (await ask({ m3: 400, airChangesPerH: 4 })).json()
+  expect(large.refused).toBeNull()
+  const none = await ask({ m3: 0, airChangesPerH: 0 })
+  expect(none.status()).toBe(400)
+  expect((await none.json()).error.issues[0].path).toBe('room.m3')
+})
+
+test('the simulated controller takes lines, streams readings, and refuses in the one shape', async ({
+  request,
+  baseURL,
+}) => {
+  const session = 'api-test-0001'
+  const send = async (line: string) =>
+    (await (await request.post('/api/oven-controller', { data: { session, line } })).json()).reply
+  expect(await send('ID?')).toMatch(/^ID /)
+  expect(await send('PROG 1')).toBe('OK')
+  expect(await send('STEP 1 FULL 800 10')).toBe('OK')
+  expect(await send('RUN')).toBe('OK')
+  const stream = await fetch(`${baseURL}/api/oven-controller?session=${session}`)
+  expect(stream.headers.get('content-type')).toBe('text/event-stream')
+  const reader = stream.body?.getReader()
+  const first = new TextDecoder().decode((await reader?.read())?.value)
+  expect(first).toMatch(/^data: READ t=/)
+  await reader?.cancel()
+  const bad = await request.post('/api/oven-controller', { data: { session: 'x', line: '' } })
+  expect(bad.status()).toBe(400)
+  expect((await bad.json()).error.issues.length).toBeGreaterThan(0)
+  expect((await request.get('/api/oven-controller')).status()).toBe(400)
+  expect((await request.put('/api/oven-controller')).status()).toBe(405)
 })
 
 test('refuses in one shape: 400, 404, 405, 413, 415', async ({ request }) => {
@@ -78,7 +130,7 @@ test('refuses in one shape: 400, 404, 405, 413, 415', async ({ request }) => {
 })
 
 test('never fails on anything a client can send', async ({ request }) => {
-  const name = fc.constantFrom('predict', 'quench', 'foil', 'oven', 'rockwell', 'advise')
+  const name = fc.constantFrom('predict', 'quench', 'foil', 'oven', 'cold', 'rockwell', 'advise')
   await fc.assert(
     fc.asyncProperty(name, fc.oneof(fc.json(), fc.string()), async (path, data) => {
       const response = await request.post(`/api/${path}`, { headers: JSON_TYPE, data })

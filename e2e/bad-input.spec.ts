@@ -28,6 +28,7 @@ test('units are one setting; what is keyed in shows both', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
   await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1950')
   await page.getByRole('link', { name: 'Heat', exact: true }).click()
+  await page.getByRole('button', { name: 'Programme' }).click()
   await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1950 °F 1066 °C')
 })
 

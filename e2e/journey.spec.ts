@@ -65,9 +65,16 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
   await test.step('heat: both scales to key in, with the correction', async () => {
     await page.getByRole('link', { name: 'Heat', exact: true }).click()
     // 1065.6 °C is 1950 °F.
-    await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1066 °C 1950 °F')
-    await fill(page, 'Correction of this oven, added to what the blade should see', '-11')
-    await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1055 °C 1930 °F')
+    await page.getByRole('button', { name: 'Programme' }).click()
+    const soak = page.getByRole('row', { name: /Soak/ })
+    await expect(soak).toContainText('1066 °C 1950 °F')
+    await page.getByRole('link', { name: /controller and correction/ }).click()
+    await page.getByRole('button', { name: 'Correction' }).click()
+    await fill(page, 'Added to what the blade should see', '-11')
+    await page.goBack()
+    await page.getByRole('button', { name: 'Programme' }).click()
+    await expect(soak.locator('.figure').nth(1)).toHaveText('1055')
+    await expect(soak).toContainText('1930 °F')
   })
 
   await test.step('plates and cold: seconds and kilograms', async () => {

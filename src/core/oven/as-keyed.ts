@@ -12,6 +12,8 @@ export interface KeyedStep {
   readonly set: number
   readonly holdMin: number
   readonly nominalC: number
+  /** The same before it was rounded to the controller's degrees, °C. */
+  readonly setC: number
 }
 
 const fahrenheit = (c: number) => c * 1.8 + 32
@@ -47,7 +49,12 @@ export function keyIn(
   for (const segment of segments) {
     let left = Math.round(segment.holdMin)
     const first = Math.min(left, longestHoldMin)
-    const base = { name: segment.name, set: shown(segment.setC), nominalC: segment.nominalC }
+    const base = {
+      name: segment.name,
+      set: shown(segment.setC),
+      setC: segment.setC,
+      nominalC: segment.nominalC,
+    }
     steps.push({ ...base, ramp: rampOf(segment.rateCPerH, at, segment.setC), holdMin: first })
     for (left -= first; left > 0; left -= longestHoldMin)
       steps.push({

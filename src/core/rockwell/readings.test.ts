@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { indentRules } from './indent'
 import { parseReadings } from './parse-readings'
-import { grubbsCritical, summariseReadings, verifyTester } from './readings'
+import { grubbsCritical, summariseReadings } from './readings'
+import { verifyTester } from './verification'
 
 describe('what an indent needs', () => {
   it('is 0.08 mm deep and wants 0.8 mm of steel at 60 HRC (ISO 6508-1)', () => {

@@ -5,20 +5,7 @@ import { ROCKWELL } from '../../data/rockwell'
 import type { WorkingLine } from '../result'
 import type { TargetHrc } from '../steel/suggest'
 import { type IndentRules, indentRules } from './indent'
-
-export interface BlockCheck {
-  readonly certifiedHrc: number
-  readonly certifiedSd: number
-  readonly readings: readonly number[]
-}
-
-export interface Verification {
-  /** Mean on the block less the certified value, HRC. */
-  readonly bias: number
-  /** Largest less smallest reading on the block, HRC. */
-  readonly repeatability: number
-  readonly ok: boolean
-}
+import { type BlockCheck, type Verification, verifyTester } from './verification'
 
 export interface ReadingSummary {
   readonly n: number
@@ -121,15 +108,6 @@ const blockUncertainty = (block: BlockCheck) =>
     block.certifiedSd,
     (block.readings.length > 1 ? sdOf(block.readings) : ROCKWELL.singleReadingSdHrc) / Math.sqrt(block.readings.length),
   )
-
-/** Error and repeatability on a test block against the limits of ISO 6508-2 (from memory). */
-export function verifyTester(block: BlockCheck): Verification {
-  const mean = meanOf(block.readings)
-  const bias = mean - block.certifiedHrc
-  const repeatability = Math.max(...block.readings) - Math.min(...block.readings)
-  const limit = Math.max(ROCKWELL.repeatabilityMinHrc, ROCKWELL.repeatabilityShare * (100 - mean))
-  return { bias, repeatability, ok: Math.abs(bias) <= ROCKWELL.permissibleErrorHrc && repeatability <= limit }
-}
 
 /**
  * Critical value of Grubbs' two-sided test for one outlier.

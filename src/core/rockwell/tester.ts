@@ -1,5 +1,5 @@
 import type { Workshop } from '../record/schemas'
-import { type Verification, verifyTester } from './readings'
+import { type Verification, verifyTester } from './verification'
 
 export type Tester = NonNullable<Workshop['tester']>
 

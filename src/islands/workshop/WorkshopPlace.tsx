@@ -4,6 +4,7 @@ import { saveShop } from '../../store/records'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
+import { ColdPart } from './ColdPart'
 import { DataKeeping } from './DataKeeping'
 import { LearningPart } from './LearningPart'
 import { OvensPart } from './OvensPart'
@@ -106,33 +107,7 @@ function WorkshopView({ shop }: { shop: Workshop }) {
           <PricesPart shop={shop} edit={edit} />
         </Part>
         <Part title="Cold">
-          <SelectField
-            label="The shop has"
-            value={shop.cold.medium}
-            options={[
-              ['none', 'nothing colder than the room'],
-              ['freezer', 'a freezer, −18 °C'],
-              ['dry-ice', 'dry ice, −75 °C'],
-              ['liquid-nitrogen', 'liquid nitrogen, −196 °C'],
-            ]}
-            onCommit={medium => edit({ cold: { ...shop.cold, medium } })}
-          />
-          <NumberField
-            label="Heat leak of the box"
-            unit="W/K"
-            value={shop.cold.lossWPerK}
-            min={0.05}
-            max={5}
-            onCommit={lossWPerK => edit({ cold: { ...shop.cold, lossWPerK } })}
-          />
-          <NumberField
-            label="Room"
-            unit="m³"
-            value={shop.cold.room.m3}
-            min={4}
-            max={5000}
-            onCommit={m3 => edit({ cold: { ...shop.cold, room: { ...shop.cold.room, m3 } } })}
-          />
+          <ColdPart shop={shop} edit={edit} />
         </Part>
         <Part title="Learning">
           <LearningPart shop={shop} edit={edit} />

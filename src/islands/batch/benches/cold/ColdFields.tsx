@@ -43,15 +43,12 @@ function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
   )
 }
 
-const BOX = { length: 350, width: 250, depth: 200 }
-
-/** Box, bath, room and price of the shop; timing of the batch. */
+/** What decides amount, air and effect here; box, vessel, leak and price are the workshop's. */
 export function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
   const { cold } = shop
   const set = (part: Partial<Workshop['cold']>) => void saveShop(s => ({ ...s, cold: { ...s.cold, ...part } }))
-  const box = cold.boxMm ?? BOX
   return (
-    <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-6">
       <SelectField
         label="Bath"
         value={cold.bath.fluid}
@@ -65,14 +62,6 @@ export function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'pl
         min={0}
         max={60}
         onCommit={litres => set({ bath: { ...cold.bath, litres } })}
-      />
-      <QuantityField
-        label="Vessel"
-        dimension="mass"
-        value={cold.vesselKg}
-        min={0}
-        max={40}
-        onCommit={vesselKg => set({ vesselKg })}
       />
       <NumberField
         label="Room"
@@ -89,24 +78,6 @@ export function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'pl
         min={0}
         max={60}
         onCommit={airChangesPerH => set({ room: { ...cold.room, airChangesPerH } })}
-      />
-      {(['length', 'width', 'depth'] as const).map(side => (
-        <QuantityField
-          key={side}
-          label={`Box ${side} inside`}
-          dimension="length"
-          value={box[side]}
-          min={50}
-          max={2000}
-          onCommit={mm => set({ boxMm: { ...box, [side]: mm } })}
-        />
-      ))}
-      <NumberField
-        label={cold.medium === 'liquid-nitrogen' ? 'Price of a litre' : 'Price of a kg'}
-        value={cold.price ?? 0}
-        min={0}
-        max={1000}
-        onCommit={price => set({ price })}
       />
       <ColdTiming batch={batch} plan={plan} />
     </div>

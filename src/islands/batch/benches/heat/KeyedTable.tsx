@@ -1,13 +1,13 @@
 import { type KeyedStep, rampHeading } from '../../../../core/oven/as-keyed'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Workshop } from '../../../../core/record/schemas'
-import { formatBoth } from '../../../../core/units/quantity'
+import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 
 /** To key in, exactly as shown. */
 export function KeyedTable({ steps, oven, shop }: { steps: readonly KeyedStep[]; oven: Oven; shop: Workshop }) {
   const { degrees } = oven.controller
-  const other = (set: number) =>
-    degrees === 'C' ? `${Math.round(set * 1.8 + 32)} °F` : `${Math.round((set - 32) / 1.8)} °C`
+  // From the exact set point, not from the digits: 1065.6 °C is 1950 °F, though 1066 is keyed.
+  const other = (setC: number) => formatQuantity(setC, 'temperature', degrees === 'C' ? 'imperial' : 'metric')
   return (
     <table className="sheet">
       <caption className="mb-1 text-left text-[12.5px] text-ink-2">
@@ -31,7 +31,7 @@ export function KeyedTable({ steps, oven, shop }: { steps: readonly KeyedStep[];
             <td className="figure text-[22px]">{step.ramp}</td>
             <td>
               <span className="figure text-[22px]">{step.set}</span>{' '}
-              <span className="text-[12.5px] text-ink-2">{other(step.set)}</span>
+              <span className="text-[12.5px] text-ink-2">{other(step.setC)}</span>
             </td>
             <td className="figure text-[22px]">{step.holdMin}</td>
             <td>{formatBoth(step.nominalC, shop.units)}</td>

@@ -18,7 +18,7 @@ export function ReadingsTable({
   onPick: (mark: string) => void
 }) {
   return (
-    <div className="mt-1 max-h-[136px] overflow-y-auto" tabIndex={0} role="region" aria-label="Readings of this stage">
+    <div className="mt-1 max-h-[112px] overflow-y-auto" tabIndex={0} role="region" aria-label="Readings of this stage">
       <table className="sheet">
         <thead className="sticky top-0 bg-ash">
           <tr>
