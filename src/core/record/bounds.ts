@@ -21,3 +21,7 @@ export const BOUNDS = {
 } as const
 
 export const bounded = (name: keyof typeof BOUNDS) => between(BOUNDS[name].min, BOUNDS[name].max)
+
+export const id = z.string().min(1).max(64)
+export const text = (longest: number) => z.string().max(longest)
+export const instant = z.iso.datetime()

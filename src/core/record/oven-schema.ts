@@ -1,10 +1,7 @@
 import { z } from 'zod'
 import { OVEN_PRESETS } from '../../data/ovens'
-import { between } from './bounds'
+import { between, id, instant, text } from './bounds'
 
-const id = z.string().min(1).max(64)
-const text = (longest: number) => z.string().max(longest)
-const instant = z.iso.datetime()
 const chamberSide = between(60, 1500)
 
 export const RAMP_KINDS = ['per-hour', 'per-minute', 'minutes-to-target'] as const

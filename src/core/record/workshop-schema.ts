@@ -1,11 +1,9 @@
 import { z } from 'zod'
 import { BATHS } from '../../data/cold'
 import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
-import { between, bounded } from './bounds'
+import { between, bounded, id, text } from './bounds'
 import { ovenSchema } from './oven-schema'
 
-const id = z.string().min(1).max(64)
-const text = (longest: number) => z.string().max(longest)
 const bathNames = Object.keys(BATHS) as (keyof typeof BATHS)[]
 
 export const workshopSchema = z.object({

@@ -1,4 +1,5 @@
-import { formatNumber, type System } from '../../core/units/quantity'
+import type { System } from '../../core/units/quantity'
+import { HeatGrid, plotScale } from './HeatGrid'
 
 export interface LogLine {
   readonly name: string
@@ -17,9 +18,6 @@ interface Props {
   readonly height?: number
 }
 
-const WIDTH = 760
-const LEFT = 46
-const RIGHT = 12
 const LOOKS: Readonly<Record<LogLine['look'], { className: string; width: number; dash?: string }>> = {
   logged: { className: 'stroke-ink', width: 1.6 },
   model: { className: 'stroke-ember', width: 1.6, dash: '5 3' },
@@ -31,40 +29,18 @@ const LOOKS: Readonly<Record<LogLine['look'], { className: string; width: number
 export function LogDrawing({ lines, system, label, target, marks = [], height = 220 }: Props) {
   const all = lines.flatMap(line => line.points)
   if (all.length === 0) return null
-  const bottom = height - 22
   const longest = Math.max(1, ...all.map(([min]) => min))
   const hottest = Math.max(200, target?.c ?? 0, ...all.map(([, c]) => c)) * 1.04
-  const x = (min: number) => LEFT + (min / longest) * (WIDTH - LEFT - RIGHT)
-  const y = (c: number) => bottom - (c / hottest) * (bottom - 10)
-  const step = hottest > 700 ? 200 : 100
-  const grid = Array.from({ length: Math.floor(hottest / step) }, (_, i) => (i + 1) * step)
+  const scale = plotScale(longest, hottest, height)
+  const { x, y, bottom, width } = scale
   return (
     <figure>
-      <svg viewBox={`0 0 ${WIDTH} ${height}`} className="w-full" role="img" aria-label={label}>
-        {grid.map(c => (
-          <g key={c}>
-            <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(c)} y2={y(c)} className="stroke-rule" strokeWidth={0.7} />
-            <text x={LEFT - 6} y={y(c) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
-              {formatNumber(c, 'temperature', system)}
-            </text>
-          </g>
-        ))}
-        {[0, 0.25, 0.5, 0.75, 1].map(part => (
-          <text
-            key={part}
-            x={x(part * longest)}
-            y={height - 6}
-            fontSize={11.5}
-            textAnchor={part === 1 ? 'end' : 'middle'}
-            className="fill-ink-2"
-          >
-            {Math.round(part * longest)} min
-          </text>
-        ))}
+      <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={label}>
+        <HeatGrid scale={scale} system={system} />
         {target && (
           <line
-            x1={LEFT}
-            x2={WIDTH - RIGHT}
+            x1={x(0)}
+            x2={x(longest)}
             y1={y(target.c)}
             y2={y(target.c)}
             className="stroke-ember"
@@ -99,7 +75,7 @@ export function LogDrawing({ lines, system, label, target, marks = [], height = 
           return (
             <path
               key={line.name}
-              d={`M${line.points.map(([m, c]) => `${x(m).toFixed(1)} ${y(c).toFixed(1)}`).join('L')}`}
+              d={scale.path(line.points)}
               fill="none"
               className={look.className}
               strokeWidth={look.width}

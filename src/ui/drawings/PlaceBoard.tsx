@@ -32,7 +32,7 @@ export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }
   const [at, setAt] = useState<Place | null>(null)
   const { lengthMm, widthMm } = blade
   const rules = indentRules(expectedHrc)
-  const size = Math.max(3, lengthMm / 48)
+  const size = Math.max(3, lengthMm / 38)
   const step = Math.max(rules.minimumSpacingMm, (lengthMm * SHARE) / Math.max(3, readings.length))
   const shown = readings.map((r, i) => r.place ?? { xMm: lengthMm * FIRST_AT + i * step, yMm: widthMm * 0.3 })
   const taken = [...readings.flatMap(r => (r.place ? [r.place] : [])), ...next]

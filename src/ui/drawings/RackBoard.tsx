@@ -1,5 +1,6 @@
 import { useRef } from 'react'
 import type { RackPacket, RackPlace } from '../../core/oven/rack'
+import { ChamberFrame, chamberViewBox } from './ChamberFrame'
 
 interface Props {
   readonly chamber: { readonly width: number; readonly depth: number }
@@ -11,7 +12,6 @@ interface Props {
   readonly onDrop: (place: RackPlace) => void
 }
 
-const DOOR_MM = 40
 const STEP_MM = 5
 /** A packet is taken hold of this far from its middle, mm. */
 const HOLD_MM = 7
@@ -34,102 +34,86 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
   return (
     <svg
       ref={svg}
-      viewBox={`${-DOOR_MM} -8 ${chamber.depth + DOOR_MM + 8} ${chamber.width + 16}`}
+      viewBox={chamberViewBox(chamber)}
       className="max-h-[210px] w-full touch-none select-none"
       preserveAspectRatio="xMinYMid meet"
       role="group"
       aria-label={`Chamber from above, door on the left, ${packets.length} packets on edge. Arrow keys move the one in focus.`}
     >
-      <rect x={0} y={0} width={chamber.depth} height={chamber.width} fill="#1c1713" />
-      <path
-        d={`M0 0 H${chamber.depth} V${chamber.width} H0`}
-        fill="none"
-        className="stroke-rule-strong"
-        strokeWidth={6}
-      />
-      <line x1={-6} x2={-6} y1={0} y2={chamber.width} className="stroke-ink" strokeWidth={5} />
-      <text
-        x={-14}
-        y={chamber.width / 2}
-        fontSize={11}
-        textAnchor="middle"
-        className="fill-ink-2"
-        transform={`rotate(-90 -14 ${chamber.width / 2})`}
-      >
-        door
-      </text>
-      {packets.map(packet => {
-        const place = placeOf(packet.mark)
-        if (!place) return null
-        const bad = warned.has(packet.mark)
-        const nudge = (inMm: number, acrossMm: number) =>
-          onDrag({ mark: packet.mark, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
-        return (
-          <g
-            key={packet.mark}
-            role="button"
-            tabIndex={0}
-            aria-label={`Packet ${packet.mark}, ${Math.round(place.inMm)} mm from the door, ${Math.round(place.acrossMm)} mm from the left${bad ? ', stands badly' : ''}`}
-            className="cursor-grab"
-            onKeyDown={event => {
-              const step = {
-                ArrowLeft: [-STEP_MM, 0],
-                ArrowRight: [STEP_MM, 0],
-                ArrowUp: [0, -STEP_MM],
-                ArrowDown: [0, STEP_MM],
-              }[event.key]
-              if (!step) return
-              event.preventDefault()
-              event.stopPropagation()
-              nudge(step[0] as number, step[1] as number)
-            }}
-            onKeyUp={event => {
-              if (event.key.startsWith('Arrow')) onDrop(place)
-            }}
-            onPointerDown={event => {
-              const point = at(event)
-              if (!point) return
-              event.currentTarget.setPointerCapture(event.pointerId)
-              held.current = { mark: packet.mark, dxMm: point.x - place.inMm, dyMm: point.y - place.acrossMm }
-            }}
-            onPointerMove={event => {
-              const next = held.current?.mark === packet.mark ? move(event) : null
-              if (next) onDrag(next)
-            }}
-            onPointerUp={event => {
-              const next = held.current?.mark === packet.mark ? move(event) : null
-              held.current = null
-              if (next && Math.hypot(next.inMm - place.inMm, next.acrossMm - place.acrossMm) < 400) onDrop(next)
-            }}
-          >
-            <rect
-              x={place.inMm - HOLD_MM}
-              y={place.acrossMm - HOLD_MM}
-              width={packet.lengthMm + 2 * HOLD_MM + 20}
-              height={2 * HOLD_MM}
-              fill="transparent"
-            />
-            <line
-              x1={place.inMm}
-              x2={place.inMm + packet.lengthMm}
-              y1={place.acrossMm}
-              y2={place.acrossMm}
-              stroke={bad ? '#ff9a80' : '#ffb144'}
-              strokeWidth={Math.max(2, packet.thicknessMm)}
-              strokeDasharray={bad ? '10 4' : undefined}
-            />
-            <text
-              x={place.inMm + packet.lengthMm + 5}
-              y={place.acrossMm + 4}
-              fontSize={11}
-              fontWeight={600}
-              fill="#f3e9da"
+      <ChamberFrame chamber={chamber} look="hot">
+        {packets.map(packet => {
+          const place = placeOf(packet.mark)
+          if (!place) return null
+          const bad = warned.has(packet.mark)
+          const nudge = (inMm: number, acrossMm: number) =>
+            onDrag({ mark: packet.mark, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
+          return (
+            <g
+              key={packet.mark}
+              role="button"
+              tabIndex={0}
+              aria-label={`Packet ${packet.mark}, ${Math.round(place.inMm)} mm from the door, ${Math.round(place.acrossMm)} mm from the left${bad ? ', stands badly' : ''}`}
+              className="cursor-grab"
+              onKeyDown={event => {
+                const step = {
+                  ArrowLeft: [-STEP_MM, 0],
+                  ArrowRight: [STEP_MM, 0],
+                  ArrowUp: [0, -STEP_MM],
+                  ArrowDown: [0, STEP_MM],
+                }[event.key]
+                if (!step) return
+                event.preventDefault()
+                event.stopPropagation()
+                nudge(step[0] as number, step[1] as number)
+              }}
+              onKeyUp={event => {
+                if (event.key.startsWith('Arrow')) onDrop(place)
+              }}
+              onPointerDown={event => {
+                const point = at(event)
+                if (!point) return
+                event.currentTarget.setPointerCapture(event.pointerId)
+                held.current = { mark: packet.mark, dxMm: point.x - place.inMm, dyMm: point.y - place.acrossMm }
+              }}
+              onPointerMove={event => {
+                const next = held.current?.mark === packet.mark ? move(event) : null
+                if (next) onDrag(next)
+              }}
+              onPointerUp={event => {
+                const next = held.current?.mark === packet.mark ? move(event) : null
+                held.current = null
+                if (next && Math.hypot(next.inMm - place.inMm, next.acrossMm - place.acrossMm) < 400) onDrop(next)
+              }}
             >
-              {packet.mark}
-            </text>
-          </g>
-        )
-      })}
+              <rect
+                x={place.inMm - HOLD_MM}
+                y={place.acrossMm - HOLD_MM}
+                width={packet.lengthMm + 2 * HOLD_MM + 20}
+                height={2 * HOLD_MM}
+                fill="transparent"
+              />
+              <line
+                x1={place.inMm}
+                x2={place.inMm + packet.lengthMm}
+                y1={place.acrossMm}
+                y2={place.acrossMm}
+                stroke={bad ? '#ff9a80' : '#ffb144'}
+                strokeWidth={Math.max(2, packet.thicknessMm)}
+                strokeDasharray={bad ? '10 4' : undefined}
+              />
+              <text
+                x={place.inMm + packet.lengthMm + 5}
+                y={place.acrossMm + 4}
+                fontSize={11}
+                fontWeight={600}
+                fill="#f3e9da"
+              >
+                {packet.mark}
+              </text>
+            </g>
+          )
+        })}
+      </ChamberFrame>
     </svg>
   )
 }

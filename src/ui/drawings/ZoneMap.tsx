@@ -2,6 +2,8 @@ import { zoneAt } from '../../core/oven/survey'
 import type { OvenSurvey } from '../../core/record/oven-schema'
 import { formatDifference, type System } from '../../core/units/quantity'
 
+import { ChamberFrame, chamberViewBox } from './ChamberFrame'
+
 interface Props {
   readonly chamber: { readonly width: number; readonly height: number; readonly depth: number }
   readonly survey: OvenSurvey
@@ -20,52 +22,42 @@ export function ZoneMap({ chamber, survey, system }: Props) {
   const most = Math.max(4, ...survey.points.map(p => Math.abs(p.c - mean)))
   return (
     <svg
-      viewBox={`-24 -4 ${depth + 32} ${width + 8}`}
+      viewBox={chamberViewBox(chamber)}
       className="max-h-[190px] w-full"
       preserveAspectRatio="xMinYMid meet"
       role="img"
       aria-label={`Zones of the chamber from above, door on the left: ${survey.points.map(p => formatDifference(p.c - mean, system)).join(', ')} from their mean`}
     >
-      {Array.from({ length: along * across }, (_, i) => {
-        const [cx, cy] = [(i % along) * w, Math.floor(i / along) * h]
-        const k = zone(cx + w / 2, cy + h / 2)
-        return (
-          <rect
+      <ChamberFrame chamber={chamber}>
+        {Array.from({ length: along * across }, (_, i) => {
+          const [cx, cy] = [(i % along) * w, Math.floor(i / along) * h]
+          const k = zone(cx + w / 2, cy + h / 2)
+          return (
+            <rect
+              key={i}
+              x={cx}
+              y={cy}
+              width={w + 0.4}
+              height={h + 0.4}
+              className={k < 0 ? 'fill-ice' : 'fill-ember'}
+              opacity={Math.min(0.75, (Math.abs(k) / most) * 0.75)}
+            />
+          )
+        })}
+        {survey.points.map((p, i) => (
+          <text
             key={i}
-            x={cx}
-            y={cy}
-            width={w + 0.4}
-            height={h + 0.4}
-            className={k < 0 ? 'fill-ice' : 'fill-ember'}
-            opacity={Math.min(0.75, (Math.abs(k) / most) * 0.75)}
-          />
-        )
-      })}
-      <rect x={0} y={0} width={depth} height={width} fill="none" className="stroke-rule-strong" strokeWidth={3} />
-      <line x1={-6} x2={-6} y1={0} y2={width} className="stroke-ink" strokeWidth={5} />
-      <text
-        x={-14}
-        y={width / 2}
-        fontSize={11}
-        textAnchor="middle"
-        className="fill-ink-2"
-        transform={`rotate(-90 -14 ${width / 2})`}
-      >
-        door
-      </text>
-      {survey.points.map((p, i) => (
-        <text
-          key={i}
-          x={p.inMm}
-          y={p.acrossMm + 4}
-          fontSize={13}
-          fontWeight={600}
-          textAnchor="middle"
-          className="fill-ink"
-        >
-          {formatDifference(p.c - mean, system)}
-        </text>
-      ))}
+            x={p.inMm}
+            y={p.acrossMm + 4}
+            fontSize={13}
+            fontWeight={600}
+            textAnchor="middle"
+            className="fill-ink"
+          >
+            {formatDifference(p.c - mean, system)}
+          </text>
+        ))}
+      </ChamberFrame>
     </svg>
   )
 }

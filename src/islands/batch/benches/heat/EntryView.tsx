@@ -4,9 +4,10 @@ import { type Load, preheatsOf, usualEntry } from '../../../../core/plan/tray'
 import { detailedOven } from '../../../../core/record/oven-record'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
-import { formatNumber, formatQuantity, type System } from '../../../../core/units/quantity'
+import { formatQuantity, type System } from '../../../../core/units/quantity'
 import type { EntrySchool } from '../../../../data/ovens'
 import { editBatch } from '../../../../store/batches'
+import { HeatGrid, plotScale } from '../../../../ui/drawings/HeatGrid'
 import { heatColour } from '../../../../ui/heatline/colour'
 import { useAnswer } from '../../../../workers/use-answer'
 import { kindsOf, placesOf } from './heat-load'
@@ -111,10 +112,7 @@ export function EntryView({ batch, load, oven, shop }: Props) {
   )
 }
 
-const WIDTH = 760
 const HEIGHT = 200
-const LEFT = 44
-const BOTTOM = 176
 
 /** Oven and blade of the chosen school; the blades of the others faint behind it. */
 function EntryCurves({
@@ -128,39 +126,18 @@ function EntryCurves({
 }) {
   const longest = Math.max(30, ...outcomes.flatMap(o => o.curve.map(([min]) => min)))
   const hottest = Math.max(1000, ...active.curve.map(([, c]) => c))
-  const x = (min: number) => LEFT + (min / longest) * (WIDTH - LEFT - 10)
-  const y = (c: number) => BOTTOM - (c / hottest) * (BOTTOM - 12)
-  const path = (points: readonly (readonly [number, number])[]) =>
-    points.length > 1 ? `M${points.map(([m, c]) => `${x(m).toFixed(1)} ${y(c).toFixed(1)}`).join('L')}` : ''
+  const scale = plotScale(longest, hottest, HEIGHT)
+  const { x, y, path, width } = scale
   const blade = (o: EntryOutcome) => o.curve.flatMap(([m, , c]): [number, number][] => (c === null ? [] : [[m, c]]))
   const own = blade(active)
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
       className="mb-1 w-full"
       role="img"
       aria-label={`Oven and blade, ${WORDS[active.school].name}, over ${Math.round(longest)} minutes`}
     >
-      {[200, 400, 600, 800, 1000].map(c => (
-        <g key={c}>
-          <line x1={LEFT} x2={WIDTH - 10} y1={y(c)} y2={y(c)} className="stroke-rule" strokeWidth={0.7} />
-          <text x={LEFT - 6} y={y(c) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
-            {formatNumber(c, 'temperature', system)}
-          </text>
-        </g>
-      ))}
-      {[0, 0.25, 0.5, 0.75, 1].map(part => (
-        <text
-          key={part}
-          x={x(part * longest)}
-          y={HEIGHT - 6}
-          fontSize={11.5}
-          textAnchor={part === 1 ? 'end' : 'middle'}
-          className="fill-ink-2"
-        >
-          {Math.round(part * longest)} min
-        </text>
-      ))}
+      <HeatGrid scale={scale} system={system} />
       {outcomes
         .filter(o => o !== active)
         .map(o => (

@@ -5,6 +5,7 @@ import { ovenOf } from '../../../../core/record/oven-record'
 import type { Batch, Reading, Workshop } from '../../../../core/record/schemas'
 import { slopeOver, spreadOf } from '../../../../core/rockwell/components'
 import { formatQuantity } from '../../../../core/units/quantity'
+import { ChamberFrame, chamberViewBox } from '../../../../ui/drawings/ChamberFrame'
 import { hrcText } from '../bench-props'
 import { packetsOf } from '../heat/heat-load'
 
@@ -106,36 +107,19 @@ function OvenMap({
 }) {
   return (
     <svg
-      viewBox={`-24 -4 ${chamber.depth + 32} ${chamber.width + 8}`}
+      viewBox={chamberViewBox(chamber)}
       className="max-h-[170px] w-full"
       preserveAspectRatio="xMinYMid meet"
       role="img"
       aria-label={`Where the blades stood: ${points.map(p => `${p.mark} ${p.hrc.toFixed(1)}`).join(', ')}`}
     >
-      <rect
-        x={0}
-        y={0}
-        width={chamber.depth}
-        height={chamber.width}
-        className="fill-raised stroke-rule-strong"
-        strokeWidth={3}
-      />
-      <line x1={-6} x2={-6} y1={0} y2={chamber.width} className="stroke-ink" strokeWidth={5} />
-      <text
-        x={-14}
-        y={chamber.width / 2}
-        fontSize={11}
-        textAnchor="middle"
-        className="fill-ink-2"
-        transform={`rotate(-90 -14 ${chamber.width / 2})`}
-      >
-        door
-      </text>
-      {points.map(p => (
-        <text key={p.mark} x={p.inMm} y={p.acrossMm + 4} fontSize={12} textAnchor="middle" className="fill-ink">
-          {p.mark} <tspan fontWeight={650}>{p.hrc.toFixed(1)}</tspan>
-        </text>
-      ))}
+      <ChamberFrame chamber={chamber}>
+        {points.map(p => (
+          <text key={p.mark} x={p.inMm} y={p.acrossMm + 4} fontSize={12} textAnchor="middle" className="fill-ink">
+            {p.mark} <tspan fontWeight={650}>{p.hrc.toFixed(1)}</tspan>
+          </text>
+        ))}
+      </ChamberFrame>
     </svg>
   )
 }
