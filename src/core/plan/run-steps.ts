@@ -48,7 +48,7 @@ export function buildRunSteps(batch: Batch, shop: Workshop, gaps: ReadonlyMap<st
       pieces: [],
     },
     ...loads.flatMap((load, i) => loadSteps(load, loads[i - 1], shop, batch, gaps)),
-    ...(loads.length > 0 ? [ovenOff(loads)] : []),
+    ...(loads.length > 0 ? [ovenOff(loads, ovenOf(shop, batch))] : []),
     {
       kind: 'inspect',
       station: 'inspect',
@@ -86,18 +86,20 @@ function loadSteps(
   const first = load.pieces[0]
   const last = load.pieces[load.pieces.length - 1]
   if (!first || !last) return []
+  const fromCold = !before && entryNominalC <= AMBIENT_C
+  const loading: Draft = {
+    kind: 'load',
+    station: 'heat',
+    title: `Load ${marks.length} packets`,
+    action: `Load ${marks.length}, shut the door`,
+    detail: `${foilMarkLine(marks)}: power off while the door is open, spine down, tang toward you, thin ones in front, thickest at the back.`,
+    wait: fromCold ? null : { kind: 'oven', atLeastC: entrySetC - AT_HEAT_WITHIN_K },
+    ovenSetC: fromCold ? 0 : entrySetC,
+    pieces: marks,
+  }
+  const switchedOn = before ? [] : [ovenOn(entrySetC, marks.length, shop)]
   return [
-    ...(before ? [] : [ovenOn(entrySetC, marks.length, shop)]),
-    {
-      kind: 'load',
-      station: 'heat',
-      title: `Load ${marks.length} packets`,
-      action: `Load ${marks.length}, shut the door`,
-      detail: `${foilMarkLine(marks)}: power off while the door is open, spine down, tang toward you, thin ones in front, thickest at the back.`,
-      wait: { kind: 'oven', atLeastC: entrySetC - AT_HEAT_WITHIN_K },
-      ovenSetC: entrySetC,
-      pieces: marks,
-    },
+    ...(fromCold ? [loading, coldStart(setC, shop)] : [...switchedOn, loading]),
     ...equalise.map(
       (step): Draft => ({
         kind: 'soak',
@@ -145,14 +147,26 @@ const ovenOn = (entrySetC: number, count: number, shop: Workshop): Draft => ({
   pieces: [],
 })
 
-const ovenOff = (loads: readonly Load[]): Draft => ({
+/** From cold: the packets are in before it is switched on. */
+const coldStart = (setC: number, shop: Workshop): Draft => ({
+  kind: 'start',
+  station: 'heat',
+  title: 'Oven on',
+  action: `Set ${formatBoth(setC, shop.units)}, oven on`,
+  detail: 'The packets go up with the oven: gentle, and the longest.',
+  wait: null,
+  ovenSetC: 0,
+  pieces: [],
+})
+
+const ovenOff = (loads: readonly Load[], oven: Oven): Draft => ({
   kind: 'start',
   station: 'plates',
   title: 'Oven off',
   action: 'Oven off, door shut',
   detail: 'Nothing is left in the oven. Let it cool shut.',
   wait: null,
-  ovenSetC: loads[loads.length - 1]?.austenitizeC ?? 0,
+  ovenSetC: keyedC(oven, loads[loads.length - 1]?.austenitizeC ?? 0),
   pieces: [],
 })
 

@@ -24,7 +24,7 @@ const windowOf = (group: BatchGroup) => gradeOf(group)?.austenitize ?? null
  * Neighbouring loads whose steels' soak windows meet: one closing saves an hour. Of the temperatures all of them allow, the one that
  * moves the finished hardness of the worst-off steel least. Null where the windows do not meet.
  */
-export function sharedClosing(a: Load, b: Load): SharedClosing | null {
+function sharedClosing(a: Load, b: Load): SharedClosing | null {
   const groups = [...a.groups, ...b.groups]
   const windows = groups.map(windowOf)
   if (windows.some(w => w === null)) return null

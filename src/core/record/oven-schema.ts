@@ -98,5 +98,4 @@ export type Oven = z.infer<typeof ovenSchema>
 export type OvenControllerSettings = z.infer<typeof controllerSchema>
 export type OvenEvidence = z.infer<typeof evidenceSchema>
 export type OvenSurvey = z.infer<typeof surveySchema>
-export type SensorCheck = z.infer<typeof sensorCheckSchema>
 export type OvenFit = z.infer<typeof ovenFitSchema>

@@ -23,7 +23,7 @@ const HIDDEN_SHARES = [0.2, 0.45, 0.7] as const
 const polygons = new Map<string, readonly (readonly [number, number])[]>()
 
 /** The outline as points, mm. */
-export function outlinePolygon(blade: OutlinedBlade): readonly (readonly [number, number])[] {
+function outlinePolygon(blade: OutlinedBlade): readonly (readonly [number, number])[] {
   const path = outlinePath(blade)
   const known = polygons.get(path)
   if (known) return known

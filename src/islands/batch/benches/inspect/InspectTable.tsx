@@ -25,10 +25,9 @@ const NOTHING: Inspection = {
   bites: null,
   hrc: null,
 }
-export const seenOf = (batch: Batch, mark: string): Inspection =>
-  batch.inspections?.find(i => i.mark === mark) ?? NOTHING
+const seenOf = (batch: Batch, mark: string): Inspection => batch.inspections?.find(i => i.mark === mark) ?? NOTHING
 
-export const VERDICT_WORDS: Readonly<Record<InspectVerdict, string>> = {
+const VERDICT_WORDS: Readonly<Record<InspectVerdict, string>> = {
   go: 'go on',
   straighten: 'straighten',
   'find-out': 'find out first',

@@ -1,0 +1,141 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { ENTRY_SCHOOLS, OVEN_PRESETS } from '../../data/ovens'
+import { paceOf } from '../quench/pace'
+import { DEFAULT_WORKSHOP, newBatch } from '../record/defaults'
+import { newOven } from '../record/oven-record'
+import type { Batch, OvenLog } from '../record/schemas'
+import { findGrade } from '../steel/grades'
+import { logTrace } from './log-trace'
+import { paceRequestOf, pullGapsOf } from './pull-list'
+import { buildRunSteps } from './run-steps'
+import { planTimeline } from './timeline'
+import { entryOf, loadsOf } from './tray'
+
+const grade = findGrade('X65Cr13')
+if (!grade) throw new Error('grade')
+const shop = DEFAULT_WORKSHOP
+const batch = (more: Partial<Batch> = {}): Batch => ({
+  ...newBatch({ batch: 'b', group: 'g' }, 'Tray', grade, shop, '2026-03-02T08:00:00.000Z'),
+  blades: [
+    {
+      id: 'x',
+      groupId: 'g',
+      mark: 'A',
+      lengthMm: 350,
+      widthMm: 50,
+      thicknessMm: 4,
+      count: 5,
+      bevels: 'pre-ground',
+    },
+  ],
+  ...more,
+})
+const kinds = (of: Batch) => buildRunSteps(of, shop).map(s => s.kind)
+
+describe('how packets come to heat', () => {
+  it('from cold they are in before the oven is on, and nothing is waited for', () => {
+    const steps = buildRunSteps(batch({ entry: 'from-cold' }), shop)
+    expect(steps.map(s => s.kind).slice(0, 4)).toEqual(['ready', 'load', 'start', 'soak'])
+    expect(steps[1]).toMatchObject({ wait: null, ovenSetC: 0 })
+    expect(steps[3]?.ovenSetC).toBeCloseTo(batch().groups[0]?.route.austenitizeC ?? 0, 6)
+  })
+
+  it('straight in they wait for full heat; on the way up for 800 °C; equalised for the first preheat', () => {
+    const atLeast = (entry: Batch['entry']) => {
+      const wait = buildRunSteps(batch({ entry }), shop).find(s => s.kind === 'load')?.wait
+      return wait?.kind === 'oven' ? Math.round(wait.atLeastC) : null
+    }
+    const soakC = batch().groups[0]?.route.austenitizeC ?? 0
+    expect(atLeast('straight-in')).toBe(Math.round(soakC - 4))
+    expect(atLeast('on-the-way-up')).toBe(796)
+    expect(atLeast('equalised')).toBe((grade.equalise[0]?.atC ?? 600) - 4)
+    expect(kinds(batch({ entry: 'on-the-way-up' })).filter(k => k === 'soak')).toHaveLength(1)
+  })
+
+  it('gives preheats below the soak alone, whatever is asked (law)', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...ENTRY_SCHOOLS), fc.integer({ min: 700, max: 1250 }), (school, austenitizeC) => {
+        const { equalise, entryC } = entryOf(school, grade.equalise, austenitizeC)
+        expect(entryC).toBeLessThanOrEqual(austenitizeC)
+        for (const step of equalise) expect(step.atC).toBeLessThan(austenitizeC)
+      }),
+    )
+  })
+})
+
+describe('the pull list in a run', () => {
+  it('is what each pull waits for, with the rest the plates need named', () => {
+    const still = { ...shop, plates: { ...shop.plates, air: 'still' as const, startC: 25 } }
+    const [load] = loadsOf(batch())
+    const request = load && paceRequestOf(load, still, batch())
+    if (!request) throw new Error('load')
+    const pace = paceOf(request)
+    const rested = pace.pulls.find(p => p.restedS > 0)
+    expect(rested).toBeDefined()
+    const steps = buildRunSteps(batch(), still, pullGapsOf(pace))
+    const step = steps.find(s => s.title === `Pull ${rested?.mark}`)
+    expect(step?.wait).toMatchObject({ kind: 'seconds' })
+    expect(step?.wait?.kind === 'seconds' ? step.wait.seconds : 0).toBeGreaterThanOrEqual(rested?.restedS ?? 0)
+    expect(step?.detail).toMatch(/The plates rest \d+ min/)
+  })
+})
+
+describe('an oven’s correction in the run', () => {
+  it('is in every temperature that is set, and in none that the blade should see', () => {
+    const ovens = [{ ...newOven('oven-1', 'Hot one', 'medium'), correctionC: -11 }]
+    const corrected = { ...shop, ovens, hardeningOven: 'oven-1' }
+    const plain = buildRunSteps(batch(), shop)
+    buildRunSteps({ ...batch(), oven: 'Hot one' }, corrected).forEach((step, i) => {
+      const before = plain[i]
+      if (before && before.ovenSetC > 500) expect(step.ovenSetC).toBeCloseTo(before.ovenSetC - 11, 6)
+    })
+  })
+})
+
+describe('a measured log on the plan', () => {
+  const stretches = planTimeline({
+    route: batch().groups[0]?.route ?? { austenitizeC: 1065, soakMin: 15, quenchedToC: 25, cold: null, tempers: [] },
+    equalise: [],
+    entryC: 800,
+    oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+    steelKg: 1,
+    thicknessMm: 3,
+  })
+  const log: OvenLog = {
+    id: 'l',
+    ovenId: 'o',
+    batchId: 'b',
+    name: 'heat.csv',
+    addedAt: '2026-03-02T12:00:00.000Z',
+    points: [
+      [0, 20],
+      [50, 800],
+      [52, 730],
+      [60, 800],
+      [95, 1065],
+      [115, 1065],
+      [116, 1020],
+    ],
+    loadedMin: null,
+    pulledMin: null,
+  }
+
+  it('begins where the oven goes on, is at heat where the plan is, and ends at the first pull', () => {
+    const trace = logTrace(log, stretches)
+    const soak = stretches.findIndex(s => s.phase === 'soak')
+    const [first, last] = [trace[0], trace.at(-1)]
+    expect(first?.planMin).toBeCloseTo(stretches.find(s => s.phase === 'ramp')?.startMin ?? -1, 6)
+    expect(last?.index).toBe(soak)
+    expect(last?.planMin).toBeCloseTo(stretches[soak]?.endMin ?? -1, 3)
+    const atHeat = trace.find(p => p.index === soak)
+    expect(atHeat?.c).toBeGreaterThan(1050)
+  })
+
+  it('never goes back in the plan (law)', () => {
+    const trace = logTrace(log, stretches)
+    trace.slice(1).forEach((p, i) => {
+      expect(p.planMin).toBeGreaterThanOrEqual((trace[i]?.planMin ?? 0) - 1e-9)
+    })
+  })
+})
