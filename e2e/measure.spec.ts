@@ -58,6 +58,9 @@ test('a shop without a tester: files give a range, with what was predicted', asy
   await expect(page.getByText(/With what was predicted/)).toBeVisible()
   await expect(page.getByText(/\d\d\.\d to \d\d\.\d HRC/).first()).toBeVisible()
   await expectAccessible(page)
+  await page.getByRole('link', { name: 'Verdict', exact: true }).click()
+  await expect(page.getByText(/^By files alone/)).toBeVisible()
+  await expect(page.getByRole('row', { name: /^A1 \d\d\.\d ± / })).toBeVisible()
 })
 
 test('readings come from the simulated tester into the line, to be recorded', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { packetOf } from '../../../core/plan/packets'
+import { piecesOf } from '../../../core/plan/tray'
 import { coldToC } from '../../../core/record/defaults'
 import type { LocalAnswer } from '../../../core/record/questions/local'
 import type { Batch, Reading } from '../../../core/record/schemas'
@@ -14,7 +15,7 @@ import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { useAnswer } from '../../../workers/use-answer'
 import { editGroup } from '../edit'
-import { type BenchProps, hrcText, percentText } from './bench-props'
+import { type BenchProps, band95, hrcText, percentText } from './bench-props'
 import { CausesView } from './verdict/CausesView'
 import { EachBladeView } from './verdict/EachBladeView'
 import { KIND } from './verdict/kind-words'
@@ -61,16 +62,34 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
         }
       : null,
   )
-  if (!summary || !stage)
+  if (!summary || !stage) {
+    const marks = new Set(piecesOf(batch).flatMap(p => (p.group.id === group.id ? [p.mark] : [])))
+    if (batch.files?.some(f => marks.has(f.mark) && (f.skates !== null || f.bites !== null)))
+      return (
+        <Bench
+          title="Verdict"
+          says="By files alone, weighed with what was predicted: wide, but no guess."
+          drawing={<EachBladeView batch={batch} shop={shop} readings={every} />}
+          figures={
+            <Figure
+              label="Was predicted"
+              value={hrcText(prediction.finalHrc.mean)}
+              unit={`HRC ${band95(prediction.finalHrc.sd)}`}
+              working={prediction.working}
+            />
+          }
+        />
+      )
     return (
       <section aria-label="Verdict" className="p-6">
         <h2 className="text-[21px]">Verdict</h2>
-        <p className="my-3">A verdict needs a reading. Three on one blade are enough to begin.</p>
+        <p className="my-3">A verdict needs a reading, three on one blade are enough to begin; or a set of files.</p>
         <button type="button" className="btn btn-ember" onClick={() => go('measure')}>
           Enter readings
         </button>
       </section>
     )
+  }
   const predicted = predictedAt(prediction, stage)
   const off = predicted === null ? 0 : summary.corrected - predicted
   const astray = Math.abs(off) > ASTRAY_SIGMA * Math.hypot(prediction.finalHrc.sd, summary.standardUncertainty)
