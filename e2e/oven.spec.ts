@@ -26,7 +26,7 @@ test('a logger’s file in °F with decimal commas is recognised, shown with wha
     'Zeit;Ofen °F',
   )
   await page.getByLabel('Read a log …').setInputFiles({ name: 'heat.csv', mimeType: 'text/csv', buffer: file })
-  await expect(page.getByText('decimal comma')).toBeVisible()
+  await expect(page.getByText(/heat\.csv: 100 rows.*decimal comma/)).toBeVisible()
   await expect(page.getByText(/1 row left out with a broken thermocouple.*line 22/)).toBeVisible()
   await expect(page.getByText('hottest 1066 °C')).toBeVisible()
   await page.getByRole('button', { name: 'Lay it over the plan' }).click()
