@@ -1,12 +1,11 @@
 import { ROCKWELL } from '../../data/rockwell'
 import type { Reading } from '../record/schemas'
+import { meanOf } from './mean'
 
 export interface Apart {
   readonly piece: string
   readonly mean: number
 }
-
-const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
 
 function medianOf(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b)

@@ -1,5 +1,6 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf'
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
+import { meanOf } from './mean'
 
 export interface Spread {
   /** Within one blade, one sigma, HRC; null where no blade has two readings. */
@@ -9,8 +10,6 @@ export interface Spread {
   /** Chance that blades alike would differ so much; null where it cannot be told. */
   readonly pBlades: number | null
 }
-
-const meanOf = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length
 
 /**
  * Scatter within a blade and between blades, from readings by blade: one-way analysis of variance, its between component by the

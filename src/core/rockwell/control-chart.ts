@@ -1,3 +1,4 @@
+import { meanOf } from './mean'
 /** Individuals and moving range: centre, limits, and the points that speak of a special cause. */
 export interface ControlChart {
   readonly centre: number
@@ -22,8 +23,6 @@ export interface Signal {
 /** Constants of ranges of two: d2, and D4. Source: Montgomery, Introduction to Statistical Quality Control, app. VI. */
 const D2 = 1.128
 const D4 = 3.267
-
-const meanOf = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length
 
 /**
  * Chart of individuals in the order of time. Null with fewer than three values. Signals: one point beyond three sigma, two of three

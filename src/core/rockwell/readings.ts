@@ -5,6 +5,7 @@ import { ROCKWELL } from '../../data/rockwell'
 import type { WorkingLine } from '../result'
 import type { TargetHrc } from '../steel/suggest'
 import { type IndentRules, indentRules } from './indent'
+import { meanOf } from './mean'
 import { type BlockCheck, type Verification, verifyTester } from './verification'
 
 export interface ReadingSummary {
@@ -26,8 +27,6 @@ export interface ReadingSummary {
   readonly rules: IndentRules
   readonly working: readonly WorkingLine[]
 }
-
-const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 const sdOf = (values: readonly number[]) => {
   const mean = meanOf(values)

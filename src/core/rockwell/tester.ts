@@ -1,4 +1,5 @@
 import type { Workshop } from '../record/schemas'
+import { meanOf } from './mean'
 import { type Verification, verifyTester } from './verification'
 
 export type Tester = NonNullable<Workshop['tester']>
@@ -69,5 +70,3 @@ export function testerDrift(checks: readonly Pick<TesterCheck, 'at' | 'bias'>[])
   if (sxx < 1e-6) return null
   return years.reduce((sum, x, i) => sum + (x - mx) * ((checks[i]?.bias ?? 0) - my), 0) / sxx
 }
-
-const meanOf = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length

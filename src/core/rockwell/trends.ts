@@ -1,5 +1,6 @@
 import type { Batch, Reading } from '../record/schemas'
 import { type LogRow, logRows } from './logbook'
+import { meanOf } from './mean'
 
 export const TREND_BY = ['grade', 'recipe', 'oven', 'lot'] as const
 export type TrendBy = (typeof TREND_BY)[number]
@@ -46,7 +47,6 @@ export function trendsOf(readings: readonly Reading[], batches: readonly Batch[]
       by
     ]
     if (name === '') continue
-    const meanOf = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length
     const offs = rows.flatMap(r => (r.off === null ? [] : [r.off]))
     const point: TrendPoint = {
       at: rows.map(r => r.at).sort()[0] ?? batch.createdAt,

@@ -1,4 +1,5 @@
 import { ROCKWELL } from '../../data/rockwell'
+import { meanOf } from './mean'
 
 export interface BlockCheck {
   readonly certifiedHrc: number
@@ -13,8 +14,6 @@ export interface Verification {
   readonly repeatability: number
   readonly ok: boolean
 }
-
-const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** Error and repeatability on a test block against the limits of ISO 6508-2 (from memory). */
 export function verifyTester(block: BlockCheck): Verification {
