@@ -19,7 +19,6 @@ const base: AfterRequest = {
   points: heat(1066, 20),
   trueC: c => c,
   austenitizeC: 1066,
-  soakMin: 15,
   thicknessMm: 3,
   view: 1,
   steel: grade.nominal,

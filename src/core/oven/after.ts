@@ -9,7 +9,6 @@ export interface AfterRequest {
   /** True temperature at the blades for one shown, °C. */
   readonly trueC: (shownC: number) => number
   readonly austenitizeC: number
-  readonly soakMin: number
   readonly thicknessMm: number
   /** How freely the packet sees the chamber, 0..1. */
   readonly view: number

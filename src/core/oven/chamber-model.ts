@@ -1,4 +1,4 @@
-import type { ChamberModel } from './chamber'
+import { AMBIENT_C, type ChamberModel } from './chamber'
 import { type DetailedOven, OvenModel } from './oven-model'
 
 type OneNode = Pick<ChamberModel, 'heating' | 'cooling'>
@@ -8,8 +8,6 @@ const MIDDLE_C = 790
 const TOP_C = 1065
 const COOLED_C = 200
 const LONGEST_S = 8 * 3600
-/** A chamber no hotter than this at full power for hours is taken as it stands. */
-const AMBIENT_C = 20
 
 const known = new Map<string, OneNode>()
 

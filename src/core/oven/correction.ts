@@ -63,15 +63,19 @@ export function offsetLine(observations: readonly OffsetObservation[]): (atC: nu
   }
 }
 
-/** What is added to a wanted temperature to get what is keyed into this oven, K. */
-export function correctionAt(oven: Pick<Oven, 'correctionFrom' | 'correctionC' | 'evidence'>, atC: number): number {
-  if (oven.correctionFrom === 'hand' || oven.evidence.length === 0) return oven.correctionC
-  return -offsetLine(observationsOf(oven.evidence))(atC).meanK
+type Corrected = Pick<Oven, 'correctionFrom' | 'correctionC' | 'evidence'>
+
+/** What is added to a wanted temperature to get what is keyed into this oven, K, by temperature. */
+export function correctionOf(oven: Corrected): (atC: number) => number {
+  if (oven.correctionFrom === 'hand' || oven.evidence.length === 0) return () => oven.correctionC
+  const line = offsetLine(observationsOf(oven.evidence))
+  return atC => -line(atC).meanK
 }
 
+export const correctionAt = (oven: Corrected, atC: number): number => correctionOf(oven)(atC)
+
 /** What must be keyed so that the blades see a temperature, °C. */
-export const keyedC = (oven: Pick<Oven, 'correctionFrom' | 'correctionC' | 'evidence'>, wantedC: number): number =>
-  wantedC + correctionAt(oven, wantedC)
+export const keyedC = (oven: Corrected, wantedC: number): number => wantedC + correctionAt(oven, wantedC)
 
 /** The hottest the blades may be asked to see, so that what is keyed stays within the oven's limit, °C. */
 export const reachC = (oven: Oven): number => oven.maxC - correctionAt(oven, oven.maxC)

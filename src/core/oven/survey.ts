@@ -1,4 +1,4 @@
-import type { OvenSurvey } from '../record/oven-schema'
+import type { OvenEvidence, OvenSurvey } from '../record/oven-schema'
 
 export interface Position {
   readonly acrossMm: number
@@ -62,8 +62,7 @@ export function zoneAt(survey: OvenSurvey, place: Position): number {
 }
 
 /** The survey a zone map is drawn from: the newest. */
-export const newestSurvey = (evidence: readonly { readonly kind: string; readonly at: string }[]): OvenSurvey | null =>
-  (evidence.filter(item => item.kind === 'survey') as OvenSurvey[]).reduce<OvenSurvey | null>(
-    (best, item) => (best && best.at >= item.at ? best : item),
-    null,
-  )
+export const newestSurvey = (evidence: readonly OvenEvidence[]): OvenSurvey | null =>
+  evidence
+    .filter(item => item.kind === 'survey')
+    .reduce<OvenSurvey | null>((best, item) => (best && best.at >= item.at ? best : item), null)

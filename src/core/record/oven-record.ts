@@ -1,5 +1,6 @@
 import { OVEN_BUILDS, OVEN_PRESETS, type OvenPreset } from '../../data/ovens'
 import { chamberModelOf } from '../oven/chamber-model'
+import { withFactors } from '../oven/fit/factors'
 import type { DetailedOven } from '../oven/oven-model'
 import { ovenPreset } from '../oven/presets'
 import type { Oven } from './oven-schema'
@@ -55,19 +56,8 @@ export function temperingOvenOf(
 
 /** An oven as the wall model takes it, with what its log taught. */
 export function detailedOven(oven: Pick<Oven, 'preset' | 'powerW' | 'chamberMm' | 'fit'>): DetailedOven {
-  const build = OVEN_BUILDS[oven.preset]
-  const { fit } = oven
-  if (!fit) return { powerW: oven.powerW, chamberMm: oven.chamberMm, build }
-  return {
-    powerW: oven.powerW * fit.power,
-    chamberMm: oven.chamberMm,
-    build: {
-      ...build,
-      leakWPerK: build.leakWPerK * fit.leak,
-      furnitureJPerK: build.furnitureJPerK * fit.mass,
-      wall: { k: fit.wallK, c: fit.wallC },
-    },
-  }
+  const own = { powerW: oven.powerW, chamberMm: oven.chamberMm, build: OVEN_BUILDS[oven.preset] }
+  return oven.fit ? withFactors(own, oven.fit) : own
 }
 
 /** An oven as one node, for the Heat Line and the practice run: the size's own figures, or fitted to its wall model. */

@@ -4,7 +4,7 @@ import { HeatGrid, plotScale } from './HeatGrid'
 export interface LogLine {
   readonly name: string
   readonly points: readonly (readonly [min: number, c: number])[]
-  readonly look: 'logged' | 'model' | 'blade' | 'plan'
+  readonly look: 'logged' | 'model' | 'blade'
 }
 
 interface Props {
@@ -12,7 +12,7 @@ interface Props {
   readonly system: System
   readonly label: string
   /** Temperature to mark across, °C. */
-  readonly target?: { readonly c: number; readonly name: string }
+  readonly targetC?: number
   /** Moments to mark, minutes. */
   readonly marks?: readonly { readonly min: number; readonly name: string }[]
   readonly height?: number
@@ -22,27 +22,26 @@ const LOOKS: Readonly<Record<LogLine['look'], { className: string; width: number
   logged: { className: 'stroke-ink', width: 1.6 },
   model: { className: 'stroke-ember', width: 1.6, dash: '5 3' },
   blade: { className: 'stroke-ember', width: 2.4 },
-  plan: { className: 'stroke-rule-strong', width: 1.2, dash: '2 4' },
 }
 
 /** Temperatures over minutes, as they were logged and as the model has them. Lines are told apart by dash and name too. */
-export function LogDrawing({ lines, system, label, target, marks = [], height = 220 }: Props) {
+export function LogDrawing({ lines, system, label, targetC, marks = [], height = 220 }: Props) {
   const all = lines.flatMap(line => line.points)
   if (all.length === 0) return null
   const longest = Math.max(1, ...all.map(([min]) => min))
-  const hottest = Math.max(200, target?.c ?? 0, ...all.map(([, c]) => c)) * 1.04
+  const hottest = Math.max(200, targetC ?? 0, ...all.map(([, c]) => c)) * 1.04
   const scale = plotScale(longest, hottest, height)
   const { x, y, bottom, width } = scale
   return (
     <figure>
       <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={label}>
         <HeatGrid scale={scale} system={system} />
-        {target && (
+        {targetC !== undefined && (
           <line
             x1={x(0)}
             x2={x(longest)}
-            y1={y(target.c)}
-            y2={y(target.c)}
+            y1={y(targetC)}
+            y2={y(targetC)}
             className="stroke-ember"
             strokeWidth={0.8}
             strokeDasharray="1 3"

@@ -4,8 +4,8 @@ import { createRandom } from '../../random'
 import type { LogPoint } from '../log/thin'
 import { type DetailedOven, OvenModel } from '../oven-model'
 import { ovenPreset } from '../presets'
+import { withFactors } from './factors'
 import { fitOven } from './fit-oven'
-import { withFactors } from './replay'
 
 const { powerW, chamberMm } = ovenPreset('medium')
 const medium: DetailedOven = { powerW, chamberMm, build: OVEN_BUILDS.medium }

@@ -3,8 +3,9 @@ import { FIT_FACTORS, FIT_PRIOR_SD, type FitFactor, OVEN_FIT } from '../../../da
 import { fail, ok, type Result } from '../../result'
 import { type LogPoint, logAt } from '../log/thin'
 import type { DetailedOven } from '../oven-model'
+import { type Factors, withFactors } from './factors'
 import { type Leg, legsOf } from './legs'
-import { type Factors, replay, withFactors } from './replay'
+import { replay } from './replay'
 
 export interface FactorEstimate {
   readonly factor: FitFactor

@@ -1,21 +1,7 @@
-import type { FitFactor } from '../../../data/oven-fit'
 import { OVEN_FIT } from '../../../data/oven-fit'
 import { type LogPoint, logAt } from '../log/thin'
 import { type DetailedOven, OvenModel } from '../oven-model'
 import type { Leg } from './legs'
-
-export type Factors = Readonly<Record<FitFactor, number>>
-
-export const withFactors = (oven: DetailedOven, factors: Factors): DetailedOven => ({
-  powerW: oven.powerW * factors.power,
-  chamberMm: oven.chamberMm,
-  build: {
-    ...oven.build,
-    leakWPerK: oven.build.leakWPerK * factors.leak,
-    furnitureJPerK: oven.build.furnitureJPerK * factors.mass,
-    wall: { k: factors.wallK, c: factors.wallC },
-  },
-})
 
 /** How hard a held oven follows its log, share of full power per K. */
 const FOLLOW_PER_K = 0.15

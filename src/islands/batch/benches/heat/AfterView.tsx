@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { afterHeat } from '../../../../core/oven/after'
-import { correctionAt, observationsOf, offsetLine } from '../../../../core/oven/correction'
+import { correctionOf } from '../../../../core/oven/correction'
 import { viewOf } from '../../../../core/oven/rack'
 import type { Load } from '../../../../core/plan/tray'
 import type { Oven } from '../../../../core/record/oven-schema'
@@ -71,13 +71,11 @@ function Measured({ log, batch, load, oven, shop, plan, onAdd }: Props & { log: 
     const packets = packetsOf(load)
     const own = load.pieces.filter(p => p.group.id === group.id)
     const thickest = [...own].sort((a, b) => b.blade.thicknessMm - a.blade.thicknessMm)[0]
-    const line =
-      oven.correctionFrom === 'evidence' && oven.evidence.length > 0 ? offsetLine(observationsOf(oven.evidence)) : null
+    const correction = correctionOf(oven)
     return afterHeat({
       points: log.points,
-      trueC: shown => shown + (line ? line(shown).meanK : -correctionAt(oven, shown)),
+      trueC: shown => shown - correction(shown),
       austenitizeC: group.route.austenitizeC,
-      soakMin: group.route.soakMin,
       thicknessMm: thickest?.blade.thicknessMm ?? plan.thicknessMm,
       view: thickest ? viewOf(thickest.mark, packets, places) : 1,
       steel: compositionOf(grade),
@@ -107,7 +105,7 @@ function Measured({ log, batch, load, oven, shop, plan, onAdd }: Props & { log: 
         ]}
         system={shop.units}
         label={`${log.name}: display and blade`}
-        target={{ c: group.route.austenitizeC, name: 'soak' }}
+        targetC={group.route.austenitizeC}
         marks={[
           { min: after.loadedMin, name: 'in' },
           { min: after.pulledMin, name: 'first out' },
