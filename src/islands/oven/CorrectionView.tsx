@@ -177,7 +177,8 @@ function HardnessPart({ oven, shop, onAdd }: { oven: Oven; shop: Workshop; onAdd
     [batches, readings, oven.name],
   )
   const answer = useAnswer('oven-offset', request)
-  if (oven.use !== 'hardening' || !answer?.ok) return null
+  if (oven.use !== 'hardening' || !answer) return null
+  if (!answer.ok) return <p className="mt-4 text-[13px] text-bad">{answer.problems[0]?.message}</p>
   const found = answer.value
   return (
     <section className="mt-4 border-t border-rule pt-3">

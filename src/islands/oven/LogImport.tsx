@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { SKIPPED_WORDS } from '../../core/oven/log/read-log'
 import type { LogLayout } from '../../core/oven/log/recognise'
 import { timeFormatSays } from '../../core/oven/log/time-cells'
@@ -25,7 +25,8 @@ type State =
 export function LogImport({ system, action, onTake }: Props) {
   const [state, setState] = useState<State>({ kind: 'empty' })
   const task = useRef<Task<unknown> | null>(null)
-  const input = useRef<HTMLInputElement>(null)
+  // Left in mid-reading: nothing of it goes on.
+  useEffect(() => () => task.current?.cancel(), [])
   const read = (file: File, layout: LogLayout | null) => {
     task.current?.cancel()
     setState({ kind: 'reading', name: file.name, share: 0 })
@@ -62,7 +63,6 @@ export function LogImport({ system, action, onTake }: Props) {
         <label className="btn cursor-pointer focus-within:outline-2">
           Read a log …
           <input
-            ref={input}
             type="file"
             accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
             className="sr-only"

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
 import { chamberOf, detailedOven } from '../../core/record/oven-record'
@@ -108,6 +108,7 @@ type FitState =
 function FitPart({ log, oven, shop, edit }: OvenProps & { log: OvenLog }) {
   const [state, setState] = useState<FitState>({ kind: 'idle' })
   const task = useRef<Task<unknown> | null>(null)
+  useEffect(() => () => task.current?.cancel(), [])
   const start = () => {
     setState({ kind: 'running', share: 0 })
     // From the size's own walls, not from an older fit: a fit never stands on a fit.

@@ -162,6 +162,7 @@ function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partial<Oven>
   )
 }
 
+/** What a usual socket circuit gives. Common practice, no published source; the local code decides. */
 const AMPS_USUAL = 16
 
 function OvenFigures({ oven, shop, set }: { oven: Oven; shop: Workshop; set: (part: Partial<Oven>) => void }) {

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { LinePort } from '../../../../devices/line-port'
 import { openLocalPort } from '../../../../devices/local-port'
 import { hasSerial, openSerialPort } from '../../../../devices/serial-port'
@@ -15,6 +15,8 @@ export function TesterButton({ underItHrc, onReading }: Props) {
   const port = useRef<{ readonly line: LinePort; readonly simulated: boolean } | null>(null)
   const [kind, setKind] = useState<'none' | 'simulated' | 'cable'>('none')
   const [trouble, setTrouble] = useState<string | null>(null)
+  // Another page may want the cable.
+  useEffect(() => () => void port.current?.line.close(), [])
   const connect = async (way: 'simulated' | 'cable') => {
     try {
       const line =
