@@ -41,7 +41,7 @@ interface Expected {
 const SEVERITY: readonly InspectVerdict[] = ['go', 'straighten', 'find-out', 'stop']
 
 /** Go, straighten, find out first, or stop; every finding with its reason, the gravest decides. */
-export function inspect(seen: Inspection, blade: Blade, asQuenched: Expected): Inspected {
+export function inspect(seen: Inspection, blade: Blade, asQuenched: Expected | null): Inspected {
   const found: { verdict: InspectVerdict; reason: string }[] = []
   const say = (verdict: InspectVerdict, reason: string) => found.push({ verdict, reason })
   if (seen.cracked)
@@ -57,7 +57,8 @@ export function inspect(seen: Inspection, blade: Blade, asQuenched: Expected): I
     )
   if (seen.colour === 'grey')
     say('go', 'Even dull grey is the little air that was in the packet: it comes off with the finish.')
-  hardnessFinding(seen, asQuenched, say)
+  // Of a steel that is not known nothing was due: file and reading then say nothing.
+  if (asQuenched) hardnessFinding(seen, asQuenched, say)
   const verdict = found.reduce<InspectVerdict>(
     (worst, f) => (SEVERITY.indexOf(f.verdict) > SEVERITY.indexOf(worst) ? f.verdict : worst),
     'go',

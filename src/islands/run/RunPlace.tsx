@@ -4,6 +4,7 @@ import { tempersWaiting } from '../../core/plan/tempers-done'
 import { bladesOf, countOf, steelKgOf } from '../../core/plan/tray'
 import type { Batch, Run, RunStep, Workshop } from '../../core/record/schemas'
 import { CAUTIONS, DEFER } from '../../data/cautions'
+import { PACE } from '../../data/pace'
 import { useBatch, useRunsOf } from '../../store/hooks'
 import { addRun } from '../../store/records'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
@@ -37,11 +38,12 @@ function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
   if (gaps === undefined) return <p className="p-8">Working out the pull list …</p>
   const waiting = tempersWaiting(batch, runs)
   if (run && !again) return <RunDone batch={batch} run={run} waiting={waiting} onAgain={setAgain} />
-  const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop, gaps)
+  const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop, gaps.gaps)
   return (
     <RunStart
       batch={batch}
       steps={steps}
+      platesUnknown={gaps.unknown}
       refused={again === 'tempers' ? null : coldRefusal(batch, shop)}
       onStarted={() => setAgain(null)}
     />
@@ -64,10 +66,12 @@ interface StartProps {
   readonly steps: RunStep[]
   /** Why it may not be run in the shop as planned; null where it may. */
   readonly refused: string | null
+  /** The plates could not be worked out: pulls wait the usual clamp. */
+  readonly platesUnknown: boolean
   readonly onStarted: () => void
 }
 
-function RunStart({ batch, steps, refused, onStarted }: StartProps) {
+function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProps) {
   const count = countOf(batch.blades)
   const [trouble, setTrouble] = useState<string | null>(null)
   const begin = async (mode: Run['mode']) => {
@@ -104,6 +108,12 @@ function RunStart({ batch, steps, refused, onStarted }: StartProps) {
           <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
             {CAUTIONS.heat} {DEFER}
           </p>
+          {platesUnknown && (
+            <p role="alert" className="mb-4 text-[17px]">
+              How warm the plates get could not be worked out: each packet is clamped {PACE.clampedS} s. Feel the plates
+              (gauntlets), and let them rest.
+            </p>
+          )}
           {refused && (
             <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-[17px]">
               The cold is refused: {refused}{' '}

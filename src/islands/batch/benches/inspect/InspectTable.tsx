@@ -60,7 +60,7 @@ export function InspectTable({ batch, plans, shop, chosen, onChoose }: Props) {
             const seen = seenOf(batch, mark)
             const looked = batch.inspections?.some(i => i.mark === mark)
             const due = plans.find(p => p.group.id === group.id)?.prediction.hrc.asQuenched
-            const { verdict } = inspect(seen, blade, due ?? { mean: 60, sd: 1 })
+            const { verdict } = inspect(seen, blade, due ?? null)
             return (
               <tr key={mark}>
                 <td className="!py-0">
@@ -111,7 +111,7 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
   const piece = piecesOf(batch).find(p => p.mark === mark)
   if (!piece) return null
   const seen = seenOf(batch, mark)
-  const due = plans.find(p => p.group.id === piece.group.id)?.prediction.hrc.asQuenched ?? { mean: 60, sd: 1 }
+  const due = plans.find(p => p.group.id === piece.group.id)?.prediction.hrc.asQuenched ?? null
   const { reasons } = inspect(seen, piece.blade, due)
   const set = (part: Partial<Inspection>) =>
     void editBatch(batch, `${mark} looked at`, b => ({
