@@ -13,6 +13,8 @@ export interface StageReading {
   readonly mean: number
   readonly u95: number
   readonly stage: Stage
+  /** What it rests on; absent: readings. */
+  readonly by?: 'readings' | 'files' | undefined
 }
 
 export type Symptom = 'chips' | 'rolls' | null
@@ -126,8 +128,9 @@ const round1 = (value: number) => (Math.round(value * 10) / 10).toFixed(1)
 const rangeText = (target: TargetHrc) => `${round1(target.min)} to ${round1(target.max)}`
 const stageWords = (stage: Stage) =>
   stage === 'as-quenched' ? 'as quenched' : stage === 'after-cold' ? 'after cold' : `after temper ${stage.slice(7)}`
+/** What the reason rests on: read, or judged by files and what was predicted. */
 const evidence = ({ request, measured }: Context) =>
-  `${round1(measured.mean)} ± ${round1(request.reading.u95)} HRC ${stageWords(request.reading.stage)}`
+  `${request.reading.by === 'files' ? 'By files and prediction it has' : 'It reads'} ${round1(measured.mean)} ± ${round1(request.reading.u95)} HRC ${stageWords(request.reading.stage)}`
 
 function acceptOption(context: Context): AdviceOption | null {
   const { request, measured, wanted, now } = context
@@ -144,7 +147,7 @@ function acceptOption(context: Context): AdviceOption | null {
     hours: 0,
     corrosion: now.corrosion.index,
     risk: request.route.tempers.length < 2 ? 'some' : 'low',
-    why: `It reads ${evidence(context)}; the target is ${rangeText(wanted)}.`,
+    why: `${evidence(context)}; the target is ${rangeText(wanted)}.`,
   }
 }
 
@@ -179,7 +182,7 @@ function temperOption(context: Context): AdviceOption | null {
     hours: holdMin / 60 + TEMPER_ASIDE_HOURS,
     corrosion,
     risk: atC > 400 ? 'some' : 'low',
-    why: `It reads ${evidence(context)}; ${atC} °C should move it ${change < 0 ? 'down' : 'up'} by ${round1(Math.abs(change))} toward ${rangeText(wanted)}${atC > 400 ? ', at the price of chromium' : ''}.`,
+    why: `${evidence(context)}; ${atC} °C should move it ${change < 0 ? 'down' : 'up'} by ${round1(Math.abs(change))} toward ${rangeText(wanted)}${atC > 400 ? ', at the price of chromium' : ''}.`,
   }
 }
 
@@ -204,7 +207,7 @@ function coldOption(context: Context): AdviceOption | null {
     hours: 2 + TEMPER_HOURS,
     corrosion,
     risk: 'some',
-    why: `It reads ${evidence(context)}; cold ${late ? 'after a temper turns only part of the soft austenite' : 'turns soft austenite hard'}, with the temper a change of ${round1(hrc.mean - measured.mean)}.`,
+    why: `${evidence(context)}; cold ${late ? 'after a temper turns only part of the soft austenite' : 'turns soft austenite hard'}, with the temper a change of ${round1(hrc.mean - measured.mean)}.`,
   }
 }
 
@@ -226,7 +229,7 @@ function rehardenOption(context: Context): AdviceOption | null {
     hours: REHARDEN_HOURS,
     corrosion: now.corrosion.index,
     risk: 'high',
-    why: `It reads ${evidence(context)}; everything starts over, with the risk of warp, scale and lost carbon.`,
+    why: `${evidence(context)}; everything starts over, with the risk of warp, scale and lost carbon.`,
   }
 }
 

@@ -67,6 +67,8 @@ describe('blades that differ', () => {
     const [need] = eachBlade(filed, [], null, can).needs
     expect(need?.measured).toBeLessThan(predict(grade, routeOf(batch)).finalHrc.mean)
     expect(need?.u95).toBeGreaterThan(0.8)
+    // Nothing was read, and the reason must not say so.
+    expect(need?.best.why).toMatch(/^By files/)
   })
 })
 

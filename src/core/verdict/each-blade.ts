@@ -89,7 +89,7 @@ function needOf(
   const [best] = advise({
     steel: grade,
     route: done,
-    reading: { mean: measured, u95: Math.min(20, u95), stage },
+    reading: { mean: measured, u95: Math.min(20, u95), stage, by: summary ? 'readings' : 'files' },
     target: piece.group.target,
     symptom: piece.group.symptom,
     can,
