@@ -16,6 +16,8 @@ export const PACE = {
   coolMin: 35,
   /** Of that, the least to wait before the next temper. */
   coolBetweenMin: 30,
+  /** Air of a workshop by the plates, °C. */
+  roomC: 22,
   /** What a chamber falls by when cold packets go in, and when one is pulled, K. */
   loadDropK: 70,
   pullDropK: 24,

@@ -1,3 +1,4 @@
+import { PACE } from '../../data/pace'
 import { CONTACT } from '../../data/thermal'
 import { doorRecoveryS } from '../oven/door-recovery'
 import type { Pace, PaceRequest } from '../quench/pace'
@@ -8,7 +9,6 @@ import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
 import type { Load } from './tray'
 
-const ROOM_C = 22
 const USUAL_START_C = 180
 
 export const contactOf = ({ plates }: Pick<Workshop, 'plates'>): number =>
@@ -53,7 +53,7 @@ export function paceRequestOf(
     contactWPerM2K: contactOf(shop),
     airWPerM2K: airOf(shop),
     restWPerM2K: airOf(shop),
-    ambientC: ROOM_C,
+    ambientC: PACE.roomC,
     doorRecoveryS: doorRecoveryS(detailedOven(ovenOf(shop, batch)), load.austenitizeC),
   }
 }

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { plateSize } from '../../../../core/plan/pull-list'
 import type { Blade, Workshop } from '../../../../core/record/schemas'
 import { formatQuantity } from '../../../../core/units/quantity'
+import { PACE } from '../../../../data/pace'
 import { CONTACT, PLATE_METALS, type PlateMetal } from '../../../../data/thermal'
 import { saveShop } from '../../../../store/records'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
@@ -15,7 +16,6 @@ interface Props {
   readonly shop: Workshop
 }
 
-const ROOM_C = 22
 const metals = Object.entries(PLATE_METALS).map(([name, { label }]) => [name as PlateMetal, label] as const)
 
 /** What two readings of a thermometer say of these plates: how well the foil lies, how well they are cooled. */
@@ -32,7 +32,7 @@ export function OwnPlatesView({ blade, plan, shop }: Props) {
           fromC: plan.group.route.austenitizeC,
           plates: plateSize(shop),
           startC: shop.plates.startC,
-          ambientC: ROOM_C,
+          ambientC: PACE.roomC,
           martensiteStartC: plan.prediction.martensiteStartC,
           clamped: { afterS: clamped.afterS, plateC: clamped.plateC },
           cooled: cooled.plateC === null ? null : { afterS: cooled.afterMin * 60, plateC: cooled.plateC },
