@@ -11,6 +11,7 @@ import { addReadings, setReadingDeleted } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
 import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
 import { SelectField } from '../../../ui/PlainFields'
+import { undoable } from '../../../ui/undoable'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { newId } from '../edit'
 import { type BenchProps, hrcText } from './bench-props'
@@ -93,11 +94,8 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
     const at = new Date().toISOString()
     const fresh = values.map((hrc, i) => readingOf({ piece: piece.mark, groupId: group.id, stage, hrc }, at, next[i]))
     if (!(await addReadings(fresh))) return false
-    toast(`${piece.mark} ${stageLabel(stage)}: ${values.map(hrcText).join(', ')}`, {
-      action: {
-        label: 'Undo',
-        onClick: () => fresh.forEach(r => void setReadingDeleted(r.id, new Date().toISOString())),
-      },
+    undoable(`${piece.mark} ${stageLabel(stage)}: ${values.map(hrcText).join(', ')}`, () => {
+      for (const r of fresh) void setReadingDeleted(r.id, new Date().toISOString())
     })
     const following = pieces[pieces.indexOf(piece) + 1]
     setNext([])

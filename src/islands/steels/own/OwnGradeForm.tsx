@@ -6,6 +6,7 @@ import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from '../../../core/
 import type { Grade } from '../../../data/grades'
 import { putGrade, removeGrade } from '../../../store/records'
 import { useSystem } from '../../../ui/Units'
+import { undoable } from '../../../ui/undoable'
 import { CompositionFields } from './CompositionFields'
 import { draftKeeping } from './draft-keeping'
 import { Choice, Text } from './SheetFields'
@@ -43,9 +44,7 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
   })
   const remove = async () => {
     if (!edited || !(await removeGrade(edited.name))) return
-    toast(`${edited.name} deleted; batches and recipes keep their own copy`, {
-      action: { label: 'Undo', onClick: () => void putGrade(edited) },
-    })
+    undoable(`${edited.name} deleted; batches and recipes keep their own copy`, () => void putGrade(edited))
     onDone(null)
   }
   return (

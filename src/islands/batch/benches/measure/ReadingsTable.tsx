@@ -1,8 +1,9 @@
 import { X } from 'lucide-react'
-import { toast } from 'sonner'
 import type { Piece } from '../../../../core/plan/tray'
 import type { Reading } from '../../../../core/record/schemas'
+import { meanOf } from '../../../../core/rockwell/mean'
 import { setReadingDeleted } from '../../../../store/records'
+import { undoable } from '../../../../ui/undoable'
 import { hrcText } from '../bench-props'
 
 /** Every blade of the group with its readings of a stage; each can be taken out, and brought back. */
@@ -41,9 +42,7 @@ export function ReadingsTable({
                     {piece.mark}
                   </button>
                 </td>
-                <td className="font-semibold">
-                  {own.length > 0 ? hrcText(own.reduce((sum, r) => sum + r.hrc, 0) / own.length) : '—'}
-                </td>
+                <td className="font-semibold">{own.length > 0 ? hrcText(meanOf(own.map(r => r.hrc))) : '—'}</td>
                 <td>
                   {own.map(r => (
                     <button
@@ -53,9 +52,10 @@ export function ReadingsTable({
                       aria-label={`Take out ${hrcText(r.hrc)} of ${piece.mark}`}
                       onClick={() =>
                         void setReadingDeleted(r.id, new Date().toISOString()).then(() =>
-                          toast(`${hrcText(r.hrc)} of ${piece.mark} taken out`, {
-                            action: { label: 'Undo', onClick: () => void setReadingDeleted(r.id, null) },
-                          }),
+                          undoable(
+                            `${hrcText(r.hrc)} of ${piece.mark} taken out`,
+                            () => void setReadingDeleted(r.id, null),
+                          ),
                         )
                       }
                     >

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react'
-import { toast } from 'sonner'
 import { editBatch } from '../../../../store/batches'
 import { saveShop } from '../../../../store/records'
 import { ago } from '../../../../ui/dates'
+import { undoable } from '../../../../ui/undoable'
 import { newId } from '../../edit'
 import type { WrapProps } from './wrap-props'
 
@@ -38,15 +38,9 @@ export function FoilStock({ batch, shop, wrap, mm }: WrapProps) {
       },
     }))
     await editBatch(batch, 'Foil cut', b => ({ ...b, foilCutAt: new Date().toISOString() }))
-    toast(`${mm(laid.check.usedLengthMm)} off the roll; ${left.length} offcuts kept`, {
-      action: {
-        label: 'Undo',
-        onClick: () => {
-          void saveShop(s => ({ ...s, foil: before }))
-          void editBatch(batch, 'Foil not cut', b => ({ ...b, foilCutAt: null }))
-        },
-      },
-      duration: 10_000,
+    undoable(`${mm(laid.check.usedLengthMm)} off the roll; ${left.length} offcuts kept`, () => {
+      void saveShop(s => ({ ...s, foil: before }))
+      void editBatch(batch, 'Foil not cut', b => ({ ...b, foilCutAt: null }))
     })
   }
   const drop = (id: string) =>
