@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { loadKg } from '../../core/plan/heat-load'
 import { planTimeline, type Stretch } from '../../core/plan/timeline'
 import { bladesOf, entryOf, loadsOf, steelKgOf, thickestMm } from '../../core/plan/tray'
 import { chamberOf, ovenOf } from '../../core/record/oven-record'
@@ -40,7 +41,7 @@ export function usePlans(batch: Batch, shop: Workshop, fit: ShopFit | null | und
         equalise: entry.equalise,
         entryC: entry.entryC,
         oven: chamberOf(ovenOf(shop, batch)),
-        steelKg: steelKgOf(batch.blades),
+        steelKg: load ? loadKg(load) : steelKgOf(batch.blades),
         thicknessMm,
       })
       const experience = experienceOf(fit, shop, group.lot, batch.oven)

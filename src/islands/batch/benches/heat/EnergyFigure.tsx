@@ -1,10 +1,10 @@
 import { useMemo } from 'react'
+import { placesOf, simulationOf } from '../../../../core/plan/heat-load'
 import type { Load } from '../../../../core/plan/tray'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
 import { Figure } from '../../../../ui/Bench'
 import { useAnswer } from '../../../../workers/use-answer'
-import { placesOf, simulationOf } from './heat-load'
 
 interface Props {
   readonly load: Load

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { EntryOutcome } from '../../../../core/oven/entry-schools'
+import { kindsOf, placesOf } from '../../../../core/plan/heat-load'
 import { type Load, preheatsOf, usualEntry } from '../../../../core/plan/tray'
 import { detailedOven } from '../../../../core/record/oven-record'
 import type { Oven } from '../../../../core/record/oven-schema'
@@ -10,7 +11,6 @@ import { editBatch } from '../../../../store/batches'
 import { HeatGrid, plotScale } from '../../../../ui/drawings/HeatGrid'
 import { heatColour } from '../../../../ui/heatline/colour'
 import { useAnswer } from '../../../../workers/use-answer'
-import { kindsOf, placesOf } from './heat-load'
 
 const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
   'from-cold': { name: 'from cold', says: 'gentlest; the longest in the oven, so foil and skin suffer most' },

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { checkRack, type RackPlace } from '../../../../core/oven/rack'
 import { newestSurvey, zoneAt } from '../../../../core/oven/survey'
+import { kindsOf, packetsOf, placesOf, simulationOf } from '../../../../core/plan/heat-load'
 import type { Load } from '../../../../core/plan/tray'
 import { foilMarkLine } from '../../../../core/plan/words'
 import type { Oven } from '../../../../core/record/oven-schema'
@@ -9,7 +10,6 @@ import { formatDifference, formatQuantity } from '../../../../core/units/quantit
 import { editBatch } from '../../../../store/batches'
 import { RackBoard } from '../../../../ui/drawings/RackBoard'
 import { useAnswer } from '../../../../workers/use-answer'
-import { kindsOf, packetsOf, placesOf, simulationOf } from './heat-load'
 
 interface Props {
   readonly batch: Batch

@@ -1,4 +1,5 @@
 import { placesFor } from '../../../../core/oven/rack'
+import { packetsOf } from '../../../../core/plan/heat-load'
 import { packetOf } from '../../../../core/plan/packets'
 import { loadsOf, type Piece } from '../../../../core/plan/tray'
 import { ovenOf } from '../../../../core/record/oven-record'
@@ -7,7 +8,6 @@ import { slopeOver, spreadOf } from '../../../../core/rockwell/components'
 import { formatQuantity } from '../../../../core/units/quantity'
 import { ChamberFrame, chamberViewBox } from '../../../../ui/drawings/ChamberFrame'
 import { hrcText } from '../bench-props'
-import { packetsOf } from '../heat/heat-load'
 
 interface Props {
   readonly batch: Batch
