@@ -1,9 +1,12 @@
-import { Play, Printer, Undo2 } from 'lucide-react'
+import { Flame, Play, Printer, Undo2 } from 'lucide-react'
 import { bladesOf, countOf } from '../../core/plan/tray'
 import type { Batch, Run } from '../../core/record/schemas'
+import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
 import { TextField } from '../../ui/PlainFields'
+import { useSystem } from '../../ui/Units'
 import { undo } from './edit'
+import { useController } from './use-controller'
 import type { GroupPlan } from './use-plan'
 
 interface Props {
@@ -12,12 +15,13 @@ interface Props {
   readonly groupId: string
   readonly onGroup: (id: string) => void
   readonly run: Run | null
+  readonly onHeat: () => void
 }
 
 const SOOT_BUTTON = 'inline-flex min-h-11 items-center gap-2 rounded-[3px] px-3 text-bone-2 hover:text-bone'
 
 /** Name, blades by steel, and what can be done with the whole batch. */
-export function BatchHeader({ batch, plans, groupId, onGroup, run }: Props) {
+export function BatchHeader({ batch, plans, groupId, onGroup, run, onHeat }: Props) {
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
       <h1 className="min-w-0 shrink">
@@ -48,6 +52,7 @@ export function BatchHeader({ batch, plans, groupId, onGroup, run }: Props) {
         })}
       </div>
       <div className="ml-auto flex items-center">
+        <LiveOven batchId={batch.id} onHeat={onHeat} />
         <button type="button" className={SOOT_BUTTON} onClick={() => void undo(batch.id)}>
           <Undo2 size={17} aria-hidden="true" /> Undo
         </button>
@@ -59,5 +64,24 @@ export function BatchHeader({ batch, plans, groupId, onGroup, run }: Props) {
         </a>
       </div>
     </header>
+  )
+}
+
+/** What a connected controller shows, on every bench; it leads back to it. */
+function LiveOven({ batchId, onHeat }: { batchId: string; onHeat: () => void }) {
+  const system = useSystem()
+  const { session, state } = useController(batchId)
+  if (!session || !state) return null
+  const { reading, trouble } = state
+  const shows =
+    reading === null
+      ? 'listening'
+      : reading.shownC === null
+        ? 'broken couple'
+        : formatQuantity(reading.shownC, 'temperature', system)
+  return (
+    <button type="button" className={SOOT_BUTTON} onClick={onHeat}>
+      <Flame size={17} aria-hidden="true" /> Oven {trouble ? 'in trouble' : shows}
+    </button>
   )
 }

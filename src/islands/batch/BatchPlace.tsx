@@ -55,7 +55,14 @@ function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; s
   return (
     <>
       <div className="on-soot bg-soot text-bone">
-        <BatchHeader batch={batch} plans={plans} groupId={plan.group.id} onGroup={setGroupId} run={run} />
+        <BatchHeader
+          batch={batch}
+          plans={plans}
+          groupId={plan.group.id}
+          onGroup={setGroupId}
+          run={run}
+          onHeat={() => go('heat')}
+        />
         <HeatLine
           stretches={plan.stretches}
           others={plans.filter(p => p !== plan).map(p => p.stretches)}

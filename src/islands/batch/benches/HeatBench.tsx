@@ -3,6 +3,7 @@ import { AMBIENT_C, heatUpMin } from '../../../core/oven/chamber'
 import { correctionAt } from '../../../core/oven/correction'
 import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
 import { soakLag } from '../../../core/oven/soak-lag'
+import { loadKg, programmeOf } from '../../../core/plan/heat-load'
 import { loadsOf } from '../../../core/plan/tray'
 import { chamberOf, ovenOf } from '../../../core/record/oven-record'
 import { formatDifference, formatQuantity } from '../../../core/units/quantity'
@@ -11,12 +12,12 @@ import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { SelectField } from '../../../ui/PlainFields'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { useController } from '../use-controller'
 import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 import { AfterView } from './heat/AfterView'
 import { EnergyFigure } from './heat/EnergyFigure'
 import { EntryView } from './heat/EntryView'
-import { loadKg, programmeOf } from './heat/heat-load'
 import { ProgrammeView } from './heat/ProgrammeView'
 import { RackView } from './heat/RackView'
 import { ShareClosing } from './heat/ShareClosing'
@@ -30,7 +31,9 @@ const VIEWS = [
 
 /** Loads, the rack, the programme to key in, and how far the blade is behind the oven. */
 export function HeatBench({ batch, plan, shop, go }: BenchProps) {
-  const [view, setView] = useState<(typeof VIEWS)[number][0]>('rack')
+  const { session } = useController(batch.id)
+  // With a controller on the line it is what one comes back for.
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>(session ? 'programme' : 'rack')
   const loads = loadsOf(batch)
   const load = loads.find(l => l.groups.some(g => g.id === plan.group.id))
   if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" go={go} />

@@ -1,9 +1,10 @@
 import { lazy, Suspense, useState } from 'react'
 import { keyIn } from '../../../../core/oven/as-keyed'
+import { programmeOf } from '../../../../core/plan/heat-load'
 import type { Load } from '../../../../core/plan/tray'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
-import { programmeOf } from './heat-load'
+import { useController } from '../../use-controller'
 import { KeyedTable } from './KeyedTable'
 
 const ControllerPanel = lazy(() => import('./ControllerPanel'))
@@ -17,7 +18,8 @@ interface Props {
 
 /** The programme as this controller wants it keyed, and the way to send it. */
 export function ProgrammeView({ batch, load, oven, shop }: Props) {
-  const [sending, setSending] = useState(false)
+  const { session } = useController(batch.id)
+  const [sending, setSending] = useState(session !== null)
   const programme = programmeOf(load, oven)
   if (!programme.ok) return <p className="py-6 text-bad">{programme.problems[0]?.message}</p>
   const keyed = keyIn(programme.value, oven.controller)
@@ -41,7 +43,7 @@ export function ProgrammeView({ batch, load, oven, shop }: Props) {
       </div>
       {sending && (
         <Suspense fallback={<p className="py-3 text-ink-2">Opening …</p>}>
-          <ControllerPanel batch={batch} segments={programme.value} oven={oven} shop={shop} />
+          <ControllerPanel batch={batch} load={load} segments={programme.value} oven={oven} shop={shop} />
         </Suspense>
       )}
     </div>

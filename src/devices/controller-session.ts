@@ -1,0 +1,122 @@
+import { type ControllerCommand, type ControllerReading, readReading, writeCommand } from '../core/oven/line-protocol'
+import { type LogPoint, thinLog } from '../core/oven/log/thin'
+import type { LinePort } from './line-port'
+
+export interface ControllerState {
+  readonly reading: ControllerReading | null
+  readonly trouble: string | null
+  /** What was shown since the programme began, minutes on the controller's own clock and °C. */
+  readonly samples: readonly LogPoint[]
+  /** Whether what is heard goes on being kept. */
+  readonly keeping: boolean
+}
+
+/** Saves the samples so far; false when they could not be saved. */
+export type KeepLog = (points: readonly LogPoint[]) => Promise<boolean>
+
+export interface ControllerSession {
+  readonly name: string
+  readonly simulated: boolean
+  state(): ControllerState
+  subscribe(listener: () => void): () => void
+  /** Sends commands in order, as far as the controller takes them; whether it took all. */
+  send(commands: readonly ControllerCommand[]): Promise<boolean>
+  /** Saves now, and again every half minute for as long as it is heard: a page that closes loses no more than that. */
+  keep(save: KeepLog): Promise<boolean>
+  close(): Promise<void>
+}
+
+/** Samples kept while listening: three hours at one a second, then one in two, and so on. */
+const MOST_SAMPLES = 10_000
+const SILENT = 'Nothing heard from the controller for'
+const KEPT_POINTS = 3000
+const KEEP_EVERY_MS = 30_000
+const LOOK_EVERY_MS = 5000
+/** A controller reports every second; this long without a line it is gone, ms. */
+const SILENT_AFTER_MS = 12_000
+
+/**
+ * A controller on a port, listened to for as long as it is connected, whatever part of the page is looked at: its last reading,
+ * what it showed since its programme began, and what is wrong with it.
+ */
+export function openController(port: LinePort, simulated: boolean): ControllerSession {
+  let now: ControllerState = { reading: null, trouble: null, samples: [], keeping: false }
+  let samples: LogPoint[] = []
+  let save: KeepLog | null = null
+  let [heardMs, keptMs] = [Date.now(), 0]
+  const listeners = new Set<() => void>()
+  const change = (part: Partial<ControllerState>) => {
+    now = { ...now, ...part }
+    for (const listener of listeners) listener()
+  }
+  const saveNow = async (): Promise<boolean> => {
+    if (!save || samples.length < 2) return false
+    keptMs = Date.now()
+    const points = thinLog(
+      samples.map(([min]) => min),
+      samples.map(([, c]) => c),
+      KEPT_POINTS,
+    )
+    return save(points)
+  }
+  const stopListening = port.onLine(line => {
+    const reading = readReading(line)
+    if (!reading) return
+    heardMs = Date.now()
+    const min = reading.atS / 60
+    const last = samples.at(-1)
+    // A programme begun anew starts the clock again: so does the log, and the one before stays as it is.
+    if (last && min < last[0]) {
+      samples = []
+      save = null
+    }
+    if (reading.shownC !== null && min > (samples.at(-1)?.[0] ?? -1)) samples = [...samples, [min, reading.shownC]]
+    if (samples.length > MOST_SAMPLES) samples = samples.filter((_, i) => i % 2 === 0)
+    const trouble = now.trouble?.startsWith(SILENT) ? null : now.trouble
+    change({ reading, samples, trouble, keeping: save !== null })
+    if (save && heardMs - keptMs >= KEEP_EVERY_MS) void saveNow()
+  })
+  const watch = setInterval(() => {
+    const silentS = Math.round((Date.now() - heardMs) / 1000)
+    if (now.reading && silentS * 1000 >= SILENT_AFTER_MS)
+      change({ trouble: `${SILENT} ${silentS} s. Look at the oven itself, then at the cable and the power.` })
+  }, LOOK_EVERY_MS)
+  return {
+    name: port.name,
+    simulated,
+    state: () => now,
+    subscribe(listener) {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+    async send(commands) {
+      try {
+        for (const command of commands) {
+          const reply = await port.send(writeCommand(command))
+          if (reply.startsWith('ERR')) {
+            change({ trouble: `The controller refused: ${reply.slice(4)}.` })
+            return false
+          }
+        }
+        change({ trouble: null })
+        return true
+      } catch {
+        change({ trouble: 'The controller does not answer. Look at the cable and the power, then connect again.' })
+        return false
+      }
+    },
+    async keep(to) {
+      save = to
+      const done = await saveNow()
+      if (!done) save = null
+      change({ keeping: save !== null })
+      return done
+    },
+    async close() {
+      clearInterval(watch)
+      await saveNow()
+      stopListening()
+      await port.close()
+    },
+  }
+}

@@ -1,0 +1,103 @@
+import { toast } from 'sonner'
+import { type ControllerReading, programmeCommands } from '../../../../core/oven/line-protocol'
+import type { Segment } from '../../../../core/oven/programme'
+import type { Load } from '../../../../core/plan/tray'
+import { newLog } from '../../../../core/record/oven-log'
+import type { Oven } from '../../../../core/record/oven-schema'
+import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { formatQuantity } from '../../../../core/units/quantity'
+import type { ControllerSession, ControllerState } from '../../../../devices/controller-session'
+import { putLog, setLogPoints } from '../../../../store/records'
+import { LogDrawing } from '../../../../ui/drawings/LogDrawing'
+import { newId } from '../../edit'
+import { StandInControls } from './StandInControls'
+
+interface Props {
+  readonly batch: Batch
+  readonly load: Load
+  readonly segments: readonly Segment[]
+  readonly oven: Oven
+  readonly shop: Workshop
+  readonly session: ControllerSession
+  readonly state: ControllerState
+  readonly disconnect: () => void
+}
+
+/** A connected controller: what it shows, the programme sent to it, and its log kept with the batch. */
+export function ConnectedController({ batch, load, segments, oven, shop, session, state, disconnect }: Props) {
+  const { reading, trouble, samples, keeping } = state
+  const running = (reading?.step ?? 0) > 0
+  const run = async () => {
+    const steps = segments.map(s => ({ rateCPerH: s.rateCPerH, targetC: s.setC, holdMin: s.holdMin }))
+    if (await session.send([{ kind: 'stop' }, ...programmeCommands(steps), { kind: 'run' }]))
+      toast(`${steps.length} steps sent, the programme runs.`)
+  }
+  const keep = async () => {
+    const id = newId()
+    const of = {
+      id,
+      ovenId: oven.id,
+      batchId: batch.id,
+      load: { temper: 0, groupIds: load.groups.map(g => g.id) },
+      name: `${session.name}, ${new Date().toLocaleDateString('en-GB')}`,
+      addedAt: new Date().toISOString(),
+    }
+    let written = false
+    const done = await session.keep(async points => {
+      const saved = await (written ? setLogPoints(id, points) : putLog(newLog(of, points)))
+      written ||= saved
+      return saved
+    })
+    if (done) toast('Kept with this batch, and kept up while it is heard: see “Afterwards”.')
+  }
+  return (
+    <section aria-label={session.name} className="mt-3 border-t border-rule pt-3">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <ReadingLine reading={reading} shop={shop} />
+        <button type="button" className="btn btn-ember" onClick={() => void run()}>
+          {running ? 'Send and begin again' : 'Send and run'}
+        </button>
+        <button type="button" className="btn" disabled={!running} onClick={() => void session.send([{ kind: 'stop' }])}>
+          Stop
+        </button>
+        <button type="button" className="btn" disabled={samples.length < 2 || keeping} onClick={() => void keep()}>
+          {keeping ? 'The log is kept' : 'Keep the log'}
+        </button>
+        <button type="button" className="btn" onClick={disconnect}>
+          Disconnect
+        </button>
+      </div>
+      {trouble && (
+        <p role="alert" className="mt-2 text-[13px] text-bad">
+          {trouble}
+        </p>
+      )}
+      {session.simulated && <StandInControls reading={reading} send={session.send} />}
+      {samples.length > 1 && (
+        <LogDrawing
+          lines={[{ name: 'the display', points: samples, look: 'logged' }]}
+          system={shop.units}
+          label="What the controller showed"
+          height={150}
+        />
+      )}
+    </section>
+  )
+}
+
+function ReadingLine({ reading, shop }: { reading: ControllerReading | null; shop: Workshop }) {
+  if (!reading) return <p className="text-ink-2">Listening …</p>
+  return (
+    <p aria-live="off">
+      <span className="figure text-[38px]">
+        {reading.shownC === null ? 'open' : formatQuantity(reading.shownC, 'temperature', shop.units)}
+      </span>{' '}
+      <span className="text-[13px] text-ink-2">
+        {reading.shownC === null
+          ? 'thermocouple broken: the controller has shut the power off'
+          : `set ${formatQuantity(reading.setC, 'temperature', shop.units)}, step ${reading.step || '—'}, power ${Math.round(100 * reading.power)} %, ${formatQuantity(Math.round(reading.atS / 60), 'duration', shop.units)} on`}
+        {reading.doorOpen ? ', door open' : ''}
+      </span>
+    </p>
+  )
+}
