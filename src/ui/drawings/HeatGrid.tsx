@@ -1,11 +1,12 @@
-import { formatNumber, type System } from '../../core/units/quantity'
+import type { System } from '../../core/units/quantity'
+import { minuteTicks, temperatureTicks } from '../ticks'
 
 const WIDTH = 760
 const LEFT = 46
 const RIGHT = 12
 const FOOT = 22
 const HEAD = 10
-const PARTS = [0, 0.25, 0.5, 0.75, 1] as const
+const ROOM_C = 20
 
 /** Minutes across, temperature up, in the box of a drawing. */
 export interface PlotScale {
@@ -39,12 +40,12 @@ export function plotScale(longestMin: number, hottestC: number, height: number):
 
 /** Lines of equal temperature and minutes below, behind any drawing of temperatures over time. */
 export function HeatGrid({ scale, system }: { scale: PlotScale; system: System }) {
-  const step = scale.hottestC > 700 ? 200 : 100
-  const lines = Array.from({ length: Math.floor(scale.hottestC / step) }, (_, i) => (i + 1) * step)
+  const lines = temperatureTicks(ROOM_C, scale.hottestC, 6, system)
+  const times = minuteTicks(scale.longestMin, 8)
   return (
     <>
-      {lines.map(c => (
-        <g key={c}>
+      {lines.map(({ value, c }) => (
+        <g key={value}>
           <line
             x1={LEFT}
             x2={WIDTH - RIGHT}
@@ -54,20 +55,20 @@ export function HeatGrid({ scale, system }: { scale: PlotScale; system: System }
             strokeWidth={0.7}
           />
           <text x={LEFT - 6} y={scale.y(c) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
-            {formatNumber(c, 'temperature', system)}
+            {value}
           </text>
         </g>
       ))}
-      {PARTS.map(part => (
+      {times.map(({ min, label }) => (
         <text
-          key={part}
-          x={scale.x(part * scale.longestMin)}
+          key={min}
+          x={scale.x(min)}
           y={scale.height - 6}
           fontSize={11.5}
-          textAnchor={part === 1 ? 'end' : 'middle'}
+          textAnchor={scale.x(min) > WIDTH - RIGHT - 20 ? 'end' : 'middle'}
           className="fill-ink-2"
         >
-          {Math.round(part * scale.longestMin)} min
+          {label}
         </text>
       ))}
     </>

@@ -1,28 +1,17 @@
 import type { System } from '../../core/units/quantity'
 import { fFromC } from '../../core/units/temperature'
+import { temperatureTicks } from '../ticks'
 import type { MapAxes } from './axes'
-
-const niceStep = (span: number, most: number) => [10, 20, 25, 50, 100, 200].find(step => span / step <= most) ?? 500
 
 /** Ticks in the shown scale below and left; along the soak, which gets keyed in, the other scale under it. */
 export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) {
   const { box } = axes
-  const shown = (c: number) => (system === 'metric' ? c : fFromC(c))
-  const ticks = ({ min, max }: { min: number; max: number }, most: number) => {
-    const [low, high] = [shown(min), shown(max)]
-    const step = niceStep(high - low, most)
-    const first = Math.ceil(low / step) * step
-    return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, i) => {
-      const value = first + i * step
-      return { value, c: system === 'metric' ? value : ((value - 32) * 5) / 9 }
-    })
-  }
   const unit = system === 'metric' ? '°C' : '°F'
   const other = (c: number) => (system === 'metric' ? `${Math.round(fFromC(c))} °F` : `${Math.round(c)} °C`)
   const narrow = box.right - box.left < 420
   return (
     <g fontSize={12} style={{ fill: 'var(--ink-2)' }}>
-      {ticks(axes.austenitizeC, narrow ? 4 : 7).map(({ value, c }) => (
+      {temperatureTicks(axes.austenitizeC.min, axes.austenitizeC.max, narrow ? 4 : 7, system).map(({ value, c }) => (
         <g key={value} textAnchor="middle">
           <line
             x1={axes.x(c)}
@@ -39,7 +28,7 @@ export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) 
           </text>
         </g>
       ))}
-      {ticks(axes.temperC, 7).map(({ value, c }) => (
+      {temperatureTicks(axes.temperC.min, axes.temperC.max, 7, system).map(({ value, c }) => (
         <text key={value} x={box.left - 8} y={axes.y(c) + 4} textAnchor="end">
           {value}
         </text>
