@@ -29,4 +29,7 @@ export type PlateMetal = keyof typeof PLATE_METALS
 /** Contact through clamped foil, W/m²K, and plates to air. Common practice, no published source. */
 export const CONTACT = { clampedFoil: 800, clampedLow: 300, clampedHigh: 1200, stillAir: 8, fan: 35, airBlast: 80, iceWater: 400 } as const
 
+/** A tempering oven's air to a bare blade, W/m²K. Common practice, no published source. */
+export const TEMPER_AIR = { still: 10, fan: 25 } as const
+
 export const STEFAN_BOLTZMANN = 5.670374419e-8

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie'
 import type { Batch, GradeSheet, OvenLog, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
-import { shopWithOvens } from '../core/record/upgrades'
+import { logWithLoad, shopWithOvens } from '../core/record/upgrades'
 
 export interface Meta {
   readonly key: string
@@ -44,6 +44,17 @@ export class WorkshopDatabase extends Dexie {
             ref.value = shopWithOvens(shop)
           }),
       )
+    this.version(4)
+      .stores({})
+      .upgrade(async transaction => {
+        const batches = new Map((await transaction.table('batches').toArray()).map(batch => [batch.id, batch]))
+        await transaction
+          .table('logs')
+          .toCollection()
+          .modify((log, ref) => {
+            ref.value = logWithLoad(log, batches.get(log.batchId))
+          })
+      })
   }
 }
 

@@ -1,3 +1,4 @@
+import type { LogPoint } from '../core/oven/log/thin'
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/record/grade-sheet'
 import type { Oven } from '../core/record/oven-schema'
@@ -28,6 +29,10 @@ export const putGrade = (sheet: GradeSheet): Promise<boolean> =>
 export const removeGrade = (name: string): Promise<boolean> => saving(() => db.grades.delete(name))
 
 export const putLog = (log: OvenLog): Promise<boolean> => saving(() => db.logs.put(ovenLogSchema.parse(log)))
+
+/** What a log has grown to meanwhile; nothing where it was taken off. */
+export const setLogPoints = (id: string, points: readonly LogPoint[]): Promise<boolean> =>
+  saving(() => db.logs.update(id, { points: ovenLogSchema.shape.points.parse(points) }))
 
 export const removeLog = (id: string): Promise<boolean> => saving(() => db.logs.delete(id))
 

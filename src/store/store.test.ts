@@ -3,7 +3,7 @@ import Dexie from 'dexie'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEFAULT_WORKSHOP, newBatch } from '../core/record/defaults'
 import { parseExchange } from '../core/record/exchange'
-import { type Batch, type GradeSheet, workshopSchema } from '../core/record/schemas'
+import { type Batch, type GradeSheet, ovenLogSchema, workshopSchema } from '../core/record/schemas'
 import { findGrade } from '../core/steel/grades'
 import { fillSheet } from '../core/steel/own-grade/fill-sheet'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
@@ -210,6 +210,48 @@ describe('data of version 2', () => {
     const read = parseExchange(file)
     expect(read.ok && read.value.shop.ovens[0]?.correctionC).toBe(-11)
     expect(read.ok && read.value.batches).toHaveLength(demo.batches.length)
+  })
+})
+
+describe('data of version 3', () => {
+  const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+  const older = demo.logs.map(({ load: _, ...log }) => log)
+  const heat = demo.logs.find(log => log.load?.temper === 0)
+  const groupIds = demo.batches.find(b => b.id === heat?.batchId)?.groups.map(g => g.id)
+
+  it('has its logs of batches tied to their hardening heat (3 to 4)', async () => {
+    const third = new Dexie('third')
+    third.version(3).stores({
+      batches: 'id, updatedAt',
+      readings: 'id, batchId, at',
+      recipes: 'id, gradeName',
+      runs: 'id, batchId, startedAt',
+      shop: 'id',
+      meta: 'key',
+      grades: 'name',
+      logs: 'id, ovenId, batchId',
+    })
+    await third.table('batches').bulkPut(demo.batches)
+    await third.table('logs').bulkPut(older)
+    third.close()
+    const now = new WorkshopDatabase('third')
+    expect(await now.logs.count()).toBe(demo.logs.length)
+    const kept = ovenLogSchema.parse(await now.logs.get(heat?.id ?? ''))
+    expect(kept).toMatchObject({ name: heat?.name, points: heat?.points, load: { temper: 0, groupIds } })
+    expect((await now.logs.filter(log => log.batchId === null).first())?.load).toBeNull()
+    now.close()
+  })
+
+  it('is read from a file of its time', () => {
+    const file = {
+      format: 'tawny-ember-workshop',
+      version: 3,
+      exportedAt: '2026-06-15T12:00:00.000Z',
+      ...demo,
+      logs: older,
+    }
+    const read = parseExchange(JSON.stringify(file))
+    expect(read.ok && read.value.logs.find(log => log.id === heat?.id)?.load).toEqual({ temper: 0, groupIds })
   })
 })
 

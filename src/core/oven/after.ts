@@ -1,6 +1,7 @@
 import type { Composition } from '../../data/grades'
 import { soakWorth } from '../steel/austenite'
 import { ARRIVED_WITHIN_K, type PacketState, stepPacket } from './lag'
+import { firstDrop } from './log/first-drop'
 import { type LogPoint, logAt } from './log/thin'
 
 export interface AfterRequest {
@@ -41,7 +42,6 @@ export interface After {
 
 /** A drop this steep in the climb is the door opened to load, K in four minutes. */
 const DOOR_DROP_K = 20
-const DOOR_WITHIN_MIN = 4
 /** The first drop this steep once it is at heat is the door opened to pull, K in four minutes. */
 const PULL_DROP_K = 8
 /** At heat: this near its hottest, K. */
@@ -57,28 +57,6 @@ export function loadedAt(points: readonly LogPoint[]): number {
   const start = points[0]?.[0] ?? 0
   const peak = points.reduce((best, p) => (p[1] > best[1] ? p : best), points[0] ?? [0, 0])
   return firstDrop(points, start, peak[0], DOOR_DROP_K) ?? start
-}
-
-/** The first moment from `fromMin` on after which the display falls so far within four minutes; null where it never does. */
-function firstDrop(points: readonly LogPoint[], fromMin: number, toMin: number, dropK: number): number | null {
-  for (let i = 0; i < points.length; i++) {
-    const [min, c] = points[i] as LogPoint
-    if (min < fromMin) continue
-    if (min >= toMin) return null
-    for (let j = i + 1; j < points.length; j++) {
-      const [later, c2] = points[j] as LogPoint
-      if (later - min > DOOR_WITHIN_MIN) break
-      if (c - c2 >= dropK) return topBefore(points, i, j)
-    }
-  }
-  return null
-}
-
-/** The last of the highest samples of a stretch: where the fall sets in, not where the window began. */
-function topBefore(points: readonly LogPoint[], from: number, to: number): number {
-  let top = from
-  for (let i = from; i < to; i++) if ((points[i] as LogPoint)[1] >= (points[top] as LogPoint)[1] - 0.5) top = i
-  return (points[top] as LogPoint)[0]
 }
 
 /** When the first packet came out, off the log: the first drop at heat; without one, the last moment near the hottest. */

@@ -1,7 +1,7 @@
-import { STEEL_THERMAL } from '../../data/thermal'
+import { STEEL_THERMAL, TEMPER_AIR } from '../../data/thermal'
 
 /** Mean heat capacity of steel from 20 to 200 °C, J/kgK. Textbook value, from memory. */
-const CP = 490
+export const TEMPER_CP = 490
 const WITHIN_K = 3
 
 /**
@@ -10,5 +10,9 @@ const WITHIN_K = 3
  * @example temperLagS(3, 200, 25) // about 927
  */
 export const temperLagS = (thicknessMm: number, atC: number, hWPerM2K: number): number =>
-  ((STEEL_THERMAL.densityKgPerM3 * CP * thicknessMm) / 2000 / hWPerM2K) *
+  ((STEEL_THERMAL.densityKgPerM3 * TEMPER_CP * thicknessMm) / 2000 / hWPerM2K) *
   Math.log(Math.max(1.01, (atC - 20) / WITHIN_K))
+
+/** A tempering oven's air to a bare blade, W/m²K, by whether a fan moves it; not said: midway between. */
+export const temperAirWPerM2K = (fan: boolean | undefined): number =>
+  fan === undefined ? Math.sqrt(TEMPER_AIR.still * TEMPER_AIR.fan) : TEMPER_AIR[fan ? 'fan' : 'still']

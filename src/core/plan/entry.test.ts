@@ -106,6 +106,7 @@ describe('a measured log on the plan', () => {
     id: 'l',
     ovenId: 'o',
     batchId: 'b',
+    load: { temper: 0, groupIds: ['g'] },
     name: 'heat.csv',
     addedAt: '2026-03-02T12:00:00.000Z',
     points: [
@@ -130,6 +131,34 @@ describe('a measured log on the plan', () => {
     expect(last?.planMin).toBeCloseTo(stretches[soak]?.endMin ?? -1, 3)
     const atHeat = trace.find(p => p.index === soak)
     expect(atHeat?.c).toBeGreaterThan(1050)
+  })
+
+  it('of a climb that was broken off is not stretched to the soak: it runs at its own pace', () => {
+    const broken = { ...log, points: [...log.points.slice(0, 3), [60, 830] as [number, number]] }
+    const trace = logTrace(broken, stretches)
+    const last = trace.at(-1)
+    expect(last?.c).toBe(830)
+    expect(last?.planMin).toBeLessThan(stretches.find(s => s.phase === 'soak')?.startMin ?? 0)
+    const load = stretches.find(s => s.note?.startsWith('load'))?.startMin ?? 0
+    expect((last?.planMin ?? 0) - load).toBeCloseTo(10, 6)
+  })
+
+  it('of the second temper lies on the second temper', () => {
+    const second: OvenLog = {
+      ...log,
+      load: { temper: 2, groupIds: ['g'] },
+      points: [
+        [0, 20],
+        [20, 200],
+        [140, 200],
+        [170, 60],
+      ],
+    }
+    const trace = logTrace(second, stretches)
+    const [ramp, hold] = (['temper-ramp', 'temper'] as const).map(phase => stretches.filter(s => s.phase === phase)[1])
+    expect(trace[0]?.planMin).toBeCloseTo(ramp?.startMin ?? -1, 6)
+    expect(trace.at(-1)?.planMin).toBeCloseTo(hold?.endMin ?? -1, 6)
+    expect(logTrace({ ...second, load: { temper: 3, groupIds: ['g'] } }, stretches)).toEqual([])
   })
 
   it('never goes back in the plan (law)', () => {

@@ -3,11 +3,11 @@ import { fail, ok, type Result } from '../result'
 import { gradeSheetSchema } from './grade-sheet'
 import { problemsOf } from './problems'
 import { batchSchema, ovenLogSchema, readingSchema, recipeSchema, runSchema, workshopSchema } from './schemas'
-import { shopWithOvens } from './upgrades'
+import { logWithLoad, shopWithOvens } from './upgrades'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 3
+export const EXCHANGE_VERSION = 4
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -35,7 +35,15 @@ const UPGRADES: readonly ((file: Record<string, unknown>) => Record<string, unkn
   file => ({ ...file, version: 2, grades: [] }),
   // 3: several ovens, and their logs.
   file => ({ ...file, version: 3, logs: [], shop: shopWithOvens(file.shop as Record<string, unknown>) }),
+  // 4: logs know which load of their batch they are of.
+  file => ({ ...file, version: 4, logs: logsWithLoads(file) }),
 ]
+
+function logsWithLoads({ logs, batches }: Record<string, unknown>): unknown {
+  if (!Array.isArray(logs) || !Array.isArray(batches)) return logs
+  const byId = new Map(batches.map(batch => [batch?.id, batch]))
+  return logs.map(log => (typeof log === 'object' && log !== null ? logWithLoad(log, byId.get(log.batchId)) : log))
+}
 
 const headSchema = z.object({ format: z.string(), version: z.number() })
 

@@ -86,6 +86,8 @@ export const ovenSchema = z.object({
   elements: z.enum(ELEMENT_SIDES),
   thermocouple: z.enum(THERMOCOUPLES),
   maxC: between(200, 1300),
+  /** Whether a fan moves the air, which halves a temper's lag; absent: not said. */
+  fan: z.boolean().optional(),
   controller: controllerSchema,
   correctionFrom: z.enum(['hand', 'evidence']),
   /** Set by hand: added to what the blade should see to get what is keyed in. */

@@ -233,6 +233,8 @@ export const ovenLogSchema = z.object({
   ovenId: id,
   /** The batch that was in; null: an oven's own run. */
   batchId: id.nullable(),
+  /** Which of its loads: the hardening heat (0) or a round of tempering, and the groups that were in; null: none of a batch's. */
+  load: z.object({ temper: z.int().min(0).max(8), groupIds: z.array(id).max(6) }).nullable(),
   name: text(120),
   addedAt: instant,
   /** [minutes from the first sample, what the display showed, °C]. */
@@ -240,7 +242,7 @@ export const ovenLogSchema = z.object({
     .array(z.tuple([between(0, 100_000), between(-50, 1400)]))
     .min(2)
     .max(6000),
-  /** When the packets went in and the first came out, minutes into the log; null: read off the log. */
+  /** When blades went in and the first came out, minutes into the log; null: read off the log. */
   loadedMin: between(0, 100_000).nullable(),
   pulledMin: between(0, 100_000).nullable(),
 })

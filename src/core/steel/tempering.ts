@@ -20,8 +20,12 @@ export function hollomonJaffe(atC: number, hours: number): number {
 export const temperatureFor = (parameter: number, hours: number): number =>
   (parameter * 1000) / (STEEL_MODEL.temper.constant + Math.log10(hours)) - ZERO_C_IN_K
 
+/** Minutes at a temperature that give a tempering parameter: hollomonJaffe solved for the time. */
+export const holdFor = (parameter: number, atC: number): number =>
+  60 * 10 ** ((parameter * 1000) / kelvinFromC(atC) - STEEL_MODEL.temper.constant)
+
 /** What a further temper makes of a parameter: what went before counts as the hours at its temperature that give the same. */
-function addTemper(before: number | null, { atC, holdMin }: Temper): number {
+export function addTemper(before: number | null, { atC, holdMin }: Temper): number {
   const hours = holdMin / 60
   if (before === null) return hollomonJaffe(atC, hours)
   const log10Equivalent = (before * 1000) / kelvinFromC(atC) - STEEL_MODEL.temper.constant

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
+import { newLog } from '../../core/record/oven-log'
 import { chamberOf, detailedOven } from '../../core/record/oven-record'
 import type { Oven, OvenFit } from '../../core/record/oven-schema'
 import type { OvenLog } from '../../core/record/schemas'
@@ -8,6 +9,7 @@ import type { FitFactor } from '../../data/oven-fit'
 import { useOvenLogs } from '../../store/hooks'
 import { putLog, removeLog } from '../../store/records'
 import { LogDrawing } from '../../ui/drawings/LogDrawing'
+import { undoable } from '../../ui/undoable'
 import { startFit, type Task } from '../../workers/log-client'
 import { newId } from '../batch/edit'
 import { LogImport } from './LogImport'
@@ -34,16 +36,7 @@ export function LogsView({ oven, shop, edit }: OvenProps) {
           action="Keep this log"
           onTake={(name, points) => {
             const id = newId()
-            void putLog({
-              id,
-              ovenId: oven.id,
-              batchId: null,
-              name,
-              addedAt: new Date().toISOString(),
-              points: points.map(([m, c]) => [m, c]),
-              loadedMin: null,
-              pulledMin: null,
-            })
+            void putLog(newLog({ id, ovenId: oven.id, name, addedAt: new Date().toISOString() }, points))
             setChosen(id)
           }}
         />
@@ -73,11 +66,7 @@ export function LogsView({ oven, shop, edit }: OvenProps) {
                 className="btn btn-plain"
                 aria-label={`Delete the log ${l.name}`}
                 onClick={() => {
-                  void removeLog(l.id)
-                  toast(`Deleted: ${l.name}`, {
-                    action: { label: 'Undo', onClick: () => void putLog(l) },
-                    duration: 10_000,
-                  })
+                  void removeLog(l.id).then(done => done && undoable(`Deleted: ${l.name}`, () => void putLog(l)))
                 }}
               >
                 Delete

@@ -84,6 +84,17 @@ export function OvenFields({ oven, shop, edit }: OvenProps) {
             onCommit={thermocouple => set({ thermocouple })}
           />
         </div>
+        <SelectField
+          label="Air inside"
+          value={oven.fan === undefined ? 'unknown' : oven.fan ? 'fan' : 'still'}
+          options={[
+            ['unknown', 'not said'],
+            ['fan', 'moved by a fan'],
+            ['still', 'still'],
+          ]}
+          hint="A fan halves the time a blade is behind in a temper."
+          onCommit={air => set({ fan: air === 'unknown' ? undefined : air === 'fan' })}
+        />
         <QuantityField
           label="Hottest it may go"
           dimension="temperature"

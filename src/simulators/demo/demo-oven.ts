@@ -1,10 +1,11 @@
-import { thinLog } from '../../core/oven/log/thin'
-import { loadsOf } from '../../core/plan/tray'
+import { type LogPoint, thinLog } from '../../core/oven/log/thin'
+import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from '../../core/plan/tray'
 import type { Random } from '../../core/random'
 import { DEFAULT_WORKSHOP } from '../../core/record/defaults'
-import { detailedOven, ovenOf } from '../../core/record/oven-record'
+import { newLog } from '../../core/record/oven-log'
+import { detailedOven, ovenOf, temperingOvenOf } from '../../core/record/oven-record'
 import type { Oven, OvenEvidence } from '../../core/record/oven-schema'
-import type { Batch, OvenLog, Workshop } from '../../core/record/schemas'
+import type { Batch, Blade, OvenLog, Workshop } from '../../core/record/schemas'
 import { createOvenController } from '../oven-controller'
 import { OVEN_NAME } from './stories'
 
@@ -67,6 +68,11 @@ export function demoOvens(now: Date): Oven[] {
 const DOOR_S = 15
 const SAMPLE_S = 20
 const PULL_EVERY_S = 150
+const KEPT_POINTS = 1500
+/** A tempering oven is left to settle before blades go in, s; they stay for their hold and for being behind, min; and cool. */
+const SETTLES_S = 900
+const TEMPER_LAG_MIN = 15
+const COOLS_S = 1200
 
 /** How the made-up oven differs from its size: its empty run shows it. */
 const OWN_WALLS = { k: 1.12, c: 0.95 }
@@ -87,24 +93,19 @@ function emptyRun(oven: Oven, now: Date, random: Random): OvenLog {
     points.push([Math.round(atS / 0.6) / 100, Math.round(((shownC ?? 20) + random.normal(0, 0.6)) * 10) / 10])
     if (step === 0) endedS ??= atS
   }
-  return {
-    id: random.id('log'),
-    ovenId: oven.id,
-    batchId: null,
-    name: 'empty-run.csv',
-    addedAt: new Date(now.getTime() - 9 * DAY_MS).toISOString(),
+  return newLog(
+    {
+      id: random.id('log'),
+      ovenId: oven.id,
+      name: 'empty-run.csv',
+      addedAt: new Date(now.getTime() - 9 * DAY_MS).toISOString(),
+    },
     points,
-    loadedMin: null,
-    pulledMin: null,
-  }
+  )
 }
 
-/** The newest finished batch has the log of its heat: run on the stand-in, as a logger would have kept it. */
-export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, random: Random): OvenLog[] {
-  const batch = batches.filter(b => b.countedOut !== null).reduce((a, b) => (b.createdAt > a.createdAt ? b : a))
-  const [load] = loadsOf(batch)
-  const oven = ovenOf(shop, batch)
-  if (!load) return []
+/** Drives the stand-in as hands would, and keeps what a logger beside it would have kept. */
+function logging(oven: Oven, random: Random) {
   const controller = createOvenController(detailedOven(oven))
   const samples: [number, number][] = []
   const run = (seconds: number) => {
@@ -115,47 +116,98 @@ export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, r
         samples.push([atS / 60, Math.round((shownC + random.normal(0, 0.6)) * 10) / 10])
     }
   }
-  const door = () => {
-    controller.handle('DOOR OPEN')
-    run(DOOR_S)
-    controller.handle('DOOR SHUT')
+  return {
+    controller,
+    run,
+    /** Runs until the display shows a temperature, or for so long. */
+    runTo: (shownC: number, mostH: number) => {
+      while ((controller.reading().shownC ?? 0) < shownC && controller.reading().atS < mostH * 3600) run(SAMPLE_S)
+    },
+    door: () => {
+      controller.handle('DOOR OPEN')
+      run(DOOR_S)
+      controller.handle('DOOR SHUT')
+    },
+    /** Puts blades in through the open door. */
+    insert: (blades: readonly Blade[]) => {
+      controller.insert(
+        blades.map(({ lengthMm, widthMm, thicknessMm }) => ({ lengthMm, widthMm, thicknessMm, count: 1, view: 0.6 })),
+      )
+    },
+    points: () =>
+      thinLog(
+        samples.map(([m]) => m),
+        samples.map(([, c]) => c),
+        KEPT_POINTS,
+      ),
   }
+}
+
+/** One heat: loaded on the way up, soaked, and pulled blade after blade. */
+function heatPoints(oven: Oven, load: Load, random: Random): LogPoint[] {
+  const { controller, run, runTo, door, insert, points } = logging(oven, random)
   controller.handle('PROG 1')
   controller.handle(`STEP 1 FULL ${load.austenitizeC} 600`)
   controller.handle('RUN')
-  while ((controller.reading().shownC ?? 0) < load.entryC - 3 && controller.reading().atS < 3 * 3600) run(SAMPLE_S)
-  controller.insert(
-    load.pieces.map(({ blade }) => ({
-      lengthMm: blade.lengthMm,
-      widthMm: blade.widthMm,
-      thicknessMm: blade.thicknessMm,
-      count: 1,
-      view: 0.6,
-    })),
-  )
+  runTo(load.entryC - 3, 3)
+  insert(load.pieces.map(p => p.blade))
   door()
-  while ((controller.reading().shownC ?? 0) < load.austenitizeC - 3 && controller.reading().atS < 5 * 3600)
-    run(SAMPLE_S)
+  runTo(load.austenitizeC - 3, 5)
   run(Math.max(...load.groups.map(g => g.route.soakMin)) * 60)
   for (const _ of load.pieces) {
     door()
     run(PULL_EVERY_S)
   }
+  return points()
+}
+
+/** One temper: into the warm oven, held, and left to cool with the door open. */
+function temperPoints(oven: Oven, load: TemperLoad, random: Random): LogPoint[] {
+  const { controller, run, runTo, door, insert, points } = logging(oven, random)
+  controller.handle('PROG 1')
+  controller.handle(`STEP 1 FULL ${load.atC} 900`)
+  controller.handle('RUN')
+  runTo(load.atC - 3, 2)
+  run(SETTLES_S)
+  insert(load.pieces.map(p => p.blade))
+  door()
+  run((TEMPER_LAG_MIN + load.holdMin) * 60)
+  controller.handle('STOP')
+  controller.handle('DOOR OPEN')
+  run(COOLS_S)
+  return points()
+}
+
+/** The newest finished batch has the logs of its first heat and of its tempers, as a logger would have kept them. */
+export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, random: Random): OvenLog[] {
+  const batch = batches.filter(b => b.countedOut !== null).reduce((a, b) => (b.createdAt > a.createdAt ? b : a))
+  const [load] = loadsOf(batch)
+  if (!load) return []
+  const [oven, tempering] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
+  const of = { batchId: batch.id, addedAt: batch.updatedAt }
   return [
     emptyRun(oven, now, random),
-    {
-      id: random.id('log'),
-      ovenId: oven.id,
-      batchId: batch.id,
-      name: 'logger-heat.csv',
-      addedAt: batch.updatedAt,
-      points: thinLog(
-        samples.map(([m]) => m),
-        samples.map(([, c]) => c),
-        1500,
-      ).map(([m, c]): [number, number] => [m, c]),
-      loadedMin: null,
-      pulledMin: null,
-    },
+    newLog(
+      {
+        id: random.id('log'),
+        ovenId: oven.id,
+        ...of,
+        load: { temper: 0, groupIds: load.groups.map(g => g.id) },
+        name: 'logger-heat.csv',
+      },
+      heatPoints(oven, load, random),
+    ),
+    ...temperLoadsOf(batch).map(temper =>
+      newLog(
+        {
+          id: random.id('log'),
+          ovenId: tempering.id,
+          ...of,
+          load: { temper: temper.round, groupIds: [...new Set(temper.pieces.map(p => p.group.id))] },
+          name: `logger-temper-${temper.round}.csv`,
+        },
+        temperPoints(tempering, temper, random),
+      ),
+    ),
   ]
 }

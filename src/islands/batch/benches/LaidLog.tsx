@@ -1,0 +1,119 @@
+import { type ReactNode, useState } from 'react'
+import { newLog } from '../../../core/record/oven-log'
+import type { OvenLog, Workshop } from '../../../core/record/schemas'
+import { putLog, removeLog } from '../../../store/records'
+import { LogDrawing } from '../../../ui/drawings/LogDrawing'
+import { NumberField } from '../../../ui/PlainFields'
+import { undoable } from '../../../ui/undoable'
+import { LogImport } from '../../oven/LogImport'
+import { newId } from '../edit'
+
+interface LayLogProps {
+  readonly of: Pick<OvenLog, 'ovenId' | 'batchId' | 'load'>
+  readonly shop: Workshop
+  readonly log: OvenLog | null
+  /** Why one would. */
+  readonly says: string
+  readonly children: (log: OvenLog, another: () => void) => ReactNode
+}
+
+/** A load's log where there is one; else, or when another is wanted, the place to read one. */
+export function LayLog({ of, shop, log, says, children }: LayLogProps) {
+  const [adding, setAdding] = useState(false)
+  if (log && !adding) return children(log, () => setAdding(true))
+  return (
+    <div className="py-2">
+      {!log && <p className="mb-3 max-w-2xl text-[13.5px]">{says}</p>}
+      <LogImport
+        system={shop.units}
+        action="Lay it over the plan"
+        onTake={(name, points) => {
+          void putLog(newLog({ id: newId(), ...of, name, addedAt: new Date().toISOString() }, points))
+          setAdding(false)
+        }}
+      />
+      {log && (
+        <button type="button" className="btn mt-3" onClick={() => setAdding(false)}>
+          Back to {log.name}
+        </button>
+      )}
+    </div>
+  )
+}
+
+interface LaidLogProps {
+  readonly log: OvenLog
+  readonly shop: Workshop
+  readonly bladeName: string
+  readonly bladePoints: readonly (readonly [min: number, c: number])[]
+  readonly targetC: number
+  readonly inMin: number
+  readonly outMin: number
+  /** What the moments of going in and coming out are called. */
+  readonly momentNames: { readonly went: string; readonly came: string; readonly out: string }
+  readonly facts: readonly Fact[]
+  readonly children: ReactNode
+  readonly another: () => void
+}
+
+export interface Fact {
+  readonly name: string
+  readonly value: string
+  readonly asked: string
+}
+
+/** A log laid over the plan: the display and the blade, what it came to, and its moments put right by hand. */
+export function LaidLog(props: LaidLogProps) {
+  const { log, shop, bladeName, bladePoints, targetC, inMin, outMin, momentNames, facts, children, another } = props
+  return (
+    <div>
+      <LogDrawing
+        lines={[
+          { name: 'the display, as logged', points: log.points, look: 'logged' },
+          { name: bladeName, points: bladePoints, look: 'blade' },
+        ]}
+        system={shop.units}
+        label={`${log.name}: display and blade`}
+        targetC={targetC}
+        marks={[
+          { min: inMin, name: 'in' },
+          { min: outMin, name: momentNames.out },
+        ]}
+        height={200}
+      />
+      <dl className="mt-2 grid grid-cols-2 gap-x-6 gap-y-1 text-[13.5px] sm:grid-cols-4">
+        {facts.map(({ name, value, asked }) => (
+          <div key={name} className="border-t border-rule py-1">
+            <dt className="text-[12.5px] text-ink-2">{name}</dt>
+            <dd>
+              <span className="font-semibold">{value}</span> <span className="text-[12.5px] text-ink-2">{asked}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-2 text-[14px]">{children}</p>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <MomentField label={momentNames.went} min={inMin} onCommit={loadedMin => void putLog({ ...log, loadedMin })} />
+        <MomentField label={momentNames.came} min={outMin} onCommit={pulledMin => void putLog({ ...log, pulledMin })} />
+        <button type="button" className="btn" onClick={another}>
+          Another log …
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            void removeLog(log.id).then(done => done && undoable(`Taken off: ${log.name}`, () => void putLog(log)))
+          }
+        >
+          Take this one off
+        </button>
+      </div>
+    </div>
+  )
+}
+
+const MomentField = ({ label, min, onCommit }: { label: string; min: number; onCommit: (min: number) => void }) => (
+  <div className="w-36">
+    <NumberField label={label} unit="min" value={Math.round(min * 10) / 10} min={0} max={100_000} onCommit={onCommit} />
+  </div>
+)
