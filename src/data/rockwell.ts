@@ -16,6 +16,8 @@ export const ROCKWELL = {
   /** ISO 6508-2, scale C: permissible repeatability is 0.02·(100 − mean), at least 0.8 HRC; from memory. */
   repeatabilityShare: 0.02,
   repeatabilityMinHrc: 0.8,
+  /** ASTM E18: the face square to the cone's axis within so much, degrees; from memory. */
+  squareWithinDeg: 2,
   /** A dial is read to half a point. Common practice, no published source. */
   resolutionHrc: 0.5,
   /** One sigma of a single reading where there is only one. Common practice, no published source. */
@@ -27,4 +29,27 @@ export const ROCKWELL = {
   /** What a reading of hardened steel can be; outside it a slip of the keys is likelier. */
   plausible: { min: 5, max: 70 },
   source: 'ISO 6508-1, ISO 6508-2, ASTM E18; limits from memory',
+} as const
+
+/**
+ * HRC added to readings on convex cylinders, a row for each reading from soft to hard, a column for each diameter (1/4 to 1 1/2 in).
+ * Source: ASTM E18, table of corrections for the C, A and D scales; from memory.
+ */
+export const ROUND_FACE = {
+  diametersMm: [6.35, 9.525, 12.7, 15.875, 19.05, 22.225, 25.4, 31.75, 38.1],
+  readings: [20, 25, 30, 35, 40, 45, 50, 55, 60, 65],
+  added: [
+    [6.0, 4.5, 3.5, 2.5, 2.0, 1.5, 1.5, 1.0, 1.0],
+    [5.5, 4.0, 3.0, 2.5, 2.0, 1.5, 1.0, 1.0, 1.0],
+    [5.0, 3.5, 2.5, 2.0, 1.5, 1.5, 1.0, 1.0, 0.5],
+    [4.0, 3.0, 2.0, 1.5, 1.5, 1.0, 1.0, 0.5, 0.5],
+    [3.5, 2.5, 2.0, 1.5, 1.0, 1.0, 1.0, 0.5, 0.5],
+    [3.0, 2.0, 1.5, 1.0, 1.0, 1.0, 0.5, 0.5, 0.5],
+    [2.5, 2.0, 1.5, 1.0, 1.0, 0.5, 0.5, 0.5, 0.5],
+    [2.0, 1.5, 1.0, 1.0, 0.5, 0.5, 0.5, 0.5, 0],
+    [1.5, 1.0, 1.0, 0.5, 0.5, 0.5, 0.5, 0, 0],
+    [1.5, 1.0, 1.0, 0.5, 0.5, 0.5, 0.5, 0, 0],
+  ],
+  /** A correction above this is not to be trusted, HRC. */
+  mostAddedHrc: 3,
 } as const

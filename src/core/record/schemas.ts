@@ -210,6 +210,8 @@ export const readingSchema = z.object({
   deletedAt: instant.nullable(),
   /** Where on the blade, mm from the butt and from the spine; absent: not noted. */
   place: z.object({ xMm: between(0, 1000), yMm: between(0, 200) }).optional(),
+  /** Read on a round face: its diameter, and what the tester showed; `hrc` is that with the face's correction. Absent: flat. */
+  roundFace: z.object({ diameterMm: between(6, 500), shownHrc: between(5, 70) }).optional(),
   /** Taken on a tester without a block check of that day. */
   unchecked: z.boolean().optional(),
 })

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { indentRules } from './indent'
-import { checkPlace, hiddenPlaces, onBevel, thicknessAt } from './places'
+import { checkPlace, hiddenPlaces, onBevel, thicknessAt, wedgeDeg } from './places'
 
 const blade = { lengthMm: 250, widthMm: 40, thicknessMm: 2.5, bevels: 'pre-ground' as const }
 const codes = (xMm: number, yMm: number, others: { xMm: number; yMm: number }[] = [], more = {}) =>
@@ -23,6 +23,14 @@ describe('where a reading may be taken', () => {
     expect(thicknessAt(tapered, { xMm: 200, yMm: 10 })).toBe(2.5)
     expect(checkPlace(tapered, { xMm: 6, yMm: 10 }, [], 60).map(t => t.code)).toContain('thin')
     expect(codes(70, 10, [], { tangThicknessMm: 0.5 })).not.toContain('thin')
+  })
+
+  it('is square to the cone: a tang that tapers by more than 2° is to be shimmed (ASTM E18, from memory)', () => {
+    // By hand: a tang of 83 mm, atan((4 − 0.9)/83) = 2.139°, atan((2.5 − 0.9)/83) = 1.104°.
+    expect(wedgeDeg({ ...blade, thicknessMm: 4, tangThicknessMm: 0.9 }, { xMm: 40, yMm: 10 })).toBeCloseTo(2.139, 3)
+    expect(codes(70, 10, [], { thicknessMm: 4, tangThicknessMm: 0.9 })).toEqual(['slope'])
+    expect(codes(70, 10, [], { tangThicknessMm: 0.9 })).toEqual([])
+    expect(codes(120, 10, [], { thicknessMm: 4, tangThicknessMm: 0.9 })).toEqual([])
   })
 
   it('offers hidden places that its own rules allow, and fewer once they are used', () => {

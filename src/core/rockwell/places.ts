@@ -1,4 +1,5 @@
 import { svgPathProperties } from 'svg-path-properties'
+import { ROCKWELL } from '../../data/rockwell'
 import { type OutlinedBlade, outlinePath, plainOutline } from '../blade/outline'
 import type { Blade } from '../record/schemas'
 import { indentRules } from './indent'
@@ -10,7 +11,7 @@ export interface Place {
 }
 
 export interface PlaceTrouble {
-  readonly code: 'outside' | 'edge' | 'near' | 'bevel' | 'thin'
+  readonly code: 'outside' | 'edge' | 'near' | 'bevel' | 'thin' | 'slope'
   readonly message: string
 }
 
@@ -70,13 +71,21 @@ export function thicknessAt(blade: PlacedBlade, { xMm }: Place): number {
   return blade.tangThicknessMm + ((blade.thicknessMm - blade.tangThicknessMm) * Math.max(0, xMm)) / tang
 }
 
+/** How far the two faces are from parallel at a place, degrees: a tapered tang is a wedge. */
+export function wedgeDeg(blade: PlacedBlade, { xMm }: Place): number {
+  const tang = tangOf(blade)
+  if (blade.tangThicknessMm === undefined || xMm >= tang) return 0
+  return (Math.atan(Math.abs(blade.thicknessMm - blade.tangThicknessMm) / tang) * 180) / Math.PI
+}
+
 /** Whether a place lies on the ground bevel, where the anvil cannot hold the blade square. */
 export const onBevel = (blade: PlacedBlade, { xMm, yMm }: Place): boolean =>
   blade.bevels === 'pre-ground' && xMm > tangOf(blade) && yMm > blade.widthMm * (1 - BEVEL_SHARE)
 
 /**
  * What is wrong with a reading at a place, beside those already there, for a hardness that is expected. Source: ISO 6508-1 (edge 2.5
- * diameters, centres 3, thickness 10 depths); bevels: common practice, no published source.
+ * diameters, centres 3, thickness 10 depths) and
+ * ASTM E18 (square to the axis); bevels: common practice, no published source.
  */
 export function checkPlace(blade: PlacedBlade, place: Place, others: readonly Place[], hrc: number): PlaceTrouble[] {
   const polygon = outlinePolygon(blade)
@@ -102,6 +111,12 @@ export function checkPlace(blade: PlacedBlade, place: Place, others: readonly Pl
     troubles.push({
       code: 'near',
       message: `${nearest.toFixed(1)} mm from another indent: it needs ${rules.minimumSpacingMm.toFixed(1)} mm.`,
+    })
+  const wedge = wedgeDeg(blade, place)
+  if (wedge > ROCKWELL.squareWithinDeg)
+    troubles.push({
+      code: 'slope',
+      message: `The tang tapers by ${wedge.toFixed(1)}° here: shim it until its face is square to the cone within ${ROCKWELL.squareWithinDeg}°.`,
     })
   const thick = thicknessAt(blade, place)
   if (thick < rules.minimumThicknessMm)

@@ -4,6 +4,7 @@ import { piecesOf, routeOfPiece } from '../../../core/plan/tray'
 import type { Reading } from '../../../core/record/schemas'
 import type { Place } from '../../../core/rockwell/places'
 import { summariseReadings } from '../../../core/rockwell/readings'
+import type { FacedReading } from '../../../core/rockwell/round-face'
 import { latestStage, predictedAt, stageLabel, stagesOf } from '../../../core/rockwell/stages'
 import { isChecked } from '../../../core/rockwell/tester'
 import { useReadings } from '../../../store/hooks'
@@ -16,6 +17,7 @@ import { ViewChoice } from '../../../ui/ViewChoice'
 import { newId } from '../edit'
 import { type BenchProps, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
+import { FaceField } from './measure/FaceField'
 import { FilesView } from './measure/FilesView'
 import { MeasureFigures } from './measure/MeasureFigures'
 import { ReadingsFile } from './measure/ReadingsFile'
@@ -39,6 +41,7 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
   const [pickedStage, setStage] = useState<Reading['stage'] | null>(null)
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('blade')
   const [text, setText] = useState('')
+  const [faceMm, setFaceMm] = useState<number | null>(null)
   const [next, setNext] = useState<readonly Place[]>([])
   const piece = pieces.find(p => p.mark === pickedMark) ?? pieces[0]
   // A blade with a temper of its own has a stage more than its group.
@@ -72,7 +75,7 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
       : null
   const predicted = predictedAt(prediction, stage)
   const readingOf = (
-    read: Pick<Reading, 'piece' | 'groupId' | 'stage' | 'hrc'>,
+    read: Pick<Reading, 'piece' | 'groupId' | 'stage' | 'hrc' | 'roundFace'>,
     at: string,
     place?: Place,
   ): Reading => ({
@@ -90,13 +93,18 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
     if (done) toast(`${read.length} readings recorded.`)
     return done
   }
-  const add = async (values: readonly number[]) => {
+  const add = async (readings: readonly FacedReading[]) => {
     const at = new Date().toISOString()
-    const fresh = values.map((hrc, i) => readingOf({ piece: piece.mark, groupId: group.id, stage, hrc }, at, next[i]))
+    const fresh = readings.map((read, i) =>
+      readingOf({ piece: piece.mark, groupId: group.id, stage, ...read }, at, next[i]),
+    )
     if (!(await addReadings(fresh))) return false
-    undoable(`${piece.mark} ${stageLabel(stage)}: ${values.map(hrcText).join(', ')}`, () => {
-      for (const r of fresh) void setReadingDeleted(r.id, new Date().toISOString())
-    })
+    undoable(
+      `${piece.mark} ${stageLabel(stage)}: ${fresh.map(r => hrcText(r.hrc)).join(', ')}${faceMm === null ? '' : ', with its round face counted'}`,
+      () => {
+        for (const r of fresh) void setReadingDeleted(r.id, new Date().toISOString())
+      },
+    )
     const following = pieces[pieces.indexOf(piece) + 1]
     setNext([])
     if (following) setMark(following.mark)
@@ -162,10 +170,11 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
             options={stages.map(s => [s, stageLabel(s)] as const)}
             onCommit={setStage}
           />
-          <RunOfReadings mark={piece.mark} text={text} onText={setText} onAdd={add} />
+          <RunOfReadings mark={piece.mark} text={text} faceMm={faceMm} onText={setText} onAdd={add} />
           <div className="flex flex-wrap items-center gap-2 sm:col-span-3">
             <TesterButton underItHrc={predicted ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
             <ReadingsFile batch={batch} stage={stage} onTake={addFile} />
+            <FaceField faceMm={faceMm} onFace={setFaceMm} />
           </div>
         </div>
       }

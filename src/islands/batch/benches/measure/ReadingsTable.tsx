@@ -59,7 +59,9 @@ export function ReadingsTable({
                         )
                       }
                     >
-                      {hrcText(r.hrc)} <X size={12} aria-hidden="true" />
+                      {hrcText(r.hrc)}
+                      {r.roundFace && <span className="text-ink-2">({hrcText(r.roundFace.shownHrc)} on a round)</span>}{' '}
+                      <X size={12} aria-hidden="true" />
                     </button>
                   ))}
                 </td>

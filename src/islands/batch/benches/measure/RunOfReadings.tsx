@@ -1,25 +1,30 @@
 import { useId, useState } from 'react'
 import type { Problem } from '../../../../core/result'
 import { parseReadings } from '../../../../core/rockwell/parse-readings'
+import { type FacedReading, onFace } from '../../../../core/rockwell/round-face'
 
 /** Reads '61 60.5 61'; what is wrong is said by place and stays to be corrected. */
 export function RunOfReadings({
   mark,
   text,
+  faceMm,
   onText,
   onAdd,
 }: {
   mark: string
   text: string
+  /** Diameter of the face they are read on, mm; null: flat. */
+  faceMm: number | null
   onText: (text: string) => void
-  onAdd: (values: readonly number[]) => Promise<boolean>
+  onAdd: (readings: readonly FacedReading[]) => Promise<boolean>
 }) {
   const id = useId()
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const submit = async () => {
     const parsed = parseReadings(text)
-    setProblems(parsed.ok ? [] : parsed.problems)
-    if (parsed.ok && (await onAdd(parsed.value))) onText('')
+    const read = parsed.ok ? onFace(parsed.value, faceMm) : parsed
+    setProblems(read.ok ? [] : read.problems)
+    if (read.ok && (await onAdd(read.value))) onText('')
   }
   return (
     <form

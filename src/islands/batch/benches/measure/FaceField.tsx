@@ -1,0 +1,21 @@
+import { QuantityField } from '../../../../ui/QuantityField'
+
+/** A round face to begin with, mm. */
+const USUAL_MM = 12
+
+/** Whether the next readings are taken on a flat or on a round face, which reads low. */
+export function FaceField({ faceMm, onFace }: { faceMm: number | null; onFace: (mm: number | null) => void }) {
+  return (
+    <div className="ml-auto flex flex-wrap items-center gap-2">
+      <label className="inline-flex min-h-11 items-center gap-2 text-[13.5px]">
+        <input type="checkbox" checked={faceMm !== null} onChange={e => onFace(e.target.checked ? USUAL_MM : null)} />
+        on a round face
+      </label>
+      {faceMm !== null && (
+        <div className="w-28">
+          <QuantityField label="Its diameter" dimension="length" value={faceMm} min={6} max={500} onCommit={onFace} />
+        </div>
+      )}
+    </div>
+  )
+}
