@@ -35,7 +35,7 @@ export function Place({ children }: { children: (shop: Workshop) => ReactNode })
       ) : (
         <p className="p-6 text-ink-2">Reading the workshop …</p>
       )}
-      <Toaster position="bottom-center" toastOptions={{ className: 'toast' }} />
+      <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
     </Fallback>
   )
 }

@@ -1,9 +1,11 @@
+import { asMeasured } from '../plan/as-measured'
 import { runStateAt } from '../plan/run-state'
 import { piecesOf, routeOfPiece } from '../plan/tray'
 import { type ReadingSummary, summariseReadings } from '../rockwell/readings'
 import { stageLabel, stagesOf } from '../rockwell/stages'
+import { gradeOf } from '../steel/grades'
 import { ovenOf } from './oven-record'
-import type { Batch, Reading, Run, Workshop } from './schemas'
+import type { Batch, BatchGroup, OvenLog, Reading, Run, Workshop } from './schemas'
 
 /** One blade's certificate, as it is printed and as a file beside it. */
 export interface Certificate {
@@ -24,12 +26,19 @@ export interface Certificate {
     readonly cold: { readonly toC: number; readonly holdMin: number } | null
     readonly tempers: readonly { readonly atC: number; readonly holdMin: number }[]
   }
+  /** What the ovens' logs say the thickest blade of its group saw; null where a heat was not logged. */
+  readonly measured: {
+    readonly heat: MeasuredHold | null
+    readonly tempers: readonly (MeasuredHold | null)[]
+  }
   /** What was confirmed in the run that hardened it, with when; empty where none was run. */
   readonly happened: readonly { readonly what: string; readonly at: string }[]
   readonly practice: boolean
   readonly hardness: readonly {
     readonly stage: string
     readonly readings: readonly number[]
+    /** Some were read on a round face, and are given with its correction. */
+    readonly roundFace: boolean
     readonly hrc: number
     readonly u95: number
     readonly corrected: boolean
@@ -41,6 +50,12 @@ export interface Certificate {
   readonly method: string
 }
 
+/** A hold as it was logged: the blade's mean within 5 °C of what was asked or above it, and how long. */
+export interface MeasuredHold {
+  readonly meanC: number
+  readonly heldMin: number
+}
+
 const METHOD = 'Rockwell C after ISO 6508-1; 95 % uncertainty after the GUM from scatter, block and resolution'
 
 /** Null for a mark the batch does not have. */
@@ -50,6 +65,7 @@ export function certificateOf(
   shop: Workshop,
   readings: readonly Reading[],
   runs: readonly Run[],
+  logs: readonly OvenLog[],
   issuedAt: string,
 ): Certificate | null {
   const piece = piecesOf(batch).find(p => p.mark === mark)
@@ -82,11 +98,13 @@ export function certificateOf(
       cold: route.cold && { toC: route.cold.toC, holdMin: route.cold.holdMin },
       tempers: route.tempers.map(({ atC, holdMin }) => ({ atC, holdMin })),
     },
+    measured: measuredHolds(logs, batch, group, shop),
     happened: events,
     practice,
     hardness: summaries.map(({ stage, set, values, summary }) => ({
       stage: stageLabel(stage),
       readings: values,
+      roundFace: set.some(r => r.roundFace !== undefined),
       hrc: Math.round(summary.corrected * 10) / 10,
       u95: Math.round(summary.u95 * 10) / 10,
       corrected: summary.verification !== null,
@@ -95,6 +113,22 @@ export function certificateOf(
     target: group.target,
     inTargetProbability: last?.inTargetProbability ?? null,
     method: METHOD,
+  }
+}
+
+function measuredHolds(
+  logs: readonly OvenLog[],
+  batch: Batch,
+  group: BatchGroup,
+  shop: Workshop,
+): Certificate['measured'] {
+  const grade = gradeOf(group)
+  if (!grade) return { heat: null, tempers: [] }
+  const { heat, tempers } = asMeasured(logs, batch, group, grade, shop)
+  const hold = (meanC: number, heldMin: number) => ({ meanC: Math.round(meanC), heldMin: Math.round(heldMin) })
+  return {
+    heat: heat?.doseC == null ? null : hold(heat.doseC, heat.atHeatMin),
+    tempers: tempers.map(after => after && hold(after.dose.atC, after.atHeatMin)),
   }
 }
 

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { temperLoadsOf } from '../plan/tray'
-import { certificateOf } from '../record/certificate'
 import { DEFAULT_WORKSHOP, newBatch } from '../record/defaults'
 import type { Batch, Reading } from '../record/schemas'
 import { stagesOf } from '../rockwell/stages'
@@ -83,29 +82,5 @@ describe('hardness along the route', () => {
     off.slice(1).forEach((row, i) => {
       expect(row.expected).toBeCloseTo((first[i + 1]?.predicted ?? 0) - 1.2, 9)
     })
-  })
-})
-
-describe('a certificate', () => {
-  it('holds the blade’s own readings, route and aim, and nothing of another’s', () => {
-    const tempered = withPieceTemper(batch, ['A2'], { atC: 230, holdMin: 120 })
-    const certificate = certificateOf(
-      tempered,
-      'A2',
-      DEFAULT_WORKSHOP,
-      [...read('A2', 60, 60.5, 60), ...read('A1', 55)],
-      [],
-      '2026-03-05T08:00:00.000Z',
-    )
-    expect(certificate).toMatchObject({
-      blade: 'A2',
-      grade: 'X65Cr13',
-      format: 'tawny-ember-certificate',
-      practice: false,
-    })
-    expect(certificate?.route.tempers.at(-1)).toEqual({ atC: 230, holdMin: 120 })
-    expect(certificate?.hardness).toHaveLength(1)
-    expect(certificate?.hardness[0]).toMatchObject({ readings: [60, 60.5, 60], hrc: 60.2 })
-    expect(certificateOf(batch, 'Z9', DEFAULT_WORKSHOP, [], [], '2026-03-05T08:00:00.000Z')).toBeNull()
   })
 })

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { piecesOf } from '../../core/plan/tray'
 import { certificateOf } from '../../core/record/certificate'
 import type { Workshop } from '../../core/record/schemas'
-import { useBatch, useReadings, useRunsOf } from '../../store/hooks'
+import { useBatch, useBatchLogs, useReadings, useRunsOf } from '../../store/hooks'
 import { certificateLines, certificatePdf } from '../../ui/pdf/certificate-pdf'
 import type { Paper } from '../../ui/pdf/fold-template-pdf'
 import { Place } from '../Place'
@@ -17,17 +17,18 @@ function Certificates({ batchId, shop }: { batchId: string; shop: Workshop }) {
   const batch = useBatch(batchId)
   const readings = useReadings(batchId)
   const runs = useRunsOf(batchId)
+  const logs = useBatchLogs(batchId)
   const [mark, setMark] = useState('all')
   const [paper, setPaper] = useState<Paper>('A4')
   const [issuedAt] = useState(() => new Date().toISOString())
   const certificates = useMemo(
     () =>
-      batch && readings && runs
-        ? piecesOf(batch).flatMap(piece => certificateOf(batch, piece.mark, shop, readings, runs, issuedAt) ?? [])
+      batch && readings && runs && logs
+        ? piecesOf(batch).flatMap(piece => certificateOf(batch, piece.mark, shop, readings, runs, logs, issuedAt) ?? [])
         : [],
-    [batch, readings, runs, shop, issuedAt],
+    [batch, readings, runs, logs, shop, issuedAt],
   )
-  if (batch === undefined || !readings || !runs) return <p className="p-8">Reading …</p>
+  if (batch === undefined || !readings || !runs || !logs) return <p className="p-8">Reading …</p>
   if (!batch) return <p className="p-8">There is no such batch in this browser.</p>
   const shown = mark === 'all' ? certificates : certificates.filter(c => c.blade === mark)
   const pdf = async () => {

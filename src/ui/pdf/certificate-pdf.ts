@@ -1,4 +1,4 @@
-import type { Certificate } from '../../core/record/certificate'
+import type { Certificate, MeasuredHold } from '../../core/record/certificate'
 import { PAPERS, type Paper, POINTS_PER_MM } from './fold-template-pdf'
 
 const MARGIN_MM = 20
@@ -6,15 +6,22 @@ const LINE_MM = 6.2
 
 /** Lines of a certificate as they are printed: name and value; a name alone is a heading. */
 export function certificateLines(c: Certificate): readonly (readonly [name: string, value: string])[] {
+  const saw = (hold: MeasuredHold | null | undefined) =>
+    hold ? `; logged: ${hold.heldMin} min at a mean of ${Math.round(hold.meanC)} °C` : ''
   const both = (celsius: number) => `${Math.round(celsius)} °C (${Math.round(celsius * 1.8 + 32)} °F)`
   return [
     ['Blade', `${c.blade} of ${c.batch}`],
     ['Steel', `${c.grade}${c.lot ? `, lot ${c.lot}` : ''}`],
     ['Size', `${c.sizeMm.length} x ${c.sizeMm.width} x ${c.sizeMm.thickness} mm`],
     ['Route', ''],
-    ['Austenitized', `${both(c.route.austenitizeC)}, ${Math.round(c.route.soakMin)} min at heat, in ${c.oven}`],
+    [
+      'Austenitized',
+      `${both(c.route.austenitizeC)}, ${Math.round(c.route.soakMin)} min at heat, in ${c.oven}${saw(c.measured.heat)}`,
+    ],
     ['Cold', c.route.cold ? `${both(c.route.cold.toC)}, ${c.route.cold.holdMin} min` : 'none'],
-    ...c.route.tempers.map((t, i) => [`Temper ${i + 1}`, `${both(t.atC)}, ${t.holdMin} min`] as const),
+    ...c.route.tempers.map(
+      (t, i) => [`Temper ${i + 1}`, `${both(t.atC)}, ${t.holdMin} min${saw(c.measured.tempers[i])}`] as const,
+    ),
     ...(c.happened.length > 0
       ? ([
           [c.practice ? 'As it was practised' : 'As it happened', ''],
@@ -26,7 +33,7 @@ export function certificateLines(c: Certificate): readonly (readonly [name: stri
       h =>
         [
           h.stage,
-          `${h.hrc.toFixed(1)} HRC ± ${h.u95.toFixed(1)} (readings ${h.readings.join(', ')}${h.corrected ? ', corrected by the block' : ''}${h.uncheckedTester ? '; tester not checked that day' : ''})`,
+          `${h.hrc.toFixed(1)} HRC ± ${h.u95.toFixed(1)} (readings ${h.readings.join(', ')}${h.roundFace ? ', corrected for a round face' : ''}${h.corrected ? ', corrected by the block' : ''}${h.uncheckedTester ? '; tester not checked that day' : ''})`,
         ] as const,
     ),
     ...(c.hardness.length === 0 ? ([['', 'not read']] as const) : []),
@@ -41,7 +48,9 @@ export function certificateLines(c: Certificate): readonly (readonly [name: stri
 const plain = (text: string) =>
   text.replace(
     /[^\u0020-\u007e\u00a0-\u00ff]/g,
-    sign => ({ '−': '-', '–': '-', '’': "'", '“': '"', '”': '"', '₂': '2' })[sign] ?? '?',
+    sign =>
+      ({ '−': '-', '–': '-', '’': "'", '“': '"', '”': '"', '₂': '2' })[sign] ??
+      (sign.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?'),
   )
 
 /** One page a blade, its machine-readable copy attached. Loaded on demand: the library is large. */
