@@ -16,12 +16,37 @@ const codes = (warnings: ReturnType<typeof checkRack>) => warnings.map(w => w.co
 describe('the rack', () => {
   it('takes six packets side by side without a word', () => {
     const six = ['A', 'B', 'C', 'D', 'E', 'F'].map(mark => packet(mark))
-    expect(codes(checkRack(medium, six, arrangeRack(medium.chamberMm, six)))).toEqual([])
+    expect(codes(checkRack(medium, six, arrangeRack(medium, six)))).toEqual([])
+  })
+
+  it('takes nine without a word too: closer, but clear of the elements at the sides', () => {
+    const nine = Array.from({ length: 9 }, (_, i) => packet(`P${i}`, 2.4, 290))
+    const places = arrangeRack(medium, nine)
+    expect(codes(checkRack(medium, nine, places))).toEqual([])
+    // Without elements there they have the room.
+    const back = { ...medium, elements: 'back' as const }
+    const widest = (of: typeof places) => Math.max(...of.map(p => p.acrossMm))
+    expect(widest(arrangeRack(back, nine))).toBeGreaterThan(widest(places))
+  })
+
+  it('stands them symmetric about the middle, in pull order, however many go in (law)', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 8 }), fc.double({ min: 1.5, max: 5, noNaN: true }), (n, thicknessMm) => {
+        const places = arrangeRack(
+          medium,
+          Array.from({ length: n }, (_, i) => packet(`P${i}`, thicknessMm, 290)),
+        )
+        const across = places.map(p => p.acrossMm)
+        expect((Math.min(...across) + Math.max(...across)) / 2).toBeCloseTo(75, 6)
+        expect(places.map(p => p.mark)).toEqual(Array.from({ length: n }, (_, i) => `P${i}`))
+        expect([...across].sort((a, b) => a - b)).toEqual(across)
+      }),
+    )
   })
 
   it('sets the last to be pulled at the back, where the chamber is deep enough', () => {
     const short = Array.from({ length: 12 }, (_, i) => packet(`P${i}`, 2, 180))
-    const places = arrangeRack(medium.chamberMm, short)
+    const places = arrangeRack(medium, short)
     const at = (mark: string) => places.find(p => p.mark === mark)?.inMm ?? 0
     expect(at('P0')).toBeLessThan(50)
     expect(at('P11')).toBeGreaterThan(150)

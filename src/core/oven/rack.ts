@@ -21,6 +21,10 @@ export interface RackWarning {
 }
 
 type Chamber = Pick<Oven['chamberMm'], 'width' | 'depth'>
+export interface RackOven {
+  readonly chamberMm: Chamber
+  readonly elements: Oven['elements']
+}
 
 /** Foil seam and air beside a packet, mm. Common practice, no published source. */
 const PITCH_MM = 14
@@ -34,35 +38,49 @@ const ELEMENT_MM = 20
 /** Seams that touch the side of the chamber, mm. */
 const WALL_MM = 4
 
-/** Packets in pull order set side by side from the middle; a full row goes to the back, the last to be pulled first. */
-export function arrangeRack(chamber: Chamber, packets: readonly RackPacket[]): RackPlace[] {
+/** Width for the middles of packets, clear of what glows at the sides. */
+const clearOf = ({ chamberMm, elements }: RackOven): number =>
+  chamberMm.width - 2 * (/sides/.test(elements) ? ELEMENT_MM + 1 : WALL_MM)
+
+/** What a row needs at this much air beside each packet, from the middle of its first to that of its last, mm. */
+const spanOf = (row: readonly RackPacket[], airMm: number): number =>
+  row.reduce((sum, p) => sum + p.thicknessMm + airMm, 0) -
+  ((row[0]?.thicknessMm ?? 0) + (row.at(-1)?.thicknessMm ?? 0)) / 2 -
+  airMm
+
+/**
+ * Packets in pull order set side by side from the middle, clear of the elements where they go in without shading one another; a
+ * full row goes to the back, the last to be pulled first.
+ */
+export function arrangeRack(oven: RackOven, packets: readonly RackPacket[]): RackPlace[] {
+  const { chamberMm } = oven
+  const clear = clearOf(oven)
   const rows: RackPacket[][] = []
   let row: RackPacket[] = []
-  let wide = 0
   // From the last pulled to the first: the back fills first, the front row keeps what comes out first.
-  const usable = chamber.width - 2 * WALL_MM
   for (const packet of [...packets].reverse()) {
-    const needs = packet.thicknessMm + PITCH_MM
-    if (row.length > 0 && wide + needs > usable && fitsDeep(chamber, [...rows, row], packet)) {
+    const full = spanOf([...row, packet], CLOSE_MM + 1) > clear
+    if (row.length > 0 && full && fitsDeep(chamberMm, [...rows, row], packet)) {
       rows.push(row)
       row = []
-      wide = 0
     }
     row.push(packet)
-    wide += needs
   }
   if (row.length > 0) rows.push(row)
   const places: RackPlace[] = []
   let inMm = DOOR_MM
   for (const packetsOf of rows.reverse()) {
-    const need = packetsOf.reduce((sum, p) => sum + p.thicknessMm + PITCH_MM, 0)
-    const squeeze = Math.min(1, chamber.width / need)
-    let across = (chamber.width - need * squeeze) / 2
-    for (const packet of [...packetsOf].reverse()) {
-      const half = (squeeze * (packet.thicknessMm + PITCH_MM)) / 2
-      places.push({ mark: packet.mark, inMm, acrossMm: across + half })
-      across += 2 * half
-    }
+    // As much air as there is, up to the usual; where even the least does not go in, up to the walls.
+    const room = spanOf(packetsOf, CLOSE_MM + 1) <= clear ? clear : chamberMm.width - 2 * WALL_MM
+    const gaps = Math.max(1, packetsOf.length - 1)
+    const airMm = Math.min(PITCH_MM, (room - spanOf(packetsOf, 0)) / gaps)
+    let across = (chamberMm.width - spanOf(packetsOf, airMm)) / 2
+    const inOrder = [...packetsOf].reverse()
+    inOrder.forEach((packet, i) => {
+      const next = inOrder[i + 1]
+      places.push({ mark: packet.mark, inMm, acrossMm: across })
+      across += airMm + (packet.thicknessMm + (next?.thicknessMm ?? 0)) / 2
+    })
     inMm += Math.max(...packetsOf.map(p => p.lengthMm)) + FOIL_END_MM
   }
   return places
@@ -74,12 +92,12 @@ const fitsDeep = (chamber: Chamber, rows: readonly RackPacket[][], next: RackPac
 
 /** Hand-set places for the packets that have one, the arrangement for the others. */
 export function placesFor(
-  chamber: Chamber,
+  oven: RackOven,
   packets: readonly RackPacket[],
   byHand: readonly RackPlace[] | undefined,
 ): RackPlace[] {
   const own = new Map((byHand ?? []).map(place => [place.mark, place]))
-  return arrangeRack(chamber, packets).map(place => own.get(place.mark) ?? place)
+  return arrangeRack(oven, packets).map(place => own.get(place.mark) ?? place)
 }
 
 const overlapDeep = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
@@ -89,11 +107,7 @@ const gapOf = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
   Math.abs(pa.acrossMm - pb.acrossMm) - (a.thicknessMm + b.thicknessMm) / 2
 
 /** What is wrong with how packets stand; packets are in pull order. */
-export function checkRack(
-  oven: { readonly chamberMm: Chamber; readonly elements: Oven['elements'] },
-  packets: readonly RackPacket[],
-  places: readonly RackPlace[],
-): RackWarning[] {
+export function checkRack(oven: RackOven, packets: readonly RackPacket[], places: readonly RackPlace[]): RackWarning[] {
   const { width, depth } = oven.chamberMm
   const at = new Map(places.map(place => [place.mark, place]))
   const standing = packets.flatMap(packet => {

@@ -3,7 +3,7 @@ import { followProgramme, type ProgrammeSegment } from './follow'
 import { ARRIVED_WITHIN_K } from './lag'
 import { type DetailedOven, OvenModel } from './oven-model'
 
-/** Blades put in at a minute, or when the oven first reaches a temperature. */
+/** Blades put in at a minute, when the oven first reaches a temperature, or as a segment begins. */
 export interface SimulatedLoad {
   readonly thicknessMm: number
   readonly widthMm: number
@@ -11,7 +11,9 @@ export interface SimulatedLoad {
   readonly count: number
   /** How freely each sees the chamber, 0..1; absent: by how many stand side by side. */
   readonly view?: number
-  readonly when: { readonly atMin: number } | { readonly ovenC: number }
+  readonly when: { readonly atMin: number } | { readonly ovenC: number } | { readonly segment: number }
+  /** Taken out as this segment begins; absent: they stay to the end. */
+  readonly outAtSegment?: number | undefined
 }
 
 export interface DoorOpening {
@@ -28,13 +30,17 @@ export interface SimulationRequest {
 }
 
 export interface Simulation {
-  /** For each segment, when the oven got there and when its hold ended; null where it never did. */
-  readonly segments: readonly { readonly reachedMin: number | null; readonly endedMin: number | null }[]
+  /** For each segment, when the oven got there and when its hold ended, and what had been taken by then; null where it never did. */
+  readonly segments: readonly {
+    readonly reachedMin: number | null
+    readonly endedMin: number | null
+    readonly endedKWh: number | null
+  }[]
   readonly load: readonly {
     readonly insertedMin: number | null
-    /** When the blade came within 5 °C of the hottest hold; null where it did not. */
+    /** When the blade came within 5 °C of the hottest hold it is there for; null where it did not. */
     readonly withinFiveCMin: number | null
-    /** Minutes within 5 °C of the hottest hold, to the programme's end. */
+    /** Minutes within 5 °C of that hold, until it is taken out or the programme ends. */
     readonly soakMin: number
     /** Steepest rise of the blade, K a minute: gentler heating bends less. */
     readonly steepestKPerMin: number
@@ -69,9 +75,11 @@ export function rackView(count: number, chamberWidthMm: number, bladeWidthMm: nu
 export function simulateOven(request: SimulationRequest): Simulation {
   const model = new OvenModel(request.oven, request.startC)
   const controller = followProgramme(request.segments, request.startC)
-  const hottestC = Math.max(...request.segments.map(s => s.targetC))
+  const ended = request.segments.map(() => null as number | null)
   const loads = request.load.map(load => ({
     load,
+    hottestC: Math.max(...request.segments.slice(0, load.outAtSegment).map(s => s.targetC)),
+    out: false,
     handle: null as number | null,
     insertedMin: null as number | null,
     withinFiveCMin: null as number | null,
@@ -90,7 +98,12 @@ export function simulateOven(request: SimulationRequest): Simulation {
     const min = timeS / 60
     for (const entry of loads) {
       const { when } = entry.load
-      if (entry.handle !== null || ('atMin' in when ? min < when.atMin : model.indicatedC < when.ovenC)) continue
+      if (entry.handle !== null && !entry.out && controller.state().step >= (entry.load.outAtSegment ?? Infinity)) {
+        model.remove(entry.handle)
+        entry.out = true
+        openUntilS = Math.max(openUntilS, timeS + LOADING_S)
+      }
+      if (entry.handle !== null || !dueNow(when, min, model.indicatedC, controller.state().step)) continue
       const { chamberMm } = request.oven
       entry.handle = model.insert({
         ...entry.load,
@@ -106,14 +119,16 @@ export function simulateOven(request: SimulationRequest): Simulation {
     const dtS = timeS < fastUntilS ? FAST_STEP_S : SLOW_STEP_S
     model.step(controller.share(model.indicatedC, dtS), open, dtS)
     timeS += dtS
+    const before = controller.state().step
     controller.advance(model.indicatedC, timeS)
+    if (controller.state().step > before) ended[before] = model.energyJ / 3.6e6
     for (const entry of loads) {
-      if (entry.handle === null) continue
+      if (entry.handle === null || entry.out) continue
       const c = model.bladeC(entry.handle)
       entry.steepestKPerMin = Math.max(entry.steepestKPerMin, ((c - entry.lastC) / dtS) * 60)
       entry.lastC = c
       entry.peakC = Math.max(entry.peakC, c)
-      if (c >= hottestC - ARRIVED_WITHIN_K) {
+      if (c >= entry.hottestC - ARRIVED_WITHIN_K) {
         entry.withinFiveCMin ??= timeS / 60
         entry.soakMin += dtS / 60
       }
@@ -122,7 +137,7 @@ export function simulateOven(request: SimulationRequest): Simulation {
     samples.push([timeS / 60, model.indicatedC, first === null || first === undefined ? null : model.bladeC(first)])
   }
   return {
-    segments: controller.log,
+    segments: controller.log.map((entry, i) => ({ ...entry, endedKWh: ended[i] ?? null })),
     load: loads.map(({ insertedMin, withinFiveCMin, soakMin, steepestKPerMin, peakC }) => ({
       insertedMin,
       withinFiveCMin,
@@ -135,6 +150,9 @@ export function simulateOven(request: SimulationRequest): Simulation {
     cautions: cautionsOf(controller.log, loads),
   }
 }
+
+const dueNow = (when: SimulatedLoad['when'], min: number, ovenC: number, segment: number): boolean =>
+  'atMin' in when ? min >= when.atMin : 'ovenC' in when ? ovenC >= when.ovenC : segment >= when.segment
 
 function thinned(samples: readonly [number, number, number | null][]) {
   const end = samples.at(-1)?.[0] ?? 0

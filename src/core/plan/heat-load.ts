@@ -1,13 +1,16 @@
 import { PACE } from '../../data/pace'
 import { foilFor } from '../foil/foil-type'
-import { bladeKg } from '../oven/chamber'
+import { AMBIENT_C, bladeKg } from '../oven/chamber'
 import { keyedC } from '../oven/correction'
+import type { DetailedOven } from '../oven/oven-model'
 import { buildProgramme, type Segment } from '../oven/programme'
 import { placesFor, type RackPacket, type RackPlace, viewOf } from '../oven/rack'
+import type { Simulation } from '../oven/simulate'
+import { zoneAt } from '../oven/survey'
 import { detailedOven } from '../record/oven-record'
-import type { Oven } from '../record/oven-schema'
+import type { Oven, OvenSurvey } from '../record/oven-schema'
 import type { Batch } from '../record/schemas'
-import type { Result } from '../result'
+import type { Caution, Result } from '../result'
 import type { Load } from './tray'
 
 export const packetsOf = (load: Load): RackPacket[] =>
@@ -69,28 +72,94 @@ export function kindsOf(load: Load, places: readonly RackPlace[]): LoadKind[] {
 }
 
 export const placesOf = (load: Load, oven: Oven, batch: Pick<Batch, 'rack'>): RackPlace[] =>
-  placesFor(oven.chamberMm, packetsOf(load), batch.rack)
+  placesFor(oven, packetsOf(load), batch.rack)
 
-/** The load on this oven as the wall model is asked about it: from cold, by the programme, packets in at their entry. */
-export function simulationOf(load: Load, oven: Oven, places: readonly RackPlace[]) {
-  const soak = Math.max(...load.groups.map(g => g.route.soakMin))
-  return {
-    oven: detailedOven(oven),
-    startC: 20,
-    segments: [
-      ...load.equalise
-        .filter(step => step.atC < load.austenitizeC)
-        .map(step => ({ rateCPerH: null, targetC: step.atC, holdMin: step.holdMin })),
-      { rateCPerH: null, targetC: load.austenitizeC, holdMin: soak + 25 },
-    ],
-    doorOpen: [],
-    load: kindsOf(load, places).map(({ thicknessMm, widthMm, lengthMm, count, view }) => ({
-      thicknessMm,
-      widthMm,
-      lengthMm,
-      count,
-      view,
-      ...(load.entryC <= 20 ? { atMin: 0 } : { whenOvenC: Math.min(load.entryC, load.austenitizeC) - 3 }),
-    })),
+/** A soak is held so much longer than the longest of the load, for blades that lag and for the pulls, min. */
+const SPARE_MIN = 25
+
+/** A load on its oven, after the loads before it, as the wall model is asked about it; and where it stands in the answer. */
+export interface HeatAsked {
+  readonly request: {
+    readonly oven: DetailedOven
+    readonly startC: number
+    readonly segments: { rateCPerH: null; targetC: number; holdMin: number }[]
+    readonly doorOpen: never[]
+    readonly load: (Omit<LoadKind, 'bladeId' | 'marks'> & {
+      atMin?: number
+      whenOvenC?: number
+      whenSegment?: number
+      outAtSegment?: number
+    })[]
   }
+  readonly kinds: readonly LoadKind[]
+  /** The segment the load goes in with, and the one it soaks in, from 0. */
+  readonly firstSegment: number
+}
+
+/**
+ * A load of a batch from cold: the oven's programme up to and with it, the loads before it soaked and pulled, so that it finds
+ * the walls as hot as they will be.
+ */
+export function heatOf(loads: readonly Load[], index: number, oven: Oven, batch: Pick<Batch, 'rack'>): HeatAsked {
+  const segments: HeatAsked['request']['segments'] = []
+  const blades: HeatAsked['request']['load'] = []
+  let firstSegment = 0
+  let kinds: readonly LoadKind[] = []
+  loads.slice(0, index + 1).forEach((each, i) => {
+    firstSegment = segments.length
+    for (const step of each.equalise.filter(step => step.atC < each.austenitizeC))
+      segments.push({ rateCPerH: null, targetC: step.atC, holdMin: step.holdMin })
+    const soakMin = Math.max(...each.groups.map(g => g.route.soakMin))
+    segments.push({ rateCPerH: null, targetC: each.austenitizeC, holdMin: soakMin + SPARE_MIN })
+    kinds = kindsOf(each, placesOf(each, oven, batch))
+    const goesIn =
+      i > 0
+        ? { whenSegment: firstSegment }
+        : each.entryC <= AMBIENT_C
+          ? { atMin: 0 }
+          : { whenOvenC: Math.min(each.entryC, each.austenitizeC) - 3 }
+    for (const { bladeId: _, marks: __, ...size } of kinds)
+      blades.push({ ...size, ...goesIn, ...(i === index ? {} : { outAtSegment: segments.length }) })
+  })
+  return {
+    request: { oven: detailedOven(oven), startC: AMBIENT_C, segments, doorOpen: [], load: blades },
+    kinds,
+    firstSegment,
+  }
+}
+
+/** What the wall model says of one load. */
+export interface HeatAnswer {
+  readonly kinds: readonly (LoadKind & { readonly withinFiveCMin: number | null })[]
+  /** Minutes from oven on until this load goes in, where one is before it, and until the oven is at its soak; null: never. */
+  readonly fromMin: number
+  readonly reachedMin: number | null
+  /** What this load takes from the mains, from the end of the one before. */
+  readonly energyKWh: number
+  readonly cautions: readonly Caution[]
+}
+
+/** The part of an answer that is about the load that was asked for. */
+export function heatAnswerOf(
+  asked: HeatAsked,
+  answer: Pick<Simulation, 'segments' | 'load' | 'energyKWh' | 'cautions'>,
+): HeatAnswer {
+  const before = answer.segments[asked.firstSegment - 1]
+  const own = answer.load.slice(answer.load.length - asked.kinds.length)
+  return {
+    kinds: asked.kinds.map((kind, i) => ({ ...kind, withinFiveCMin: own[i]?.withinFiveCMin ?? null })),
+    fromMin: before?.endedMin ?? 0,
+    reachedMin: answer.segments.at(-1)?.reachedMin ?? null,
+    energyKWh: answer.energyKWh - (before?.endedKWh ?? 0),
+    cautions: answer.cautions,
+  }
+}
+
+/** How much hotter than the display blades of a kind stand by a survey, on the mean of their middles, K. */
+export function zoneOf(kind: LoadKind, survey: OvenSurvey, oven: Oven, places: readonly RackPlace[]): number {
+  const own = places.filter(p => kind.marks.includes(p.mark))
+  const zones = own.map(p =>
+    zoneAt(survey, { acrossMm: p.acrossMm, inMm: p.inMm + kind.lengthMm / 2, upMm: oven.chamberMm.height / 2 }),
+  )
+  return zones.reduce((a, b) => a + b, 0) / Math.max(1, zones.length)
 }

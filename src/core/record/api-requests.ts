@@ -126,9 +126,12 @@ export const ovenRequest = z.object({
         atMin: z.number().min(0).max(1440).optional(),
         view: z.number().min(0.05).max(1).optional(),
         whenOvenC: z.number().min(20).max(1300).optional(),
+        /** In and out as a segment begins, counted from 0: one load after another in the hot oven. */
+        whenSegment: z.int().min(0).max(19).optional(),
+        outAtSegment: z.int().min(1).max(19).optional(),
       }),
     )
-    .max(8),
+    .max(24),
   doorOpen: z.array(z.object({ atMin: z.number().min(0).max(1440), seconds: z.number().min(1).max(600) })).max(60),
 })
 

@@ -59,7 +59,13 @@ export const foilResponse = z.object({
 })
 
 export const ovenResponse = z.object({
-  segments: list(z.object({ reachedMin: z.number().nullable(), endedMin: z.number().nullable() })),
+  segments: list(
+    z.object({
+      reachedMin: z.number().nullable(),
+      endedMin: z.number().nullable(),
+      endedKWh: z.number().nullable(),
+    }),
+  ),
   load: list(
     z.object({
       insertedMin: z.number().nullable(),

@@ -34,9 +34,14 @@ export const oven = question({
       startC: request.startC,
       segments: request.segments,
       doorOpen: [...request.doorOpen].sort((a, b) => a.atMin - b.atMin),
-      load: request.load.map(({ atMin, whenOvenC, ...size }) => ({
+      load: request.load.map(({ atMin, whenOvenC, whenSegment, ...size }) => ({
         ...size,
-        when: whenOvenC !== undefined ? { ovenC: whenOvenC } : { atMin: atMin ?? 0 },
+        when:
+          whenSegment !== undefined
+            ? { segment: whenSegment }
+            : whenOvenC !== undefined
+              ? { ovenC: whenOvenC }
+              : { atMin: atMin ?? 0 },
       })),
     })
     return ok(result)

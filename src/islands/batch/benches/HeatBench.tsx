@@ -1,17 +1,18 @@
-import { useState } from 'react'
-import { AMBIENT_C, heatUpMin } from '../../../core/oven/chamber'
+import { useMemo, useState } from 'react'
 import { correctionAt } from '../../../core/oven/correction'
 import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
 import { soakLag } from '../../../core/oven/soak-lag'
-import { loadKg, programmeOf } from '../../../core/plan/heat-load'
+import { type HeatAnswer, heatAnswerOf, heatOf, loadKg, programmeOf } from '../../../core/plan/heat-load'
 import { loadsOf } from '../../../core/plan/tray'
 import { chamberOf, ovenOf } from '../../../core/record/oven-record'
-import { formatDifference, formatQuantity } from '../../../core/units/quantity'
+import { ok, type Result } from '../../../core/result'
+import { formatDifference, formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { SelectField } from '../../../ui/PlainFields'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { useAnswer } from '../../../workers/use-answer'
 import { useController } from '../use-controller'
 import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
@@ -34,10 +35,16 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
   const { session } = useController(batch.id)
   // With a controller on the line it is what one comes back for.
   const [view, setView] = useState<(typeof VIEWS)[number][0]>(session ? 'programme' : 'rack')
-  const loads = loadsOf(batch)
+  const loads = useMemo(() => loadsOf(batch), [batch])
   const load = loads.find(l => l.groups.some(g => g.id === plan.group.id))
-  if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" go={go} />
   const oven = ovenOf(shop, batch)
+  const asked = useMemo(
+    () => (load ? heatOf(loads, loads.indexOf(load), oven, batch) : null),
+    [loads, load, oven, batch],
+  )
+  const answer = useAnswer('oven', asked?.request ?? null)
+  const heat = asked && answer ? (answer.ok ? ok(heatAnswerOf(asked, answer.value)) : answer) : undefined
+  if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" go={go} />
   const chamber = chamberOf(oven)
   const { austenitizeC } = load
   const programme = programmeOf(load, oven)
@@ -52,8 +59,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       view,
     })
   const [alone, crowded] = [behind(FULL_VIEW), behind(CROWDED_VIEW)]
-  const toEntryMin = heatUpMin(chamber, AMBIENT_C, load.entryC, 0)
-  const { climbMin, rateCPerH } = alone
+  const { rateCPerH } = alone
   return (
     <Bench
       title="Heat"
@@ -66,7 +72,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       drawing={
         <>
           {view === 'rack' && loads.length > 1 && <ShareClosing batch={batch} shop={shop} />}
-          {view === 'rack' && <RackView batch={batch} load={load} oven={oven} shop={shop} />}
+          {view === 'rack' && <RackView batch={batch} load={load} oven={oven} shop={shop} heat={heat} />}
           {view === 'programme' && <ProgrammeView batch={batch} load={load} oven={oven} shop={shop} />}
           {view === 'entry' && <EntryView batch={batch} load={load} oven={oven} shop={shop} />}
           {view === 'after' && <AfterView batch={batch} load={load} oven={oven} shop={shop} plan={plan} />}
@@ -74,27 +80,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       }
       figures={
         <>
-          <Figure
-            label="Oven from cold to full heat"
-            value={Number.isFinite(climbMin) ? String(Math.round(toEntryMin + climbMin)) : '∞'}
-            unit="min at full power"
-            working={[
-              {
-                name: 'Empty to where it is loaded',
-                value: toEntryMin,
-                unit: 'min',
-                equation: 'τ·ln((T∞ − a)/(T∞ − b))',
-                source: chamber.source,
-              },
-              {
-                name: 'On up with the load in',
-                value: climbMin,
-                unit: 'min',
-                equation: 'τ grows with the steel’s heat capacity',
-                source: chamber.source,
-              },
-            ]}
-          />
+          <ClimbFigure heat={heat} />
           <Figure
             label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
             value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
@@ -125,7 +111,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
             note="The soak clock starts when the blade, not the oven, arrives. Foil pressed flat on the blade shortens the lag."
           />
           <Figure label="Soak once there" value={String(Math.round(plan.group.route.soakMin))} unit="min" />
-          <EnergyFigure load={load} oven={oven} batch={batch} shop={shop} />
+          {heat?.ok && <EnergyFigure answer={heat.value} shop={shop} />}
           {!programme.ok && <Warnings lines={programme.problems} />}
           <CautionNote>
             {CAUTIONS.heat} {DEFER}
@@ -148,7 +134,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
               }
             />
             <p className="text-[13px] sm:col-span-2">
-              Keyed {formatDifference(correctionAt(oven, austenitizeC), shop.units)} to what the blade should see.{' '}
+              {keyedSays(correctionAt(oven, austenitizeC), shop.units)}{' '}
               <a className="link" href={`/oven/${oven.id}`}>
                 The oven and its correction
               </a>
@@ -159,3 +145,31 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
     />
   )
 }
+
+/** When the oven itself is at the soak of this load. */
+function ClimbFigure({ heat }: { heat: Result<HeatAnswer> | undefined }) {
+  if (!heat?.ok) return null
+  const { reachedMin, fromMin } = heat.value
+  const climbMin = reachedMin === null ? null : reachedMin - fromMin
+  return (
+    <Figure
+      label={fromMin > 0 ? 'Oven back up with this load in' : 'Oven from cold to full heat'}
+      value={climbMin === null ? '∞' : String(Math.round(climbMin))}
+      unit="min, with the load and its preheats"
+      working={[
+        {
+          name: fromMin > 0 ? 'From the load before being out' : 'From oven on',
+          value: climbMin ?? Number.POSITIVE_INFINITY,
+          unit: 'min',
+          equation: 'the programme as keyed, packets in at their entry, doors and walls followed',
+          source: 'wall model, docs/method.md, Oven',
+        },
+      ]}
+    />
+  )
+}
+
+const keyedSays = (correctionK: number, system: System): string =>
+  Math.abs(correctionK) < 0.5
+    ? 'Keyed as the blade should see it: this oven is not corrected.'
+    : `Keyed ${formatDifference(correctionK, system)} to what the blade should see.`

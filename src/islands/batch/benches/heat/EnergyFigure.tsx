@@ -1,28 +1,14 @@
-import { useMemo } from 'react'
-import { placesOf, simulationOf } from '../../../../core/plan/heat-load'
-import type { Load } from '../../../../core/plan/tray'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
+import type { HeatAnswer } from '../../../../core/plan/heat-load'
+import type { Workshop } from '../../../../core/record/schemas'
 import { Figure } from '../../../../ui/Bench'
-import { useAnswer } from '../../../../workers/use-answer'
 
-interface Props {
-  readonly load: Load
-  readonly oven: Oven
-  readonly batch: Batch
-  readonly shop: Workshop
-}
-
-/** What the whole heat takes from the mains, and what that costs where a price is set. */
-export function EnergyFigure({ load, oven, batch, shop }: Props) {
-  const request = useMemo(() => simulationOf(load, oven, placesOf(load, oven, batch)), [load, oven, batch])
-  const answer = useAnswer('oven', request)
-  if (!answer?.ok) return null
-  const { energyKWh } = answer.value
+/** What a load takes from the mains, and what that costs where a price is set. */
+export function EnergyFigure({ answer, shop }: { answer: HeatAnswer; shop: Workshop }) {
+  const { energyKWh, fromMin } = answer
   const price = shop.prices?.kWh
   return (
     <Figure
-      label="Energy of this heat, from cold"
+      label={fromMin > 0 ? 'Energy of this load, after the one before' : 'Energy of this heat, from cold'}
       value={energyKWh.toFixed(1)}
       unit={price ? `kWh, ${(price * energyKWh).toFixed(2)}` : 'kWh'}
       working={[

@@ -1,25 +1,27 @@
 import { useMemo, useState } from 'react'
 import { checkRack, type RackPlace } from '../../../../core/oven/rack'
-import { newestSurvey, zoneAt } from '../../../../core/oven/survey'
-import { kindsOf, packetsOf, placesOf, simulationOf } from '../../../../core/plan/heat-load'
+import { newestSurvey } from '../../../../core/oven/survey'
+import { type HeatAnswer, packetsOf, placesOf, zoneOf } from '../../../../core/plan/heat-load'
 import type { Load } from '../../../../core/plan/tray'
 import { foilMarkLine } from '../../../../core/plan/words'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
+import type { Result } from '../../../../core/result'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { RackBoard } from '../../../../ui/drawings/RackBoard'
-import { useAnswer } from '../../../../workers/use-answer'
 
 interface Props {
   readonly batch: Batch
   readonly load: Load
   readonly oven: Oven
   readonly shop: Workshop
+  /** What the wall model says of this load; undefined while it is computed. */
+  readonly heat: Result<HeatAnswer> | undefined
 }
 
 /** Packets on the rack, moved by hand; what is wrong with how they stand; when each kind is there and how long it is to soak. */
-export function RackView({ batch, load, oven, shop }: Props) {
+export function RackView({ batch, load, oven, shop, heat }: Props) {
   const [dragged, setDragged] = useState<RackPlace | null>(null)
   const packets = useMemo(() => packetsOf(load), [load])
   const places = useMemo(
@@ -52,7 +54,7 @@ export function RackView({ batch, load, oven, shop }: Props) {
           <strong className="text-bad">{foilMarkLine(w.marks)}</strong> {w.message}
         </p>
       ))}
-      <SoakClocks batch={batch} load={load} oven={oven} shop={shop} places={places} settled={dragged === null} />
+      <SoakClocks batch={batch} load={load} oven={oven} shop={shop} places={places} heat={heat} />
       {(batch.rack?.length ?? 0) > 0 && (
         <button
           type="button"
@@ -67,36 +69,21 @@ export function RackView({ batch, load, oven, shop }: Props) {
 }
 
 /** By the wall model: when each kind of blade is within 5 °C, and when it may be pulled. */
-function SoakClocks({ load, oven, shop, places, settled }: Props & { places: readonly RackPlace[]; settled: boolean }) {
-  const request = useMemo(() => (settled ? simulationOf(load, oven, places) : null), [load, oven, places, settled])
-  const answer = useAnswer('oven', request)
+function SoakClocks({ load, oven, shop, places, heat }: Props & { places: readonly RackPlace[] }) {
   const survey = newestSurvey(oven.evidence)
-  if (!answer) return <p className="py-3 text-[13px] text-ink-2">Running the oven …</p>
-  if (!answer.ok) return <p className="py-3 text-[13px] text-bad">{answer.problems[0]?.message}</p>
-  const kinds = kindsOf(load, places)
-  const reached = answer.value.segments.at(-1)?.reachedMin ?? null
+  if (!heat) return <p className="py-3 text-[13px] text-ink-2">Running the oven …</p>
+  if (!heat.ok) return <p className="py-3 text-[13px] text-bad">{heat.problems[0]?.message}</p>
+  const { kinds, reachedMin, fromMin, cautions } = heat.value
   const minutes = (min: number | null) =>
     min === null ? 'never' : formatQuantity(Math.round(min), 'duration', shop.units)
   const soakOf = (bladeId: string) => load.pieces.find(p => p.blade.id === bladeId)?.group.route.soakMin ?? 0
-  const zoneOf = (marks: readonly string[]) => {
-    if (!survey) return null
-    const own = places.filter(p => marks.includes(p.mark))
-    const size = packetsOf(load).find(p => p.mark === marks[0])
-    const k = own.map(p =>
-      zoneAt(survey, {
-        acrossMm: p.acrossMm,
-        inMm: p.inMm + (size?.lengthMm ?? 0) / 2,
-        upMm: oven.chamberMm.height / 2,
-      }),
-    )
-    return k.reduce((a, b) => a + b, 0) / Math.max(1, k.length)
-  }
   return (
     <>
       <table className="sheet mt-2">
         <caption className="mb-1 text-left text-[12.5px] text-ink-2">
           Soak clock of each kind, from oven on, by the wall model
-          {reached === null ? '' : `; the oven itself is there after ${minutes(reached)}`}
+          {fromMin > 0 && `; the load before is out after ${minutes(fromMin)}`}
+          {reachedMin !== null && `; the oven itself is there after ${minutes(reachedMin)}`}
         </caption>
         <thead>
           <tr>
@@ -109,14 +96,14 @@ function SoakClocks({ load, oven, shop, places, settled }: Props & { places: rea
           </tr>
         </thead>
         <tbody>
-          {kinds.map((kind, i) => {
-            const there = answer.value.load[i]?.withinFiveCMin ?? null
+          {kinds.map(kind => {
+            const there = kind.withinFiveCMin
             return (
               <tr key={kind.bladeId}>
                 <td className="font-semibold">{foilMarkLine(kind.marks)}</td>
                 <td>{formatQuantity(kind.thicknessMm, 'length', shop.units)}</td>
                 <td>{Math.round(100 * kind.view)} %</td>
-                {survey && <td>{formatDifference(zoneOf(kind.marks) ?? 0, shop.units)}</td>}
+                {survey && <td>{formatDifference(zoneOf(kind, survey, oven, places), shop.units)}</td>}
                 <td>{minutes(there)}</td>
                 <td className="font-semibold">{there === null ? '—' : minutes(there + soakOf(kind.bladeId))}</td>
               </tr>
@@ -124,7 +111,7 @@ function SoakClocks({ load, oven, shop, places, settled }: Props & { places: rea
           })}
         </tbody>
       </table>
-      {answer.value.cautions.map(c => (
+      {cautions.map(c => (
         <p key={c.code} className="text-[13px] text-bad">
           {c.message}
         </p>

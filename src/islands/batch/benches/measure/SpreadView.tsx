@@ -1,5 +1,4 @@
-import { placesFor } from '../../../../core/oven/rack'
-import { packetsOf } from '../../../../core/plan/heat-load'
+import { placesOf } from '../../../../core/plan/heat-load'
 import { packetOf } from '../../../../core/plan/packets'
 import { loadsOf, type Piece } from '../../../../core/plan/tray'
 import { ovenOf } from '../../../../core/record/oven-record'
@@ -30,9 +29,7 @@ export function SpreadView({ batch, shop, pieces, readings }: Props) {
   const spread = spreadOf(byBlade.map(b => b.values))
   const oven = ovenOf(shop, batch)
   const places = new Map(
-    loadsOf(batch).flatMap(load =>
-      placesFor(oven.chamberMm, packetsOf(load), batch.rack).map(place => [place.mark, place] as const),
-    ),
+    loadsOf(batch).flatMap(load => placesOf(load, oven, batch).map(place => [place.mark, place] as const)),
   )
   const points = byBlade.flatMap(({ piece, values }) => {
     const place = places.get(piece.mark)
