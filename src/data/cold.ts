@@ -38,3 +38,6 @@ export const LIQUID_NITROGEN = {
 
 /** Oxygen in air and the least for work without breathing gear, %. Source: OSHA 29 CFR 1910.134, from memory. */
 export const OXYGEN = { normalPercent: 20.9, leastPercent: 19.5 } as const
+
+/** Inside of a box that was not measured yet, mm. Common practice, no published source. */
+export const USUAL_BOX_MM = { length: 350, width: 250, depth: 200 } as const

@@ -1,4 +1,5 @@
 import type { Workshop } from '../../core/record/schemas'
+import { USUAL_BOX_MM } from '../../data/cold'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 
@@ -7,14 +8,11 @@ interface Props {
   readonly edit: (part: Partial<Workshop>) => void
 }
 
-/** Inside of a box that was not measured yet, mm. */
-const USUAL_BOX = { length: 350, width: 250, depth: 200 }
-
 /** How cold the shop goes, and in what. */
 export function ColdPart({ shop, edit }: Props) {
   const { cold } = shop
   const set = (part: Partial<Workshop['cold']>) => edit({ cold: { ...cold, ...part } })
-  const box = cold.boxMm ?? USUAL_BOX
+  const box = cold.boxMm ?? USUAL_BOX_MM
   return (
     <>
       <SelectField

@@ -1,51 +1,83 @@
+import type { BoxBlade, BoxMm, BoxPlace } from '../../core/cold/box'
+
 interface Props {
-  readonly steelKg: number
-  readonly litres: number
-  readonly coolantKg: number
-  readonly medium: 'none' | 'freezer' | 'dry-ice' | 'liquid-nitrogen'
+  readonly box: BoxMm
+  readonly blades: readonly BoxBlade[]
+  readonly places: readonly BoxPlace[]
+  /** The bath's surface from the floor, mm; null without one. */
+  readonly levelMm: number | null
+  readonly says: string
 }
 
-const WORDS = {
-  none: 'no cold in this route',
-  freezer: 'freezer',
-  'dry-ice': 'dry ice in the bath, lid loose',
-  'liquid-nitrogen': 'liquid nitrogen, lid loose',
-} as const
+const HEIGHT = 170
+const WALL = 7
+const HEAD = 22
+const FOOT = 6
+const BETWEEN = 34
 
-/** The cold box in section: bath level by its volume, blades standing in it. */
-export function BoxDrawing({ steelKg, litres, coolantKg, medium }: Props) {
-  const level = medium === 'dry-ice' ? Math.min(120, 20 + litres * 12) : medium === 'none' ? 0 : 100
-  const blades = Math.min(14, Math.max(0, Math.round(steelKg / 0.2)))
-  const pellets = medium === 'dry-ice' ? Math.min(26, Math.round(coolantKg * 8)) : 0
+/** The cold box to scale: a cut across it with the bath's level, and from above; the blades on edge where they stand. */
+export function BoxDrawing({ box, blades, places, levelMm, says }: Props) {
+  const scale = Math.min(
+    (HEIGHT - HEAD - FOOT - 2 * WALL) / Math.max(box.depth, box.width),
+    (740 - BETWEEN - 4 * WALL) / (box.width + box.length),
+  )
+  const cut = { x: WALL, y: HEAD + WALL, w: box.width * scale, h: box.depth * scale }
+  const above = { x: cut.x + cut.w + WALL + BETWEEN, y: cut.y, w: box.length * scale, h: box.width * scale }
+  const surface = levelMm === null ? null : Math.min(box.depth, levelMm) * scale
   return (
     <svg
-      viewBox="0 0 520 210"
-      className="max-h-[140px] w-full"
+      viewBox={`0 0 760 ${HEIGHT}`}
+      className="max-h-[190px] w-full"
       preserveAspectRatio="xMinYMid meet"
       role="img"
-      aria-label={`Cold box: ${WORDS[medium]}`}
+      aria-label={`Cold box, ${places.length} blades in it, ${says}`}
     >
-      <rect x={20} y={30} width={360} height={160} rx={6} fill="none" className="stroke-rule-strong" strokeWidth={14} />
-      <rect x={28} y={182 - level} width={344} height={level} className="fill-ice-wash" />
-      {Array.from({ length: blades }, (_, i) => (
-        <rect key={i} x={52 + i * 22} y={62} width={5} height={116} className="fill-ink-2" />
-      ))}
-      {Array.from({ length: pellets }, (_, i) => (
-        <circle
-          key={i}
-          cx={40 + ((i * 53) % 320)}
-          cy={176 - ((i * 17) % Math.max(1, level - 12))}
-          r={4.5}
-          className="fill-raised stroke-ice"
+      <text x={cut.x} y={12} fontSize={13} className="fill-ink-2">
+        cut across, lid loose
+      </text>
+      <text x={above.x} y={12} fontSize={13} className="fill-ink-2">
+        from above, {Math.round(box.length)} × {Math.round(box.width)} × {Math.round(box.depth)} mm inside; {says}
+      </text>
+      <path d={`M${cut.x - WALL} ${HEAD - 1} H${cut.x + cut.w + WALL}`} className="stroke-ink" strokeWidth={3} />
+      {surface !== null && (
+        <>
+          <rect x={cut.x} y={cut.y + cut.h - surface} width={cut.w} height={surface} className="fill-ice-wash" />
+          <path d={`M${cut.x} ${cut.y + cut.h - surface} h${cut.w}`} className="stroke-ice" strokeWidth={1.4} />
+          <rect x={above.x} y={above.y} width={above.w} height={above.h} className="fill-ice-wash" />
+        </>
+      )}
+      {places.map(({ blade, alongMm, acrossMm, upMm }) => {
+        const size = blades[blade]
+        if (!size) return null
+        return (
+          <g key={blade} className="fill-ink-2">
+            <rect
+              x={cut.x + acrossMm * scale}
+              y={cut.y + cut.h - (upMm + size.widthMm) * scale}
+              width={Math.max(1.2, size.thicknessMm * scale)}
+              height={size.widthMm * scale}
+            />
+            <rect
+              x={above.x + alongMm * scale}
+              y={above.y + acrossMm * scale}
+              width={size.lengthMm * scale}
+              height={Math.max(1.2, size.thicknessMm * scale)}
+            />
+          </g>
+        )
+      })}
+      {[cut, above].map(({ x, y, w, h }) => (
+        <rect
+          key={x}
+          x={x - WALL / 2}
+          y={y - WALL / 2}
+          width={w + WALL}
+          height={h + WALL}
+          fill="none"
+          className="stroke-rule-strong"
+          strokeWidth={WALL}
         />
       ))}
-      <path d="M12 20 H388" className="stroke-ink" strokeWidth={5} strokeDasharray="300 14" />
-      <text x={404} y={26} fontSize={13} className="fill-ink-2">
-        lid, never sealed
-      </text>
-      <text x={404} y={182 - level / 2} fontSize={13} className="fill-ice">
-        {WORDS[medium].split(',')[0]}
-      </text>
     </svg>
   )
 }

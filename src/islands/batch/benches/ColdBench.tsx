@@ -1,17 +1,15 @@
 import { useState } from 'react'
-import { boxLayout } from '../../../core/cold/box'
 import { bladesOf, steelKgOf } from '../../../core/plan/tray'
-import type { Batch, Workshop } from '../../../core/record/schemas'
 import { predict } from '../../../core/steel/predict'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
-import { BoxDrawing } from '../../../ui/drawings/BoxDrawing'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { type BenchProps, percentText } from './bench-props'
 import { AirTable } from './cold/AirTable'
+import { BoxView } from './cold/BoxView'
 import { ColdFields } from './cold/ColdFields'
-import { coldAmount, coldWay } from './cold/cold-amount'
+import { coldAmount } from './cold/cold-amount'
 import { SchoolsView } from './cold/SchoolsView'
 import { EmptyTray } from './EmptyTray'
 
@@ -45,13 +43,7 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
           <SchoolsView batch={batch} plan={plan} shop={shop} steelKg={steelKgOf(batch.blades)} />
         ) : (
           <>
-            <BoxDrawing
-              steelKg={kg}
-              litres={shop.cold.bath.litres}
-              coolantKg={amount ? Number(amount.value) : 0}
-              medium={route.cold ? coldWay(route.cold.toC) : 'none'}
-            />
-            <BoxFits batch={batch} shop={shop} />
+            {route.cold && <BoxView batch={batch} shop={shop} toC={route.cold.toC} />}
             {amount && <AirTable air={amount.air} airChangesPerH={shop.cold.room.airChangesPerH} />}
           </>
         )
@@ -101,29 +93,5 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
       }
       fields={view === 'box' && <ColdFields batch={batch} plan={plan} shop={shop} />}
     />
-  )
-}
-
-/** Whether the blades stand in the box that was measured. */
-function BoxFits({ batch, shop }: { batch: Batch; shop: Workshop }) {
-  const { boxMm } = shop.cold
-  if (!boxMm) return null
-  const blades = batch.groups.filter(g => g.route.cold).flatMap(g => bladesOf(batch, g.id))
-  const each = blades.flatMap(blade => Array.from({ length: blade.count }, () => blade))
-  const { fits, layers, perLayer, tooLong } = boxLayout(boxMm, each)
-  if (each.length === 0) return null
-  if (tooLong.length > 0)
-    return (
-      <p className="mt-1 text-[13px] text-bad">
-        {[...new Set(tooLong.map(i => each[i]?.mark))].join(', ')}: longer than the box.
-      </p>
-    )
-  return (
-    <p className={`mt-1 text-[13px] ${fits < each.length ? 'text-bad' : 'text-ink-2'}`}>
-      {fits < each.length
-        ? `It holds ${fits} of the ${each.length} at once: chill in ${Math.ceil(each.length / Math.max(1, fits))} goes. `
-        : `All ${each.length} stand on edge, up to ${fits}: `}
-      {layers} {layers === 1 ? 'layer' : 'layers'} of {perLayer}.
-    </p>
   )
 }

@@ -23,7 +23,7 @@ function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
   return (
     <>
       <QuantityField
-        label="Delay after the quench"
+        label="Delay before it"
         dimension="duration"
         value={cold.delayMin}
         {...BOUNDS.delayMin}
@@ -48,7 +48,7 @@ export function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'pl
   const { cold } = shop
   const set = (part: Partial<Workshop['cold']>) => void saveShop(s => ({ ...s, cold: { ...s.cold, ...part } }))
   return (
-    <div className="grid grid-cols-2 gap-3 sm:grid-cols-6">
+    <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-6">
       <SelectField
         label="Bath"
         value={cold.bath.fluid}

@@ -1,0 +1,64 @@
+import { bathLevel, boxLayout } from '../../../../core/cold/box'
+import { bladesOf } from '../../../../core/plan/tray'
+import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
+import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
+import { coldWay } from './cold-amount'
+
+const SAYS = { freezer: 'freezer', 'dry-ice': 'dry ice', 'liquid-nitrogen': 'liquid nitrogen' } as const
+
+/** The box with its blades to scale: who stands in it, and whether the bath covers them. */
+export function BoxView({ batch, shop, toC }: { batch: Batch; shop: Workshop; toC: number }) {
+  const { boxMm, bath } = shop.cold
+  const box = boxMm ?? USUAL_BOX_MM
+  const each = batch.groups
+    .filter(g => g.route.cold)
+    .flatMap(g => bladesOf(batch, g.id))
+    .flatMap(blade => Array.from({ length: blade.count }, () => blade))
+  const layout = boxLayout(box, each)
+  const way = coldWay(toC)
+  const bathed = way === 'dry-ice' && bath.fluid !== 'none'
+  const level = bathed ? bathLevel(box, each, layout, bath.litres) : null
+  const { fits, layers, perLayer, tooLong } = layout
+  const lines = [
+    tooLong.length > 0
+      ? { bad: true, text: `${[...new Set(tooLong.map(i => each[i]?.mark))].join(', ')}: longer than the box.` }
+      : fits < each.length
+        ? {
+            bad: true,
+            text: `It holds ${fits} of the ${each.length} at once: chill in ${Math.ceil(each.length / Math.max(1, fits))} goes.`,
+          }
+        : {
+            bad: false,
+            text: `All ${each.length} stand on edge, of up to ${fits}: ${layers} ${layers === 1 ? 'layer' : 'layers'} of ${perLayer}.`,
+          },
+    ...(level && level.covered < 0.995
+      ? [
+          {
+            bad: true,
+            text: `The bath covers ${Math.round(100 * level.covered)} % of them: ${level.litresToCover.toFixed(1)} L would cover all.`,
+          },
+        ]
+      : []),
+    ...(level && level.levelMm > box.depth ? [{ bad: true, text: 'The bath runs over.' }] : []),
+    ...(boxMm ? [] : [{ bad: false, text: 'The box was not measured yet: its inside is set in the Workshop.' }]),
+  ]
+  return (
+    <>
+      <BoxDrawing
+        box={box}
+        blades={each}
+        places={layout.places}
+        levelMm={level?.levelMm ?? null}
+        says={`${SAYS[way]}${bathed ? ` in ${BATHS[bath.fluid].label}` : ''}`}
+      />
+      <p className="mt-1 text-[13px]">
+        {lines.map(line => (
+          <span key={line.text} className={line.bad ? 'font-semibold text-bad' : 'text-ink-2'}>
+            {line.text}{' '}
+          </span>
+        ))}
+      </p>
+    </>
+  )
+}
