@@ -16,13 +16,15 @@ interface Props {
   readonly hint?: ReactNode
   readonly read: (text: string) => ReadText
   readonly onCommit: (value: number) => void
+  /** Emptying the field says that there is no value. */
+  readonly onClear?: (() => void) | undefined
 }
 
 /**
  * A field that is saved when left or on Enter. A text that cannot be taken stays as it was typed, with what is wrong
  * beside it; Escape puts the stored value back.
  */
-export function DraftInput({ label, hideLabel, shown, unit, whole, hint, read, onCommit }: Props) {
+export function DraftInput({ label, hideLabel, shown, unit, whole, hint, read, onCommit, onClear }: Props) {
   const id = useId()
   const [draft, setDraft] = useState<string | null>(null)
   const [trouble, setTrouble] = useState<Exclude<ReadText, { value: number }> | null>(null)
@@ -33,6 +35,12 @@ export function DraftInput({ label, hideLabel, shown, unit, whole, hint, read, o
   }
   const commit = () => {
     if (draft === null) return
+    if (onClear && draft.trim() === '') {
+      setDraft(null)
+      setTrouble(null)
+      onClear()
+      return
+    }
     const outcome = read(draft)
     if ('value' in outcome) take(outcome.value)
     else setTrouble(outcome)

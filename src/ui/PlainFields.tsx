@@ -3,10 +3,12 @@ import { DraftInput, type ReadText } from './DraftInput'
 
 interface NumberProps {
   readonly label: string
-  readonly value: number
+  /** Null where nothing is known yet; then it can also be emptied. */
+  readonly value: number | null
   readonly min: number
   readonly max: number
   readonly onCommit: (value: number) => void
+  readonly onClear?: () => void
   readonly whole?: boolean
   readonly unit?: string
   readonly hideLabel?: boolean
@@ -20,16 +22,17 @@ function readNumber(text: string, min: number, max: number, whole: boolean | und
 }
 
 /** A plain number without a choice of units (counts, HRC), comma or point. */
-export function NumberField({ label, value, min, max, onCommit, whole, unit, hideLabel }: NumberProps) {
+export function NumberField({ label, value, min, max, onCommit, onClear, whole, unit, hideLabel }: NumberProps) {
   return (
     <DraftInput
       label={label}
       hideLabel={hideLabel}
-      shown={String(Math.round(value * 1000) / 1000)}
+      shown={value === null ? '' : String(Math.round(value * 1000) / 1000)}
       unit={unit}
       whole={whole}
       read={text => readNumber(text, min, max, whole)}
       onCommit={typed => typed !== value && onCommit(typed)}
+      onClear={onClear}
     />
   )
 }

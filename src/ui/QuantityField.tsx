@@ -17,10 +17,11 @@ interface Range {
 
 interface Props extends Range {
   readonly label: string
-  /** Base unit: °C, mm, kg or minutes. */
-  readonly value: number
+  /** Base unit: °C, mm, kg or minutes; null where nothing is known yet. */
+  readonly value: number | null
   readonly dimension: Dimension
   readonly onCommit: (base: number) => void
+  readonly onClear?: () => void
   readonly hideLabel?: boolean
   readonly hint?: string
 }
@@ -39,18 +40,19 @@ function readQuantity(text: string, dimension: Dimension, system: System, range:
 }
 
 /** A field that reads any spelling of a quantity ('1950F', '1/8in') and shows it in the workshop's units. */
-export function QuantityField({ label, value, dimension, min, max, onCommit, hideLabel, hint }: Props) {
+export function QuantityField({ label, value, dimension, min, max, onCommit, onClear, hideLabel, hint }: Props) {
   const system = useSystem()
   return (
     <DraftInput
       label={label}
       hideLabel={hideLabel}
       hint={hint}
-      shown={formatNumber(value, dimension, system)}
+      shown={value === null ? '' : formatNumber(value, dimension, system)}
       unit={shownUnitLabel(dimension, system)}
       whole={dimension === 'duration'}
       read={text => readQuantity(text, dimension, system, { min, max })}
-      onCommit={base => Math.abs(base - value) > 1e-9 && onCommit(base)}
+      onCommit={base => (value === null || Math.abs(base - value) > 1e-9) && onCommit(base)}
+      onClear={onClear}
     />
   )
 }

@@ -1,3 +1,4 @@
+import { notePacket } from '../../core/plan/packets'
 import { buildRunSteps } from '../../core/plan/run-steps'
 import { piecesOf } from '../../core/plan/tray'
 import { createRandom, type Random } from '../../core/random'
@@ -114,7 +115,7 @@ function tell(
     countedOut: story.planned ? null : blades.reduce((sum, b) => sum + b.count, 0),
   }
   if (story.planned) return { batch, readings: [], runs: [] }
-  const told = withDecisions(batch, story, day)
+  const told = inspected(withDecisions(batch, story, day), story)
   return { batch: told, readings: measure(told, story, random, day), runs: [ranOn(told, shop, random, day)] }
 }
 
@@ -150,6 +151,27 @@ function measure(batch: Batch, story: Story, random: Random, day: Date): Reading
         )
       })
   })
+}
+
+/** Bows as a feeler gauge finds them, mm, blade after blade. */
+const BOWS_MM = [0, 0.1, 0, 0.05, 0.15, 0, 0.1, 0.05] as const
+
+/** What was seen as the foil came off: bright and nearly straight, but for the packet that leaked. */
+function inspected(batch: Batch, story: Story): Batch {
+  const seen: Batch = {
+    ...batch,
+    inspections: piecesOf(batch).map(({ mark }, i) => ({
+      mark,
+      bowMm: BOWS_MM[i % BOWS_MM.length] ?? 0,
+      bentAt: null,
+      cracked: false,
+      colour: story.leaked === mark ? ('flaking' as const) : ('bright' as const),
+      skates: story.leaked === mark ? 50 : 60,
+      bites: story.leaked === mark ? 60 : 65,
+      hrc: null,
+    })),
+  }
+  return story.leaked ? notePacket(seen, story.leaked, { leak: 'dark scale on opening' }) : seen
 }
 
 /** A chipped edge was tempered once more: the decision stands in the record. */

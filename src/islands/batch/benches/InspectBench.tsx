@@ -36,10 +36,11 @@ export function InspectBench({ batch, plan, plans, shop, go }: BenchProps) {
             <NumberField
               label={`Counted out, of ${countIn} in`}
               whole
-              value={countedOut ?? 0}
+              value={countedOut}
               min={0}
               max={3600}
               onCommit={value => void editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
+              onClear={() => void editBatch(batch, 'Not counted', b => ({ ...b, countedOut: null }))}
             />
             <LeakField batch={batch} />
           </div>
@@ -60,7 +61,7 @@ export function InspectBench({ batch, plan, plans, shop, go }: BenchProps) {
               ]}
             />
           )}
-          {countedOut !== null && missing === 0 && <p className="mt-2 text-good">All {countIn} are out.</p>}
+          {countedOut !== null && missing === 0 && <p className="my-2 text-good">All {countIn} are out.</p>}
           <Figure
             label="Should read as quenched"
             value={hrcText(plan.prediction.hrc.asQuenched.mean)}

@@ -6,6 +6,7 @@ import { formatQuantity } from '../../../../core/units/quantity'
 import { BENT_AT, COLOUR_WORDS, COLOURS } from '../../../../data/inspection'
 import { editBatch } from '../../../../store/batches'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
+import { QuantityField } from '../../../../ui/QuantityField'
 import type { GroupPlan } from '../../use-plan'
 
 interface Props {
@@ -123,13 +124,14 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
     <section aria-label={`Blade ${mark}`} className="mt-3 border-t border-rule-strong pt-2">
       <h3 className="mb-2 text-[15px] font-semibold">{mark}</h3>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-        <NumberField
+        <QuantityField
           label="Gauge that goes under it"
-          unit="mm"
-          value={seen.bowMm ?? 0}
+          dimension="length"
+          value={seen.bowMm}
           min={0}
           max={50}
           onCommit={bowMm => set({ bowMm })}
+          onClear={() => set({ bowMm: null })}
         />
         <SelectField
           label="Bent at"
@@ -167,10 +169,11 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
         <NumberField
           label="A first reading"
           unit="HRC"
-          value={seen.hrc ?? 0}
-          min={0}
+          value={seen.hrc}
+          min={5}
           max={70}
-          onCommit={hrc => set({ hrc: hrc < 5 ? null : hrc })}
+          onCommit={hrc => set({ hrc })}
+          onClear={() => set({ hrc: null })}
         />
         <button type="button" className="btn self-end" onClick={() => set({ ...NOTHING, bowMm: 0, colour: 'bright' })}>
           Straight and bright
