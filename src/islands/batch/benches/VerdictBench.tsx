@@ -123,6 +123,7 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
               options={
                 advice?.ok
                   ? advice.value.options
+                      .filter(o => o.kind !== 'scrap')
                       .slice(0, 3)
                       .map(o => ({ label: KIND[o.kind], mean: o.hrc.mean, half: 1.96 * o.hrc.sd }))
                   : []
