@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { CORRECTION } from '../../data/correction'
 import { newOven } from '../record/oven-record'
 import type { OvenEvidence, OvenSurvey } from '../record/oven-schema'
-import { correctionAt, driftOf, keyedC, offsetLine } from './correction'
+import { correctionAt, driftOf, handAgainstEvidence, keyedC, offsetLine } from './correction'
 import { surveyOf, zoneAt } from './survey'
 
 const sensor = (trueC: number, indicatedC: number, at: string, sdK = 1.5): OvenEvidence => ({
@@ -37,6 +37,18 @@ describe('the correction of an oven', () => {
   it('is the one set by hand until evidence is asked to speak', () => {
     const byHand = { ...oven([sensor(1020, 1000, DAY)]), correctionFrom: 'hand' as const, correctionC: -6 }
     expect(correctionAt(byHand, 1000)).toBe(-6)
+  })
+
+  it('says when what is keyed by hand is not what was measured, and keeps quiet within its band', () => {
+    const hand = (correctionC: number, sdK: number) => ({
+      ...oven([sensor(1020, 1000, DAY, sdK)]),
+      correctionFrom: 'hand' as const,
+      correctionC,
+    })
+    expect(handAgainstEvidence(hand(0, 1), 1000)).toBeGreaterThan(15)
+    expect(handAgainstEvidence(hand(-20, 1), 1000)).toBeNull()
+    expect(handAgainstEvidence(hand(0, 20), 1000)).toBeNull()
+    expect(handAgainstEvidence(oven([sensor(1020, 1000, DAY)]), 1000)).toBeNull()
   })
 
   it('is the textbook posterior of one normal observation', () => {

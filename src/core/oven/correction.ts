@@ -80,6 +80,14 @@ export const keyedC = (oven: Corrected, wantedC: number): number => wantedC + co
 /** The hottest the blades may be asked to see, so that what is keyed stays within the oven's limit, °C. */
 export const reachC = (oven: Oven): number => oven.maxC - correctionAt(oven, oven.maxC)
 
+/** How far what is keyed by hand is from what was measured at a temperature, K; null where it lies within the 95 % band. */
+export function handAgainstEvidence(oven: Corrected, atC: number): number | null {
+  if (oven.correctionFrom !== 'hand' || oven.evidence.length === 0) return null
+  const { meanK, sdK } = offsetLine(observationsOf(oven.evidence))(atC)
+  const apart = oven.correctionC + meanK
+  return Math.abs(apart) > 1.96 * sdK ? apart : null
+}
+
 /** How the correction came about at a temperature, one line for each kind of evidence. */
 export function correctionWorking(oven: Pick<Oven, 'evidence'>, atC: number): WorkingLine[] {
   const all = observationsOf(oven.evidence)

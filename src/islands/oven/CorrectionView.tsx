@@ -1,17 +1,14 @@
-import { useMemo } from 'react'
-import { correctionWorking, driftOf, observationsOf, offsetLine } from '../../core/oven/correction'
+import { correctionWorking, driftOf, handAgainstEvidence, observationsOf, offsetLine } from '../../core/oven/correction'
 import { newestSurvey, surveyOf } from '../../core/oven/survey'
-import type { Oven, OvenEvidence } from '../../core/record/oven-schema'
-import type { Workshop } from '../../core/record/schemas'
+import type { OvenEvidence } from '../../core/record/oven-schema'
 import { formatDifference, formatQuantity } from '../../core/units/quantity'
 import { CORRECTION } from '../../data/correction'
-import { useBatches, useReadings } from '../../store/hooks'
 import { Figure, Warnings } from '../../ui/Bench'
 import { CorrectionChart } from '../../ui/drawings/CorrectionChart'
 import { ZoneMap } from '../../ui/drawings/ZoneMap'
 import { NumberField, SelectField } from '../../ui/PlainFields'
-import { useAnswer } from '../../workers/use-answer'
-import { newId } from '../batch/edit'
+import { EvidenceTable } from './EvidenceTable'
+import { HardnessPart } from './HardnessPart'
 import type { OvenProps } from './oven-props'
 import { SensorForm } from './SensorForm'
 import { SurveyForm } from './SurveyForm'
@@ -28,6 +25,7 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
   const survey = newestSurvey(oven.evidence)
   const drift = driftOf(oven.evidence, ASKED_C)
   const [first, last] = [drift[0], drift.at(-1)]
+  const apart = handAgainstEvidence(oven, ASKED_C)
   return (
     <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0 space-y-4">
@@ -70,6 +68,19 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
           onCommit={correctionFrom => edit(o => ({ ...o, correctionFrom }))}
         />
         {oven.correctionFrom === 'hand' && <HandField oven={oven} shop={shop} edit={edit} />}
+        {apart !== null && (
+          <p className="my-2 border-l-3 border-bad pl-3 text-[13.5px]">
+            Keyed by hand, the blades see {formatDifference(Math.abs(apart), shop.units).replace(/^\+/, '')}{' '}
+            {apart > 0 ? 'more' : 'less'} than is asked for, by what was measured.{' '}
+            <button
+              type="button"
+              className="link min-h-6 font-semibold"
+              onClick={() => edit(o => ({ ...o, correctionFrom: 'evidence' }))}
+            >
+              Key by what was measured
+            </button>
+          </p>
+        )}
         {observations.length > 0 && (
           <Figure
             label={`To see ${formatQuantity(ASKED_C, 'temperature', shop.units)}, key`}
@@ -119,98 +130,5 @@ function HandField({ oven, shop, edit }: OvenProps) {
         onCommit={shown => edit(o => ({ ...o, correctionC: shown / perK }))}
       />
     </div>
-  )
-}
-
-const KIND_WORDS = { sensor: 'sensor check', survey: 'survey', hardness: 'hardness' } as const
-
-function EvidenceTable({ oven, shop, edit }: OvenProps) {
-  const rows = observationsOf(oven.evidence).reverse()
-  if (rows.length === 0) return null
-  return (
-    <table className="sheet">
-      <caption className="sr-only">What was measured, newest first</caption>
-      <thead>
-        <tr>
-          <th>Day</th>
-          <th>By</th>
-          <th>At</th>
-          <th>Blades against display</th>
-          <th>
-            <span className="sr-only">Take out</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(row => (
-          <tr key={row.id}>
-            <td>{row.at.slice(0, 10)}</td>
-            <td>{KIND_WORDS[row.kind]}</td>
-            <td>{formatQuantity(row.atC, 'temperature', shop.units)}</td>
-            <td className="font-semibold">
-              {formatDifference(row.offsetK, shop.units)} ±{' '}
-              {formatDifference(1.96 * row.sdK, shop.units).replace(/^\+/, '')}
-            </td>
-            <td className="text-right">
-              <button
-                type="button"
-                className="link min-h-9 text-[13px]"
-                aria-label={`Take out the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${Math.round(row.atC)} °C`}
-                onClick={() => edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) }))}
-              >
-                take out
-              </button>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  )
-}
-
-/** What past hardness says, and taking it in as evidence. */
-function HardnessPart({ oven, shop, onAdd }: { oven: Oven; shop: Workshop; onAdd: (item: OvenEvidence) => void }) {
-  const batches = useBatches()
-  const readings = useReadings()
-  const request = useMemo(
-    () => (batches && readings ? { batches, readings, oven: oven.name } : null),
-    [batches, readings, oven.name],
-  )
-  const answer = useAnswer('oven-offset', request)
-  if (oven.use !== 'hardening' || !answer) return null
-  if (!answer.ok) return <p className="mt-4 text-[13px] text-bad">{answer.problems[0]?.message}</p>
-  const found = answer.value
-  return (
-    <section className="mt-4 border-t border-rule pt-3">
-      <h2 className="text-[15px] font-semibold">By the hardness of past batches</h2>
-      {found === null ? (
-        <p className="text-[13px] text-ink-2">Too few readings of batches in this oven to say anything.</p>
-      ) : (
-        <>
-          <p className="text-[13.5px]">
-            {found.readings} readings of {found.batches} batches: it acts {formatDifference(found.offsetK, shop.units)}{' '}
-            ± {formatDifference(1.96 * found.sdK, shop.units).replace(/^\+/, '')} against its display near{' '}
-            {formatQuantity(found.atC, 'temperature', shop.units)}.
-          </p>
-          <button
-            type="button"
-            className="btn mt-2"
-            onClick={() =>
-              onAdd({
-                id: newId(),
-                kind: 'hardness',
-                at: new Date().toISOString(),
-                atC: found.atC,
-                offsetK: found.offsetK,
-                sdK: found.sdK,
-                readings: found.readings,
-              })
-            }
-          >
-            Take it in
-          </button>
-        </>
-      )}
-    </section>
   )
 }

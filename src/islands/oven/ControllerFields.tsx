@@ -1,0 +1,67 @@
+import type { Oven } from '../../core/record/oven-schema'
+import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
+import { QuantityField } from '../../ui/QuantityField'
+
+/** How this oven's controller wants a programme keyed, and what the oven is for. */
+export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => void }) {
+  const { controller } = oven
+  const change = (part: Partial<Oven['controller']>) => set({ controller: { ...controller, ...part } })
+  return (
+    <section className="space-y-3 border-t border-rule-strong pt-3">
+      <h2 className="text-[17px]">Controller</h2>
+      <p className="text-[12.5px] text-ink-2">Programmes are shown as this controller wants them keyed.</p>
+      <SelectField
+        label="It asks for a ramp as"
+        value={controller.ramp}
+        options={[
+          ['per-hour', 'degrees an hour'],
+          ['per-minute', 'degrees a minute'],
+          ['minutes-to-target', 'minutes to get there'],
+        ]}
+        onCommit={ramp => change({ ramp })}
+      />
+      <SelectField
+        label="Its degrees"
+        value={controller.degrees}
+        options={[
+          ['C', '°C'],
+          ['F', '°F'],
+        ]}
+        onCommit={degrees => change({ degrees })}
+      />
+      <TextField
+        label="Keyed for full power, such as 9999, FULL or 0"
+        value={controller.fullPower}
+        longest={8}
+        onCommit={fullPower => change({ fullPower })}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="Steps a programme holds"
+          value={controller.steps}
+          min={1}
+          max={99}
+          whole
+          onCommit={steps => change({ steps })}
+        />
+        <QuantityField
+          label="Longest hold"
+          dimension="duration"
+          value={controller.longestHoldMin}
+          min={10}
+          max={6000}
+          onCommit={longestHoldMin => change({ longestHoldMin })}
+        />
+      </div>
+      <SelectField
+        label="Used for"
+        value={oven.use}
+        options={[
+          ['hardening', 'hardening'],
+          ['tempering', 'tempering'],
+        ]}
+        onCommit={use => set({ use })}
+      />
+    </section>
+  )
+}

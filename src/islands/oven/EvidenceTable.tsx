@@ -1,0 +1,57 @@
+import { observationsOf } from '../../core/oven/correction'
+import { formatDifference, formatQuantity } from '../../core/units/quantity'
+import { undoable } from '../../ui/undoable'
+import type { OvenProps } from './oven-props'
+
+const KIND_WORDS = { sensor: 'sensor check', survey: 'survey', hardness: 'hardness' } as const
+
+/** What was measured of an oven, newest first; each can be taken out, and brought back. */
+export function EvidenceTable({ oven, shop, edit }: OvenProps) {
+  const rows = observationsOf(oven.evidence).reverse()
+  if (rows.length === 0) return null
+  return (
+    <table className="sheet">
+      <caption className="sr-only">What was measured, newest first</caption>
+      <thead>
+        <tr>
+          <th>Day</th>
+          <th>By</th>
+          <th>At</th>
+          <th>Blades against display</th>
+          <th>
+            <span className="sr-only">Take out</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(row => (
+          <tr key={row.id}>
+            <td>{row.at.slice(0, 10)}</td>
+            <td>{KIND_WORDS[row.kind]}</td>
+            <td>{formatQuantity(row.atC, 'temperature', shop.units)}</td>
+            <td className="font-semibold">
+              {formatDifference(row.offsetK, shop.units)} ±{' '}
+              {formatDifference(1.96 * row.sdK, shop.units).replace(/^\+/, '')}
+            </td>
+            <td className="text-right">
+              <button
+                type="button"
+                className="link min-h-9 text-[13px]"
+                aria-label={`Take out the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${Math.round(row.atC)} °C`}
+                onClick={() => {
+                  const before = oven.evidence
+                  edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) }))
+                  undoable(`Taken out: ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)}`, () =>
+                    edit(o => ({ ...o, evidence: before })),
+                  )
+                }}
+              >
+                take out
+              </button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

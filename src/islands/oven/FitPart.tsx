@@ -1,0 +1,159 @@
+import { useEffect, useRef, useState } from 'react'
+import { toast } from 'sonner'
+import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
+import { chamberOf, detailedOven } from '../../core/record/oven-record'
+import type { Oven, OvenFit } from '../../core/record/oven-schema'
+import type { OvenLog } from '../../core/record/schemas'
+import type { FitFactor } from '../../data/oven-fit'
+import { LogDrawing } from '../../ui/drawings/LogDrawing'
+import { startFit, type Task } from '../../workers/log-client'
+import type { EditOven, OvenProps } from './oven-props'
+
+const FACTOR_WORDS: Readonly<Record<FitFactor, string>> = {
+  wallK: 'what the wall lets through',
+  wallC: 'what the wall takes up',
+  mass: 'rack, hearth and elements',
+  leak: 'leak past the door',
+  power: 'power of the elements',
+}
+
+type FitState =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'running'; readonly share: number }
+  | { readonly kind: 'trouble'; readonly message: string }
+  | { readonly kind: 'done'; readonly result: OvenFitResult }
+
+/** A log, and what the oven's model learns from it. */
+export function FitPart({ log, oven, shop, edit }: OvenProps & { log: OvenLog }) {
+  const [state, setState] = useState<FitState>({ kind: 'idle' })
+  const task = useRef<Task<unknown> | null>(null)
+  useEffect(() => () => task.current?.cancel(), [])
+  const start = () => {
+    setState({ kind: 'running', share: 0 })
+    // From the size's own walls, not from an older fit: a fit never stands on a fit.
+    const fit = startFit(detailedOven({ ...oven, fit: null }), log.points, share =>
+      setState({ kind: 'running', share }),
+    )
+    task.current = fit
+    fit.done
+      .then(
+        result =>
+          setState(
+            result.ok
+              ? { kind: 'done', result: result.value }
+              : { kind: 'trouble', message: result.problems[0]?.message ?? '' },
+          ),
+        () => setState({ kind: 'trouble', message: 'The fit did not start. Load the page again.' }),
+      )
+  }
+  const result = state.kind === 'done' ? state.result : null
+  return (
+    <section>
+      <LogDrawing
+        lines={[
+          { name: 'as logged', points: log.points, look: 'logged' },
+          ...(result
+            ? [
+                {
+                  name: 'the model, fitted',
+                  points: result.curve.map(([m, , c]) => [m, c] as const),
+                  look: 'model' as const,
+                },
+              ]
+            : []),
+        ]}
+        system={shop.units}
+        label={`${log.name}${result ? ' with the fitted model' : ''}`}
+      />
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        {state.kind === 'running' ? (
+          <>
+            <progress className="w-60" max={1} value={state.share} aria-label="Fitting the oven" />
+            <button
+              type="button"
+              className="btn"
+              onClick={() => {
+                task.current?.cancel()
+                setState({ kind: 'idle' })
+              }}
+            >
+              Cancel
+            </button>
+          </>
+        ) : (
+          <button type="button" className="btn btn-ember" onClick={start}>
+            Fit the oven to this log
+          </button>
+        )}
+        <p className="text-[12.5px] text-ink-2">For an empty oven; power as entered: volts times amps is the surest.</p>
+      </div>
+      {state.kind === 'trouble' && (
+        <p role="alert" className="mt-2 text-bad">
+          {state.message}
+        </p>
+      )}
+      {result && <FitResult result={result} log={log} oven={oven} edit={edit} />}
+    </section>
+  )
+}
+
+function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: OvenLog; oven: Oven; edit: EditOven }) {
+  const value = (name: FitFactor) => result.factors.find(f => f.factor === name)?.value ?? 1
+  const take = () => {
+    const fit: OvenFit = {
+      at: new Date().toISOString(),
+      logName: log.name,
+      wallK: value('wallK'),
+      wallC: value('wallC'),
+      mass: value('mass'),
+      leak: value('leak'),
+      power: value('power'),
+      residualK: result.residualK,
+      identified: result.factors.filter(f => f.identified).map(f => f.factor),
+    }
+    edit(o => ({ ...o, fit }))
+    toast('The oven’s model now follows this log.')
+  }
+  const climb = chamberOf(oven).heating
+  return (
+    <div className="mt-3 space-y-2">
+      <p className="text-[13.5px]">
+        Left after the fit: <strong>{result.residualK.toFixed(1)} K</strong> (root mean square),{' '}
+        {result.residualBeforeK.toFixed(0)} K before it. As it stands now the oven would settle near{' '}
+        {Math.round(climb.settlesAtC)} °C.
+      </p>
+      <table className="sheet max-w-xl">
+        <caption className="sr-only">What the log taught</caption>
+        <thead>
+          <tr>
+            <th>Against its size</th>
+            <th>Factor</th>
+            <th>The log says</th>
+          </tr>
+        </thead>
+        <tbody>
+          {result.factors.map(f => (
+            <tr key={f.factor}>
+              <td>{FACTOR_WORDS[f.factor]}</td>
+              <td className="font-semibold">
+                {f.value.toFixed(2)} {bandOf(f)}
+              </td>
+              <td>{f.identified ? 'yes' : <span className="text-ink-2">little: mostly as assumed</span>}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {result.notes.map(note => (
+        <p key={note} className="max-w-2xl border-l-3 border-rule-strong pl-3 text-[13px]">
+          {note}
+        </p>
+      ))}
+      <button type="button" className="btn btn-ember" onClick={take}>
+        Let the oven’s model follow it
+      </button>
+    </div>
+  )
+}
+
+/** 95 % either side, as a share. */
+const bandOf = ({ sd }: FactorEstimate) => `± ${Math.round(196 * sd)} %`
