@@ -76,6 +76,12 @@ describe('formatting', () => {
     expect(formatQuantity(2.2, 'length', 'imperial')).toBe('0.087 in')
   })
 
+  it('tells gauges and foil apart by hundredths of a millimetre', () => {
+    expect(formatQuantity(0.05, 'length', 'metric')).toBe('0.05 mm')
+    expect(formatQuantity(0.05, 'length', 'imperial')).toBe('0.002 in')
+    expect(formatQuantity(2.38, 'length', 'metric')).toBe('2.4 mm')
+  })
+
   it('puts both scales on a temperature to key in', () => {
     expect(formatBoth(1065.56, 'metric')).toBe('1066 °C 1950 °F')
     expect(formatBoth(1065.56, 'imperial')).toBe('1950 °F 1066 °C')

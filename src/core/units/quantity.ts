@@ -128,7 +128,8 @@ export function formatNumber(base: number, dimension: Dimension, system: System)
   if (dimension === 'temperature') return decimals(value, 0)
   if (dimension === 'duration') return decimals(value, 1)
   if (dimension === 'mass') return decimals(value, 2)
-  if (system === 'metric') return decimals(value, 1)
+  // Gauges and foil are told apart by hundredths, blades are not.
+  if (system === 'metric') return decimals(value, Math.abs(value) < 1 ? 2 : 1)
   return inchFraction(value) ?? decimals(value, 3)
 }
 

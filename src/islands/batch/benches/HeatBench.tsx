@@ -84,7 +84,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
           <Figure
             label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
             value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
-            unit={crowded.lagS <= 0 ? ': the last climb is slow' : 's, alone to crowded'}
+            unit={crowded.lagS <= 0 ? 'as the last climb is slow' : 's, alone to crowded'}
             working={[
               {
                 name: load.equalise.length > 0 ? 'Climb from the preheat' : 'Climb, the blade going in cold',

@@ -28,7 +28,7 @@ export function LeakField({ batch }: { batch: Batch }) {
             <strong>{packet.mark}</strong> {packet.leak}
             <button
               type="button"
-              className="link min-h-6"
+              className="link min-h-6 whitespace-nowrap"
               onClick={() =>
                 void editBatch(batch, `${packet.mark} held`, b => notePacket(b, packet.mark, { leak: null }))
               }
