@@ -7,5 +7,8 @@ export function format(instant: string): string {
   return formatDate(date, date.getFullYear() === new Date().getFullYear() ? 'd MMM, HH:mm' : 'd MMM yyyy')
 }
 
+/** The day alone, short: '3 Mar'. */
+export const day = (instant: string): string => formatDate(new Date(instant), 'd MMM')
+
 /** How long ago: '3 days ago'. */
 export const ago = (instant: string): string => formatDistanceToNowStrict(new Date(instant), { addSuffix: true })

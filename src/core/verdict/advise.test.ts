@@ -4,7 +4,7 @@ import { findGrade } from '../steel/grades'
 import { predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import type { Steel } from '../steel/steel'
-import { type AdviceRequest, advise } from './advise'
+import { type AdviceRequest, advise, readOn } from './advise'
 import { costOf, toughnessOf } from './worth'
 
 const steel = findGrade('X65Cr13') as Steel
@@ -40,6 +40,28 @@ describe('advice after a reading', () => {
     expect(option.hrc.mean).toBeGreaterThanOrEqual(59.5)
     expect(option.hrc.mean).toBeLessThanOrEqual(61)
     expect(option.why).toContain('61.7')
+  })
+
+  it('leaves a finished blade alone for a few per cent, and does not once a tenth is to be gained', () => {
+    const nearEdge = (mean: number) => best({ reading: { mean, u95: 0.6, stage: 'temper-2' } })
+    const gain = (mean: number) => {
+      const options = ask({ reading: { mean, u95: 0.6, stage: 'temper-2' } })
+      const chanceOf = (kind: string) => options.find(o => o.kind === kind)?.inTargetProbability ?? 0
+      return chanceOf('temper') - chanceOf('accept')
+    }
+    for (const mean of [60.5, 60.6, 60.7, 60.9, 61.1]) {
+      expect(nearEdge(mean).kind).toBe(gain(mean) > 0.1 ? 'temper' : 'accept')
+    }
+    // The second temper is not optional: it is advised for next to nothing.
+    const once = best({ route: route(200), reading: { mean: 60.6, u95: 0.6, stage: 'temper-1' } })
+    expect(once.kind).toBe('temper')
+  })
+
+  it('asks for more readings where they leave it open, and not where they settle it', () => {
+    const target = { min: 59.5, max: 61 }
+    expect(readOn({ mean: 60.6, u95: 1.5 }, target)).toBe(true)
+    expect(readOn({ mean: 60.6, u95: 0.5 }, target)).toBe(false)
+    expect(readOn({ mean: 54, u95: 1.5 }, target)).toBe(false)
   })
 
   it('never finishes an untempered blade, however well it reads', () => {

@@ -61,6 +61,22 @@ const TEMPER_RANGE_C = { min: 150, max: 550 } as const
 const CHANGE_SD = { share: 0.25, floor: 0.25 } as const
 /** A third temper for less than this is heat for nothing. Common practice, no published source. */
 const WORTH_A_TEMPER_HRC = 0.15
+/**
+ * What the hours of a way are worth in chance of success: a further temper on a finished blade has to gain a tenth, the second
+ * temper, which is not optional, next to nothing. Common practice, no published source.
+ */
+const EFFORT = {
+  accept: 0,
+  temper: 0.02,
+  temperAgain: 0.1,
+  cold: 0.1,
+  'anneal-and-reharden': 0.25,
+  scrap: 0.6,
+} as const
+/** Tempers after which a blade is finished. */
+const FINISHED_TEMPERS = 2
+/** Chances between which readings as wide as the target leave it open, so that reading on comes before doing anything. */
+const OPEN = { from: 0.05, to: 0.9 } as const
 /** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
 const SYMPTOM_SHIFT_HRC = 1
 
@@ -98,7 +114,7 @@ export function advise(request: AdviceRequest): AdviceOption[] {
     rehardenOption(context),
     scrapOption(context),
   ]
-  return options.filter(option => option !== null).sort((a, b) => worth(b) - worth(a))
+  return options.filter(option => option !== null).sort((a, b) => worth(b, request) - worth(a, request))
 }
 
 interface Context {
@@ -110,10 +126,19 @@ interface Context {
 }
 
 /** Chance of success, less what the hours and the risk of the option cost. Ranking only, never shown. */
-function worth(option: AdviceOption): number {
+function worth(option: AdviceOption, { route }: AdviceRequest): number {
   const risk = { low: 0, some: 0.04, high: 0.15 }[option.risk]
-  const effort = { accept: 0, temper: 0.02, cold: 0.04, 'anneal-and-reharden': 0.25, scrap: 0.6 }[option.kind]
-  return option.inTargetProbability - risk - effort
+  const again = option.kind === 'temper' && route.tempers.length >= FINISHED_TEMPERS
+  return option.inTargetProbability - risk - EFFORT[again ? 'temperAgain' : option.kind]
+}
+
+/**
+ * Whether more readings come before any decision: what is known is as wide as the target, and the target is neither surely met
+ * nor surely missed.
+ */
+export function readOn(reading: Pick<StageReading, 'mean' | 'u95'>, target: TargetHrc): boolean {
+  const now = chance({ mean: reading.mean, sd: Math.max(0.05, reading.u95 / 1.96) }, target)
+  return reading.u95 > (target.max - target.min) / 2 && now > OPEN.from && now < OPEN.to
 }
 
 /** Hardness after a further route, carried from the measured value by the model's difference. */

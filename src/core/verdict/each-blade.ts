@@ -6,7 +6,7 @@ import { latestStage, predictedAt, routeUpTo, stagesOf } from '../rockwell/stage
 import type { BlockCheck } from '../rockwell/verification'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
-import { type AdviceOption, type AdviceRequest, advise, type Stage } from './advise'
+import { type AdviceOption, type AdviceRequest, advise, readOn, type Stage, targetWithSymptom } from './advise'
 
 /** What one blade needs, by its own readings and files. */
 export interface BladeNeed {
@@ -16,6 +16,8 @@ export interface BladeNeed {
   readonly measured: number
   readonly u95: number
   readonly best: AdviceOption
+  /** More readings come first: what is known of it is as wide as the target. */
+  readonly readOn: boolean
 }
 
 /** Blades that need the same, as one load or one decision. */
@@ -94,7 +96,18 @@ function needOf(
     symptom: piece.group.symptom,
     can,
   })
-  return best ? { mark: piece.mark, groupId: piece.group.id, stage, measured, u95, best } : null
+  const wanted = targetWithSymptom(piece.group.target, piece.group.symptom)
+  return best
+    ? {
+        mark: piece.mark,
+        groupId: piece.group.id,
+        stage,
+        measured,
+        u95,
+        best,
+        readOn: readOn({ mean: measured, u95 }, wanted),
+      }
+    : null
 }
 
 function latestOf(

@@ -3,7 +3,7 @@ import type { Batch, Reading, Recipe } from '../../core/record/schemas'
 import { controlChart, RULE_WORDS } from '../../core/rockwell/control-chart'
 import { TREND_BY, type TrendBy, trendsOf } from '../../core/rockwell/trends'
 import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
-import { format } from '../../ui/dates'
+import { day, format } from '../../ui/dates'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 
 interface Props {
@@ -28,6 +28,7 @@ export function TrendsView({ batches, readings, recipes }: Props) {
   const values = points.map(p => ({
     value: what === 'hrc' ? p.hrc : (p.off ?? 0),
     label: `${p.batch}, ${p.blades} blades`,
+    day: day(p.at),
   }))
   const target = points.at(-1)?.target ?? null
   const one = points.every(p => p.target.min === target?.min && p.target.max === target?.max)
@@ -38,7 +39,7 @@ export function TrendsView({ batches, readings, recipes }: Props) {
   )
   return (
     <section>
-      <div className="mb-3 grid max-w-3xl grid-cols-2 gap-3 sm:grid-cols-5">
+      <div className="mb-3 grid max-w-5xl grid-cols-2 gap-3 sm:grid-cols-[140px_220px_220px_1fr_1fr]">
         <SelectField
           label="Sorted by"
           value={by}

@@ -1,7 +1,7 @@
 import type { ControlChart } from '../../core/rockwell/control-chart'
 
 interface Props {
-  readonly values: readonly { readonly value: number; readonly label: string }[]
+  readonly values: readonly { readonly value: number; readonly label: string; readonly day: string }[]
   readonly chart: ControlChart
   readonly unit: string
 }
@@ -11,6 +11,8 @@ const HEIGHT = 230
 const RANGE_HEIGHT = 90
 const LEFT = 54
 const RIGHT = 96
+const DAYS_HEIGHT = 16
+const MOST_DAYS = 14
 
 /** Individuals above, moving ranges below: centre, limits, and points that a rule names, marked by shape and number. */
 export function ControlChartDrawing({ values, chart, unit }: Props) {
@@ -42,7 +44,7 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
   )
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT + RANGE_HEIGHT}`}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT + RANGE_HEIGHT + DAYS_HEIGHT}`}
       className="w-full"
       role="img"
       aria-label={`Control chart of ${values.length} batches, ${unit}: centre ${chart.centre.toFixed(2)}, limits ${chart.lower.toFixed(2)} to ${chart.upper.toFixed(2)}, ${chart.signals.length} signals`}
@@ -88,6 +90,21 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
           </g>
         )
       })}
+      {values.map(
+        (v, i) =>
+          i % Math.ceil(values.length / MOST_DAYS) === 0 && (
+            <text
+              key={i}
+              x={x(i)}
+              y={HEIGHT + RANGE_HEIGHT + DAYS_HEIGHT - 4}
+              fontSize={11}
+              textAnchor="middle"
+              className="fill-ink-2"
+            >
+              {v.day}
+            </text>
+          ),
+      )}
       <line
         x1={LEFT}
         x2={WIDTH - RIGHT}

@@ -85,6 +85,7 @@ export function EachBladeView({ batch, shop, readings }: Props) {
                 <td>
                   {KIND[need.best.kind].toLowerCase()}
                   {need.best.temper && `, ${need.best.temper.atC} °C`}
+                  {need.readOn && <strong className="text-ember"> · read it on first</strong>}
                 </td>
                 <td>{hrcText(need.best.hrc.mean)}</td>
                 <td>{percentText(need.best.inTargetProbability)}</td>
