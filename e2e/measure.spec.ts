@@ -1,9 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { expect, expectAccessible, fill, openDemoBatch, test } from './shop'
 
-test('nine blades with three readings each go in by keyboard alone, a line and Enter a blade', async ({
-  page,
-}) => {
+test('nine blades with three readings each go in by keyboard alone, a line and Enter a blade', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Measure')
   await page.getByLabel('Readings of A1, HRC').focus()
   for (const mark of ['A1', 'A2', 'A3', 'A4', 'A5', 'B1', 'B2', 'B3', 'B4']) {

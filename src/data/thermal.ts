@@ -1,8 +1,8 @@
 /** Properties of the blade, its foil, plates and air. Textbook values, from memory, unless said. SI but °C. */
 export const STEEL_THERMAL = {
   densityKgPerM3: 7700,
-  /** Heating: 450 + 0.25·min(T, 700) J/kgK, with a transformation peak of 70 kJ/kg centred at 760 °C, σ 30 K. */
-  heating: { cp0: 450, cpPerC: 0.25, cpToC: 700, peakJPerKg: 70_000, peakC: 760, peakSigmaC: 30 },
+  /** Heating: 450 + 0.25·min(T, 700) J/kgK, with a transformation peak of 70 kJ/kg centred at 760 °C, σ 30 K; k = 24 + 0.003 T W/mK. */
+  heating: { cp0: 450, cpPerC: 0.25, cpToC: 700, peakJPerKg: 70_000, peakC: 760, peakSigmaC: 30, k0: 24, kPerC: 0.003 },
   /** Cooling as austenite: 500 + 0.12 T J/kgK; martensite gives back about 60 kJ/kg (50 to 85). */
   cooling: { cp0: 500, cpPerC: 0.12, martensiteJPerKg: 60_000 },
   source: 'textbook values, from memory',

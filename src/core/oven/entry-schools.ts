@@ -20,6 +20,8 @@ export interface EntryOutcome {
   /** Minutes from going in until the blade is there. */
   readonly inOvenMin: number | null
   readonly steepestKPerMin: number
+  /** The most the skin of a blade was ahead of its core, K. */
+  readonly skinAheadK: number
   /** Minutes the blade is within 5 °C of the soak when it has been held so long. */
   readonly soakMin: number
   readonly energyKWh: number
@@ -62,6 +64,7 @@ export function compareEntries(request: EntryRequest): EntryOutcome[] {
       totalMin: total,
       inOvenMin: arrived === null || inserted === null ? null : arrived - inserted,
       steepestKPerMin: Math.max(...ran.load.map(load => load.steepestKPerMin)),
+      skinAheadK: Math.max(...ran.load.map(load => load.skinAheadK)),
       soakMin,
       energyKWh: ran.energyKWh,
       curve: total === null ? ran.curve : ran.curve.filter(([min]) => min <= total),

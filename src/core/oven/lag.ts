@@ -15,6 +15,9 @@ export function heatingCp(tempC: number): number {
   return cp0 + cpPerC * Math.min(tempC, cpToC) + peak
 }
 
+/** Conductivity of the blade on heating, W/mK. Source: STEEL_THERMAL. */
+export const heatingK = (tempC: number): number => heating.k0 + heating.kPerC * tempC
+
 /** Conductivity of air, W/mK. Source: k = 0.0243 (T/273.15)^0.8, from memory. */
 const airConductivity = (tempC: number) => 0.0243 * (kelvinFromC(tempC) / 273.15) ** 0.8
 

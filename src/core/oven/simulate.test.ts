@@ -2,9 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OVEN_BUILDS, OVEN_PRESETS, type OvenPreset, WALL_MATERIALS } from '../../data/ovens'
 import { compareEntries } from './entry-schools'
+import { heatingCp, heatingK } from './lag'
 import { solveInPlace } from './linear'
 import { type DetailedOven, OvenModel } from './oven-model'
-import { rackView, simulateOven } from './simulate'
+import { rackView, simulateOven, skinAhead } from './simulate'
 import { wallGrid } from './wall'
 
 const detailed = (name: OvenPreset['name']): DetailedOven => {
@@ -205,6 +206,35 @@ describe('the solver', () => {
         })
       }),
     )
+  })
+})
+
+describe('skin against core', () => {
+  it('is the series solution of a slab whose surface rises steadily', () => {
+    // Fourier: after long times the core of a slab lags its surface by (t/2)²/(2α)·rate; summed here from the transient series.
+    const [rho, k, c, half, rate] = [7700, heatingK(400), heatingCp(400), 0.003, 4]
+    const alpha = k / (rho * c)
+    const t = 20
+    let lag = (rate * half ** 2) / (2 * alpha)
+    for (let n = 0; n < 40; n++) {
+      const m = ((2 * n + 1) * Math.PI) / 2
+      lag -= ((2 * rate * half ** 2) / alpha) * ((-1) ** n / m ** 3) * Math.exp((-(m ** 2) * alpha * t) / half ** 2)
+    }
+    expect(skinAhead(6, 400, rate) / lag).toBeCloseTo(1, 2)
+  })
+
+  it('is under two kelvin in a knife, and most when it goes straight in', () => {
+    const entries = compareEntries({
+      oven: medium,
+      austenitizeC: 1060,
+      soakMin: 15,
+      equalise: [],
+      load: [{ ...BLADE, count: 4, view: 0.5 }],
+    })
+    const of = (school: string) => entries.find(e => e.school === school)?.skinAheadK ?? Number.NaN
+    expect(of('straight-in')).toBeLessThan(2)
+    expect(of('straight-in')).toBeGreaterThan(of('on-the-way-up'))
+    expect(of('on-the-way-up')).toBeGreaterThan(of('from-cold'))
   })
 })
 

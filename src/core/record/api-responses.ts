@@ -72,6 +72,7 @@ export const ovenResponse = z.object({
       withinFiveCMin: z.number().nullable(),
       soakMin: z.number(),
       steepestKPerMin: z.number(),
+      skinAheadK: z.number(),
       peakC: z.number(),
     }),
   ),

@@ -5,7 +5,7 @@ import { type Load, preheatsOf, usualEntry } from '../../../../core/plan/tray'
 import { detailedOven } from '../../../../core/record/oven-record'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
-import { formatQuantity, type System } from '../../../../core/units/quantity'
+import { formatDifference, formatQuantity, type System } from '../../../../core/units/quantity'
 import type { EntrySchool } from '../../../../data/ovens'
 import { editBatch } from '../../../../store/batches'
 import { HeatGrid, plotScale } from '../../../../ui/drawings/HeatGrid'
@@ -80,7 +80,7 @@ export function EntryView({ batch, load, oven, shop }: Props) {
               <th>Entry</th>
               <th>Oven on to soak done</th>
               <th>Blade in oven before its soak</th>
-              <th>Steepest</th>
+              <th>Steepest, skin ahead of core</th>
               <th>Energy</th>
               <th>What for</th>
             </tr>
@@ -100,7 +100,9 @@ export function EntryView({ batch, load, oven, shop }: Props) {
                 </td>
                 <td className="!py-0.5 font-semibold">{time(o.totalMin)}</td>
                 <td className="!py-0.5">{time(o.inOvenMin)}</td>
-                <td className="!py-0.5">{perMin(o.steepestKPerMin)}</td>
+                <td className="!py-0.5">
+                  {perMin(o.steepestKPerMin)}, {formatDifference(o.skinAheadK, shop.units).replace(/^\+/, '')}
+                </td>
                 <td className="!py-0.5">{o.energyKWh.toFixed(1)} kWh</td>
                 <td className="!py-0.5 text-ink-2">{WORDS[o.school].says}</td>
               </tr>
