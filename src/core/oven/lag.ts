@@ -19,7 +19,7 @@ export function heatingCp(tempC: number): number {
 export const heatingK = (tempC: number): number => heating.k0 + heating.kPerC * tempC
 
 /** Conductivity of air, W/mK. Source: k = 0.0243 (T/273.15)^0.8, from memory. */
-const airConductivity = (tempC: number) => 0.0243 * (kelvinFromC(tempC) / 273.15) ** 0.8
+export const airConductivity = (tempC: number) => 0.0243 * (kelvinFromC(tempC) / 273.15) ** 0.8
 
 export interface PacketState {
   readonly foilC: number

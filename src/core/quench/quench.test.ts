@@ -43,7 +43,7 @@ describe('one blade between plates', () => {
       stack.step(steel, blade(3), conditions, dt)
       s += dt
     }
-    expect(Math.abs(meanOf(steel) - reference)).toBeLessThan(4)
+    expect(Math.abs(meanOf(steel) - reference)).toBeLessThan(0.5)
   })
 
   // Same source: seconds to 500, 180, 100 and 60 °C, and the rate from 800 to 500 °C, contact 800.
@@ -53,17 +53,18 @@ describe('one blade between plates', () => {
     [4, 9.8, 24.3, 44.9, 98.1, 49],
     [5, 12.5, 31.1, 60.2, 590, 39],
   ])('of %i mm', (thicknessMm, to500, to180, to100, to60, rate) => {
-    const [one] = quench(request({ blade: blade(thicknessMm) })).blades
+    const [one] = quench(request({ blade: blade(thicknessMm), airWPerM2K: 8, clampedS: 900 })).blades
     const near = (mark: number, reference: number, within: number) =>
       expect(
         Math.abs((one?.secondsTo[String(mark)] ?? Number.POSITIVE_INFINITY) / reference - 1),
         `${mark}`,
       ).toBeLessThan(within)
-    near(500, to500, 0.03)
-    near(180, to180, 0.03)
-    near(100, to100, 0.04)
-    near(60, to60, thicknessMm === 5 ? 0.35 : 0.08)
-    expect(Math.abs((one?.rate800to500CPerS ?? 0) / rate - 1)).toBeLessThan(0.04)
+    near(500, to500, 0.01)
+    near(180, to180, 0.01)
+    near(100, to100, 0.01)
+    // 5 mm comes to rest with its plates near 60 °C: there a tenth of a degree is a minute.
+    near(60, to60, thicknessMm === 5 ? 0.35 : 0.03)
+    expect(Math.abs((one?.rate800to500CPerS ?? 0) / rate - 1)).toBeLessThan(0.01)
   })
 
   it('is bare-hand warm in 1 to 4 min with compressed air (common practice)', () => {
@@ -130,7 +131,7 @@ describe('blade after blade', () => {
     [35, [25, 77, 117, 149, 174]],
   ])('with %i W/m²K to air the plates start at %j', (air, starts) => {
     series(air).blades.forEach((one, i) => {
-      expect(Math.abs(one.plateStartC - (starts[i] as number))).toBeLessThan(14)
+      expect(Math.abs(one.plateStartC - (starts[i] as number))).toBeLessThan(1)
     })
   })
 
@@ -138,7 +139,7 @@ describe('blade after blade', () => {
     const { pauseAfter, recoverS, blades, cautions } = series(8)
     expect(pauseAfter).toBeGreaterThanOrEqual(2)
     expect(pauseAfter).toBeLessThanOrEqual(4)
-    expect(Math.abs((blades[3]?.leavesC ?? 0) - 222)).toBeLessThan(15)
+    expect(Math.abs((blades[3]?.leavesC ?? 0) - 222)).toBeLessThan(1)
     expect(recoverS).toBeGreaterThan(600)
     expect(cautions.map(c => c.code)).toContain('plates-hot')
   })
@@ -165,8 +166,8 @@ describe('without plates', () => {
     ['oil', 0, 5.7, 26.1],
   ] as const)('%s, foil %f mm', (medium, foilMm, to500, to100) => {
     const [one] = quench(request({ medium, foilMm })).blades
-    expect(Math.abs((one?.secondsTo['500'] ?? 0) / to500 - 1)).toBeLessThan(0.2)
-    expect(Math.abs((one?.secondsTo['100'] ?? 0) / to100 - 1)).toBeLessThan(0.25)
+    expect(Math.abs((one?.secondsTo['500'] ?? 0) / to500 - 1)).toBeLessThan(0.08)
+    expect(Math.abs((one?.secondsTo['100'] ?? 0) / to100 - 1)).toBeLessThan(0.06)
   })
 })
 

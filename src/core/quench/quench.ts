@@ -1,6 +1,6 @@
 import { CONTACT, STEEL_THERMAL } from '../../data/thermal'
 import type { Caution, WorkingLine } from '../result'
-import { airLoss, MEDIA } from './air-loss'
+import { airLoss, MEDIA, mediumC } from './air-loss'
 import { halfBlade, meanOf, PlateStack, type Plates, type Size, type StackConditions } from './plate-stack'
 import { coolingCapacity } from './steel-enthalpy'
 
@@ -201,7 +201,7 @@ function lumpedQuench(request: QuenchRequest): Quench {
   const curve: [number, number, number][] = [[0, request.fromC, request.ambientC]]
   let c = request.fromC
   let s = 0
-  while (s < 3600 && c > Math.max(HANDLE_C, request.ambientC + 5) - 1) {
+  while (s < 3600 && c > Math.max(HANDLE_C, mediumC(medium, request.ambientC) + 5) - 1) {
     const dt = s < 20 ? 0.02 : 0.2
     const next =
       c -

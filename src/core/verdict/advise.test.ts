@@ -57,6 +57,12 @@ describe('advice after a reading', () => {
     expect(once.kind).toBe('temper')
   })
 
+  it('tempers an edge that chipped even where it reads in the moved target', () => {
+    const asked = { reading: { mean: 60, u95: 0.5, stage: 'temper-2' }, target: { min: 59.5, max: 61.5 } } as const
+    expect(best(asked).kind).toBe('accept')
+    expect(best({ ...asked, symptom: 'chips' }).kind).toBe('temper')
+  })
+
   it('asks for more readings where they leave it open, and not where they settle it', () => {
     const target = { min: 59.5, max: 61 }
     expect(readOn({ mean: 60.6, u95: 1.5 }, target)).toBe(true)
@@ -121,8 +127,9 @@ describe('advice after a reading', () => {
         fc.double({ min: 50, max: 66, noNaN: true }),
         fc.double({ min: 0.1, max: 3, noNaN: true }),
         fc.double({ min: 54, max: 62, noNaN: true }),
-        (mean, u95, min) => {
-          const options = ask({ reading: { mean, u95, stage: 'temper-2' }, target: { min, max: min + 1.5 } })
+        fc.constantFrom(null, 'chips' as const, 'rolls' as const),
+        (mean, u95, min, symptom) => {
+          const options = ask({ reading: { mean, u95, stage: 'temper-2' }, target: { min, max: min + 1.5 }, symptom })
           const accept = options.find(o => o.kind === 'accept')
           for (const option of options) {
             expect(option.inTargetProbability).toBeGreaterThanOrEqual(0)

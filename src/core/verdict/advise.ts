@@ -126,10 +126,12 @@ interface Context {
 }
 
 /** Chance of success, less what the hours and the risk of the option cost. Ranking only, never shown. */
-function worth(option: AdviceOption, { route }: AdviceRequest): number {
+function worth(option: AdviceOption, { route, symptom }: AdviceRequest): number {
   const risk = { low: 0, some: 0.04, high: 0.15 }[option.risk]
-  const again = option.kind === 'temper' && route.tempers.length >= FINISHED_TEMPERS
-  return option.inTargetProbability - risk - EFFORT[again ? 'temperAgain' : option.kind]
+  const finished = route.tempers.length >= FINISHED_TEMPERS
+  // An edge that has failed as it is asks for the heat: nothing is taken off for it.
+  const effort = option.kind !== 'temper' || !finished ? EFFORT[option.kind] : symptom ? 0 : EFFORT.temperAgain
+  return option.inTargetProbability - risk - effort
 }
 
 /**
