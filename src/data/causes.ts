@@ -41,8 +41,8 @@ export const CAUSES = {
   tests: {
     scatter: 'Read twice more, three diameters away.',
     'under-soaked': 'Harden a scrap with twice the soak: it comes out harder.',
-    'oven-cold': 'A second thermocouple beside the blades, or a scrap 20 °C hotter: it comes out harder.',
-    'oven-hot': 'Chill a scrap at −75 °C or colder: it gains several points. A scrap 20 °C cooler comes out harder.',
+    'oven-cold': 'A second thermocouple beside the blades, or a scrap 20 K hotter: it comes out harder.',
+    'oven-hot': 'Chill a scrap at −75 °C or colder: it gains several points. A scrap 20 K cooler comes out harder.',
     leak: 'Grind 0.1 mm off a spot and read there: it is harder below the skin.',
     'slow-quench': 'Quench a scrap bare in fast air or oil from the same soak: it comes out harder.',
     'wrong-steel': 'A spark or a magnet after the soak, the mill’s certificate, or a sample to a laboratory.',

@@ -1,5 +1,6 @@
-import type { ReactNode } from 'react'
+import { Children, type ReactNode } from 'react'
 import type { WorkingLine } from '../core/result'
+import { Prose } from './Units'
 import { Working } from './Working'
 
 interface BenchProps {
@@ -64,7 +65,7 @@ export function Figure({ label, value, unit, working, note, tone }: FigureProps)
 export function CautionNote({ children }: { children: ReactNode }) {
   return (
     <div role="note" className="caution my-3">
-      {children}
+      {Children.map(children, child => (typeof child === 'string' ? <Prose>{child}</Prose> : child))}
     </div>
   )
 }
@@ -77,7 +78,7 @@ export function Warnings({ lines }: { lines: readonly { readonly code: string; r
       {lines.map(line => (
         <li key={line.code} className="border-l-3 border-bad pl-3 text-[13px]">
           <strong className="text-bad">Mind: </strong>
-          {line.message}
+          <Prose>{line.message}</Prose>
         </li>
       ))}
     </ul>

@@ -2,6 +2,8 @@ import { runStateAt } from '../../core/plan/run-state'
 import type { TemperLoad } from '../../core/plan/tray'
 import { foilMarkLine } from '../../core/plan/words'
 import type { Batch, Run } from '../../core/record/schemas'
+import { formatBoth } from '../../core/units/quantity'
+import { useSystem } from '../../ui/Units'
 import { clockText } from './clock-text'
 
 interface Props {
@@ -14,6 +16,7 @@ interface Props {
 
 /** What happened, in order; and on to the readings, or to a temper that was added since. */
 export function RunDone({ batch, run, waiting, onAgain }: Props) {
+  const system = useSystem()
   const { confirmed } = runStateAt(run, 0, null)
   const remarks = run.events.filter(e => e.kind === 'remark')
   return (
@@ -28,7 +31,7 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
             Temper {waiting[0].round} alone
             <small>
               {waiting
-                .map(load => `${foilMarkLine(load.pieces.map(p => p.mark))} at ${Math.round(load.atC)} °C`)
+                .map(load => `${foilMarkLine(load.pieces.map(p => p.mark))} at ${formatBoth(load.atC, system)}`)
                 .join('; ')}
             </small>
           </button>

@@ -1,4 +1,5 @@
 import type { Workshop } from '../../core/record/schemas'
+import { inShopUnits } from '../../core/units/prose'
 import { USUAL_BOX_MM } from '../../data/cold'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
@@ -20,9 +21,9 @@ export function ColdPart({ shop, edit }: Props) {
         value={cold.medium}
         options={[
           ['none', 'nothing colder than the room'],
-          ['freezer', 'a freezer, −18 °C'],
-          ['dry-ice', 'dry ice, −75 °C'],
-          ['liquid-nitrogen', 'liquid nitrogen, −196 °C'],
+          ['freezer', inShopUnits('a freezer, −18 °C', shop.units)],
+          ['dry-ice', inShopUnits('dry ice, −75 °C', shop.units)],
+          ['liquid-nitrogen', inShopUnits('liquid nitrogen, −196 °C', shop.units)],
         ]}
         onCommit={medium => set({ medium })}
       />

@@ -1,4 +1,6 @@
 import type { BoxBlade, BoxMm, BoxPlace } from '../../core/cold/box'
+import { formatNumber, formatQuantity } from '../../core/units/quantity'
+import { useSystem } from '../Units'
 
 interface Props {
   readonly box: BoxMm
@@ -17,6 +19,9 @@ const BETWEEN = 34
 
 /** The cold box to scale: a cut across it with the bath's level, and from above; the blades on edge where they stand. */
 export function BoxDrawing({ box, blades, places, levelMm, says }: Props) {
+  const system = useSystem()
+  const side = (mm: number) => formatNumber(mm, 'length', system)
+  const size = `${side(box.length)} × ${side(box.width)} × ${formatQuantity(box.depth, 'length', system)}`
   const scale = Math.min(
     (HEIGHT - HEAD - FOOT - 2 * WALL) / Math.max(box.depth, box.width),
     (740 - BETWEEN - 4 * WALL) / (box.width + box.length),
@@ -36,7 +41,7 @@ export function BoxDrawing({ box, blades, places, levelMm, says }: Props) {
         cut across, lid loose
       </text>
       <text x={above.x} y={12} fontSize={13} className="fill-ink-2">
-        from above, {Math.round(box.length)} × {Math.round(box.width)} × {Math.round(box.depth)} mm inside; {says}
+        from above, {size} inside; {says}
       </text>
       <path d={`M${cut.x - WALL} ${HEAD - 1} H${cut.x + cut.w + WALL}`} className="stroke-ink" strokeWidth={3} />
       {surface !== null && (

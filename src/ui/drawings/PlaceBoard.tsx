@@ -9,6 +9,8 @@ export interface PlacedReading {
   readonly place: Place | null
 }
 
+import { Prose } from '../Units'
+
 interface Props {
   readonly blade: Blade
   readonly mark: string
@@ -124,10 +126,12 @@ export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }
       </svg>
       <figcaption className="flex min-h-9 flex-wrap items-center gap-x-4 text-[12.5px] text-ink-2">
         <span className={troubles.length > 0 ? 'text-bad' : undefined}>
-          {at === null
-            ? `Point at the blade: indents ${rules.minimumSpacingMm.toFixed(1)} mm apart, ${rules.minimumEdgeMm.toFixed(1)} mm from an edge, none on the bevel.`
-            : (troubles[0]?.message ??
-              `${at.xMm.toFixed(0)} mm from the butt, ${at.yMm.toFixed(0)} from the spine: a reading may be taken here.`)}
+          <Prose>
+            {at === null
+              ? `Point at the blade: indents ${rules.minimumSpacingMm.toFixed(1)} mm apart, ${rules.minimumEdgeMm.toFixed(1)} mm from an edge, none on the bevel.`
+              : (troubles[0]?.message ??
+                `${at.xMm.toFixed(0)} mm from the butt, ${at.yMm.toFixed(0)} mm from the spine: a reading may be taken here.`)}
+          </Prose>
         </span>
         {suggested[0] && (
           <button type="button" className="link min-h-9" onClick={() => suggested[0] && onPlace(suggested[0])}>

@@ -9,7 +9,7 @@ export function Expected({ plan, route }: { plan: GroupPlan; route: Route | null
   const { grade, experience, prediction } = plan
   const measured = useMemo(() => route && predict(grade, route, experience), [grade, route, experience])
   if (!measured)
-    return <strong className="text-bad">The blade never came within 5 °C of its soak: it is under-soaked.</strong>
+    return <strong className="text-bad">The blade never came within 5° of its soak: it is under-soaked.</strong>
   return (
     <>
       With what really happened it should finish at <strong>{hrcText(measured.finalHrc.mean)} HRC</strong>{' '}

@@ -1,4 +1,5 @@
 import { type BatchGroup, BOUNDS, type Workshop } from '../../../../core/record/schemas'
+import { inShopUnits } from '../../../../core/units/prose'
 import { BATHS, type BathFluid } from '../../../../data/cold'
 import { saveShop } from '../../../../store/records'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
@@ -10,7 +11,7 @@ import type { BenchProps } from '../bench-props'
 const SNAP_TEMPER_C = 150
 
 /** When the cold comes, and what comes before it: both decide how much of the soft austenite it still turns. */
-function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
+function ColdTiming({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
   const { group } = plan
   const { cold } = group.route
   if (!cold) return null
@@ -34,7 +35,7 @@ function ColdTiming({ batch, plan }: Pick<BenchProps, 'batch' | 'plan'>) {
         value={cold.snapTemperC === undefined ? 'nothing' : 'snap'}
         options={[
           ['nothing', 'nothing'],
-          ['snap', 'a snap temper, 150 °C 1 h'],
+          ['snap', inShopUnits(`a snap temper, ${SNAP_TEMPER_C} °C 1 h`, shop.units)],
         ]}
         hint={cold.snapTemperC === undefined ? undefined : 'For shapes that crack; the cold then does less.'}
         onCommit={before => set('Snap temper', { snapTemperC: before === 'snap' ? SNAP_TEMPER_C : undefined })}
@@ -79,7 +80,7 @@ export function ColdFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'pl
         max={60}
         onCommit={airChangesPerH => set({ room: { ...cold.room, airChangesPerH } })}
       />
-      <ColdTiming batch={batch} plan={plan} />
+      <ColdTiming batch={batch} plan={plan} shop={shop} />
     </div>
   )
 }

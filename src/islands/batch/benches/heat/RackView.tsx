@@ -10,6 +10,7 @@ import type { Result } from '../../../../core/result'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { RackBoard } from '../../../../ui/drawings/RackBoard'
+import { Prose } from '../../../../ui/Units'
 
 interface Props {
   readonly batch: Batch
@@ -51,7 +52,7 @@ export function RackView({ batch, load, oven, shop, heat }: Props) {
       />
       {warnings.map(w => (
         <p key={w.code} className="mt-1 text-[13px]">
-          <strong className="text-bad">{foilMarkLine(w.marks)}</strong> {w.message}
+          <strong className="text-bad">{foilMarkLine(w.marks)}</strong> <Prose>{w.message}</Prose>
         </p>
       ))}
       <SoakClocks batch={batch} load={load} oven={oven} shop={shop} places={places} heat={heat} />

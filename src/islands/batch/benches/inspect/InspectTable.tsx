@@ -7,6 +7,7 @@ import { BENT_AT, COLOUR_WORDS, COLOURS } from '../../../../data/inspection'
 import { editBatch } from '../../../../store/batches'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { Prose } from '../../../../ui/Units'
 import type { GroupPlan } from '../../use-plan'
 
 interface Props {
@@ -182,7 +183,7 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
       <ul className="mt-2 grid gap-x-4 gap-y-1 text-[13px] sm:grid-cols-2">
         {reasons.map(reason => (
           <li key={reason} className="border-l-3 border-rule-strong pl-3">
-            {reason}
+            <Prose>{reason}</Prose>
           </li>
         ))}
       </ul>

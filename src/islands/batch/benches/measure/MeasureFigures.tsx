@@ -1,6 +1,7 @@
 import type { ReadingSummary } from '../../../../core/rockwell/readings'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
+import { Prose } from '../../../../ui/Units'
 import { hrcText, percentText } from '../bench-props'
 
 interface FiguresProps {
@@ -93,8 +94,9 @@ export function MeasureFigures(props: FiguresProps) {
       <Warnings lines={warnings} />
       {summary && (
         <p className="text-[13px] text-ink-2">
-          Indents at least {summary.rules.minimumSpacingMm.toFixed(1)} mm apart and{' '}
-          {summary.rules.minimumEdgeMm.toFixed(1)} mm from an edge.
+          <Prose>
+            {`Indents at least ${summary.rules.minimumSpacingMm.toFixed(1)} mm apart and ${summary.rules.minimumEdgeMm.toFixed(1)} mm from an edge.`}
+          </Prose>
         </p>
       )}
       {batchMean && (

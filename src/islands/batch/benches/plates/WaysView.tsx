@@ -3,8 +3,9 @@ import { oneSidedBow } from '../../../../core/quench/one-sided'
 import { seconds800to500Of } from '../../../../core/quench/quench'
 import type { Blade, Workshop } from '../../../../core/record/schemas'
 import { predict } from '../../../../core/steel/predict'
-import { formatQuantity } from '../../../../core/units/quantity'
+import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { CONTACT } from '../../../../data/thermal'
+import { Prose } from '../../../../ui/Units'
 import { useAnswer } from '../../../../workers/use-answer'
 import { type BenchProps, hrcText } from '../bench-props'
 import { quenchRequestOf } from './plates-request'
@@ -26,11 +27,14 @@ export function WaysView({ blade, plan, shop }: Props) {
     ['plates, as they are', useAnswer('quench', base)],
     ['plates in air blast', useAnswer('quench', { ...base, airWPerM2K: CONTACT.airBlast })],
     [
-      `plates ${THICKER_MM} mm thicker`,
+      `plates ${formatQuantity(THICKER_MM, 'length', shop.units)} thicker`,
       useAnswer('quench', { ...base, plates: { ...base.plates, thicknessMm: base.plates.thicknessMm + THICKER_MM } }),
     ],
     [`clamped ${LATE_S} s late`, useAnswer('quench', { ...base, delayS: LATE_S })],
-    ['a gap of 0.1 mm by a fold', useAnswer('quench', { ...base, clearanceMm: 0.1 })],
+    [
+      `a gap of ${formatQuantity(0.1, 'length', shop.units)} by a fold`,
+      useAnswer('quench', { ...base, clearanceMm: 0.1 }),
+    ],
     ['fast oil, bare', useAnswer('quench', { ...base, medium: 'oil' as const, foilMm: 0 })],
     ['a fan, bare', useAnswer('quench', { ...base, medium: 'fan-air' as const, foilMm: 0 })],
     ['still air, in foil', useAnswer('quench', { ...base, medium: 'still-air' as const })],
@@ -44,12 +48,14 @@ export function WaysView({ blade, plan, shop }: Props) {
       <table className="sheet">
         <caption className="mb-1 text-left text-[12.5px] text-ink-2">
           {blade.mark}, {formatQuantity(blade.thicknessMm, 'length', shop.units)}; this grade wants {slowest} s or less
-          from 800 to 500 °C
+          <Prose>from 800 to 500 °C</Prose>
         </caption>
         <thead>
           <tr>
             <th>Way</th>
-            <th>800 to 500 °C, s</th>
+            <th>
+              <Prose>800 to 500 °C, s</Prose>
+            </th>
             <th>Hand-warm, s</th>
             <th>As quenched, HRC</th>
             <th>Chromium lost to slow cooling</th>
@@ -79,9 +85,9 @@ export function WaysView({ blade, plan, shop }: Props) {
         </tbody>
       </table>
       <p className="mt-2 max-w-2xl text-[13px]">
-        Laid on one plate before it is clamped, it is {Math.round(bow.gradientK)} K hotter on top and bows{' '}
-        {bow.bowMm.toFixed(2)} mm within three seconds. The clamp takes that out again; what stays as warp is not
-        foretold.
+        Laid on one plate before it is clamped, it is {formatDifference(bow.gradientK, shop.units).replace(/^\+/, '')}{' '}
+        hotter on top and bows <Prose>{`${bow.bowMm.toFixed(2)} mm`}</Prose> within three seconds. The clamp takes that
+        out again; what stays as warp is not foretold.
       </p>
     </div>
   )

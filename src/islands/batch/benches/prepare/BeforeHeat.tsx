@@ -5,6 +5,7 @@ import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { Prose } from '../../../../ui/Units'
 import { Working } from '../../../../ui/Working'
 import { editBlade } from '../../edit'
 
@@ -48,7 +49,9 @@ export function BeforeHeat({ batch, shop }: { batch: Batch; shop: Workshop }) {
                   )}
                 </td>
                 <td>
-                  {prepared.skinMm < 0.01 ? 'under 0.01 mm' : `${prepared.skinMm.toFixed(2)} mm`} a side{' '}
+                  <Prose>
+                    {prepared.skinMm < 0.01 ? 'under 0.01 mm a side' : `${prepared.skinMm.toFixed(2)} mm a side`}
+                  </Prose>{' '}
                   <Working of={`Skin of ${blade.mark}`} lines={prepared.working} />
                 </td>
                 <td>

@@ -2,6 +2,7 @@ import { packetOf } from '../../../../core/plan/packets'
 import type { Batch, BatchGroup, Reading } from '../../../../core/record/schemas'
 import { routeUpTo, stageLabel } from '../../../../core/rockwell/stages'
 import { CAUSES } from '../../../../data/causes'
+import { Prose } from '../../../../ui/Units'
 import { useAnswer } from '../../../../workers/use-answer'
 import type { GroupPlan } from '../../use-plan'
 import { hrcText, percentText } from '../bench-props'
@@ -58,7 +59,9 @@ export function CausesView({ batch, group, plan, stage, measured, readings, pred
                 </svg>
               </td>
               <td>{hrcText(cause.givesHrc)}</td>
-              <td className="text-[13px] text-ink-2">{cause.test}</td>
+              <td className="text-[13px] text-ink-2">
+                <Prose>{cause.test}</Prose>
+              </td>
             </tr>
           ))}
         </tbody>

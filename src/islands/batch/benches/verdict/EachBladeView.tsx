@@ -4,9 +4,10 @@ import { foilMarkLine } from '../../../../core/plan/words'
 import { coldToC } from '../../../../core/record/defaults'
 import type { Batch, Reading, Workshop } from '../../../../core/record/schemas'
 import { stageLabel } from '../../../../core/rockwell/stages'
-import { formatBoth } from '../../../../core/units/quantity'
+import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { type NeedGroup, withPieceTemper } from '../../../../core/verdict/each-blade'
 import { editBatch } from '../../../../store/batches'
+import { Prose } from '../../../../ui/Units'
 import { useAnswer } from '../../../../workers/use-answer'
 import { hrcText, percentText } from '../bench-props'
 import { KIND } from './kind-words'
@@ -32,7 +33,9 @@ export function EachBladeView({ batch, shop, readings }: Props) {
     if (!temper) return
     void editBatch(batch, `Temper ${foilMarkLine(group.marks)}`, b => withPieceTemper(b, group.marks, temper)).then(
       () =>
-        toast(`Temper at ${temper.atC} °C for ${foilMarkLine(group.marks)}: it stands at Temper and in the next run.`),
+        toast(
+          `Temper at ${formatBoth(temper.atC, shop.units)} for ${foilMarkLine(group.marks)}: it stands at Temper and in the next run.`,
+        ),
     )
   }
   return (
@@ -51,7 +54,7 @@ export function EachBladeView({ batch, shop, readings }: Props) {
               <p className="text-[12.5px] text-ink-2">
                 To {hrcText(group.fromHrc)}
                 {group.toHrc - group.fromHrc > 0.05 ? ` to ${hrcText(group.toHrc)}` : ''} HRC, in target at least{' '}
-                {percentText(group.leastProbability)}. {group.marks.length === 1 ? group.why : ''}
+                {percentText(group.leastProbability)}. <Prose>{group.marks.length === 1 ? group.why : ''}</Prose>
               </p>
             </div>
             {group.temper && group.kind === 'temper' && (
@@ -84,7 +87,7 @@ export function EachBladeView({ batch, shop, readings }: Props) {
                 </td>
                 <td>
                   {KIND[need.best.kind].toLowerCase()}
-                  {need.best.temper && `, ${need.best.temper.atC} °C`}
+                  {need.best.temper && `, ${formatQuantity(need.best.temper.atC, 'temperature', shop.units)}`}
                   {need.readOn && <strong className="text-ember"> · read it on first</strong>}
                 </td>
                 <td>{hrcText(need.best.hrc.mean)}</td>

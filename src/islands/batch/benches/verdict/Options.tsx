@@ -1,11 +1,10 @@
-import type { LocalAnswer } from '../../../../core/record/questions/local'
 import type { Workshop } from '../../../../core/record/schemas'
 import { formatBoth } from '../../../../core/units/quantity'
 import { costOf, toughnessOf } from '../../../../core/verdict/worth'
+import { Prose } from '../../../../ui/Units'
 import { hrcText, percentText } from '../bench-props'
 import { KIND } from './kind-words'
-
-type Option = LocalAnswer<'advise'>['options'][number]
+import type { Option } from './take-option'
 
 interface Props {
   readonly options: readonly Option[]
@@ -37,7 +36,9 @@ export function Options({ options, onTake, shop, measuredHrc }: Props) {
               {KIND[option.kind]}
               {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
             </h3>
-            <p className="text-[13px]">{option.why}</p>
+            <p className="text-[13px]">
+              <Prose>{option.why}</Prose>
+            </p>
             <p className="text-[12.5px] text-ink-2">
               {option.kind === 'scrap'
                 ? ''

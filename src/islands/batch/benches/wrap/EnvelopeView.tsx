@@ -10,6 +10,7 @@ import { TemplateDrawing } from '../../../../ui/foil/TemplateDrawing'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { foldTemplatePdf, type Paper } from '../../../../ui/pdf/fold-template-pdf'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { Prose } from '../../../../ui/Units'
 import { download } from '../../../save-everything'
 import type { WrapProps } from './wrap-props'
 
@@ -68,8 +69,8 @@ export function EnvelopeView({ batch, mm }: WrapProps) {
           SVG
         </button>
         <p className="text-[12.5px] text-ink-2">
-          A seam is {layers.seam} layers, {(layers.seam * FOIL.thicknessMm).toFixed(2)} mm; {layers.crossing} where an
-          end fold crosses it.
+          A seam is {layers.seam} layers, <Prose>{`${(layers.seam * FOIL.thicknessMm).toFixed(2)} mm`}</Prose>;{' '}
+          {layers.crossing} where an end fold crosses it.
         </p>
       </div>
     </div>

@@ -2,6 +2,7 @@ import { compareProtection } from '../../../../core/foil/protection'
 import { countOf } from '../../../../core/plan/tray'
 import { IN_PACKET, PROTECTION } from '../../../../data/protection'
 import { editBatch } from '../../../../store/batches'
+import { Prose } from '../../../../ui/Units'
 import { Working } from '../../../../ui/Working'
 import type { WrapProps } from './wrap-props'
 
@@ -59,7 +60,9 @@ export function ProtectionView({ batch, shop, wrap }: WrapProps) {
                 <td className="!py-1">{row.total.toFixed(0)}</td>
                 <td className="!py-1">{row.refused ?? row.finish}</td>
                 <td className="!py-1">{row.risk}</td>
-                <td className="!py-1 whitespace-nowrap">{row.allowanceMm.toFixed(2)} mm</td>
+                <td className="!py-1 whitespace-nowrap">
+                  <Prose>{`${row.allowanceMm.toFixed(2)} mm`}</Prose>
+                </td>
               </tr>
             ))}
           </tbody>
