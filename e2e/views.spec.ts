@@ -58,4 +58,11 @@ test('in °F and inches no view is left in °C and millimetres, but for what get
     const metric = text.split('\n').filter(line => /\d mm\b/.test(line))
     expect.soft(metric, name).toEqual([])
   })
+  await page.getByRole('link', { name: 'Run', exact: true }).click()
+  await page
+    .getByRole('button', { name: /^Practice|^Run it all again/ })
+    .first()
+    .click()
+  const detail = await page.locator('main, body').first().innerText()
+  expect(detail).not.toMatch(/\d mm\b/)
 })

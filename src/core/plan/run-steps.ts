@@ -6,7 +6,7 @@ import { soakLag } from '../oven/soak-lag'
 import { chamberOf, ovenOf, temperingOvenOf } from '../record/oven-record'
 import type { Oven } from '../record/oven-schema'
 import type { Batch, RunStep, Workshop } from '../record/schemas'
-import { formatBoth, formatNumber } from '../units/quantity'
+import { formatBoth, formatNumber, formatQuantity, type System } from '../units/quantity'
 import type { PullGap } from './pull-list'
 import { type Load, loadsOf, piecesOf, type TemperLoad, temperLoadsOf, thickestMm } from './tray'
 import { foilMarkLine } from './words'
@@ -122,7 +122,7 @@ function loadSteps(
       ovenSetC: setC,
       pieces: [],
     },
-    ...pullSteps(load, oven, setC, gaps),
+    ...pullSteps(load, oven, setC, gaps, shop.units),
     {
       kind: 'pull',
       station: 'plates',
@@ -171,7 +171,7 @@ const ovenOff = (loads: readonly Load[], oven: Oven): Draft => ({
 })
 
 /** One packet at a time: each at its own soak, and not before the one in the plates is hand-warm. */
-function pullSteps(load: Load, oven: Oven, setC: number, gaps: ReadonlyMap<string, PullGap>): Draft[] {
+function pullSteps(load: Load, oven: Oven, setC: number, gaps: ReadonlyMap<string, PullGap>, system: System): Draft[] {
   const steelKg = load.pieces.reduce((sum, p) => sum + bladeKg(p.blade), 0)
   const chamber = chamberOf(oven)
   // The clock is for the slowest case, a packet crowded by others.
@@ -192,7 +192,7 @@ function pullSteps(load: Load, oven: Oven, setC: number, gaps: ReadonlyMap<strin
   }
   return load.pieces.map((piece, i): Draft => {
     const previous = load.pieces[i - 1]
-    const first = `Shield down, gauntlets on. ${piece.group.gradeName}, ${piece.blade.thicknessMm} mm.`
+    const first = `Shield down, gauntlets on. ${piece.group.gradeName}, ${formatQuantity(piece.blade.thicknessMm, 'length', system)}.`
     return {
       kind: 'pull',
       station: 'plates',
@@ -279,7 +279,7 @@ function temperSteps(loads: readonly TemperLoad[], shop: Workshop, batch: Batch)
         station: 'temper',
         title: `${name}: load ${marks.length}`,
         action: `${marks.length} in, shut`,
-        detail: `${foilMarkLine(marks)}. The clock adds ${PACE.temperLagMin} min until ${thick} mm is through.`,
+        detail: `${foilMarkLine(marks)}. The clock adds ${PACE.temperLagMin} min until ${formatQuantity(thick, 'length', shop.units)} is through.`,
         wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
         ovenSetC: setC,
         pieces: marks,

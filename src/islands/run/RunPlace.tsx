@@ -7,6 +7,7 @@ import { CAUTIONS, DEFER } from '../../data/cautions'
 import { PACE } from '../../data/pace'
 import { useBatch, useRunsOf } from '../../store/hooks'
 import { addRun } from '../../store/records'
+import { Prose } from '../../ui/Units'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
 import { newId } from '../batch/edit'
 import { Place } from '../Place'
@@ -106,7 +107,7 @@ function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProp
             this page closes.
           </p>
           <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
-            {CAUTIONS.heat} {DEFER}
+            <Prose>{`${CAUTIONS.heat} ${DEFER}`}</Prose>
           </p>
           {platesUnknown && (
             <p role="alert" className="mb-4 text-[17px]">
