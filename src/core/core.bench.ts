@@ -1,7 +1,13 @@
+import Papa from 'papaparse'
 import { bench, describe } from 'vitest'
 import { OVEN_BUILDS } from '../data/ovens'
 import { planCuts } from './foil/cut-plan'
+import { fitOven } from './oven/fit/fit-oven'
+import { createLogReader } from './oven/log/read-log'
+import type { LogPoint } from './oven/log/thin'
+import { OvenModel } from './oven/oven-model'
 import { simulateOven } from './oven/simulate'
+import { paceOf } from './quench/pace'
 import { quench } from './quench/quench'
 import { bandOf } from './steel/band'
 import { findGrade } from './steel/grades'
@@ -65,6 +71,16 @@ describe('the quench', () => {
   }
   bench('one blade between plates, 15 minutes followed', () => void quench({ ...request, count: 1 }))
   bench('fifteen blades one after another', () => void quench({ ...request, count: 15 }))
+  const blades = Array.from({ length: 15 }, (_, i) => ({
+    ...request.blade,
+    mark: `A${i + 1}`,
+    fromC: 1065,
+    martensiteStartC: 180,
+  }))
+  const pace = { plates: request.plates, plateStartC: 20, contactWPerM2K: 800, ambientC: 25, doorRecoveryS: 55 }
+  bench('a pull list of fifteen blades, with rests', () => {
+    paceOf({ ...pace, blades, sets: 1, people: 1, airWPerM2K: 35, restWPerM2K: 35 })
+  })
 })
 
 describe('the oven', () => {
@@ -88,5 +104,27 @@ describe('the oven', () => {
       load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 6, when: { ovenC: 755 } }],
       doorOpen: Array.from({ length: 6 }, (_, i) => ({ atMin: 330 + 4 * i, seconds: 15 })),
     })
+  })
+})
+
+describe('a log', () => {
+  const model = new OvenModel({
+    powerW: 2200,
+    chamberMm: { width: 150, height: 110, depth: 450 },
+    build: OVEN_BUILDS.medium,
+  })
+  const points: LogPoint[] = []
+  for (let s = 0; s < 5 * 3600; s += 10) {
+    model.step(model.indicatedC < 1060 && s < 3 * 3600 ? 1 : 0, false, 10)
+    points.push([s / 60, model.indicatedC])
+  }
+  const text = `time s,temp C\n${Array.from({ length: 100_000 }, (_, i) => `${i},${(20 + i / 100).toFixed(1)}`).join('\n')}\n`
+  bench('100,000 lines read', () => {
+    const reader = createLogReader()
+    reader.push(Papa.parse<string[]>(text, { skipEmptyLines: false }).data)
+    reader.finish()
+  })
+  bench('an oven fitted to five hours', () => {
+    fitOven({ powerW: 2200, chamberMm: { width: 150, height: 110, depth: 450 }, build: OVEN_BUILDS.medium }, points)
   })
 })
