@@ -1,5 +1,6 @@
 import type { OffsetEstimate, OffsetObservation } from '../../core/oven/correction'
 import { formatDifference, formatNumber, type System } from '../../core/units/quantity'
+import { Wide } from '../Wide'
 
 interface Props {
   readonly observations: readonly OffsetObservation[]
@@ -26,55 +27,57 @@ export function CorrectionChart({ observations, line, system }: Props) {
     points.map(([a, b]) => `${a.toFixed(1)} ${b.toFixed(1)}`).join('L')
   return (
     <figure>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full"
-        role="img"
-        aria-label={`Blades against display: ${observations.map(o => `${SHAPES[o.kind]} ${formatDifference(o.offsetK, system)} at ${formatNumber(o.atC, 'temperature', system)}`).join(', ')}`}
-      >
-        {[-most, -most / 2, 0, most / 2, most].map(k => (
-          <g key={k}>
-            <line
-              x1={LEFT}
-              x2={WIDTH - 14}
-              y1={y(k)}
-              y2={y(k)}
-              className={k === 0 ? 'stroke-ink-2' : 'stroke-rule'}
-              strokeWidth={0.8}
-            />
-            <text x={LEFT - 6} y={y(k) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
-              {formatDifference(k, system)}
+      <Wide leastPx={560} label="Correction">
+        <svg
+          viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+          className="w-full"
+          role="img"
+          aria-label={`Blades against display: ${observations.map(o => `${SHAPES[o.kind]} ${formatDifference(o.offsetK, system)} at ${formatNumber(o.atC, 'temperature', system)}`).join(', ')}`}
+        >
+          {[-most, -most / 2, 0, most / 2, most].map(k => (
+            <g key={k}>
+              <line
+                x1={LEFT}
+                x2={WIDTH - 14}
+                y1={y(k)}
+                y2={y(k)}
+                className={k === 0 ? 'stroke-ink-2' : 'stroke-rule'}
+                strokeWidth={0.8}
+              />
+              <text x={LEFT - 6} y={y(k) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+                {formatDifference(k, system)}
+              </text>
+            </g>
+          ))}
+          {[200, 400, 600, 800, 1000, 1200].map(c => (
+            <text
+              key={c}
+              x={x(c)}
+              y={HEIGHT - 8}
+              fontSize={11.5}
+              textAnchor={c === HOT ? 'end' : 'middle'}
+              className="fill-ink-2"
+            >
+              {formatNumber(c, 'temperature', system)}
             </text>
-          </g>
-        ))}
-        {[200, 400, 600, 800, 1000, 1200].map(c => (
-          <text
-            key={c}
-            x={x(c)}
-            y={HEIGHT - 8}
-            fontSize={11.5}
-            textAnchor={c === HOT ? 'end' : 'middle'}
-            className="fill-ink-2"
-          >
-            {formatNumber(c, 'temperature', system)}
-          </text>
-        ))}
-        <path d={`M${text(edge(1))}L${text([...edge(-1)].reverse())}Z`} className="fill-ember" opacity={0.14} />
-        <path
-          d={`M${text(steps.map(c => [x(c), y(line(c).meanK)] as const))}`}
-          fill="none"
-          className="stroke-ember"
-          strokeWidth={2}
-        />
-        {observations.map(o => (
-          <g key={o.id} className="stroke-ink fill-raised" strokeWidth={1.6}>
-            <line x1={x(o.atC)} x2={x(o.atC)} y1={y(o.offsetK - 1.96 * o.sdK)} y2={y(o.offsetK + 1.96 * o.sdK)} />
-            {o.kind === 'sensor' && <circle cx={x(o.atC)} cy={y(o.offsetK)} r={4.5} />}
-            {o.kind === 'survey' && <rect x={x(o.atC) - 4.5} y={y(o.offsetK) - 4.5} width={9} height={9} />}
-            {o.kind === 'hardness' && <path d={`M${x(o.atC)} ${y(o.offsetK) - 6}l6 11h-12z`} />}
-          </g>
-        ))}
-      </svg>
+          ))}
+          <path d={`M${text(edge(1))}L${text([...edge(-1)].reverse())}Z`} className="fill-ember" opacity={0.14} />
+          <path
+            d={`M${text(steps.map(c => [x(c), y(line(c).meanK)] as const))}`}
+            fill="none"
+            className="stroke-ember"
+            strokeWidth={2}
+          />
+          {observations.map(o => (
+            <g key={o.id} className="stroke-ink fill-raised" strokeWidth={1.6}>
+              <line x1={x(o.atC)} x2={x(o.atC)} y1={y(o.offsetK - 1.96 * o.sdK)} y2={y(o.offsetK + 1.96 * o.sdK)} />
+              {o.kind === 'sensor' && <circle cx={x(o.atC)} cy={y(o.offsetK)} r={4.5} />}
+              {o.kind === 'survey' && <rect x={x(o.atC) - 4.5} y={y(o.offsetK) - 4.5} width={9} height={9} />}
+              {o.kind === 'hardness' && <path d={`M${x(o.atC)} ${y(o.offsetK) - 6}l6 11h-12z`} />}
+            </g>
+          ))}
+        </svg>
+      </Wide>
       <figcaption className="text-[12.5px] text-ink-2">
         Blades against the display over its temperature: ○ sensor check, □ survey, △ hardness; line and 95 % band from
         all of them.

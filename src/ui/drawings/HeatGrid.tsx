@@ -1,7 +1,10 @@
 import type { System } from '../../core/units/quantity'
 import { minuteTicks, temperatureTicks } from '../ticks'
 
-const WIDTH = 760
+/** Where the frame is not laid out yet, px. */
+export const USUAL_WIDTH = 760
+/** Room a time below, and a temperature beside, takes, px. */
+const TIME_PX = 86
 const LEFT = 46
 const RIGHT = 12
 const FOOT = 22
@@ -21,12 +24,12 @@ export interface PlotScale {
   readonly path: (points: readonly (readonly [min: number, c: number])[]) => string
 }
 
-export function plotScale(longestMin: number, hottestC: number, height: number): PlotScale {
+export function plotScale(longestMin: number, hottestC: number, height: number, width = USUAL_WIDTH): PlotScale {
   const bottom = height - FOOT
-  const x = (min: number) => LEFT + (min / longestMin) * (WIDTH - LEFT - RIGHT)
+  const x = (min: number) => LEFT + (min / longestMin) * (width - LEFT - RIGHT)
   const y = (c: number) => bottom - (c / hottestC) * (bottom - HEAD)
   return {
-    width: WIDTH,
+    width,
     height,
     bottom,
     longestMin,
@@ -41,14 +44,14 @@ export function plotScale(longestMin: number, hottestC: number, height: number):
 /** Lines of equal temperature and minutes below, behind any drawing of temperatures over time. */
 export function HeatGrid({ scale, system }: { scale: PlotScale; system: System }) {
   const lines = temperatureTicks(ROOM_C, scale.hottestC, 6, system)
-  const times = minuteTicks(scale.longestMin, 8)
+  const times = minuteTicks(scale.longestMin, Math.max(2, Math.floor(scale.width / TIME_PX)))
   return (
     <>
       {lines.map(({ value, c }) => (
         <g key={value}>
           <line
             x1={LEFT}
-            x2={WIDTH - RIGHT}
+            x2={scale.width - RIGHT}
             y1={scale.y(c)}
             y2={scale.y(c)}
             className="stroke-rule"
@@ -65,7 +68,7 @@ export function HeatGrid({ scale, system }: { scale: PlotScale; system: System }
           x={scale.x(min)}
           y={scale.height - 6}
           fontSize={11.5}
-          textAnchor={scale.x(min) > WIDTH - RIGHT - 20 ? 'end' : 'middle'}
+          textAnchor={scale.x(min) > scale.width - RIGHT - 20 ? 'end' : 'middle'}
           className="fill-ink-2"
         >
           {label}

@@ -1,5 +1,7 @@
+import { useRef } from 'react'
 import type { System } from '../../core/units/quantity'
-import { HeatGrid, plotScale } from './HeatGrid'
+import { useWidth } from '../use-width'
+import { HeatGrid, plotScale, USUAL_WIDTH } from './HeatGrid'
 
 export interface LogLine {
   readonly name: string
@@ -26,14 +28,16 @@ const LOOKS: Readonly<Record<LogLine['look'], { className: string; width: number
 
 /** Temperatures over minutes, as they were logged and as the model has them. Lines are told apart by dash and name too. */
 export function LogDrawing({ lines, system, label, targetC, marks = [], height = 220 }: Props) {
+  const frame = useRef<HTMLElement>(null)
+  const width = useWidth(frame) || USUAL_WIDTH
   const all = lines.flatMap(line => line.points)
   if (all.length === 0) return null
   const longest = Math.max(1, ...all.map(([min]) => min))
   const hottest = Math.max(200, targetC ?? 0, ...all.map(([, c]) => c)) * 1.04
-  const scale = plotScale(longest, hottest, height)
-  const { x, y, bottom, width } = scale
+  const scale = plotScale(longest, hottest, height, width)
+  const { x, y, bottom } = scale
   return (
-    <figure>
+    <figure ref={frame}>
       <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={label}>
         <HeatGrid scale={scale} system={system} />
         {targetC !== undefined && (
