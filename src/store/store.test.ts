@@ -139,18 +139,21 @@ describe('the whole workshop', () => {
   })
 })
 
+/** The tables of version 1, as they were released. */
+const FIRST_TABLES = {
+  batches: 'id, updatedAt',
+  readings: 'id, batchId, at',
+  recipes: 'id, gradeName',
+  runs: 'id, batchId, startedAt',
+  shop: 'id',
+  meta: 'key',
+}
+
 describe('data of an older version', () => {
   it('is kept whole when the maker’s own grades come in (1 to 2)', async () => {
     const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
     const first = new Dexie('older')
-    first.version(1).stores({
-      batches: 'id, updatedAt',
-      readings: 'id, batchId, at',
-      recipes: 'id, gradeName',
-      runs: 'id, batchId, startedAt',
-      shop: 'id',
-      meta: 'key',
-    })
+    first.version(1).stores(FIRST_TABLES)
     await first.table('batches').bulkPut(demo.batches)
     await first.table('readings').bulkPut(demo.readings)
     first.close()
@@ -170,15 +173,7 @@ describe('data of version 2', () => {
   it('keeps its oven, first of several, with name and correction (2 to 3)', async () => {
     const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
     const second = new Dexie('second')
-    second.version(2).stores({
-      batches: 'id, updatedAt',
-      readings: 'id, batchId, at',
-      recipes: 'id, gradeName',
-      runs: 'id, batchId, startedAt',
-      shop: 'id',
-      meta: 'key',
-      grades: 'name',
-    })
+    second.version(2).stores({ ...FIRST_TABLES, grades: 'name' })
     const { ovens: _, hardeningOven: __, ...shop } = demo.shop
     await second.table('shop').put({ ...shop, oven })
     await second.table('batches').bulkPut(demo.batches)
@@ -221,16 +216,7 @@ describe('data of version 3', () => {
 
   it('has its logs of batches tied to their hardening heat (3 to 4)', async () => {
     const third = new Dexie('third')
-    third.version(3).stores({
-      batches: 'id, updatedAt',
-      readings: 'id, batchId, at',
-      recipes: 'id, gradeName',
-      runs: 'id, batchId, startedAt',
-      shop: 'id',
-      meta: 'key',
-      grades: 'name',
-      logs: 'id, ovenId, batchId',
-    })
+    third.version(3).stores({ ...FIRST_TABLES, grades: 'name', logs: 'id, ovenId, batchId' })
     await third.table('batches').bulkPut(demo.batches)
     await third.table('logs').bulkPut(older)
     third.close()

@@ -5,6 +5,7 @@ import { formatDifference, formatQuantity } from '../../core/units/quantity'
 import { CORRECTION } from '../../data/correction'
 import { Figure, Warnings } from '../../ui/Bench'
 import { CorrectionChart } from '../../ui/drawings/CorrectionChart'
+import { DriftChart } from '../../ui/drawings/DriftChart'
 import { ZoneMap } from '../../ui/drawings/ZoneMap'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { EvidenceTable } from './EvidenceTable'
@@ -91,11 +92,14 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
           />
         )}
         {first && last && drift.length > 1 && (
-          <Figure
-            label={`Drift since ${first.at.slice(0, 10)}, at ${formatQuantity(ASKED_C, 'temperature', shop.units)}`}
-            value={difference(last.meanK - first.meanK)}
-            unit="of the blades against the display"
-          />
+          <>
+            <Figure
+              label={`Drift since ${first.at.slice(0, 10)}, at ${formatQuantity(ASKED_C, 'temperature', shop.units)}`}
+              value={difference(last.meanK - first.meanK)}
+              unit="of the blades against the display"
+            />
+            <DriftChart drift={drift} system={shop.units} />
+          </>
         )}
         <Warnings
           lines={

@@ -61,7 +61,7 @@ export function demoOvens(now: Date): Oven[] {
             check(30, 1060, 0.5),
           ],
         }
-      : oven,
+      : { ...oven, fan: true },
   )
 }
 

@@ -8,6 +8,7 @@ import type { Batch, BatchGroup, Reading, Recipe, Run, Workshop } from '../../co
 import { routeUpTo, stagesOf } from '../../core/rockwell/stages'
 import { findGrade } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
+import { PROTECTION } from '../../data/protection'
 import { demoLogs, demoOvens, ovenOffsetK } from './demo-oven'
 import { LOT_OFFSETS, OVEN_NAME, SHOP_NAME, STORIES, type Story } from './stories'
 
@@ -27,6 +28,8 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     ...DEFAULT_WORKSHOP,
     name: SHOP_NAME,
     ovens: demoOvens(now),
+    prices: { ...PROTECTION.prices, kWh: 0.31 },
+    cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 380, width: 260, depth: 180 }, price: 4.2 },
     block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
     tester: demoTester(now),
   }

@@ -1,5 +1,6 @@
 import type { OffsetEstimate, OffsetObservation } from '../../core/oven/correction'
 import { formatDifference, formatNumber, type System } from '../../core/units/quantity'
+import { temperatureTicks } from '../ticks'
 import { Wide } from '../Wide'
 
 interface Props {
@@ -49,16 +50,16 @@ export function CorrectionChart({ observations, line, system }: Props) {
               </text>
             </g>
           ))}
-          {[200, 400, 600, 800, 1000, 1200].map(c => (
+          {temperatureTicks(COLD, HOT, 6, system).map(({ value, c }) => (
             <text
-              key={c}
+              key={value}
               x={x(c)}
               y={HEIGHT - 8}
               fontSize={11.5}
-              textAnchor={c === HOT ? 'end' : 'middle'}
+              textAnchor={c > HOT - 30 ? 'end' : 'middle'}
               className="fill-ink-2"
             >
-              {formatNumber(c, 'temperature', system)}
+              {value}
             </text>
           ))}
           <path d={`M${text(edge(1))}L${text([...edge(-1)].reverse())}Z`} className="fill-ember" opacity={0.14} />
