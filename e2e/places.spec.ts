@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib'
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, openDemoBatch, startEmpty, test } from './shop'
+import { expect, expectAccessible, openDemoBatch, STATIONS, startEmpty, test } from './shop'
 
 const PLACES = [
   '/',
@@ -12,20 +12,6 @@ const PLACES = [
   '/steels?view=own',
   '/workshop',
   '/logbook',
-] as const
-const STATIONS = [
-  'Choose',
-  'Prepare',
-  'Wrap',
-  'Heat',
-  'Plates',
-  'Inspect',
-  'Cold',
-  'Temper',
-  'Measure',
-  'Verdict',
-  'Finish',
-  'Prove',
 ] as const
 
 for (const scheme of ['light', 'dark'] as const) {

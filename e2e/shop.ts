@@ -19,6 +19,22 @@ export const test = base.extend<{ quiet: undefined }>({
   ],
 })
 
+/** The benches of a batch, in order. */
+export const STATIONS = [
+  'Choose',
+  'Prepare',
+  'Wrap',
+  'Heat',
+  'Plates',
+  'Inspect',
+  'Cold',
+  'Temper',
+  'Measure',
+  'Verdict',
+  'Finish',
+  'Prove',
+] as const
+
 /** Opens a batch of the demo workshop by its name, at a station. */
 export async function openDemoBatch(page: Page, name: string, station: string) {
   await page.goto('/batches')

@@ -1,18 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, openDemoBatch, test } from './shop'
-
-const STATIONS = [
-  'Choose',
-  'Prepare',
-  'Wrap',
-  'Heat',
-  'Plates',
-  'Inspect',
-  'Cold',
-  'Temper',
-  'Measure',
-  'Verdict',
-] as const
+import { expect, openDemoBatch, STATIONS, test } from './shop'
 
 /** Every view of every bench of a batch, settled, handed to a check with its name. */
 async function eachView(page: Page, batch: string, check: (name: string) => Promise<void>) {

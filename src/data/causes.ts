@@ -5,9 +5,14 @@ export type CauseName = (typeof CAUSE_NAMES)[number]
 export const CAUSES = {
   /** What is left unknown of a right prediction, one sigma, HRC. */
   modelSdHrc: 0.7,
+  /** A soak worth this share of what was asked is one. */
+  soakedEnoughShare: 0.8,
   priors: {
     scatter: 0.55,
     'under-soaked': 0.07,
+    /** Where a log shows it, and where a log shows that it was soaked. */
+    underSoakedLogged: 0.5,
+    soakedLogged: 0.005,
     'oven-cold': 0.07,
     'oven-hot': 0.06,
     leak: 0.05,
@@ -50,6 +55,7 @@ export const CAUSES = {
   },
 } as const satisfies {
   modelSdHrc: number
+  soakedEnoughShare: number
   priors: Record<string, number>
   spreads: object
   words: Record<CauseName, string>

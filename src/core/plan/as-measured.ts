@@ -100,3 +100,7 @@ function happened(
     }),
   }
 }
+
+/** What a logged soak was worth of the one asked for; null where no heat was logged. */
+export const soakedShare = (heat: After | null, askedMin: number): number | null =>
+  heat && (heat.arrivedMin === null ? 0 : heat.effectiveSoakMin / Math.max(LEAST_MIN, askedMin))

@@ -34,6 +34,14 @@ describe('why a reading is off', () => {
     expect(ask(-5)[0]?.cause).not.toBe('scatter')
   })
 
+  it('believes a log: a soak it shows short is blamed, one it shows whole is not', () => {
+    // A blade that had a fifth of its soak.
+    const off = predict(steel, { ...route, soakMin: route.soakMin / 5 }).hrc.asQuenched.mean - due
+    expect(ask(off, { loggedSoakShare: 0.2 })[0]?.cause).toBe('under-soaked')
+    expect(chance(ask(off, { loggedSoakShare: 1.1 }), 'under-soaked')).toBeLessThan(0.02)
+    expect(chance(ask(off), 'under-soaked')).toBeLessThan(chance(ask(off, { loggedSoakShare: 0.2 }), 'under-soaked'))
+  })
+
   it('looks at the tester first where it was not checked', () => {
     expect(chance(ask(-2, { checked: false }), 'tester')).toBeGreaterThan(2 * chance(ask(-2), 'tester'))
   })

@@ -11,12 +11,14 @@ export interface CauseRequest {
   readonly route: Route
   readonly stage: Stage
   readonly measured: { readonly mean: number; readonly sd: number }
-  /** A block check of the day stands behind the reading. */
   /** What was due, where the shop's own experience or a chart says other than the model alone. */
   readonly dueHrc?: number | undefined
+  /** A block check of the day stands behind the reading. */
   readonly checked: boolean
   /** A packet was seen to leak, a blade stands apart, a file bites: what was noticed. */
   readonly leakSeen: boolean
+  /** What the blade's soak was worth of the one asked for, by a log; absent: not logged. */
+  readonly loggedSoakShare?: number | undefined
 }
 
 export interface Cause {
@@ -74,6 +76,13 @@ export function causesOf(request: CauseRequest): Cause[] {
 
 const density = (x: number, mean: number, sd: number) => Math.exp(-0.5 * ((x - mean) / sd) ** 2) / sd
 
+/** A log that shows the soak speaks louder than how often it is short. */
+function underSoakedPrior(loggedShare: number | undefined): number {
+  const { priors, soakedEnoughShare } = CAUSES
+  if (loggedShare === undefined) return priors['under-soaked']
+  return loggedShare < soakedEnoughShare ? priors.underSoakedLogged : priors.soakedLogged
+}
+
 function hypothesesOf(
   request: CauseRequest,
   plain: number,
@@ -94,8 +103,10 @@ function hypothesesOf(
     { cause: 'scatter', prior: priors.scatter, gives: [{ hrc: plain, weight: 1 }] },
     {
       cause: 'under-soaked',
-      prior: priors['under-soaked'],
-      gives: over(spreads.soakShare, share => at({ ...route, soakMin: Math.max(0.5, route.soakMin * share) })),
+      prior: underSoakedPrior(request.loggedSoakShare),
+      gives: over(request.loggedSoakShare === undefined ? spreads.soakShare : [request.loggedSoakShare], share =>
+        at({ ...route, soakMin: Math.max(0.5, route.soakMin * share) }),
+      ),
     },
     {
       cause: 'oven-cold',

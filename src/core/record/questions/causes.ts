@@ -16,6 +16,7 @@ export const causes = question({
     dueHrc: between(5, 75).optional(),
     checked: z.boolean(),
     leakSeen: z.boolean(),
+    loggedSoakShare: z.number().min(0).max(100).optional(),
   }),
   response: z.custom<Cause[]>(),
   answer: ({ steel, ...rest }) => ok(causesOf({ ...rest, steel: steelOf(steel) })),

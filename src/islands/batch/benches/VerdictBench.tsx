@@ -101,6 +101,7 @@ export function VerdictBench({ batch, plan, shop, go }: BenchProps) {
             batch={batch}
             group={group}
             plan={plan}
+            shop={shop}
             stage={stage}
             measured={{ mean: summary.corrected, sd: summary.standardUncertainty }}
             readings={own}
