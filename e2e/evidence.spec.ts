@@ -1,0 +1,73 @@
+import { expect, expectAccessible, fill, openDemoBatch, test } from './shop'
+
+test('evidence against a correction by hand is said and taken; a check taken out comes back; an oven goes only when asked twice', async ({
+  page,
+}) => {
+  await page.goto('/oven/oven-1')
+  await page.getByRole('button', { name: 'Correction' }).click()
+  await expect(page.getByText(/Keyed by hand, the blades see 4 °C more than is asked for/)).toBeVisible()
+  await page.getByRole('button', { name: 'Key by what was measured' }).click()
+  await expect(page.getByLabel('What is keyed is corrected')).toHaveValue('evidence')
+  await expect(page.getByRole('img', { name: /^Drift: / })).toBeVisible()
+  const checks = page.getByRole('button', { name: /^Take out the/ })
+  const before = await checks.count()
+  await checks.first().click()
+  await expect(checks).toHaveCount(before - 1)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(checks).toHaveCount(before)
+  await page.goto('/oven/oven-2')
+  await page.getByRole('button', { name: /Take it out of the workshop/ }).click()
+  await expect(page.getByRole('alertdialog')).toContainText('0 checks and surveys')
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Tempering oven' })).toBeVisible()
+})
+
+test('what was not looked at is empty, and can be emptied again', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Inspect')
+  const reading = page.getByLabel('A first reading')
+  await expect(reading).toHaveValue('')
+  await fill(page, 'A first reading', '61.5')
+  await expect(page.getByText(/61\.5 HRC is what was due/)).toBeVisible()
+  await fill(page, 'A first reading', '3')
+  await expect(page.getByRole('alert').filter({ hasText: 'from 5 to 70' })).toBeVisible()
+  await expect(reading).toHaveValue('3')
+  await fill(page, 'A first reading', '')
+  await expect(page.getByText(/HRC is what was due/)).toBeHidden()
+  await expect(reading).toHaveValue('')
+})
+
+test('a bath that leaves blades bare says how much would cover them; a box too short names whom', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Cold')
+  await fill(page, 'Bath volume', '1.5')
+  await expect(page.getByText(/The bath covers \d+ % of them: \d\.\d L would cover all\./)).toBeVisible()
+  await fill(page, 'Bath volume', '9')
+  await expect(page.getByText(/The bath covers/)).toBeHidden()
+  await expectAccessible(page)
+  await page.goto('/workshop')
+  await fill(page, 'Box length', '250')
+  await expect(page.getByLabel('Box length')).toHaveValue('250')
+  await openDemoBatch(page, 'Skerry fillets', 'Cold')
+  await expect(page.getByText(/: longer than the box\./)).toBeVisible()
+})
+
+test('readings as wide as the target ask to be read on; the certificate gives what the logs saw', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Measure')
+  const field = page.getByLabel('Readings of A1, HRC')
+  await field.fill('60.5 59 61.5')
+  await field.press('Enter')
+  await page.getByRole('link', { name: 'Verdict', exact: true }).click()
+  await expect(page.getByText(/a few more readings come before heat/)).toBeVisible()
+  await page.getByRole('button', { name: 'Each blade' }).click()
+  await expect(page.getByRole('row', { name: /^A1 .*read it on first/ })).toBeVisible()
+  await openDemoBatch(page, 'Boat knives, spring', 'Verdict')
+  await page.getByRole('link', { name: 'Certificates' }).click()
+  await expect(page.getByText(/min at heat, in .*; logged: \d+ min at a mean of \d+ °C/).first()).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('a logged soak speaks in the search for causes', async ({ page }) => {
+  await openDemoBatch(page, 'Boat knives, spring', 'Verdict')
+  await page.getByRole('button', { name: 'Why?' }).click()
+  await expect(page.getByText(/by its log the soak was worth \d+ % of what was asked/)).toBeVisible()
+  await expect(page.getByRole('row', { name: /soaked too short.* [01] %/ })).toBeVisible()
+})
