@@ -29,7 +29,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     name: SHOP_NAME,
     ovens: demoOvens(now),
     prices: { ...PROTECTION.prices, kWh: 0.31 },
-    cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 380, width: 260, depth: 180 }, price: 4.2 },
+    cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 360, width: 240, depth: 180 }, price: 4.2 },
     block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
     tester: demoTester(now),
   }

@@ -61,7 +61,7 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
               tone="ice"
               label={amount.label}
               value={amount.value}
-              unit={`${amount.unit}${price ? `, ${(price * amount.bought).toFixed(2)}` : ''}`}
+              unit={`${amount.unit}${price ? `, costs ${(price * amount.bought).toFixed(2)}` : ''}`}
               working={amount.working}
               note="The cold of the gas is not credited, so this is on the safe side."
             />

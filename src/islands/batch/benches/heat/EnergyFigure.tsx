@@ -10,7 +10,7 @@ export function EnergyFigure({ answer, shop }: { answer: HeatAnswer; shop: Works
     <Figure
       label={fromMin > 0 ? 'Energy of this load, after the one before' : 'Energy of this heat, from cold'}
       value={energyKWh.toFixed(1)}
-      unit={price ? `kWh, ${(price * energyKWh).toFixed(2)}` : 'kWh'}
+      unit={price ? `kWh, costs ${(price * energyKWh).toFixed(2)}` : 'kWh'}
       working={[
         {
           name: 'Energy',
