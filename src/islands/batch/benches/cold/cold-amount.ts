@@ -44,7 +44,7 @@ export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmo
   return {
     label: 'Dry ice',
     value: shown.split(' ')[0] ?? '',
-    unit: `${shown.split(' ')[1]}, ${ice.coolantL.toFixed(1)} L; ${formatQuantity(ice.holdKg, 'mass', shop.units)} of it to hold`,
+    unit: `${shown.split(' ')[1]}, ${ice.coolantL.toFixed(1)} L; ${formatQuantity(ice.holdKg, 'mass', shop.units)} to hold`,
     bought: ice.coolantKg,
     air: ice.air,
     working: ice.working,
