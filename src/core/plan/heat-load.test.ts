@@ -53,6 +53,46 @@ describe('a load on its oven', () => {
     expect(kinds[1]?.withinFiveCMin).toBeGreaterThan(kinds[0]?.withinFiveCMin ?? Number.POSITIVE_INFINITY)
   })
 
+  it('of six soaks is still one question the worker takes', () => {
+    const many: Batch = {
+      ...batch,
+      groups: Array.from({ length: 6 }, (_, i) => ({
+        ...group,
+        id: `g${i}`,
+        route: { ...group.route, austenitizeC: 1000 + 10 * i },
+      })),
+      blades: Array.from({ length: 48 }, (_, i) => ({
+        ...blade,
+        id: `b${i}`,
+        groupId: `g${i % 6}`,
+        mark: `M${i}`,
+        thicknessMm: 2 + (i % 7) / 2,
+        count: 1,
+      })),
+    }
+    const asked = heatOf(loadsOf(many), 5, oven, many)
+    expect(question.request.safeParse(asked.request).success).toBe(true)
+    expect(asked.request.load).toHaveLength(5 + asked.kinds.length)
+  })
+
+  it('names the blades of more kinds than the walls are followed with', () => {
+    const many: Batch = {
+      ...batch,
+      groups: [group],
+      blades: Array.from({ length: 20 }, (_, i) => ({
+        ...blade,
+        id: `b${i}`,
+        groupId: 'g',
+        mark: `M${i}`,
+        thicknessMm: 2 + i / 10,
+        count: 1,
+      })),
+    }
+    const { kinds, leftOut } = heatOf(loadsOf(many), 0, oven, many)
+    expect([...kinds.flatMap(k => k.marks), ...leftOut]).toHaveLength(20)
+    expect(leftOut.length).toBeGreaterThan(0)
+  })
+
   it('loaded cold is asked for at minute 0', () => {
     const cold = { ...batch, entry: 'from-cold' as const }
     expect(heatOf(loadsOf(cold), 0, oven, cold).request.load[0]).toMatchObject({ atMin: 0 })

@@ -37,8 +37,8 @@ export function programmeOf(load: Load, oven: Oven): Result<Segment[]> {
   })
 }
 
-/** Kinds of blades simulated: more would only repeat them. */
-const MOST_KINDS = 8
+/** Kinds of blades the wall model follows at once; the blades of others are named as left out. */
+const MOST_KINDS = 16
 
 /** Equal blades of a load with the mean of how they see the chamber where they stand. */
 export interface LoadKind {
@@ -68,11 +68,28 @@ export function kindsOf(load: Load, places: readonly RackPlace[]): LoadKind[] {
       view: ((known?.view ?? 0) * (count - 1) + view) / count,
     })
   }
-  return [...kinds.values()].slice(0, MOST_KINDS)
+  return [...kinds.values()]
 }
 
 export const placesOf = (load: Load, oven: Oven, batch: Pick<Batch, 'rack'>): RackPlace[] =>
   placesFor(oven, packetsOf(load), batch.rack)
+
+/** The kinds of a load that the wall model follows, where they stand. */
+export const heatKindsOf = (load: Load, oven: Oven, batch: Pick<Batch, 'rack'>): LoadKind[] =>
+  kindsOf(load, placesOf(load, oven, batch)).slice(0, MOST_KINDS)
+
+/** A load that only warms the walls for the next, as equal blades of the same weight, near enough. */
+function asOneKind(kinds: readonly LoadKind[]): Omit<LoadKind, 'bladeId' | 'marks'> {
+  const count = kinds.reduce((sum, kind) => sum + kind.count, 0)
+  const mean = (of: (kind: LoadKind) => number) => kinds.reduce((sum, kind) => sum + of(kind) * kind.count, 0) / count
+  return {
+    thicknessMm: mean(k => k.thicknessMm),
+    widthMm: mean(k => k.widthMm),
+    lengthMm: mean(k => k.lengthMm),
+    view: mean(k => k.view),
+    count,
+  }
+}
 
 /** A soak is held so much longer than the longest of the load, for blades that lag and for the pulls, min. */
 const SPARE_MIN = 25
@@ -92,6 +109,8 @@ export interface HeatAsked {
     })[]
   }
   readonly kinds: readonly LoadKind[]
+  /** Marks of blades that are not followed: there are too many kinds. */
+  readonly leftOut: readonly string[]
   /** The segment the load goes in with, and the one it soaks in, from 0. */
   readonly firstSegment: number
 }
@@ -105,25 +124,29 @@ export function heatOf(loads: readonly Load[], index: number, oven: Oven, batch:
   const blades: HeatAsked['request']['load'] = []
   let firstSegment = 0
   let kinds: readonly LoadKind[] = []
+  let leftOut: readonly string[] = []
   loads.slice(0, index + 1).forEach((each, i) => {
     firstSegment = segments.length
     for (const step of each.equalise.filter(step => step.atC < each.austenitizeC))
       segments.push({ rateCPerH: null, targetC: step.atC, holdMin: step.holdMin })
     const soakMin = Math.max(...each.groups.map(g => g.route.soakMin))
     segments.push({ rateCPerH: null, targetC: each.austenitizeC, holdMin: soakMin + SPARE_MIN })
-    kinds = kindsOf(each, placesOf(each, oven, batch))
+    const all = kindsOf(each, placesOf(each, oven, batch))
+    kinds = all.slice(0, MOST_KINDS)
+    leftOut = all.slice(MOST_KINDS).flatMap(kind => kind.marks)
     const goesIn =
       i > 0
         ? { whenSegment: firstSegment }
         : each.entryC <= AMBIENT_C
           ? { atMin: 0 }
           : { whenOvenC: Math.min(each.entryC, each.austenitizeC) - 3 }
-    for (const { bladeId: _, marks: __, ...size } of kinds)
-      blades.push({ ...size, ...goesIn, ...(i === index ? {} : { outAtSegment: segments.length }) })
+    if (i < index) blades.push({ ...asOneKind(all), ...goesIn, outAtSegment: segments.length })
+    else for (const { bladeId: _, marks: __, ...size } of kinds) blades.push({ ...size, ...goesIn })
   })
   return {
     request: { oven: detailedOven(oven), startC: AMBIENT_C, segments, doorOpen: [], load: blades },
     kinds,
+    leftOut,
     firstSegment,
   }
 }
@@ -136,6 +159,7 @@ export interface HeatAnswer {
   readonly reachedMin: number | null
   /** What this load takes from the mains, from the end of the one before. */
   readonly energyKWh: number
+  readonly leftOut: readonly string[]
   readonly cautions: readonly Caution[]
 }
 
@@ -151,6 +175,7 @@ export function heatAnswerOf(
     fromMin: before?.endedMin ?? 0,
     reachedMin: answer.segments.at(-1)?.reachedMin ?? null,
     energyKWh: answer.energyKWh - (before?.endedKWh ?? 0),
+    leftOut: asked.leftOut,
     cautions: answer.cautions,
   }
 }

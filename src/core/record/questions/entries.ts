@@ -6,7 +6,12 @@ import { between, bounded } from '../bounds'
 import { question } from '../question'
 import { detailedFrom } from './oven'
 
-const loads = ovenRequest.shape.load.element.omit({ atMin: true, whenOvenC: true })
+const loads = ovenRequest.shape.load.element.omit({
+  atMin: true,
+  whenOvenC: true,
+  whenSegment: true,
+  outAtSegment: true,
+})
 
 export const entries = question({
   summary: 'From cold, on the way up, equalised or straight in: how gentle, how long, how dear',
@@ -15,7 +20,7 @@ export const entries = question({
     austenitizeC: bounded('austenitizeC'),
     soakMin: bounded('soakMin'),
     equalise: z.array(z.object({ atC: between(100, 1300), holdMin: between(0, 600) })).max(4),
-    load: z.array(loads).min(1).max(8),
+    load: z.array(loads).min(1).max(24),
   }),
   response: z.custom<EntryOutcome[]>(),
   answer: ({ oven, ...rest }) => ok(compareEntries({ ...rest, oven: detailedFrom(oven) })),

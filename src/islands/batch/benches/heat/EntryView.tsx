@@ -1,6 +1,6 @@
 import { useMemo, useRef, useState } from 'react'
 import type { EntryOutcome } from '../../../../core/oven/entry-schools'
-import { kindsOf, placesOf } from '../../../../core/plan/heat-load'
+import { heatKindsOf } from '../../../../core/plan/heat-load'
 import { type Load, preheatsOf, usualEntry } from '../../../../core/plan/tray'
 import { detailedOven } from '../../../../core/record/oven-record'
 import type { Oven } from '../../../../core/record/oven-schema'
@@ -37,7 +37,7 @@ export function EntryView({ batch, load, oven, shop }: Props) {
       austenitizeC: load.austenitizeC,
       soakMin: Math.max(...load.groups.map(g => g.route.soakMin)),
       equalise: [...preheatsOf(load.groups)],
-      load: kindsOf(load, placesOf(load, oven, batch)).map(({ thicknessMm, widthMm, lengthMm, count, view }) => ({
+      load: heatKindsOf(load, oven, batch).map(({ thicknessMm, widthMm, lengthMm, count, view }) => ({
         thicknessMm,
         widthMm,
         lengthMm,

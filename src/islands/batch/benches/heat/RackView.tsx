@@ -74,7 +74,7 @@ function SoakClocks({ load, oven, shop, places, heat }: Props & { places: readon
   const survey = newestSurvey(oven.evidence)
   if (!heat) return <p className="py-3 text-[13px] text-ink-2">Running the oven …</p>
   if (!heat.ok) return <p className="py-3 text-[13px] text-bad">{heat.problems[0]?.message}</p>
-  const { kinds, reachedMin, fromMin, cautions } = heat.value
+  const { kinds, reachedMin, fromMin, leftOut, cautions } = heat.value
   const minutes = (min: number | null) =>
     min === null ? 'never' : formatQuantity(Math.round(min), 'duration', shop.units)
   const soakOf = (bladeId: string) => load.pieces.find(p => p.blade.id === bladeId)?.group.route.soakMin ?? 0
@@ -112,6 +112,9 @@ function SoakClocks({ load, oven, shop, places, heat }: Props & { places: readon
           })}
         </tbody>
       </table>
+      {leftOut.length > 0 && (
+        <p className="text-[13px]">Not followed, there are too many kinds of blades: {foilMarkLine(leftOut)}.</p>
+      )}
       {cautions.map(c => (
         <p key={c.code} className="text-[13px] text-bad">
           {c.message}
