@@ -75,6 +75,38 @@ test('cold: the amounts of the worked example, its peak, and a plan refused in a
   expect((await none.json()).error.issues[0].path).toBe('room.m3')
 })
 
+test('oven: one load after another in the promised shape; a load that does not fit is refused by its path', async ({
+  request,
+}) => {
+  const blade = { thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 3 }
+  const ask = (load: object[]) =>
+    request.post('/api/oven', {
+      data: {
+        oven: { preset: 'medium' },
+        startC: 20,
+        segments: [
+          { rateCPerH: null, targetC: 1000, holdMin: 25 },
+          { rateCPerH: null, targetC: 1040, holdMin: 25 },
+        ],
+        load,
+        doorOpen: [],
+      },
+    })
+  const both = await ask([
+    { ...blade, whenOvenC: 800, outAtSegment: 1 },
+    { ...blade, whenSegment: 1 },
+  ])
+  expect(both.status()).toBe(200)
+  const { segments, load, energyKWh, curve } = await both.json()
+  expect(load[1].withinFiveCMin).toBeGreaterThan(segments[0].endedMin)
+  expect(load[0].peakC).toBeLessThan(1010)
+  expect(segments[1].endedKWh).toBeCloseTo(energyKWh, 6)
+  expect(curve[0]).toHaveLength(3)
+  const refused = await ask([{ ...blade, thicknessMm: 90 }])
+  expect(refused.status()).toBe(400)
+  expect((await refused.json()).error.issues[0].path).toBe('load.0.thicknessMm')
+})
+
 test('the simulated controller takes lines, streams readings, and refuses in the one shape', async ({
   request,
   baseURL,
