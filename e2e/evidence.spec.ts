@@ -36,6 +36,15 @@ test('what was not looked at is empty, and can be emptied again', async ({ page 
   await expect(reading).toHaveValue('')
 })
 
+test('a blade of a leaking packet is told why it waits, in sight', async ({ page }) => {
+  await openDemoBatch(page, 'Net knives', 'Inspect')
+  await page.getByRole('button', { name: 'A3', exact: true }).click()
+  await expect(page.getByText(/its packet leaked, and the skin has lost carbon/)).toBeVisible()
+  await expect(page.getByText(/A 60 HRC file bites/)).toBeVisible()
+  await expect(page.getByText(/of bow is within/)).toBeHidden()
+  expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800)
+})
+
 test('a bath that leaves blades bare says how much would cover them; a box too short names whom', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Cold')
   await fill(page, 'Bath volume', '1.5')

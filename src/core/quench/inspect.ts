@@ -63,7 +63,9 @@ export function inspect(seen: Inspection, blade: Blade, asQuenched: Expected | n
     (worst, f) => (SEVERITY.indexOf(f.verdict) > SEVERITY.indexOf(worst) ? f.verdict : worst),
     'go',
   )
-  return { verdict, reasons: found.map(f => f.reason) }
+  // What is well is not said beside what is not.
+  const said = verdict === 'go' ? found : found.filter(f => f.verdict !== 'go')
+  return { verdict, reasons: said.map(f => f.reason) }
 }
 
 type Say = (verdict: InspectVerdict, reason: string) => void

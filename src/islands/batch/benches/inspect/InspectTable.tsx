@@ -180,7 +180,7 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
           Straight and bright
         </button>
       </div>
-      <ul className="mt-2 grid gap-x-4 gap-y-1 text-[13px] sm:grid-cols-2">
+      <ul className="mt-2 grid items-start gap-x-4 gap-y-1 text-[13px] sm:grid-cols-2">
         {reasons.map(reason => (
           <li key={reason} className="border-l-3 border-rule-strong pl-3">
             <Prose>{reason}</Prose>
