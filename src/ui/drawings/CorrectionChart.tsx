@@ -2,6 +2,7 @@ import type { OffsetEstimate, OffsetObservation } from '../../core/oven/correcti
 import { formatDifference, formatNumber, type System } from '../../core/units/quantity'
 import { temperatureTicks } from '../ticks'
 import { Wide } from '../Wide'
+import { OffsetGrid } from './OffsetGrid'
 
 interface Props {
   readonly observations: readonly OffsetObservation[]
@@ -35,21 +36,13 @@ export function CorrectionChart({ observations, line, system }: Props) {
           role="img"
           aria-label={`Blades against display: ${observations.map(o => `${SHAPES[o.kind]} ${formatDifference(o.offsetK, system)} at ${formatNumber(o.atC, 'temperature', system)}`).join(', ')}`}
         >
-          {[-most, -most / 2, 0, most / 2, most].map(k => (
-            <g key={k}>
-              <line
-                x1={LEFT}
-                x2={WIDTH - 14}
-                y1={y(k)}
-                y2={y(k)}
-                className={k === 0 ? 'stroke-ink-2' : 'stroke-rule'}
-                strokeWidth={0.8}
-              />
-              <text x={LEFT - 6} y={y(k) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
-                {formatDifference(k, system)}
-              </text>
-            </g>
-          ))}
+          <OffsetGrid
+            levels={[-most, -most / 2, 0, most / 2, most]}
+            y={y}
+            left={LEFT}
+            right={WIDTH - 14}
+            system={system}
+          />
           {temperatureTicks(COLD, HOT, 6, system).map(({ value, c }) => (
             <text
               key={value}

@@ -1,6 +1,7 @@
 import type { OffsetEstimate } from '../../core/oven/correction'
 import { formatDifference, type System } from '../../core/units/quantity'
 import { day } from '../dates'
+import { OffsetGrid } from './OffsetGrid'
 
 interface Props {
   /** The estimate as it stood after each piece of evidence, oldest first; at least two. */
@@ -25,21 +26,7 @@ export function DriftChart({ drift, system }: Props) {
       role="img"
       aria-label={`Drift: ${drift.map(d => `${formatDifference(d.meanK, system)} by ${day(d.at)}`).join(', ')}`}
     >
-      {[-most, 0, most].map(k => (
-        <g key={k}>
-          <line
-            x1={LEFT}
-            x2={WIDTH - RIGHT}
-            y1={y(k)}
-            y2={y(k)}
-            className={k === 0 ? 'stroke-ink-2' : 'stroke-rule'}
-            strokeWidth={0.8}
-          />
-          <text x={LEFT - 6} y={y(k) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
-            {formatDifference(k, system)}
-          </text>
-        </g>
-      ))}
+      <OffsetGrid levels={[-most, 0, most]} y={y} left={LEFT} right={WIDTH - RIGHT} system={system} />
       <path
         d={`M${drift.map((d, i) => `${x(times[i] as number).toFixed(1)} ${y(d.meanK).toFixed(1)}`).join('L')}`}
         fill="none"
