@@ -37,10 +37,10 @@ export interface AfterTemper {
   readonly blade: readonly LogPoint[]
 }
 
-/** The oven is warm from here on, and a fall below its hold by more than this is the door opened to load, K. */
+/** The oven is warm from here on, and a fall below its hold by more than this is the door opened to load, K. No published source. */
 const WARM_K = 5
 const DOOR_DROP_K = 16
-/** The last moment this near where it was held is taken for the end, K. */
+/** The last moment this near where it was held is taken for the end, K. No published source. */
 const STILL_HOT_K = 15
 const STEP_S = 10
 /** Below this a blade does not temper in any time a shop has, °C. */

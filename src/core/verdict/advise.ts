@@ -75,7 +75,7 @@ const EFFORT = {
 } as const
 /** Tempers after which a blade is finished. */
 const FINISHED_TEMPERS = 2
-/** Chances between which readings as wide as the target leave it open, so that reading on comes before doing anything. */
+/** Chances between which readings as wide as the target leave it open, so that reading on comes before doing anything. Common practice, no published source. */
 const OPEN = { from: 0.05, to: 0.9 } as const
 /** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
 const SYMPTOM_SHIFT_HRC = 1
