@@ -96,6 +96,14 @@ describe('a route as its logs show it', () => {
     expect(of([heat(austenitizeC + 15, soakMin + 5)]).route?.austenitizeC).toBeGreaterThan(austenitizeC + 10)
   })
 
+  it('believes the display of an oven that is gone, and not another’s correction', () => {
+    const ovens = shop.ovens.map(oven => ({ ...oven, correctionC: -20 }))
+    const peak = (ovenId: string) =>
+      asMeasured([{ ...temper(1, 200), ovenId }], batch, own, grade, { ...shop, ovens }).tempers[0]?.bladePeakC ?? 0
+    expect(peak('oven-1')).toBeGreaterThan(215)
+    expect(peak('sold')).toBeLessThan(201)
+  })
+
   it('uses the newest log of a load', () => {
     const [newer, older] = [temper(1, 230), temper(1, 200)]
     expect(of([newer, older]).tempers[0]?.bladePeakC).toBeGreaterThan(225)

@@ -5,7 +5,7 @@ import { correctionOf } from '../oven/correction'
 import { viewOf } from '../oven/rack'
 import { temperAirWPerM2K } from '../oven/temper-lag'
 import { logOf } from '../record/oven-log'
-import { ovenOf, temperingOvenOf } from '../record/oven-record'
+import { ovenOf } from '../record/oven-record'
 import type { Oven } from '../record/oven-schema'
 import type { Batch, BatchGroup, OvenLog, Workshop } from '../record/schemas'
 import { compositionOf } from '../steel/steel'
@@ -25,12 +25,13 @@ export interface AsMeasured {
 /** A blade held for less than this has had no soak or temper that a model could count, min. */
 const LEAST_MIN = 0.5
 
-/** The oven a log is of, or the one the batch names. */
-const loggedOven = (log: OvenLog, shop: Workshop, named: Oven): Oven =>
-  shop.ovens.find(oven => oven.id === log.ovenId) ?? named
+/** The oven a log is of; null once it is out of the workshop. */
+const loggedOven = (log: OvenLog, shop: Workshop): Oven | null =>
+  shop.ovens.find(oven => oven.id === log.ovenId) ?? null
 
-const trueBy = (oven: Oven) => {
-  const correction = correctionOf(oven)
+/** True for shown by the oven's own correction. Of an oven that is gone the display is believed: another's would be worse. */
+const trueBy = (oven: Oven | null) => {
+  const correction = oven ? correctionOf(oven) : () => 0
   return (shownC: number) => shownC - correction(shownC)
 }
 
@@ -46,17 +47,16 @@ export function asMeasured(
   const load = loadsOf(batch).find(l => l.groups.some(g => g.id === group.id))
   const heatLog = logOf(logs, group.id, 0)
   const heat = heatLog && load ? heatOf(heatLog, load, batch, group, grade, shop) : null
-  const named = temperingOvenOf(shop, batch)
   const tempers = route.tempers.map((asked, i) => {
     const log = logOf(logs, group.id, i + 1)
     if (!log) return null
-    const oven = loggedOven(log, shop, named)
+    const oven = loggedOven(log, shop)
     return afterTemper({
       points: log.points,
       trueC: trueBy(oven),
       asked,
       thicknessMm: thickest(load, group),
-      hWPerM2K: temperAirWPerM2K(oven.fan),
+      hWPerM2K: temperAirWPerM2K(oven?.fan),
       inMin: log.loadedMin,
       outMin: log.pulledMin,
     })
@@ -65,7 +65,7 @@ export function asMeasured(
 }
 
 function heatOf(log: OvenLog, load: Load, batch: Batch, group: BatchGroup, grade: Grade, shop: Workshop): After {
-  const oven = loggedOven(log, shop, ovenOf(shop, batch))
+  const oven = loggedOven(log, shop)
   const own = load.pieces.filter(p => p.group.id === group.id)
   const thick = own.find(p => p.blade.thicknessMm === thickest(load, group))
   return afterHeat({
@@ -73,7 +73,7 @@ function heatOf(log: OvenLog, load: Load, batch: Batch, group: BatchGroup, grade
     trueC: trueBy(oven),
     austenitizeC: group.route.austenitizeC,
     thicknessMm: thickest(load, group),
-    view: thick ? viewOf(thick.mark, packetsOf(load), placesOf(load, oven, batch)) : 1,
+    view: thick ? viewOf(thick.mark, packetsOf(load), placesOf(load, oven ?? ovenOf(shop, batch), batch)) : 1,
     steel: compositionOf(grade),
     loadedMin: log.loadedMin,
     pulledMin: log.pulledMin,
