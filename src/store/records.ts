@@ -1,4 +1,3 @@
-import type { LogPoint } from '../core/oven/log/thin'
 import { DEFAULT_WORKSHOP } from '../core/record/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/record/grade-sheet'
 import type { Oven } from '../core/record/oven-schema'
@@ -30,9 +29,11 @@ export const removeGrade = (name: string): Promise<boolean> => saving(() => db.g
 
 export const putLog = (log: OvenLog): Promise<boolean> => saving(() => db.logs.put(ovenLogSchema.parse(log)))
 
-/** What a log has grown to meanwhile; nothing where it was taken off. */
-export const setLogPoints = (id: string, points: readonly LogPoint[]): Promise<boolean> =>
-  saving(() => db.logs.update(id, { points: ovenLogSchema.shape.points.parse(points) }))
+/** Changes a part of a log and leaves the rest as it is stored now: one may be growing. Nothing where it was taken off. */
+export const changeLog = (
+  id: string,
+  part: Partial<Pick<OvenLog, 'points' | 'loadedMin' | 'pulledMin'>>,
+): Promise<boolean> => saving(() => db.logs.update(id, ovenLogSchema.partial().parse(part)))
 
 export const removeLog = (id: string): Promise<boolean> => saving(() => db.logs.delete(id))
 

@@ -3,6 +3,7 @@ import Dexie from 'dexie'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEFAULT_WORKSHOP, newBatch } from '../core/record/defaults'
 import { parseExchange } from '../core/record/exchange'
+import { newLog } from '../core/record/oven-log'
 import { type Batch, type GradeSheet, ovenLogSchema, workshopSchema } from '../core/record/schemas'
 import { findGrade } from '../core/steel/grades'
 import { fillSheet } from '../core/steel/own-grade/fill-sheet'
@@ -10,7 +11,7 @@ import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { clearAll, readAll, seedOnce, writeAll } from './backup'
 import { addBatch, editBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
 import { db, WorkshopDatabase } from './database'
-import { putGrade, removeGrade, saveShop } from './records'
+import { changeLog, putGrade, putLog, removeGrade, removeLog, saveShop } from './records'
 import { saveTrouble } from './save-state'
 
 const grade = findGrade('X65Cr13')
@@ -238,6 +239,22 @@ describe('data of version 3', () => {
     }
     const read = parseExchange(JSON.stringify(file))
     expect(read.ok && read.value.logs.find(log => log.id === heat?.id)?.load).toEqual({ temper: 0, groupIds })
+  })
+})
+
+describe('a log that grows', () => {
+  it('keeps a moment that was put right meanwhile, and nothing comes back of one taken off', async () => {
+    const log = newLog({ id: 'l', ovenId: 'o', name: 'log', addedAt: '2026-06-15T12:00:00.000Z' }, [
+      [0, 20],
+      [1, 30],
+    ])
+    await putLog(log)
+    await changeLog('l', { loadedMin: 0.5 })
+    await changeLog('l', { points: [...log.points, [2, 40]] })
+    expect(await db.logs.get('l')).toMatchObject({ loadedMin: 0.5, pulledMin: null, points: { length: 3 } })
+    await removeLog('l')
+    await changeLog('l', { loadedMin: 1 })
+    expect(await db.logs.get('l')).toBeUndefined()
   })
 })
 

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react'
 import { newLog } from '../../../core/record/oven-log'
 import type { OvenLog, Workshop } from '../../../core/record/schemas'
-import { putLog, removeLog } from '../../../store/records'
+import { changeLog, putLog, removeLog } from '../../../store/records'
 import { LogDrawing } from '../../../ui/drawings/LogDrawing'
 import { NumberField } from '../../../ui/PlainFields'
 import { undoable } from '../../../ui/undoable'
@@ -93,8 +93,16 @@ export function LaidLog(props: LaidLogProps) {
       </dl>
       <p className="mt-2 text-[14px]">{children}</p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <MomentField label={momentNames.went} min={inMin} onCommit={loadedMin => void putLog({ ...log, loadedMin })} />
-        <MomentField label={momentNames.came} min={outMin} onCommit={pulledMin => void putLog({ ...log, pulledMin })} />
+        <MomentField
+          label={momentNames.went}
+          min={inMin}
+          onCommit={loadedMin => void changeLog(log.id, { loadedMin })}
+        />
+        <MomentField
+          label={momentNames.came}
+          min={outMin}
+          onCommit={pulledMin => void changeLog(log.id, { pulledMin })}
+        />
         <button type="button" className="btn" onClick={another}>
           Another log …
         </button>

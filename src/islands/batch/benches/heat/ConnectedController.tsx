@@ -7,7 +7,7 @@ import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
 import { formatQuantity } from '../../../../core/units/quantity'
 import type { ControllerSession, ControllerState } from '../../../../devices/controller-session'
-import { putLog, setLogPoints } from '../../../../store/records'
+import { changeLog, putLog } from '../../../../store/records'
 import { LogDrawing } from '../../../../ui/drawings/LogDrawing'
 import { newId } from '../../edit'
 import { StandInControls } from './StandInControls'
@@ -44,7 +44,7 @@ export function ConnectedController({ batch, load, segments, oven, shop, session
     }
     let written = false
     const done = await session.keep(async points => {
-      const saved = await (written ? setLogPoints(id, points) : putLog(newLog(of, points)))
+      const saved = await (written ? changeLog(id, { points: newLog(of, points).points }) : putLog(newLog(of, points)))
       written ||= saved
       return saved
     })
