@@ -28,7 +28,6 @@ export interface ControllerSession {
 
 /** Samples kept while listening: three hours at one a second, then one in two, and so on. */
 const MOST_SAMPLES = 10_000
-const SILENT = 'Nothing heard from the controller for'
 const KEPT_POINTS = 3000
 const KEEP_EVERY_MS = 30_000
 const LOOK_EVERY_MS = 5000
@@ -49,6 +48,13 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
     now = { ...now, ...part }
     for (const listener of listeners) listener()
   }
+  /** What it refused or did not answer last, and how long nothing was heard, s: silence is the graver. */
+  let refused: string | null = null
+  let silentS = 0
+  const troubleNow = () =>
+    silentS > 0
+      ? `Nothing heard from the controller for ${silentS} s. Look at the oven itself, then at the cable and the power.`
+      : refused
   const saveNow = async (): Promise<boolean> => {
     if (!save || samples.length < 2) return false
     keptMs = Date.now()
@@ -72,14 +78,15 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
     }
     if (reading.shownC !== null && min > (samples.at(-1)?.[0] ?? -1)) samples = [...samples, [min, reading.shownC]]
     if (samples.length > MOST_SAMPLES) samples = samples.filter((_, i) => i % 2 === 0)
-    const trouble = now.trouble?.startsWith(SILENT) ? null : now.trouble
-    change({ reading, samples, trouble, keeping: save !== null })
+    silentS = 0
+    change({ reading, samples, trouble: troubleNow(), keeping: save !== null })
     if (save && heardMs - keptMs >= KEEP_EVERY_MS) void saveNow()
   })
   const watch = setInterval(() => {
-    const silentS = Math.round((Date.now() - heardMs) / 1000)
-    if (now.reading && silentS * 1000 >= SILENT_AFTER_MS)
-      change({ trouble: `${SILENT} ${silentS} s. Look at the oven itself, then at the cable and the power.` })
+    const quietMs = Date.now() - heardMs
+    if (!now.reading || quietMs < SILENT_AFTER_MS) return
+    silentS = Math.round(quietMs / 1000)
+    change({ trouble: troubleNow() })
   }, LOOK_EVERY_MS)
   return {
     name: port.name,
@@ -94,14 +101,17 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
         for (const command of commands) {
           const reply = await port.send(writeCommand(command))
           if (reply.startsWith('ERR')) {
-            change({ trouble: `The controller refused: ${reply.slice(4)}.` })
+            refused = `The controller refused: ${reply.slice(4)}.`
+            change({ trouble: troubleNow() })
             return false
           }
         }
-        change({ trouble: null })
+        refused = null
+        change({ trouble: troubleNow() })
         return true
       } catch {
-        change({ trouble: 'The controller does not answer. Look at the cable and the power, then connect again.' })
+        refused = 'The controller does not answer. Look at the cable and the power, then connect again.'
+        change({ trouble: troubleNow() })
         return false
       }
     },
