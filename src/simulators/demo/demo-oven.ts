@@ -119,6 +119,10 @@ function logging(oven: Oven, random: Random) {
   return {
     controller,
     run,
+    /** A programme of one hold, at full power to it. */
+    start: (targetC: number, holdMin: number) => {
+      for (const line of ['PROG 1', `STEP 1 FULL ${targetC} ${holdMin}`, 'RUN']) controller.handle(line)
+    },
     /** Runs until the display shows a temperature, or for so long. */
     runTo: (shownC: number, mostH: number) => {
       while ((controller.reading().shownC ?? 0) < shownC && controller.reading().atS < mostH * 3600) run(SAMPLE_S)
@@ -145,10 +149,8 @@ function logging(oven: Oven, random: Random) {
 
 /** One heat: loaded on the way up, soaked, and pulled blade after blade. */
 function heatPoints(oven: Oven, load: Load, random: Random): LogPoint[] {
-  const { controller, run, runTo, door, insert, points } = logging(oven, random)
-  controller.handle('PROG 1')
-  controller.handle(`STEP 1 FULL ${load.austenitizeC} 600`)
-  controller.handle('RUN')
+  const { run, start, runTo, door, insert, points } = logging(oven, random)
+  start(load.austenitizeC, 600)
   runTo(load.entryC - 3, 3)
   insert(load.pieces.map(p => p.blade))
   door()
@@ -163,10 +165,8 @@ function heatPoints(oven: Oven, load: Load, random: Random): LogPoint[] {
 
 /** One temper: into the warm oven, held, and left to cool with the door open. */
 function temperPoints(oven: Oven, load: TemperLoad, random: Random): LogPoint[] {
-  const { controller, run, runTo, door, insert, points } = logging(oven, random)
-  controller.handle('PROG 1')
-  controller.handle(`STEP 1 FULL ${load.atC} 900`)
-  controller.handle('RUN')
+  const { controller, run, start, runTo, door, insert, points } = logging(oven, random)
+  start(load.atC, 900)
   runTo(load.atC - 3, 2)
   run(SETTLES_S)
   insert(load.pieces.map(p => p.blade))

@@ -4,6 +4,7 @@ import { programmeOf } from '../../../../core/plan/heat-load'
 import type { Load } from '../../../../core/plan/tray'
 import type { Oven } from '../../../../core/record/oven-schema'
 import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { Prose } from '../../../../ui/Units'
 import { useController } from '../../use-controller'
 import { KeyedTable } from './KeyedTable'
 
@@ -21,14 +22,21 @@ export function ProgrammeView({ batch, load, oven, shop }: Props) {
   const { session } = useController(batch.id)
   const [sending, setSending] = useState(session !== null)
   const programme = programmeOf(load, oven)
-  if (!programme.ok) return <p className="py-6 text-bad">{programme.problems[0]?.message}</p>
+  if (!programme.ok)
+    return (
+      <p className="py-6 text-bad">
+        <Prose>{programme.problems[0]?.message ?? ''}</Prose>
+      </p>
+    )
   const keyed = keyIn(programme.value, oven.controller)
   return (
     <div>
       {keyed.ok ? (
         <KeyedTable steps={keyed.value} oven={oven} shop={shop} />
       ) : (
-        <p className="py-6 text-bad">{keyed.problems[0]?.message}</p>
+        <p className="py-6 text-bad">
+          <Prose>{keyed.problems[0]?.message ?? ''}</Prose>
+        </p>
       )}
       <div className="mt-3 flex flex-wrap gap-3">
         <button type="button" className="btn" aria-expanded={sending} onClick={() => setSending(!sending)}>

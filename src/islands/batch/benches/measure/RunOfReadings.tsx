@@ -2,6 +2,7 @@ import { useId, useState } from 'react'
 import type { Problem } from '../../../../core/result'
 import { parseReadings } from '../../../../core/rockwell/parse-readings'
 import { type FacedReading, onFace } from '../../../../core/rockwell/round-face'
+import { Prose } from '../../../../ui/Units'
 
 /** Reads '61 60.5 61'; what is wrong is said by place and stays to be corrected. */
 export function RunOfReadings({
@@ -55,7 +56,9 @@ export function RunOfReadings({
       {problems.length > 0 && (
         <ul id={`${id}-p`} role="alert" className="mt-1 text-[13px] text-bad">
           {problems.map(problem => (
-            <li key={problem.path}>{problem.message}</li>
+            <li key={problem.path}>
+              <Prose>{problem.message}</Prose>
+            </li>
           ))}
         </ul>
       )}

@@ -89,6 +89,7 @@ export function AfterTemperView({ batch, oven, shop, plan }: Props) {
               ]}
             >
               <Expected plan={plan} route={measured.route} />
+              {oven.fan === undefined && ' Whether this oven has a fan is not said: the blade’s lag is midway.'}
             </LaidLog>
           )
         }
