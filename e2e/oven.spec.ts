@@ -126,6 +126,7 @@ test('a programme runs on the simulated controller, a broken thermocouple shows,
   await page.getByLabel('Surprise').selectOption('thermocouple')
   await expect(page.getByText('thermocouple broken: the controller has shut the power off')).toBeVisible()
   await page.getByLabel('Surprise').selectOption('none')
+  expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800)
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Keep the log' }).click()
   await expect(page.getByRole('button', { name: 'The log is kept' })).toBeDisabled()

@@ -78,7 +78,7 @@ export function ConnectedController({ batch, load, segments, oven, shop, session
           lines={[{ name: 'the display', points: samples, look: 'logged' }]}
           system={shop.units}
           label="What the controller showed"
-          height={150}
+          height={108}
         />
       )}
     </section>
