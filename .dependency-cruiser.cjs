@@ -1,33 +1,63 @@
-/** The arrows of the layout: pages → islands → ui, store, workers, devices, simulators → core → data. */
-const only = (name, from, to) => ({
-  name,
+/**
+ * The arrows of the layout, one way each:
+ *   pages → islands → ui → words → core → data, and islands → store, workers, devices, simulators → core.
+ * Inside the core: contract, files → day, learn → job → the models and shop → units, numeric.
+ */
+const BASE = ['^src/core/(codes|units|numeric)/', '^src/data/']
+const MODELS = 'steel|oven|quench|foil|cold|rockwell'
+
+/** A folder may import from itself and from what is named, nothing else of ours. */
+const only = (folder, allowed) => ({
+  name: `${folder.replace(/[^a-z]+/g, '-')}-looks-down`,
   severity: 'error',
-  from: { path: from, pathNot: '\\.(test|bench)\\.tsx?$' },
-  to: { path: '^src/', pathNot: to },
+  from: { path: `^src/${folder}/` },
+  to: { path: '^src/', pathNot: [`^src/${folder}/`, ...allowed] },
 })
+const core = (folder, below = []) => only(`core/${folder}`, [...BASE, ...below.map(name => `^src/core/(${name})/`)])
 
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    only('data-stands-alone', '^src/data/', ['^src/data/']),
-    only('core-knows-core-and-data', '^src/core/', ['^src/core/', '^src/data/']),
+    {
+      name: 'no-circles-of-folders',
+      severity: 'error',
+      scope: 'folder',
+      from: { path: '^src/core/' },
+      to: { circular: true },
+    },
+    only('data', []),
+    only('core', ['^src/data/']),
+    core('codes'),
+    core('units'),
+    core('numeric'),
+    core('shop'),
+    core('rockwell'),
+    core('foil'),
+    core('cold'),
+    core('steel', ['rockwell']),
+    core('oven', ['steel']),
+    core('quench', ['oven']),
+    core('job', [MODELS, 'shop']),
+    core('learn', [MODELS, 'shop', 'job']),
+    core('files', [MODELS, 'shop', 'job', 'learn']),
+    core('contract', [MODELS, 'shop', 'job', 'learn']),
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^src/(core|data)/', pathNot: '\\.(test|bench)\\.ts$' },
+      from: { path: '^src/(core|data)/' },
       to: {
         path: 'node_modules|^node:',
-        pathNot: 'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|svg-path-properties|fast-xml-parser|dxf-parser)/',
+        pathNot:
+          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|svg-path-properties|fast-xml-parser|dxf-parser)/',
       },
     },
-    only('simulators-know-core', '^src/simulators/', ['^src/simulators/', '^src/core/', '^src/data/']),
-    only('workers-know-core', '^src/workers/', ['^src/workers/', '^src/core/', '^src/data/']),
-    only('devices-know-core', '^src/devices/', ['^src/devices/', '^src/core/', '^src/data/']),
-    only('store-knows-core', '^src/store/', ['^src/store/', '^src/core/', '^src/data/']),
-    only('ui-knows-core', '^src/ui/', ['^src/ui/', '^src/core/', '^src/data/', '^src/styles/']),
-    only('islands-know-what-is-below', '^src/islands/', [
-      '^src/(islands|ui|store|workers|devices|simulators|core|data)/',
-    ]),
+    only('words', ['^src/(core|data)/']),
+    only('simulators', ['^src/(core|data)/']),
+    only('workers', ['^src/(core|data)/']),
+    only('devices', ['^src/(core|data)/']),
+    only('store', ['^src/(core|data)/']),
+    only('ui', ['^src/(words|core|data|styles)/']),
+    only('islands', ['^src/(ui|words|store|workers|devices|simulators|core|data)/']),
     {
       name: 'nothing-imports-pages',
       severity: 'error',
@@ -37,6 +67,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.(test|bench)\\.tsx?$' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: {

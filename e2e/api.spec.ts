@@ -157,7 +157,7 @@ test('refuses in one shape: 400, 404, 405, 413, 415', async ({ request }) => {
   }
   const [, first] = cases[0]
   expect((await first.json()).error.issues).toEqual([
-    { path: 'route.austenitizeC', message: 'must be at most 1300 (temperatures are in °C)' },
+    { code: 'too-big', path: 'route.austenitizeC', message: 'must be at most 1300 °C' },
   ])
 })
 

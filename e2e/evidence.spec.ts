@@ -40,7 +40,7 @@ test('a blade of a leaking packet is told why it waits, in sight', async ({ page
   await openDemoBatch(page, 'Net knives', 'Inspect')
   await page.getByRole('button', { name: 'A3', exact: true }).click()
   await expect(page.getByText(/its packet leaked, and the skin has lost carbon/)).toBeVisible()
-  await expect(page.getByText(/A 60 HRC file bites/)).toBeVisible()
+  await expect(page.getByText(/A 55 HRC file bites/)).toBeVisible()
   await expect(page.getByText(/of bow is within/)).toBeHidden()
   expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800)
 })

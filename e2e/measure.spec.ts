@@ -1,25 +1,26 @@
 import { readFile } from 'node:fs/promises'
-import { expect, expectAccessible, fill, openDemoBatch, test } from './shop'
+import { choose, expect, expectAccessible, fill, openDemoBatch, test } from './shop'
 
 test('nine blades with three readings each go in by keyboard alone, a line and Enter a blade', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Measure')
   await page.getByLabel('Readings of A1, HRC').focus()
   for (const mark of ['A1', 'A2', 'A3', 'A4', 'A5', 'B1', 'B2', 'B3', 'B4']) {
     await expect(page.getByLabel(`Readings of ${mark}, HRC`)).toBeVisible()
+    // The demo's tester shows 0.17 too much: the mean of 60.17 is 60.0.
     await page.keyboard.type('60 60,5 60')
     await page.keyboard.press('Enter')
     if (mark !== 'B4') await expect(page.getByLabel(`Readings of ${mark}, HRC`)).toBeHidden()
   }
-  await expect(page.getByRole('row', { name: /^B4 60\.2/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^B4 60\.0/ })).toBeVisible()
   await expect(page.getByText(/Taken without a block check/)).toBeVisible()
   await page.getByRole('button', { name: 'Take out 60.5 of A1' }).click()
-  await expect(page.getByRole('row', { name: /^A1 60\.0/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^A1 59\.8/ })).toBeVisible()
   await page
     .getByRole('listitem')
     .filter({ hasText: '60.5 of A1 taken out' })
     .getByRole('button', { name: 'Undo' })
     .click()
-  await expect(page.getByRole('row', { name: /^A1 60\.2/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^A1 60\.0/ })).toBeVisible()
 })
 
 test('a place is chosen on the blade: the rules are said while pointing, the bevel is refused', async ({ page }) => {
@@ -59,7 +60,7 @@ test('a round face is counted, one that is too round is refused beside the field
   await fill(page, 'Its diameter', '1/2 in')
   await field.fill('59')
   await field.press('Enter')
-  await expect(page.getByRole('row', { name: /^A1 60\.0/ })).toContainText('(59.0 on a round)')
+  await expect(page.getByRole('row', { name: /^A1 59\.8/ })).toContainText('(59.0 on a round face)')
 })
 
 test('a shop without a tester: files give a range, with what was predicted', async ({ page }) => {
@@ -94,7 +95,7 @@ test('a tester’s file is matched to blades and stages; a wrong one is refused 
   await expect(page.getByText('Line 4: there is no blade “Z9”')).toBeVisible()
   await page.getByRole('button', { name: 'Record them' }).click()
   await page.getByLabel('Stage', { exact: true }).selectOption('as quenched')
-  await expect(page.getByRole('row', { name: /^A1 62\.5/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^A1 62\.3/ })).toBeVisible()
   await expectAccessible(page)
 })
 
@@ -133,7 +134,7 @@ test('a certificate is a PDF with its machine-readable copy inside', async ({ pa
   await openDemoBatch(page, 'Net knives', 'Verdict')
   await page.getByRole('link', { name: 'Certificates' }).click()
   await expect(page.getByRole('heading', { name: 'Hardness certificate, A1' })).toBeVisible()
-  await page.getByLabel('Blade').selectOption('A1')
+  await choose(page, 'Blade', 'A1')
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'PDF' }).click()
   const path = await (await waiting).path()

@@ -57,6 +57,13 @@ export async function fill(page: Page, label: string, value: string) {
   await field.press('Enter')
 }
 
+/** Chooses in a select by the beginning of what an option says. */
+export async function choose(page: Page, label: string, begins: string) {
+  const select = page.getByLabel(label, { exact: true })
+  const option = select.locator('option').filter({ hasText: new RegExp(`^${begins}`) })
+  await select.selectOption((await option.first().getAttribute('value')) ?? begins)
+}
+
 /** Nothing axe finds in the whole page, WCAG 2.2 A and AA. */
 export async function expectAccessible(page: Page) {
   const { violations } = await new AxeBuilder({ page })

@@ -33,31 +33,9 @@ export const CAUSES = {
     testerSd: 1.5,
     testerCheckedSd: 0.4,
   },
-  words: {
-    scatter: 'the usual scatter',
-    'under-soaked': 'soaked too short: the blade arrived later than the clock',
-    'oven-cold': 'an oven colder than it shows',
-    'oven-hot': 'an oven hotter than it shows: too much soft austenite',
-    leak: 'a leaking packet: the skin lost carbon',
-    'slow-quench': 'a slow quench',
-    'wrong-steel': 'another steel than was thought',
-    tester: 'the tester',
-  },
-  tests: {
-    scatter: 'Read twice more, three diameters away.',
-    'under-soaked': 'Harden a scrap with twice the soak: it comes out harder.',
-    'oven-cold': 'A second thermocouple beside the blades, or a scrap 20 K hotter: it comes out harder.',
-    'oven-hot': 'Chill a scrap at −75 °C or colder: it gains several points. A scrap 20 K cooler comes out harder.',
-    leak: 'Grind 0.1 mm off a spot and read there: it is harder below the skin.',
-    'slow-quench': 'Quench a scrap bare in fast air or oil from the same soak: it comes out harder.',
-    'wrong-steel': 'A spark or a magnet after the soak, the mill’s certificate, or a sample to a laboratory.',
-    tester: 'Read the test block now, near this hardness: the answer is there.',
-  },
 } as const satisfies {
   modelSdHrc: number
   soakedEnoughShare: number
   priors: Record<string, number>
   spreads: object
-  words: Record<CauseName, string>
-  tests: Record<CauseName, string>
 }

@@ -2,13 +2,12 @@ export interface FoilType {
   readonly name: string
   /** Hottest step the foil stands, °C. */
   readonly maxC: number
-  readonly note: string
 }
 
 /** Stainless tool wrap, coolest first. Source: common practice, no published source. */
 export const FOIL_TYPES: readonly FoilType[] = [
-  { name: '321', maxC: 1093.3, note: 'The ordinary foil, to 2000 °F.' },
-  { name: '309', maxC: 1226.7, note: 'The hotter foil, to 2240 °F. Costs more.' },
+  { name: '321', maxC: 1093.3 },
+  { name: '309', maxC: 1226.7 },
 ]
 
 /** Kept between the hottest step and the foil's limit: an oven overshoots. Common practice, no published source. */
@@ -21,3 +20,7 @@ export const FOIL = {
   /** Chromium-nickel steel foil; textbook, from memory. */
   densityKgPerM3: 7900,
 } as const
+
+/** How an envelope is made from its sheet. */
+export const FOLD_WAYS = ['spine', 'two-sheets', 'tip'] as const
+export type FoldWay = (typeof FOLD_WAYS)[number]

@@ -76,3 +76,10 @@ export const STAND_IN_PREHEATS: readonly { readonly atC: number; readonly holdMi
   { atC: 600, holdMin: 10 },
   { atC: 800, holdMin: 10 },
 ]
+
+/** How controllers ask for a ramp, which couples they take, and where elements glow. */
+export const RAMP_KINDS = ['per-hour', 'per-minute', 'minutes-to-target'] as const
+export type RampKind = (typeof RAMP_KINDS)[number]
+export const THERMOCOUPLES = ['K', 'N', 'S', 'R'] as const
+export const ELEMENT_SIDES = ['sides', 'sides-and-back', 'back', 'top'] as const
+export type ElementSides = (typeof ELEMENT_SIDES)[number]

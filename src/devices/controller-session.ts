@@ -1,5 +1,5 @@
 import { type ControllerCommand, type ControllerReading, readReading, writeCommand } from '../core/oven/line-protocol'
-import { type LogPoint, thinLog } from '../core/oven/log/thin'
+import { type LogPoint, thinLog } from '../core/oven/log-points'
 import type { LinePort } from './line-port'
 
 export interface ControllerState {

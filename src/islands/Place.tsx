@@ -1,29 +1,35 @@
 import { setNonce } from 'get-nonce'
 import { Component, type ReactNode, useEffect, useState } from 'react'
-import { Toaster } from 'sonner'
-import type { Workshop } from '../core/record/schemas'
+import { Toaster, toast } from 'sonner'
+import type { Problem } from '../core/codes/problem'
+import type { Workshop } from '../core/shop/workshop'
+import type { System } from '../core/units/quantity'
 import { seedOnce } from '../store/backup'
 import { useSaveTrouble, useShop } from '../store/hooks'
-import { whyRefused } from '../store/save-state'
+import { refusalOf, unfitChange } from '../store/save-state'
 import { UnitsProvider } from '../ui/Units'
+import { problemWords } from '../words/problems'
+import { speakerOf } from '../words/speaker'
 import { saveEverything } from './save-everything'
+import { ShopProvider } from './shop-context'
 
 /** Lets the dialogs' scroll lock through the content security policy; see astro.config.mjs. */
 setNonce('dialogscrolllock')
 
 /** What every place shares: the workshop's settings, first-visit data, trouble with saving, and messages. */
-export function Place({ children }: { children: (shop: Workshop) => ReactNode }) {
+export function Place({ children }: { children: ReactNode }) {
   const [ready, setReady] = useState(false)
-  const [refused, setRefused] = useState<string | null>(null)
+  const [refused, setRefused] = useState<Problem | null>(null)
   const shop = useShop()
   useEffect(() => {
     const demo = document.documentElement.dataset.demo === 'on'
     seedOnce(
       demo ? async () => (await import('../simulators/demo/make-demo')).makeDemoWorkshop(DEMO_SEED, new Date()) : null,
     )
-      .catch(error => setRefused(whyRefused(error)))
+      .catch(error => setRefused(refusalOf(error)))
       .finally(() => setReady(true))
   }, [])
+  useUnfitToast(shop?.units ?? 'metric')
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
   }, [shop])
@@ -31,14 +37,19 @@ export function Place({ children }: { children: (shop: Workshop) => ReactNode })
     <Fallback>
       <TroubleBanner refused={refused} />
       {ready && shop ? (
-        <UnitsProvider value={shop.units}>{children(shop)}</UnitsProvider>
+        <ShopProvider value={shop}>
+          <UnitsProvider value={shop.units}>{children}</UnitsProvider>
+        </ShopProvider>
       ) : (
-        <p className="p-6 text-ink-2">Reading the workshop …</p>
+        <p className="p-6">Reading the workshop …</p>
       )}
       <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
     </Fallback>
   )
 }
+
+/** What the browser refuses is said without any quantity, before the shop's units are known. */
+const SAY = speakerOf('metric')
 
 /** Any number gives a workshop of its own; this one is shown. */
 export const DEMO_SEED = 20260
@@ -54,13 +65,25 @@ function mirrorTheme(theme: Workshop['theme']) {
   }
 }
 
-function TroubleBanner({ refused }: { refused: string | null }) {
+/** Says what did not fit where no field shows it beside itself. */
+function useUnfitToast(system: System) {
+  useEffect(
+    () =>
+      unfitChange.subscribe(() => {
+        const say = speakerOf(system)
+        for (const found of unfitChange.get()?.problems.slice(0, 3) ?? []) toast.error(problemWords(found, say))
+      }),
+    [system],
+  )
+}
+
+function TroubleBanner({ refused }: { refused: Problem | null }) {
   const trouble = useSaveTrouble()
-  const message = trouble?.message ?? refused
-  if (!message) return null
+  const found = trouble?.problem ?? refused
+  if (!found) return null
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-b-2 border-bad bg-ember-wash px-4 py-3">
-      <p className="min-w-60 flex-1">{message}</p>
+      <p className="min-w-60 flex-1">{problemWords(found, SAY)}</p>
       {trouble && (
         <button type="button" className="btn" onClick={() => void trouble.retry()}>
           Try again

@@ -1,7 +1,7 @@
 import { toast } from 'sonner'
-import { DEFAULT_WORKSHOP } from '../core/record/defaults'
-import { exportText, type WorkshopData } from '../core/record/exchange'
-import { readAll } from '../store/backup'
+import { exportText } from '../core/files/exchange'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import { emptyData, readAll } from '../store/backup'
 import { withUnsaved } from '../store/batches'
 
 /** Hands a text to the browser as a file to keep. */
@@ -14,16 +14,6 @@ export function download(name: string, type: string, content: BlobPart) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
-const EMPTY: WorkshopData = {
-  shop: DEFAULT_WORKSHOP,
-  batches: [],
-  readings: [],
-  recipes: [],
-  runs: [],
-  grades: [],
-  logs: [],
-}
-
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {
   const now = new Date().toISOString()
@@ -32,11 +22,7 @@ export async function saveEverything() {
     toast('The stored data cannot be read: this file holds only what is unsaved on this page. Keep your older files.', {
       duration: 30_000,
     })
-    return EMPTY
+    return emptyData(DEFAULT_WORKSHOP)
   })
-  download(
-    `tawny-ember-${now.slice(0, 10)}.json`,
-    'application/json',
-    exportText({ ...data, batches: withUnsaved(data.batches) }, now),
-  )
+  download(`tawny-ember-${now.slice(0, 10)}.json`, 'application/json', exportText(withUnsaved(data), now))
 }

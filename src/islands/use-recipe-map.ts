@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { BatchGroup } from '../core/record/schemas'
+import type { BatchGroup } from '../core/shop/batch'
 import { steelRequest } from '../core/steel/grades'
 import type { ShopExperience } from '../core/steel/predict'
 import type { Grade } from '../data/grades'

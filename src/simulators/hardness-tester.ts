@@ -1,4 +1,4 @@
-import { createRandom } from '../core/random'
+import { createRandom } from '../core/numeric/random'
 
 /** What a stand-in tester is like. */
 export interface TesterTemper {

@@ -1,4 +1,3 @@
-import { followProgramme } from '../core/oven/follow'
 import {
   type ControllerFault,
   type ControllerReading,
@@ -7,6 +6,7 @@ import {
   writeReading,
 } from '../core/oven/line-protocol'
 import { type DetailedOven, type OvenLoad, OvenModel } from '../core/oven/oven-model'
+import { followProgramme } from '../core/oven/programme-control'
 
 /** The stand-in holds as many steps as most small controllers. */
 const MOST_STEPS = 32
@@ -68,7 +68,8 @@ export function createOvenController(oven: DetailedOven) {
 
   function handle(line: string): string {
     const parsed = readCommand(line)
-    if (!parsed.ok) return `ERR ${parsed.problems[0]?.message}`
+    if (!parsed.ok)
+      return `ERR “${line.slice(0, 60)}” is not a command of this controller. It knows ID?, READ?, PROG, STEP, RUN, STOP.`
     const command = parsed.value
     switch (command.kind) {
       case 'identify':

@@ -1,59 +1,112 @@
-import { DEFAULT_WORKSHOP } from '../core/record/defaults'
-import type { WorkshopData } from '../core/record/exchange'
-import { furtherOf } from '../core/record/merge'
+import type { Saving } from '../core/codes/result'
+import { type Adoption, adopt } from '../core/files/adopt'
+import type { WorkshopData } from '../core/files/exchange'
+import { withBlades } from '../core/shop/batch-records'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import { furtherOf } from '../core/shop/merge'
+import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
 import { saving } from './save-state'
 
-const TABLES = () => [db.batches, db.readings, db.recipes, db.runs, db.grades, db.logs, db.shop, db.meta] as const
+const TABLES = () =>
+  [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs, db.shop, db.meta] as const
 
-/** Everything stored, in one consistent read. */
-export const readAll = (): Promise<WorkshopData> =>
-  db.transaction('r', TABLES(), async () => ({
+/** A workshop with settings and nothing in it. */
+export const emptyData = (shop: Workshop): WorkshopData => ({
+  shop,
+  batches: [],
+  blades: [],
+  readings: [],
+  recipes: [],
+  runs: [],
+  grades: [],
+  logs: [],
+})
+
+/** Settings of a workshop that begins here: files tell by its origin that they are its own. */
+export const newWorkshop = (): Workshop => ({ ...DEFAULT_WORKSHOP, origin: crypto.randomUUID() })
+
+async function readTables(): Promise<WorkshopData> {
+  return {
     shop: (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP,
     batches: await db.batches.toArray(),
+    blades: await db.blades.toArray(),
     readings: await db.readings.toArray(),
     recipes: await db.recipes.toArray(),
     runs: await db.runs.toArray(),
-    grades: await db.grades.toArray(),
+    grades: await db.ownGrades.toArray(),
     logs: await db.logs.toArray(),
-  }))
+  }
+}
 
-/** Adds what is new or has gone further than what is there, or replaces it all; in one transaction or not at all. */
-export const writeAll = (data: WorkshopData, mode: 'add' | 'replace'): Promise<boolean> =>
+/** Everything stored, in one consistent read. */
+export const readAll = (): Promise<WorkshopData> => db.transaction('r', TABLES(), readTables)
+
+/** Puts data in the place of everything stored; in one transaction or not at all. */
+export const replaceAll = (data: WorkshopData): Promise<Saving> =>
   saving(() =>
     db.transaction('rw', TABLES(), async () => {
-      if (mode === 'replace') {
-        await Promise.all(
-          [db.batches, db.readings, db.recipes, db.runs, db.grades, db.logs].map(table => table.clear()),
-        )
-        await db.shop.put(data.shop)
-      }
-      await db.batches.bulkPut(furtherOf(await db.batches.toArray(), data.batches, batch => batch.rev))
-      await db.readings.bulkPut(
-        furtherOf(await db.readings.toArray(), data.readings, reading => (reading.deletedAt ? 1 : 0)),
+      await Promise.all(
+        [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs].map(table => table.clear()),
       )
-      await db.recipes.bulkPut(furtherOf(await db.recipes.toArray(), data.recipes, recipe => recipe.versions.length))
-      await db.runs.bulkPut(furtherOf(await db.runs.toArray(), data.runs, run => run.events.length))
-      // A sheet of the same name stays as it is here: what is planned from it carries its own copy.
-      const known = new Set(await db.grades.toCollection().primaryKeys())
-      await db.grades.bulkPut(data.grades.filter(grade => !known.has(grade.name)))
-      await db.logs.bulkPut(data.logs)
-      await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
+      await db.shop.put(data.shop)
+      await putRecords(data)
     }),
   )
 
-/** An empty workshop with its settings kept. */
-export const clearAll = async (): Promise<boolean> => {
-  const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
-  return writeAll({ shop, batches: [], readings: [], recipes: [], runs: [], grades: [], logs: [] }, 'replace')
+/** Adds what is new or has gone further than what is here; in one transaction or not at all. Null where it was refused. */
+export async function addAll(file: WorkshopData): Promise<Adoption | null> {
+  let adoption: Adoption | null = null
+  const { saved } = await saving(() =>
+    db.transaction('rw', TABLES(), async () => {
+      const here = await readTables()
+      adoption = adopt(here, file, () => crypto.randomUUID())
+      const { data } = adoption
+      await db.shop.put(data.shop)
+      const batches = furtherOf(here.batches, data.batches, batch => batch.rev)
+      const taken = new Set(batches.map(batch => batch.id))
+      // A sheet that is here stays as it is: what is planned from it carries its own copy.
+      const sheets = new Set(here.grades.map(grade => grade.id))
+      await putRecords({
+        ...data,
+        batches,
+        // Blades go with their batch: of one that has gone further here they stay as they are.
+        blades: data.blades.filter(blade => taken.has(blade.batchId)),
+        readings: furtherOf(here.readings, data.readings, reading => (reading.deletedAt ? 1 : 0)),
+        recipes: furtherOf(here.recipes, data.recipes, recipe => recipe.versions.length),
+        runs: furtherOf(here.runs, data.runs, run => run.events.length),
+        grades: data.grades.filter(grade => !sheets.has(grade.id)),
+      })
+    }),
+  )
+  return saved ? adoption : null
 }
+
+async function putRecords(data: WorkshopData): Promise<void> {
+  await db.batches.bulkPut([...data.batches])
+  await db.blades.bulkPut([...data.blades])
+  await db.readings.bulkPut([...data.readings])
+  await db.recipes.bulkPut([...data.recipes])
+  await db.runs.bulkPut([...data.runs])
+  await db.ownGrades.bulkPut([...data.grades])
+  await db.logs.bulkPut([...data.logs])
+  await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
+}
+
+/** An empty workshop with its settings kept. */
+export const clearAll = async (): Promise<Saving> => replaceAll(emptyData((await db.shop.get('shop')) ?? newWorkshop()))
 
 /** First visit: the demo workshop, if the server offers it. Later visits change nothing. */
 export async function seedOnce(make: (() => Promise<WorkshopData>) | null): Promise<void> {
   if (await db.meta.get('seeded')) return
-  const data = make
-    ? await make()
-    : { shop: DEFAULT_WORKSHOP, batches: [], readings: [], recipes: [], runs: [], grades: [], logs: [] }
-  // Asked again: a second tab may have seeded meanwhile.
-  if (!(await db.meta.get('seeded'))) await writeAll(data, 'replace')
+  const data = make ? await make() : emptyData(newWorkshop())
+  await db.transaction('rw', TABLES(), async () => {
+    // Asked again inside the transaction: of two tabs that begin at once, one seeds.
+    if (await db.meta.get('seeded')) return
+    await db.shop.put(data.shop)
+    await putRecords(data)
+  })
 }
+
+/** Everything stored, its batches with their blades. */
+export const batchesOf = (data: WorkshopData) => withBlades(data.batches, data.blades)

@@ -1,10 +1,19 @@
-import { takeBack } from '../core/record/merge'
-import type { Batch } from '../core/record/schemas'
-import { batchSchema } from '../core/record/schemas'
+import { newProblems, type Problem } from '../core/codes/problem'
+import type { Saving } from '../core/codes/result'
+import type { WorkshopData } from '../core/files/exchange'
+import { batchProblems } from '../core/job/batch-rules'
+import { type Batch, batchSchema } from '../core/shop/batch'
+import { partBatch } from '../core/shop/batch-records'
+import type { Blade } from '../core/shop/blade'
+import { takeBack } from '../core/shop/merge'
+import { problemsOf } from '../core/shop/problems'
+import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
+import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
-import { saving } from './save-state'
+import { saving, Unfit } from './save-state'
 
 interface Edit {
+  readonly atMs: number
   readonly batchId: string
   readonly label: string
   readonly before: Batch
@@ -16,56 +25,109 @@ const edits: Edit[] = []
 const MOST_EDITS = 200
 
 /** Batches whose last write was refused: kept here so that nothing typed is lost, and shown instead of the stored ones. */
-const unsaved = new Map<string, Batch>()
-const listeners = new Set<() => void>()
-let unsavedVersion = 0
+const unsaved = createSubscribable<ReadonlyMap<string, Batch>>(new Map())
+export const unsavedBatches: Subscribable<ReadonlyMap<string, Batch>> = unsaved
 
-const touchUnsaved = () => {
-  unsavedVersion++
-  for (const listener of listeners) listener()
-}
-
-export const unsavedBatches = {
-  version: () => unsavedVersion,
-  get: (id: string) => unsaved.get(id),
-  subscribe(listener: () => void) {
-    listeners.add(listener)
-    return () => listeners.delete(listener)
-  },
+const keepUnsaved = (id: string, batch: Batch | null) => {
+  const next = new Map(unsaved.get())
+  if (batch) next.set(id, batch)
+  else next.delete(id)
+  unsaved.set(next)
 }
 
 const COUNTED: readonly (keyof Batch)[] = ['rev', 'updatedAt']
 
-/** Applies a change to the newest stored state, so that a second tab's edits are kept. */
+/** A stored batch with its blades; undefined where there is none. */
+export async function readBatch(id: string): Promise<Batch | undefined> {
+  const [record, blades] = await Promise.all([db.batches.get(id), db.blades.where('batchId').equals(id).toArray()])
+  return record && { ...record, blades }
+}
+
+/** Blades that have no serial yet get the next ones of their batch's year. */
+async function withSerials(batch: Batch): Promise<Batch> {
+  const fresh = batch.blades.filter(blade => blade.serial === '')
+  if (fresh.length === 0) return batch
+  const pattern = (await db.shop.get('shop'))?.serialPattern ?? USUAL_SERIALS
+  const year = Number(batch.createdAt.slice(0, 4))
+  const used = await db.blades.where('serial').startsWith(serialPrefix(pattern, year)).toArray()
+  const serials = nextSerials(
+    pattern,
+    year,
+    [...used, ...batch.blades].map(blade => blade.serial),
+    fresh.length,
+  )
+  const given = new Map(fresh.map((blade, i) => [blade.id, serials[i] ?? '']))
+  return { ...batch, blades: batch.blades.map(b => (given.has(b.id) ? { ...b, serial: given.get(b.id) ?? '' } : b)) }
+}
+
+/** Writes what differs of a batch and its blades. Runs inside a transaction on both and on the workshop. */
+async function store(before: Batch | null, after: Batch): Promise<void> {
+  const { record, blades } = partBatch(after)
+  await db.batches.put(record)
+  const was = new Map((before?.blades ?? []).map(blade => [blade.id, blade]))
+  await db.blades.bulkPut(blades.filter((blade): blade is Blade => was.get(blade.id) !== blade))
+  const kept = new Set(blades.map(blade => blade.id))
+  await db.blades.bulkDelete([...was.keys()].filter(id => !kept.has(id)))
+}
+
+/** Everything that does not fit in a batch. */
+const problemsIn = (batch: Batch): Problem[] => {
+  const parsed = batchSchema.safeParse(batch)
+  const rules = batchProblems(batch)
+  const said = new Set(rules.map(one => one.path))
+  // What a rule says in its own words is not said by the schema again.
+  const shape = parsed.success ? [] : problemsOf(parsed.error, batch).filter(one => !said.has(one.path))
+  return [...rules, ...shape]
+}
+
+/**
+ * Applies a change to the newest stored state, so that a second tab's edits are kept. What does not fit is thrown as Unfit and
+ * nothing is stored; what did not fit before does not stand in the way of another change.
+ */
 async function write(id: string, change: (batch: Batch) => Batch): Promise<{ before: Batch; after: Batch } | null> {
   let outcome: { before: Batch; after: Batch } | null = null
-  await db.transaction('rw', db.batches, async () => {
-    const before = unsaved.get(id) ?? (await db.batches.get(id))
+  await db.transaction('rw', db.batches, db.blades, db.shop, async () => {
+    const stored = await readBatch(id)
+    const before = unsaved.get().get(id) ?? stored
     if (!before) return
-    const after = batchSchema.parse({ ...change(before), rev: before.rev + 1, updatedAt: new Date().toISOString() })
-    await db.batches.put(after)
+    const changed = { ...change(before), rev: before.rev + 1, updatedAt: new Date().toISOString() }
+    const after = await withSerials(changed)
+    const wrong = newProblems(problemsIn(before), problemsIn(after))
+    if (wrong.length > 0) throw new Unfit(wrong)
+    await store(stored ?? null, after)
     outcome = { before, after }
   })
-  if (unsaved.delete(id)) touchUnsaved()
+  if (unsaved.get().has(id)) keepUnsaved(id, null)
   return outcome
 }
 
-/** Changes a batch and remembers how to take it back. A refused write is kept on the page. */
-export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<void> {
-  const saved = await saving(
+/** Changes of one thing that follow so close are taken back as one: a value kept while it was still being typed, ms. */
+const ONE_CHANGE_MS = 2000
+
+function remember(edit: Omit<Edit, 'atMs'>) {
+  const last = edits.at(-1)
+  const atMs = Date.now()
+  const goesOn =
+    last !== undefined && last.batchId === edit.batchId && last.label === edit.label && atMs - last.atMs < ONE_CHANGE_MS
+  if (goesOn) edits.pop()
+  edits.push({ ...edit, atMs, before: goesOn ? last.before : edit.before })
+  if (edits.length > MOST_EDITS) edits.shift()
+}
+
+/** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
+export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
+  const outcome = await saving(
     async () => {
-      const outcome = await write(shown.id, change)
-      if (!outcome) return
-      edits.push({ batchId: shown.id, label, ...outcome })
-      if (edits.length > MOST_EDITS) edits.shift()
+      const written = await write(shown.id, change)
+      if (written) remember({ batchId: shown.id, label, ...written })
     },
     // What is kept on the page already holds the change.
     () => write(shown.id, batch => batch),
   )
-  if (!saved) {
-    unsaved.set(shown.id, change(unsaved.get(shown.id) ?? shown))
-    touchUnsaved()
-  }
+  const [refused] = outcome.problems
+  if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')
+    keepUnsaved(shown.id, change(unsaved.get().get(shown.id) ?? shown))
+  return outcome
 }
 
 export type Undone = { readonly done: true; readonly label: string } | { readonly done: false; readonly why: string }
@@ -77,7 +139,7 @@ export async function undoLast(batchId: string): Promise<Undone> {
   if (!edit) return { done: false, why: 'Nothing to undo in this tab.' }
   edits.splice(index, 1)
   let clash = false
-  const saved = await saving(() =>
+  const { saved } = await saving(() =>
     write(batchId, now => {
       const restored = takeBack(now, edit.before, edit.after, COUNTED)
       clash = restored === null
@@ -88,20 +150,31 @@ export async function undoLast(batchId: string): Promise<Undone> {
   return saved ? { done: true, label: edit.label } : { done: false, why: 'The browser refused to save.' }
 }
 
-export const addBatch = (batch: Batch): Promise<boolean> => saving(() => db.batches.add(batchSchema.parse(batch)))
+/** A batch that begins here. */
+export const addBatch = (batch: Batch): Promise<Saving> =>
+  saving(() =>
+    db.transaction('rw', db.batches, db.blades, db.shop, async () => {
+      const whole = await withSerials(batch)
+      const wrong = problemsIn(whole)
+      if (wrong.length > 0) throw new Unfit(wrong)
+      await store(null, whole)
+    }),
+  )
 
 /** Deleted batches rest until taken back; they are left out of every list. */
-export const setDeleted = (batch: Batch, deleted: boolean): Promise<void> =>
+export const setDeleted = (batch: Batch, deleted: boolean): Promise<Saving> =>
   editBatch(batch, deleted ? 'Delete batch' : 'Bring batch back', b => ({
     ...b,
     deletedAt: deleted ? new Date().toISOString() : null,
   }))
 
-/** Stored batches with what could not be stored laid over them. */
-export const withUnsaved = (stored: readonly Batch[]): Batch[] => {
-  const ids = new Set(stored.map(batch => batch.id))
-  return [
-    ...stored.map(batch => unsaved.get(batch.id) ?? batch),
-    ...[...unsaved.values()].filter(batch => !ids.has(batch.id)),
-  ]
+/** Everything stored with what could not be stored laid over it. */
+export function withUnsaved(data: WorkshopData): WorkshopData {
+  const parts = [...unsaved.get().values()].map(partBatch)
+  const ids = new Set(parts.map(part => part.record.id))
+  return {
+    ...data,
+    batches: [...data.batches.filter(batch => !ids.has(batch.id)), ...parts.map(part => part.record)],
+    blades: [...data.blades.filter(blade => !ids.has(blade.batchId)), ...parts.flatMap(part => part.blades)],
+  }
 }

@@ -1,6 +1,14 @@
-import Dexie, { type EntityTable } from 'dexie'
-import type { Batch, GradeSheet, OvenLog, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
-import { logWithLoad, shopWithOvens } from '../core/record/upgrades'
+import Dexie, { type EntityTable, type Transaction } from 'dexie'
+import type { BatchRecord } from '../core/shop/batch'
+import type { Blade } from '../core/shop/blade'
+import type { GradeSheet } from '../core/shop/grade-sheet'
+import type { OvenLog } from '../core/shop/oven-log'
+import type { Reading } from '../core/shop/reading'
+import type { Recipe } from '../core/shop/recipe'
+import type { Run } from '../core/shop/run'
+import { workshopWithIds } from '../core/shop/upgrade-to-ids'
+import { logWithLoad, shopWithOvens } from '../core/shop/upgrades'
+import type { Workshop } from '../core/shop/workshop'
 
 export interface Meta {
   readonly key: string
@@ -12,12 +20,13 @@ export interface Meta {
  * were ever released are never edited.
  */
 export class WorkshopDatabase extends Dexie {
-  declare batches: EntityTable<Batch, 'id'>
+  declare batches: EntityTable<BatchRecord, 'id'>
+  declare blades: EntityTable<Blade, 'id'>
   declare readings: EntityTable<Reading, 'id'>
   declare recipes: EntityTable<Recipe, 'id'>
   declare runs: EntityTable<Run, 'id'>
-  /** The maker's own grades, by name. */
-  declare grades: EntityTable<GradeSheet, 'name'>
+  /** The maker's own grades. */
+  declare ownGrades: EntityTable<GradeSheet, 'id'>
   /** Measured logs of the ovens. */
   declare logs: EntityTable<OvenLog, 'id'>
   declare shop: EntityTable<Workshop, 'id'>
@@ -55,7 +64,37 @@ export class WorkshopDatabase extends Dexie {
             ref.value = logWithLoad(log, batches.get(log.batchId))
           })
       })
+    // Blades, ovens and grades are known by ids. A table's key cannot change, so the maker's grades move to a table of their own.
+    this.version(5)
+      .stores({
+        blades: 'id, batchId, serial',
+        readings: 'id, batchId, bladeId, at',
+        recipes: 'id, gradeId',
+        ownGrades: 'id, name',
+      })
+      .upgrade(toIds)
+    this.version(6).stores({ grades: null })
   }
+}
+
+async function toIds(transaction: Transaction): Promise<void> {
+  const rows = (table: string) => transaction.table(table).toArray()
+  const [shop] = await rows('shop')
+  const old = {
+    shop: shop ?? {},
+    batches: await rows('batches'),
+    readings: await rows('readings'),
+    recipes: await rows('recipes'),
+    runs: await rows('runs'),
+    grades: await rows('grades'),
+    logs: await rows('logs'),
+  }
+  const now = workshopWithIds(old, crypto.randomUUID())
+  if (shop) await transaction.table('shop').put(now.shop)
+  await transaction.table('blades').bulkPut([...now.blades])
+  await transaction.table('ownGrades').bulkPut([...now.grades])
+  for (const table of ['batches', 'readings', 'recipes', 'runs'] as const)
+    await transaction.table(table).bulkPut([...now[table]])
 }
 
 export const db = new WorkshopDatabase()

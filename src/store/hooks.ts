@@ -1,35 +1,61 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
-import { DEFAULT_WORKSHOP } from '../core/record/defaults'
-import type { Batch, GradeSheet, OvenLog, Reading, Recipe, Run, Workshop } from '../core/record/schemas'
-import { unsavedBatches } from './batches'
+import type { Batch } from '../core/shop/batch'
+import { withBlades } from '../core/shop/batch-records'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import type { GradeSheet } from '../core/shop/grade-sheet'
+import type { OvenLog } from '../core/shop/oven-log'
+import type { Reading } from '../core/shop/reading'
+import type { Recipe } from '../core/shop/recipe'
+import type { Run } from '../core/shop/run'
+import type { Workshop } from '../core/shop/workshop'
+import { readBatch, unsavedBatches } from './batches'
 import { db } from './database'
 import { type SaveTrouble, saveTrouble } from './save-state'
 
 /** undefined while loading, null when there is none. Storage that cannot be read counts as empty; the banner says why. */
 export type Loaded<T> = T | null | undefined
 
-async function orNull<T>(read: Promise<T | undefined>): Promise<T | null> {
-  return (await read.catch(() => undefined)) ?? null
+async function orNull<T>(read: PromiseLike<T | undefined>): Promise<T | null> {
+  return (await Promise.resolve(read).catch(() => undefined)) ?? null
 }
 
-const noneIfRefused = <T>(read: Promise<T[]>): Promise<T[]> => read.catch(() => [])
+const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
 
 export function useBatch(id: string): Loaded<Batch> {
-  const stored = useLiveQuery(() => orNull(db.batches.get(id)), [id])
-  useSyncExternalStore(unsavedBatches.subscribe, unsavedBatches.version, unsavedBatches.version)
-  return unsavedBatches.get(id) ?? stored
+  const stored = useLiveQuery(() => orNull(readBatch(id)), [id])
+  const unsaved = useSyncExternalStore(unsavedBatches.subscribe, unsavedBatches.get, unsavedBatches.get)
+  return unsaved.get(id) ?? stored
 }
 
+/** The batch a blade belongs to. */
+export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>
+  useLiveQuery(
+    () =>
+      orNull(
+        db.transaction('r', db.batches, db.blades, async () => {
+          const blade = await db.blades.get(bladeId)
+          return blade && readBatch(blade.batchId)
+        }),
+      ),
+    [bladeId],
+  )
+
+/** Every batch that is not deleted, newest first. */
 export const useBatches = (): Batch[] | undefined =>
   useLiveQuery(
     () =>
       noneIfRefused(
-        db.batches
-          .orderBy('updatedAt')
-          .reverse()
-          .filter(b => b.deletedAt === null)
-          .toArray(),
+        db.transaction('r', db.batches, db.blades, async () =>
+          withBlades(
+            await db.batches
+              .orderBy('updatedAt')
+              .reverse()
+              .filter(b => b.deletedAt === null)
+              .toArray(),
+            await db.blades.toArray(),
+          ),
+        ),
       ),
     [],
   )
@@ -51,7 +77,7 @@ export const useRecipe = (id: string): Loaded<Recipe> => useLiveQuery(() => orNu
 
 /** The maker's own grades; none while loading. */
 export const useOwnGrades = (): GradeSheet[] | undefined =>
-  useLiveQuery(() => noneIfRefused(db.grades.orderBy('name').toArray()), [])
+  useLiveQuery(() => noneIfRefused(db.ownGrades.orderBy('name').toArray()), [])
 
 export const useRuns = (): Run[] | undefined =>
   useLiveQuery(() => noneIfRefused(db.runs.orderBy('startedAt').reverse().toArray()), [])

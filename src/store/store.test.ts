@@ -1,24 +1,23 @@
+import type { Batch } from '../core/shop/batch'
+import type { GradeSheet } from '../core/shop/grade-sheet'
 import 'fake-indexeddb/auto'
-import Dexie from 'dexie'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { DEFAULT_WORKSHOP, newBatch } from '../core/record/defaults'
-import { parseExchange } from '../core/record/exchange'
-import { newLog } from '../core/record/oven-log'
-import { type Batch, type GradeSheet, ovenLogSchema, workshopSchema } from '../core/record/schemas'
-import { findGrade } from '../core/steel/grades'
-import { fillSheet } from '../core/steel/own-grade/fill-sheet'
+import { fillSheet } from '../core/files/own-grade/fill-sheet'
+import { newLog } from '../core/job/oven-log'
+import { buildRunSteps } from '../core/job/run-steps'
+import { addLine, setCount } from '../core/job/tray-edit'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import { runSchema } from '../core/shop/run'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
-import { clearAll, readAll, seedOnce, writeAll } from './backup'
-import { addBatch, editBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
-import { db, WorkshopDatabase } from './database'
-import { changeLog, putGrade, putLog, removeGrade, removeLog, saveShop } from './records'
-import { saveTrouble } from './save-state'
+import { expectOk, gradeOf, trayOf } from '../testing/tray'
+import { addAll, clearAll, readAll, replaceAll, seedOnce } from './backup'
+import { addBatch, editBatch, readBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
+import { db } from './database'
+import { addRun, changeLog, putGrade, putLog, removeGrade, removeLog, saveShop } from './records'
+import { refusalOf, saveTrouble, unfitChange } from './save-state'
 
-const grade = findGrade('X65Cr13')
-if (!grade) throw new Error('grade')
-const fresh = (id: string): Batch =>
-  newBatch({ batch: id, group: 'g' }, 'Tray', grade, DEFAULT_WORKSHOP, '2026-03-02T08:00:00.000Z')
-const stored = async (id: string) => (await db.batches.get(id)) as Batch
+const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })
+const stored = async (id: string) => (await readBatch(id)) as Batch
 
 beforeEach(async () => {
   await Promise.all(db.tables.map(table => table.clear()))
@@ -66,6 +65,134 @@ describe('editing a batch', () => {
   })
 })
 
+describe('a change that does not fit', () => {
+  const addOne = (b: Batch) => addLine(b, 'g', () => crypto.randomUUID())
+
+  it('is told with its path, stores nothing, and stands in the way of no other change', async () => {
+    await addBatch(fresh('w1'))
+    const refused = await editBatch(await stored('w1'), 'Name', b => ({ ...b, name: 'x'.repeat(81) }))
+    expect(refused).toMatchObject({ saved: false, problems: [{ code: 'too-big', path: 'name', params: { most: 80 } }] })
+    expect(saveTrouble.get()).toBeNull()
+    expect(unsavedBatches.get().size).toBe(0)
+    expect(await editBatch(await stored('w1'), 'Note', b => ({ ...b, note: 'goes on' }))).toMatchObject({ saved: true })
+    expect(await stored('w1')).toMatchObject({ name: 'Tray', note: 'goes on' })
+  })
+
+  it('is the 61st line of blades, and the 60 before go on being edited', async () => {
+    await addBatch(fresh('w2'))
+    for (let n = 0; n < 60; n++) await editBatch(await stored('w2'), 'Line', addOne)
+    expect((await stored('w2')).lines).toHaveLength(60)
+    expect((await editBatch(await stored('w2'), 'Line', addOne)).problems.map(p => p.code)).toEqual(['too-many-lines'])
+    expect((await editBatch(await stored('w2'), 'Name', b => ({ ...b, name: 'Full' }))).saved).toBe(true)
+    expect((await stored('w2')).lines).toHaveLength(60)
+  })
+
+  it('is a mark that another blade bears', async () => {
+    await addBatch(trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }, { mark: 'B' }], { id: 'w3' }))
+    const rename = (mark: string) => async () =>
+      editBatch(await stored('w3'), 'Mark', b => ({
+        ...b,
+        lines: b.lines.map((l, i) => (i === 1 ? { ...l, mark } : l)),
+      }))
+    expect((await rename('A1')()).problems).toContainEqual({
+      code: 'mark-taken',
+      params: { mark: 'A1' },
+      path: 'lines.1.mark',
+    })
+    expect((await rename('C')()).saved).toBe(true)
+  })
+
+  it('is not made worse by what was wrong in an older record', async () => {
+    await addBatch(fresh('w4'))
+    await db.batches.update('w4', { name: 'y'.repeat(200) })
+    expect((await editBatch(await stored('w4'), 'Note', b => ({ ...b, note: 'still mine' }))).saved).toBe(true)
+    expect(await stored('w4')).toMatchObject({ name: 'y'.repeat(200), note: 'still mine' })
+  })
+
+  it('shows itself beside its field, or is said by the page', async () => {
+    await addBatch(fresh('w5'))
+    const tooLong = async () => editBatch(await stored('w5'), 'Name', b => ({ ...b, name: 'x'.repeat(81) }))
+    const told = vi.fn()
+    const stop = unfitChange.subscribe(told)
+    ;(await tooLong()).shownBeside?.()
+    await new Promise(done => setTimeout(done, 5))
+    expect(told).not.toHaveBeenCalled()
+    await tooLong()
+    await new Promise(done => setTimeout(done, 5))
+    expect(told).toHaveBeenCalledOnce()
+    stop()
+  })
+
+  it('of a fault of ours is not blamed on the browser', async () => {
+    await addBatch(fresh('w6'))
+    const { problems } = await editBatch(await stored('w6'), 'Name', () => {
+      throw new TypeError('a fault')
+    })
+    expect(problems).toEqual([{ code: 'save-failed', params: { what: 'TypeError' }, path: '' }])
+    expect(refusalOf(new DOMException('no', 'SecurityError')).code).toBe('storage-refused')
+    expect(refusalOf({ name: 'AbortError', inner: { name: 'QuotaExceededError' } }).code).toBe('storage-full')
+  })
+})
+
+describe('serials', () => {
+  it('are given when a blade is stored first, go on from the highest, and are never given twice', async () => {
+    const newId = () => crypto.randomUUID()
+    await addBatch(trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], { id: 's1' }))
+    const two = trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }], { id: 's2' })
+    await addBatch({ ...two, blades: two.blades.map(b => ({ ...b, id: 'other', batchId: 's2' })) })
+    const serials = async (id: string) => (await stored(id)).blades.map(b => b.serial)
+    expect([await serials('s1'), await serials('s2')]).toEqual([['26-001', '26-002'], ['26-003']])
+    await editBatch(await stored('s1'), 'Count', b => setCount(b, 'line-A', 4, newId, '2026-03-03T08:00:00.000Z'))
+    expect((await serials('s1')).sort()).toEqual(['26-001', '26-002', '26-004', '26-005'])
+    await saveShop(shop => ({ ...shop, serialPattern: 'KNNNN' }))
+    await editBatch(await stored('s2'), 'Count', b => setCount(b, 'line-A', 2, newId, '2026-03-03T08:00:00.000Z'))
+    expect((await serials('s2')).sort()).toEqual(['26-003', 'K0001'])
+  })
+})
+
+describe('two tabs at once', () => {
+  const run = (id: string, batchId: string) =>
+    runSchema.parse({
+      id,
+      batchId,
+      startedAt: '2026-03-02T08:00:00.000Z',
+      endedAt: null,
+      mode: 'practice',
+      clock: [{ realMs: 0, runS: 0, speed: 60 }],
+      steps: expectOk(buildRunSteps(trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }]), DEFAULT_WORKSHOP)),
+      events: [],
+    })
+
+  it('begin one run of a batch, and say which one goes on', async () => {
+    const [first, second] = await Promise.all([addRun(run('r1', 'b')), addRun(run('r2', 'b'))])
+    expect([first, second].filter(r => r.saved)).toHaveLength(1)
+    expect([first, second].find(r => !r.saved)?.problems.map(p => p.code)).toEqual(['run-goes-on'])
+    expect(await db.runs.count()).toBe(1)
+    expect((await addRun(run('r3', 'another'))).saved).toBe(true)
+  })
+
+  it('seed one demo workshop', async () => {
+    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+    await Promise.all([seedOnce(async () => demo), seedOnce(async () => demo)])
+    expect(await db.batches.count()).toBe(demo.batches.length)
+  })
+})
+
+describe('edits that follow close', () => {
+  it('of one field are taken back as one; of two, one by one', async () => {
+    await addBatch(fresh('m1'))
+    const note = async (label: string, text: string) =>
+      editBatch(await stored('m1'), label, b => ({ ...b, note: text }))
+    await note('Note', 'a')
+    await note('Note', 'ab')
+    await editBatch(await stored('m1'), 'Name', b => ({ ...b, name: 'Fillets' }))
+    expect(await undoLast('m1')).toEqual({ done: true, label: 'Name' })
+    expect(await stored('m1')).toMatchObject({ name: 'Tray', note: 'ab' })
+    expect(await undoLast('m1')).toEqual({ done: true, label: 'Note' })
+    expect((await stored('m1')).note).toBe('')
+  })
+})
+
 describe('storage that refuses', () => {
   const full = () =>
     vi
@@ -76,14 +203,14 @@ describe('storage that refuses', () => {
     await addBatch(fresh('b6'))
     const refusing = full()
     await editBatch(await stored('b6'), 'Name', b => ({ ...b, name: `${b.name}!` }))
-    expect(saveTrouble.get()?.message).toContain('storage is full')
-    expect(unsavedBatches.get('b6')?.name).toBe('Tray!')
-    expect(withUnsaved(await db.batches.toArray()).map(b => b.name)).toEqual(['Tray!'])
+    expect(saveTrouble.get()?.problem.code).toBe('storage-full')
+    expect(unsavedBatches.get().get('b6')?.name).toBe('Tray!')
+    expect(withUnsaved(await readAll()).batches.map(b => b.name)).toEqual(['Tray!'])
     expect((await stored('b6')).name).toBe('Tray')
     refusing.mockRestore()
-    expect(await saveTrouble.get()?.retry()).toBe(true)
+    expect(await saveTrouble.get()?.retry()).toMatchObject({ saved: true })
     expect((await stored('b6')).name).toBe('Tray!')
-    expect(unsavedBatches.get('b6')).toBeUndefined()
+    expect(unsavedBatches.get().get('b6')).toBeUndefined()
     expect(saveTrouble.get()).toBeNull()
   })
 })
@@ -92,16 +219,18 @@ describe('the whole workshop', () => {
   const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
 
   it('is written and read back whole', async () => {
-    await writeAll(demo, 'replace')
+    await replaceAll(demo)
     const back = await readAll()
     expect(back.readings).toHaveLength(demo.readings.length)
     expect(back.shop).toEqual(demo.shop)
-    expect(back.batches.find(b => b.id === demo.batches[0]?.id)).toEqual(demo.batches[0])
+    const byId = (a: { id: string }, b: { id: string }) => a.id.localeCompare(b.id)
+    for (const table of ['batches', 'blades', 'readings', 'runs', 'recipes', 'logs'] as const)
+      expect([...back[table]].sort(byId)).toEqual([...demo[table]].sort(byId))
   })
 
   it('adds without losing what is there', async () => {
     await addBatch(fresh('mine'))
-    await writeAll(demo, 'add')
+    await addAll(demo)
     expect(await db.batches.count()).toBe(demo.batches.length + 1)
   })
 
@@ -115,7 +244,7 @@ describe('the whole workshop', () => {
         { ...fresh('theirs'), rev: 4, name: 'File' },
       ],
     }
-    await writeAll(file, 'add')
+    await addAll(file)
     expect((await stored('mine')).name).toBe('Here, newer')
     expect((await stored('theirs')).name).toBe('File')
   })
@@ -125,7 +254,7 @@ describe('the whole workshop', () => {
     vi.spyOn(db.runs, 'bulkPut').mockImplementation(
       () => Promise.reject(new DOMException('full', 'QuotaExceededError')) as never,
     )
-    expect(await writeAll(demo, 'replace')).toBe(false)
+    expect((await replaceAll(demo)).saved).toBe(false)
     expect((await db.batches.toArray()).map(b => b.id)).toEqual(['mine'])
   })
 
@@ -137,108 +266,6 @@ describe('the whole workshop', () => {
     await seedOnce(async () => demo)
     expect(await db.batches.count()).toBe(0)
     expect((await readAll()).shop.name).toBe('Ours')
-  })
-})
-
-/** The tables of version 1, as they were released. */
-const FIRST_TABLES = {
-  batches: 'id, updatedAt',
-  readings: 'id, batchId, at',
-  recipes: 'id, gradeName',
-  runs: 'id, batchId, startedAt',
-  shop: 'id',
-  meta: 'key',
-}
-
-describe('data of an older version', () => {
-  it('is kept whole when the maker’s own grades come in (1 to 2)', async () => {
-    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
-    const first = new Dexie('older')
-    first.version(1).stores(FIRST_TABLES)
-    await first.table('batches').bulkPut(demo.batches)
-    await first.table('readings').bulkPut(demo.readings)
-    first.close()
-    const now = new WorkshopDatabase('older')
-    expect(await now.batches.count()).toBe(demo.batches.length)
-    expect(await now.readings.count()).toBe(demo.readings.length)
-    const [batch] = demo.batches
-    expect(await now.batches.get(batch?.id ?? '')).toEqual(batch)
-    expect(await now.grades.count()).toBe(0)
-    now.close()
-  })
-})
-
-describe('data of version 2', () => {
-  const oven = { name: 'North oven', preset: 'large', maxC: 1230, correctionC: -11 }
-
-  it('keeps its oven, first of several, with name and correction (2 to 3)', async () => {
-    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
-    const second = new Dexie('second')
-    second.version(2).stores({ ...FIRST_TABLES, grades: 'name' })
-    const { ovens: _, hardeningOven: __, ...shop } = demo.shop
-    await second.table('shop').put({ ...shop, oven })
-    await second.table('batches').bulkPut(demo.batches)
-    second.close()
-    const now = new WorkshopDatabase('second')
-    const kept = workshopSchema.parse(await now.shop.get('shop'))
-    expect(kept.ovens.map(o => [o.name, o.use])).toEqual([
-      ['North oven', 'hardening'],
-      ['Tempering oven', 'tempering'],
-    ])
-    expect(kept.ovens[0]).toMatchObject({ preset: 'large', powerW: 3600, maxC: 1230, correctionC: -11 })
-    expect(kept.name).toBe(demo.shop.name)
-    expect(await now.batches.count()).toBe(demo.batches.length)
-    expect(await now.logs.count()).toBe(0)
-    now.close()
-  })
-
-  it('is read from a file of its time', () => {
-    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
-    const { ovens: _, hardeningOven: __, ...shop } = demo.shop
-    const { logs: ___, ...rest } = demo
-    const file = JSON.stringify({
-      format: 'tawny-ember-workshop',
-      version: 2,
-      exportedAt: '2026-06-15T12:00:00.000Z',
-      ...rest,
-      shop: { ...shop, oven },
-    })
-    const read = parseExchange(file)
-    expect(read.ok && read.value.shop.ovens[0]?.correctionC).toBe(-11)
-    expect(read.ok && read.value.batches).toHaveLength(demo.batches.length)
-  })
-})
-
-describe('data of version 3', () => {
-  const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
-  const older = demo.logs.map(({ load: _, ...log }) => log)
-  const heat = demo.logs.find(log => log.load?.temper === 0)
-  const groupIds = demo.batches.find(b => b.id === heat?.batchId)?.groups.map(g => g.id)
-
-  it('has its logs of batches tied to their hardening heat (3 to 4)', async () => {
-    const third = new Dexie('third')
-    third.version(3).stores({ ...FIRST_TABLES, grades: 'name', logs: 'id, ovenId, batchId' })
-    await third.table('batches').bulkPut(demo.batches)
-    await third.table('logs').bulkPut(older)
-    third.close()
-    const now = new WorkshopDatabase('third')
-    expect(await now.logs.count()).toBe(demo.logs.length)
-    const kept = ovenLogSchema.parse(await now.logs.get(heat?.id ?? ''))
-    expect(kept).toMatchObject({ name: heat?.name, points: heat?.points, load: { temper: 0, groupIds } })
-    expect((await now.logs.filter(log => log.batchId === null).first())?.load).toBeNull()
-    now.close()
-  })
-
-  it('is read from a file of its time', () => {
-    const file = {
-      format: 'tawny-ember-workshop',
-      version: 3,
-      exportedAt: '2026-06-15T12:00:00.000Z',
-      ...demo,
-      logs: older,
-    }
-    const read = parseExchange(JSON.stringify(file))
-    expect(read.ok && read.value.logs.find(log => log.id === heat?.id)?.load).toEqual({ temper: 0, groupIds })
   })
 })
 
@@ -260,12 +287,12 @@ describe('a log that grows', () => {
 
 describe('a grade of one’s own', () => {
   it('is stored, exported with the rest, and not overwritten by a file', async () => {
-    const sheet = fillSheet('Harbour 14', { C: 1.05, Cr: 14, Mo: 4 }) as GradeSheet
-    expect(await putGrade(sheet)).toBe(true)
+    const sheet = fillSheet('own:14', 'Harbour 14', { C: 1.05, Cr: 14, Mo: 4 }) as GradeSheet
+    expect((await putGrade(sheet)).saved).toBe(true)
     expect((await readAll()).grades).toEqual([sheet])
-    await writeAll({ ...(await readAll()), grades: [{ ...sheet, note: 'from a file' }] }, 'add')
-    expect((await db.grades.get('Harbour 14'))?.note).toBe('')
-    await removeGrade('Harbour 14')
-    expect(await db.grades.count()).toBe(0)
+    await addAll({ ...(await readAll()), grades: [{ ...sheet, note: 'from a file' }] })
+    expect((await db.ownGrades.get('own:14'))?.note).toBe('')
+    await removeGrade('own:14')
+    expect(await db.ownGrades.count()).toBe(0)
   })
 })

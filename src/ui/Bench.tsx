@@ -1,6 +1,9 @@
 import { Children, type ReactNode } from 'react'
-import type { WorkingLine } from '../core/result'
-import { Prose } from './Units'
+import type { Caution } from '../core/codes/caution'
+import type { WorkingLine } from '../core/codes/working'
+import { cautionWords } from '../words/cautions'
+import { inUnits } from '../words/marked'
+import { useSay } from './Units'
 import { Working } from './Working'
 
 interface BenchProps {
@@ -41,8 +44,8 @@ interface FigureProps {
   readonly label: string
   readonly value: string
   readonly unit: string
-  readonly working?: readonly WorkingLine[]
-  readonly note?: string
+  readonly working?: readonly WorkingLine[] | undefined
+  readonly note?: string | undefined
   readonly tone?: 'ice'
 }
 
@@ -63,22 +66,30 @@ export function Figure({ label, value, unit, working, note, tone }: FigureProps)
 
 /** The usual caution, where the danger is. */
 export function CautionNote({ children }: { children: ReactNode }) {
+  const say = useSay()
   return (
     <div role="note" className="caution my-3">
-      {Children.map(children, child => (typeof child === 'string' ? <Prose>{child}</Prose> : child))}
+      {Children.map(children, child => (typeof child === 'string' ? inUnits(child, say) : child))}
     </div>
   )
 }
 
+/** A warning of a bench's own, already in words. */
+interface Warning {
+  readonly code: string
+  readonly message: string
+}
+
 /** The trouble beside the figure that causes it. */
-export function Warnings({ lines }: { lines: readonly { readonly code: string; readonly message: string }[] }) {
+export function Warnings({ lines }: { lines: readonly (Caution | Warning)[] }) {
+  const say = useSay()
   if (lines.length === 0) return null
   return (
     <ul className="my-2 space-y-1.5">
-      {lines.map(line => (
-        <li key={line.code} className="border-l-3 border-bad pl-3 text-[13px]">
+      {lines.map((line, i) => (
+        <li key={`${line.code} ${i}`} className="border-l-3 border-bad pl-3 text-[13px]">
           <strong className="text-bad">Mind: </strong>
-          <Prose>{line.message}</Prose>
+          {'message' in line ? line.message : cautionWords(line, say)}
         </li>
       ))}
     </ul>

@@ -1,9 +1,5 @@
-import { type ReactNode, useId, useState } from 'react'
-
-/** What a typed text came to: a value to take, or what is wrong with it and what may have been meant. */
-export type ReadText =
-  | { readonly value: number }
-  | { readonly message: string; readonly offer?: { readonly value: number; readonly text: string } | null }
+import { type ReactNode, useId } from 'react'
+import { type ReadText, type Taken, useDraft } from './use-draft'
 
 interface Props {
   readonly label: string
@@ -14,37 +10,18 @@ interface Props {
   readonly unit?: string
   readonly whole?: boolean
   readonly hint?: ReactNode
-  readonly read: (text: string) => ReadText
-  readonly onCommit: (value: number) => void
+  /** The stored value; null where nothing is known yet. */
+  readonly stored: number | null
+  readonly read: (text: string) => ReadText<number>
+  readonly onCommit: (value: number) => Taken
   /** Emptying the field says that there is no value. */
-  readonly onClear?: (() => void) | undefined
+  readonly onClear?: (() => Taken) | undefined
 }
 
-/**
- * A field that is saved when left or on Enter. A text that cannot be taken stays as it was typed, with what is wrong
- * beside it; Escape puts the stored value back.
- */
-export function DraftInput({ label, hideLabel, shown, unit, whole, hint, read, onCommit, onClear }: Props) {
+/** A field of a number with what is wrong beside it; how it is saved: useDraft. */
+export function DraftInput({ label, hideLabel, shown, unit, whole, hint, stored, read, onCommit, onClear }: Props) {
   const id = useId()
-  const [draft, setDraft] = useState<string | null>(null)
-  const [trouble, setTrouble] = useState<Exclude<ReadText, { value: number }> | null>(null)
-  const take = (value: number) => {
-    setDraft(null)
-    setTrouble(null)
-    onCommit(value)
-  }
-  const commit = () => {
-    if (draft === null) return
-    if (onClear && draft.trim() === '') {
-      setDraft(null)
-      setTrouble(null)
-      onClear()
-      return
-    }
-    const outcome = read(draft)
-    if ('value' in outcome) take(outcome.value)
-    else setTrouble(outcome)
-  }
+  const { draft, trouble, type, leave, takeOffer, takeBack } = useDraft({ stored, read, onCommit, onClear })
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
@@ -60,17 +37,11 @@ export function DraftInput({ label, hideLabel, shown, unit, whole, hint, read, o
           aria-invalid={trouble !== null}
           aria-describedby={trouble ? `${id}-trouble` : hint ? `${id}-hint` : undefined}
           onFocus={event => event.target.select()}
-          onChange={event => {
-            setDraft(event.target.value)
-            setTrouble(null)
-          }}
-          onBlur={commit}
+          onChange={event => type(event.target.value)}
+          onBlur={leave}
           onKeyDown={event => {
-            if (event.key === 'Enter') commit()
-            if (event.key === 'Escape') {
-              setDraft(null)
-              setTrouble(null)
-            }
+            if (event.key === 'Enter') leave()
+            if (event.key === 'Escape') takeBack()
           }}
         />
         {unit && (
@@ -89,7 +60,7 @@ export function DraftInput({ label, hideLabel, shown, unit, whole, hint, read, o
             <button
               type="button"
               className="link min-h-6 font-medium"
-              onClick={() => trouble.offer && take(trouble.offer.value)}
+              onClick={() => trouble.offer && takeOffer(trouble.offer.value)}
             >
               Use it: {trouble.offer.text}
             </button>

@@ -1,5 +1,6 @@
-import { type ReactNode, useId, useState } from 'react'
-import { DraftInput, type ReadText } from './DraftInput'
+import { type ReactNode, useId } from 'react'
+import { DraftInput } from './DraftInput'
+import { type ReadText, type Taken, useDraft } from './use-draft'
 
 interface NumberProps {
   readonly label: string
@@ -7,14 +8,14 @@ interface NumberProps {
   readonly value: number | null
   readonly min: number
   readonly max: number
-  readonly onCommit: (value: number) => void
-  readonly onClear?: () => void
+  readonly onCommit: (value: number) => Taken
+  readonly onClear?: () => Taken
   readonly whole?: boolean
   readonly unit?: string
   readonly hideLabel?: boolean
 }
 
-function readNumber(text: string, min: number, max: number, whole: boolean | undefined): ReadText {
+function readNumber(text: string, min: number, max: number, whole: boolean | undefined): ReadText<number> {
   const value = Number(text.trim().replace(',', '.'))
   if (text.trim() === '' || Number.isNaN(value)) return { message: `“${text}” is not a number.` }
   if (whole && !Number.isInteger(value)) return { message: 'Give a whole number.' }
@@ -31,7 +32,8 @@ export function NumberField({ label, value, min, max, onCommit, onClear, whole, 
       unit={unit}
       whole={whole}
       read={text => readNumber(text, min, max, whole)}
-      onCommit={typed => typed !== value && onCommit(typed)}
+      stored={value}
+      onCommit={typed => (typed === value ? undefined : onCommit(typed))}
       onClear={onClear}
     />
   )
@@ -41,22 +43,22 @@ interface TextProps {
   readonly label: string
   readonly value: string
   readonly longest: number
-  readonly onCommit: (value: string) => void
+  readonly onCommit: (value: string) => Taken
   readonly hideLabel?: boolean
   readonly className?: string
   /** Emptied on purpose counts; else an empty text is taken back. */
   readonly mayBeEmpty?: boolean
 }
 
-/** A line of text, saved when left. */
+/** A line of text with what is wrong beside it; how it is saved: useDraft. */
 export function TextField({ label, value, longest, onCommit, hideLabel, className, mayBeEmpty }: TextProps) {
   const id = useId()
-  const [draft, setDraft] = useState<string | null>(null)
-  const commit = () => {
-    const text = draft?.trim()
-    setDraft(null)
-    if (text !== undefined && (text !== '' || mayBeEmpty) && text !== value) onCommit(text)
-  }
+  const { draft, trouble, type, leave, takeBack } = useDraft<string>({
+    stored: value,
+    // An empty text that means nothing is what stood there before.
+    read: text => ({ value: text.trim() === '' && !mayBeEmpty ? value : text.trim() }),
+    onCommit: text => (text === value ? undefined : onCommit(text)),
+  })
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
@@ -68,13 +70,20 @@ export function TextField({ label, value, longest, onCommit, hideLabel, classNam
         maxLength={longest}
         autoComplete="off"
         value={draft ?? value}
-        onChange={event => setDraft(event.target.value)}
-        onBlur={commit}
+        aria-invalid={trouble !== null}
+        aria-describedby={trouble ? `${id}-trouble` : undefined}
+        onChange={event => type(event.target.value)}
+        onBlur={leave}
         onKeyDown={event => {
-          if (event.key === 'Enter') commit()
-          if (event.key === 'Escape') setDraft(null)
+          if (event.key === 'Enter') leave()
+          if (event.key === 'Escape') takeBack()
         }}
       />
+      {trouble && (
+        <p id={`${id}-trouble`} role="alert" className="mt-1 text-[13px] text-bad">
+          {trouble.message}
+        </p>
+      )}
     </div>
   )
 }

@@ -4,11 +4,13 @@ import {
   formatQuantity,
   otherReading,
   parseQuantity,
-  type System,
   shownUnitLabel,
 } from '../core/units/quantity'
-import { DraftInput, type ReadText } from './DraftInput'
-import { useSystem } from './Units'
+import { problemWords } from '../words/problems'
+import type { Speaker } from '../words/speaker'
+import { DraftInput } from './DraftInput'
+import { useSay } from './Units'
+import type { ReadText, Taken } from './use-draft'
 
 interface Range {
   readonly min: number
@@ -20,16 +22,17 @@ interface Props extends Range {
   /** Base unit: °C, mm, kg or minutes; null where nothing is known yet. */
   readonly value: number | null
   readonly dimension: Dimension
-  readonly onCommit: (base: number) => void
-  readonly onClear?: () => void
+  readonly onCommit: (base: number) => Taken
+  readonly onClear?: () => Taken
   readonly hideLabel?: boolean
   readonly hint?: string
 }
 
 /** Checks what was typed: a value in range, or what is wrong with it and which other unit would fit. */
-function readQuantity(text: string, dimension: Dimension, system: System, range: Range): ReadText {
+function readQuantity(text: string, dimension: Dimension, say: Speaker, range: Range): ReadText<number> {
+  const { system } = say
   const parsed = parseQuantity(text, dimension, system)
-  if (!parsed.ok) return { message: parsed.problems[0]?.message ?? 'This is not a value.' }
+  if (!parsed.ok) return { message: parsed.problems.map(problem => problemWords(problem, say)).join(' ') }
   if (parsed.value >= range.min && parsed.value <= range.max) return { value: parsed.value }
   const shown = (base: number) => formatQuantity(base, dimension, system)
   const other = otherReading(text, dimension, system, range)
@@ -41,7 +44,8 @@ function readQuantity(text: string, dimension: Dimension, system: System, range:
 
 /** A field that reads any spelling of a quantity ('1950F', '1/8in') and shows it in the workshop's units. */
 export function QuantityField({ label, value, dimension, min, max, onCommit, onClear, hideLabel, hint }: Props) {
-  const system = useSystem()
+  const say = useSay()
+  const { system } = say
   return (
     <DraftInput
       label={label}
@@ -50,8 +54,9 @@ export function QuantityField({ label, value, dimension, min, max, onCommit, onC
       shown={value === null ? '' : formatNumber(value, dimension, system)}
       unit={shownUnitLabel(dimension, system)}
       whole={dimension === 'duration'}
-      read={text => readQuantity(text, dimension, system, { min, max })}
-      onCommit={base => (value === null || Math.abs(base - value) > 1e-9) && onCommit(base)}
+      read={text => readQuantity(text, dimension, say, { min, max })}
+      stored={value}
+      onCommit={base => (value === null || Math.abs(base - value) > 1e-9 ? onCommit(base) : undefined)}
       onClear={onClear}
     />
   )

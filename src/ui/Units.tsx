@@ -1,6 +1,6 @@
-import { createContext, useContext } from 'react'
-import { inShopUnits } from '../core/units/prose'
+import { createContext, useContext, useMemo } from 'react'
 import type { System } from '../core/units/quantity'
+import { type Speaker, speakerOf } from '../words/speaker'
 
 const Units = createContext<System>('metric')
 export const UnitsProvider = Units.Provider
@@ -8,5 +8,8 @@ export const UnitsProvider = Units.Provider
 /** Which units are shown: one setting of the workshop. Every field reads both. */
 export const useSystem = (): System => useContext(Units)
 
-/** A sentence of the core, in the workshop's units. */
-export const Prose = ({ children }: { children: string }) => inShopUnits(children, useSystem())
+/** Says quantities in the workshop's units. */
+export function useSay(): Speaker {
+  const system = useSystem()
+  return useMemo(() => speakerOf(system), [system])
+}

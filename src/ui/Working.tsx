@@ -1,16 +1,11 @@
 import { Popover } from 'radix-ui'
-import type { WorkingLine } from '../core/result'
-
-const shown = (value: number | string): string => {
-  if (typeof value === 'string') return value
-  const size = Math.abs(value)
-  return size !== 0 && size < 0.01
-    ? value.toExponential(2)
-    : Number(value.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 3)).toString()
-}
+import type { WorkingLine } from '../core/codes/working'
+import { workingValue, workingWords } from '../words/working'
+import { useSay } from './Units'
 
 /** Opens a figure to its inputs, equations and sources. */
 export function Working({ of, lines, note }: { of: string; lines: readonly WorkingLine[]; note?: string }) {
+  const say = useSay()
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -29,16 +24,20 @@ export function Working({ of, lines, note }: { of: string; lines: readonly Worki
         >
           <h3 className="mb-2">{of}</h3>
           <dl className="text-[13px]">
-            {lines.map(line => (
-              <div key={line.name} className="grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule py-1.5">
-                <dt>{line.name}</dt>
-                <dd className="text-right font-medium">
-                  {shown(line.value)} {line.unit}
-                </dd>
-                <dd className="col-span-2 text-ink-2">{line.equation}</dd>
-                <dd className="col-span-2 text-[12.5px] text-ink-2 italic">{line.source}</dd>
-              </div>
-            ))}
+            {lines.map((line, i) => {
+              const { name, equation, source } = workingWords(line, say)
+              return (
+                <div
+                  key={`${line.code} ${i}`}
+                  className="grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule py-1.5"
+                >
+                  <dt>{name}</dt>
+                  <dd className="text-right font-medium">{workingValue(line, say)}</dd>
+                  <dd className="col-span-2 text-ink-2">{equation}</dd>
+                  <dd className="col-span-2 text-[12.5px] text-ink-2 italic">{source}</dd>
+                </div>
+              )
+            })}
           </dl>
           {note && <p className="mt-2 border-t border-rule pt-2 text-[13px]">{note}</p>}
           <Popover.Close className="btn mt-3">Close</Popover.Close>

@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink'
-import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/record/questions/local'
-import type { Result } from '../core/result'
+import type { Result } from '../core/codes/result'
+import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/contract/questions/local'
 import type { CoreDoor } from './core.worker'
 
 let door: Remote<CoreDoor> | null = null

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { answerQuestion } from '../core/record/question'
-import { LOCAL_QUESTIONS, type LocalQuestionName } from '../core/record/questions/local'
-import type { Result } from '../core/result'
+import type { Result } from '../core/codes/result'
+import { answerQuestion } from '../core/contract/question'
+import { LOCAL_QUESTIONS, type LocalQuestionName } from '../core/contract/questions/local'
 
 const door = {
   ask: async (name: LocalQuestionName, input: unknown): Promise<Result<unknown>> =>

@@ -1,11 +1,11 @@
 import { expose } from 'comlink'
 import Papa from 'papaparse'
+import { fail, ok, type Result } from '../core/codes/result'
+import { createLogReader, type ReadLog } from '../core/files/oven-log/read-log'
+import type { LogLayout } from '../core/files/oven-log/recognise'
 import { fitOven, type OvenFitResult } from '../core/oven/fit/fit-oven'
-import { createLogReader, type ReadLog } from '../core/oven/log/read-log'
-import type { LogLayout } from '../core/oven/log/recognise'
-import { type LogPoint, thinLog } from '../core/oven/log/thin'
+import { type LogPoint, thinLog } from '../core/oven/log-points'
 import type { DetailedOven } from '../core/oven/oven-model'
-import { fail, ok, type Result } from '../core/result'
 
 /** Points a stored log keeps: a minute each for more than a day, with every dip between. */
 const KEPT_POINTS = 3000
@@ -33,8 +33,7 @@ const door = {
           const { minutes, celsius, ...rest } = read.value
           resolve(ok({ ...rest, samples: minutes.length, points: thinLog(minutes, celsius, KEPT_POINTS) }))
         },
-        error: () =>
-          resolve(fail('unreadable', 'This file could not be read from the disk. Copy it here and choose it again.')),
+        error: () => resolve(fail('unreadable-file', {})),
       })
     }),
   fit: (oven: DetailedOven, points: readonly LogPoint[], progress: (share: number) => void): Result<OvenFitResult> =>

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
-import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/record/questions/local'
-import type { Result } from '../core/result'
+import { fail, type Result } from '../core/codes/result'
+import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/contract/questions/local'
 import { ask } from './client'
 
 /**
@@ -22,11 +22,7 @@ export function useAnswer<N extends LocalQuestionName>(
         if (current) setAnswer(value)
       },
       () => {
-        if (current)
-          setAnswer({
-            ok: false,
-            problems: [{ code: 'worker', message: 'The calculation did not start. Load the page again.', path: '' }],
-          })
+        if (current) setAnswer(fail('worker-failed', {}))
       },
     )
     return () => {

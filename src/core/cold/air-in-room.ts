@@ -1,18 +1,17 @@
 import { CO2_LIMITS_PPM, OXYGEN } from '../../data/cold'
-import type { Caution } from '../result'
+import { type AirLimitName, type AirRefused, type Caution, caution } from '../codes/caution'
 import { BACKGROUND_CO2, CHILL_MIN, gasShareAfter, type Room } from './room'
 
 /** A limit of the workplace, what this room comes to, and when. */
 export interface AirLimit {
-  readonly name: string
+  readonly name: AirLimitName
   readonly limit: number
-  readonly unit: 'ppm CO2' | '% oxygen'
-  /** Level it is judged by, in the limit's unit: its own averaging time. */
+  readonly gas: 'co2' | 'oxygen'
+  /** Level it is judged by, its own averaging time: ppm of CO2, % of oxygen. */
   readonly level: number
   readonly kept: boolean
   /** Minutes from the first gas until the level stands at the limit; null: never in the chill and hold. */
   readonly reachedMin: number | null
-  readonly source: string
 }
 
 export interface AirRequest {
@@ -29,7 +28,7 @@ export interface AirInRoom {
   /** Air changes an hour that would keep the worst instant within the limit it may never pass. */
   readonly neededAirChangesPerH: number
   /** Over a limit that ends the plan: it is refused as it stands. */
-  readonly refused: string | null
+  readonly refused: AirRefused | null
 }
 
 const STEP_MIN = 0.5
@@ -80,35 +79,30 @@ export function airInRoom(request: AirRequest): AirInRoom {
     const i = shares.findIndex(s => s >= share)
     return i < 0 ? null : i * STEP_MIN
   }
+  const needed = neededChanges(request)
   const limits = request.gas === 'co2' ? co2Limits(shares, peakShare, firstAt) : oxygenLimits(peakShare, firstAt)
   return {
     peakShare,
     limits,
-    neededAirChangesPerH: neededChanges(request),
-    refused: refusal(request.gas, peakShare, limits),
+    neededAirChangesPerH: needed,
+    refused: refusal(request.gas, peakShare, limits, needed),
   }
 }
 
 function co2Limits(shares: Float64Array, peak: number, firstAt: (share: number) => number | null): AirLimit[] {
   const ppm = (share: number) => 1e6 * share
-  const limit = (name: string, at: number, level: number, source: string): AirLimit => ({
+  const limit = (name: AirLimitName, at: number, level: number): AirLimit => ({
     name,
     limit: at,
-    unit: 'ppm CO2',
+    gas: 'co2',
     level: ppm(level),
     kept: ppm(level) <= at,
     reachedMin: firstAt(at / 1e6),
-    source,
   })
   return [
-    limit(
-      '8-hour mean',
-      CO2_LIMITS_PPM.eightHours,
-      highestMean(shares, SHIFT_MIN),
-      'OSHA PEL and EU 2006/15/EC, from memory',
-    ),
-    limit('15-minute mean', CO2_LIMITS_PPM.fifteenMinutes, highestMean(shares, 15), 'ACGIH TLV-STEL, from memory'),
-    limit('at no instant', CO2_LIMITS_PPM.immediatelyDangerous, peak, 'NIOSH IDLH, from memory'),
+    limit('eight-hours', CO2_LIMITS_PPM.eightHours, highestMean(shares, SHIFT_MIN)),
+    limit('fifteen-minutes', CO2_LIMITS_PPM.fifteenMinutes, highestMean(shares, 15)),
+    limit('instant-co2', CO2_LIMITS_PPM.immediatelyDangerous, peak),
   ]
 }
 
@@ -117,29 +111,22 @@ function oxygenLimits(peak: number, firstAt: (share: number) => number | null): 
   const level = OXYGEN.normalPercent * (1 - peak)
   return [
     {
-      name: 'at no instant less than',
+      name: 'instant-oxygen',
       limit: OXYGEN.leastPercent,
-      unit: '% oxygen',
+      gas: 'oxygen',
       level,
       kept: level >= OXYGEN.leastPercent,
       reachedMin: firstAt(share),
-      source: 'OSHA 29 CFR 1910.134, from memory',
     },
   ]
 }
 
-/** What the person must be told: the refusal, or the limits that are not kept, with what would keep them. */
+/** What the person must be told: the refusal, or the limits that are not kept. */
 export function airCautions(air: AirInRoom): Caution[] {
-  const changes = Number.isFinite(air.neededAirChangesPerH)
-    ? ` ${air.neededAirChangesPerH} air changes an hour would do.`
-    : ' No ventilation of this room would do.'
-  if (air.refused) return [{ code: 'air-refused', message: air.refused + changes }]
+  if (air.refused) return [caution('air-refused', air.refused)]
   return air.limits
     .filter(limit => !limit.kept)
-    .map(limit => ({
-      code: 'air-limit',
-      message: `${Math.round(limit.level)} ${limit.unit} is over the ${limit.name} of ${limit.limit}. Keep a door open on each side, and do not stay beside the box.`,
-    }))
+    .map(({ gas, level, limit, name }) => caution('air-limit', { gas, level, limit, name }))
 }
 
 /** The share no instant may pass: for CO2 the 15-minute limit, so that a mean over it keeps as well. */
@@ -160,13 +147,9 @@ function neededChanges(request: AirRequest): number {
   return Math.ceil(high * 2) / 2
 }
 
-function refusal(gas: AirRequest['gas'], peak: number, limits: readonly AirLimit[]): string | null {
-  if (gas === 'nitrogen')
-    return limits.every(l => l.kept)
-      ? null
-      : `Oxygen would fall to ${(OXYGEN.normalPercent * (1 - peak)).toFixed(1)} %. Not in this room as it stands: outdoors, or with the ventilation shown and an oxygen alarm.`
-  const broken = limits.filter(l => !l.kept && l.name !== '8-hour mean')
-  return broken.length === 0
-    ? null
-    : `CO2 would reach ${Math.round((1e6 * peak) / 100) * 100} ppm. Not in this room as it stands: chill outdoors, with less bath, or with the ventilation shown.`
+function refusal(gas: AirRequest['gas'], peak: number, limits: readonly AirLimit[], needed: number): AirRefused | null {
+  const level = gas === 'nitrogen' ? OXYGEN.normalPercent * (1 - peak) : 1e6 * peak
+  // The 8-hour mean is a matter of not staying; the others are of not beginning.
+  const broken = limits.some(limit => !limit.kept && limit.name !== 'eight-hours')
+  return broken ? { gas, level, neededAirChangesPerH: Number.isFinite(needed) ? needed : null } : null
 }

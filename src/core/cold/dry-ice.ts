@@ -1,5 +1,6 @@
 import { BATHS, type BathFluid, DRY_ICE, STEEL_CHILL_J_PER_KG, VESSEL_CP } from '../../data/cold'
-import type { Caution, WorkingLine } from '../result'
+import { type Caution, caution } from '../codes/caution'
+import { type WorkingLine, worked } from '../codes/working'
 import { type AirInRoom, airCautions, airInRoom } from './air-in-room'
 import type { Room } from './room'
 
@@ -62,47 +63,18 @@ export function dryIceFor(request: DryIceRequest): DryIceAmount {
     air,
     cautions: cautionsOf(air, request),
     working: [
-      {
-        name: 'Steel',
-        value: steelJ / 1000,
-        unit: 'kJ',
-        equation: 'm·38.9 kJ/kg from 20 to −75 °C',
-        source: 'Debye model, 432 K, from memory',
-      },
-      { name: 'Bath', value: bathJ / 1000, unit: 'kJ', equation: 'm·c·ΔT', source: bath.source },
-      { name: 'Vessel', value: vesselJ / 1000, unit: 'kJ', equation: 'm·c·ΔT', source: 'c 900 J/kgK' },
-      {
-        name: 'Leak while holding',
-        value: holdJ / 1000,
-        unit: 'kJ',
-        equation: 'UA·ΔT·t',
-        source: 'box loss as entered',
-      },
-      {
-        name: 'Heat of sublimation',
-        value: DRY_ICE.latentJPerKg / 1000,
-        unit: 'kJ/kg',
-        equation: 'mass = heat / latent',
-        source: DRY_ICE.source,
-      },
-      {
-        name: 'CO2 in the room',
-        value: peakCo2Ppm,
-        unit: 'ppm',
-        equation: 'V dC/dt = S(1 − C) + Q(C₀ − C); chill over 15 min, then the hold',
-        source: 'well-mixed room',
-      },
+      worked('steel-heat-dry-ice', steelJ / 1000, 'kJ', {}),
+      worked('bath-heat', bathJ / 1000, 'kJ', { source: bath.source }),
+      worked('vessel-heat', vesselJ / 1000, 'kJ', {}),
+      worked('leak-heat', holdJ / 1000, 'kJ', {}),
+      worked('sublimation-heat', DRY_ICE.latentJPerKg / 1000, 'kJ/kg', { source: DRY_ICE.source }),
+      worked('co2-in-room', peakCo2Ppm, 'ppm', {}),
     ],
   }
 }
 
 function cautionsOf(air: AirInRoom, { bath }: DryIceRequest): Caution[] {
-  const found = airCautions(air)
-  const fluid = BATHS[bath.fluid]
-  if (fluid.flashC !== null && bath.litres > 0)
-    found.push({
-      code: 'solvent',
-      message: `${fluid.label} gives off vapour that a spark or the oven lights from ${fluid.flashC} °C up, colder than the room: mix it away from oven, sparks and pilot lights, and cover it loosely.`,
-    })
-  return found
+  const { label, flashC } = BATHS[bath.fluid]
+  const solvent = flashC !== null && bath.litres > 0 ? [caution('solvent', { fluid: label, flashC })] : []
+  return [...airCautions(air), ...solvent]
 }

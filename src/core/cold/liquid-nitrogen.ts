@@ -1,5 +1,6 @@
 import { LIQUID_NITROGEN, OXYGEN, STEEL_CHILL_J_PER_KG } from '../../data/cold'
-import type { Caution, WorkingLine } from '../result'
+import type { Caution } from '../codes/caution'
+import { type WorkingLine, worked } from '../codes/working'
 import { type AirInRoom, airCautions, airInRoom } from './air-in-room'
 import type { Room } from './room'
 
@@ -51,34 +52,10 @@ export function liquidNitrogenFor({
     air,
     cautions: airCautions(air),
     working: [
-      {
-        name: 'Steel and vessel',
-        value: chillJ / 1000,
-        unit: 'kJ',
-        equation: 'm·73.7 kJ/kg + vessel',
-        source: 'Debye model, 432 K, from memory',
-      },
-      {
-        name: 'Leak while holding',
-        value: holdJ / 1000,
-        unit: 'kJ',
-        equation: 'UA·ΔT·t',
-        source: 'box loss as entered',
-      },
-      {
-        name: 'Heat of vaporisation',
-        value: n.latentJPerKg / 1000,
-        unit: 'kJ/kg',
-        equation: 'litres = heat / (latent · density)',
-        source: n.source,
-      },
-      {
-        name: 'Oxygen in the room',
-        value: oxygenPercent,
-        unit: '%',
-        equation: '20.9·(1 − N₂ added); chill over 15 min, then the hold',
-        source: 'well-mixed room',
-      },
+      worked('steel-heat-nitrogen', chillJ / 1000, 'kJ', {}),
+      worked('leak-heat', holdJ / 1000, 'kJ', {}),
+      worked('vaporisation-heat', n.latentJPerKg / 1000, 'kJ/kg', { source: n.source }),
+      worked('oxygen-in-room', oxygenPercent, '%', {}),
     ],
   }
 }

@@ -1,5 +1,5 @@
-import { createRandom } from '../random'
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
+import { createRandom } from '../numeric/random'
 import {
   allFronts,
   type Block,
@@ -75,8 +75,7 @@ const LEAST_LEFTOVER_MM = 30
  */
 export function planCuts(request: CutPlanRequest): Result<CutPlan> {
   const total = request.pieces.reduce((sum, piece) => sum + piece.count, 0)
-  if (total > MOST_PIECES)
-    return fail('too-many', `More than ${MOST_PIECES} pieces in one plan: split the batch.`, 'pieces')
+  if (total > MOST_PIECES) return fail('too-many-sheets', { most: MOST_PIECES }, 'pieces')
   const rollWidthMm = Math.floor(request.rollWidthMm)
   const merged = mergeTypes(request, rollWidthMm)
   if (!merged.ok) return merged
@@ -135,16 +134,21 @@ function waysOf(
   const fitting = allowed.filter(way => way.x <= rollWidthMm)
   if (fitting.length === 0)
     return fail(
-      'piece-too-wide',
-      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm does not fit a roll ${request.rollWidthMm} mm wide${request.rotate ? '' : ' without turning it'}.`,
+      'sheet-too-wide',
+      {
+        lengthMm: piece.lengthMm,
+        widthMm: piece.widthMm,
+        rollWidthMm: request.rollWidthMm,
+        turned: request.rotate,
+      },
       `pieces.${index}`,
     )
   const limit = request.longestSectionMm
   const joinable = fitting.filter(way => limit === null || way.y <= limit)
   if (joinable.length === 0)
     return fail(
-      'section-too-long',
-      `A sheet of ${piece.lengthMm} x ${piece.widthMm} mm is longer than the longest section of ${limit} mm.`,
+      'sheet-too-long',
+      { lengthMm: piece.lengthMm, widthMm: piece.widthMm, longestMm: limit ?? 0 },
       `pieces.${index}`,
     )
   return ok(joinable)

@@ -1,8 +1,6 @@
-import { fail, ok, type Result } from '../result'
-
-export const FOLD_WAYS = ['spine', 'two-sheets', 'tip'] as const
-/** Folded in half over the spine; two sheets seamed all round; folded in half over the tip. */
-export type FoldWay = (typeof FOLD_WAYS)[number]
+import type { FoldWay } from '../../data/foil'
+import { type Caution, caution } from '../codes/caution'
+import { fail, ok, type Result } from '../codes/result'
 
 /** How an envelope is folded, and how many blades share one. All mm. */
 export interface EnvelopeRules {
@@ -64,15 +62,10 @@ export function envelopeOf(blade: BladeSize, rules: EnvelopeRules): Result<Envel
   const { lengthMm: L, widthMm: W, thicknessMm: t } = contentsOf(blade, rules)
   const half = t / 2
   for (const [path, given, where] of [
-    ['edgeMm', rules.edgeMm, 'at the edge'],
-    ['endMm', rules.endMm, 'at the ends'],
+    ['edgeMm', rules.edgeMm, 'edge'],
+    ['endMm', rules.endMm, 'ends'],
   ] as const)
-    if (given < half)
-      return fail(
-        'clearance',
-        `${given} mm ${where} can not close over ${t} mm of steel: give at least ${half} mm.`,
-        `envelope.${path}`,
-      )
+    if (given < half) return fail('clearance', { where, givenMm: given, steelMm: t, leastMm: half }, `envelope.${path}`)
   const seam = seamMm(rules)
   const c = rules.endMm + seam
   const e = rules.edgeMm + seam
@@ -89,31 +82,22 @@ export const seamLayers = (folds: number) => ({ seam: 2 * (folds + 1), crossing:
 /** Free length that still lets a packet be sheared open beyond its folds and the blade drawn out, mm. Common practice. */
 const PULL_OUT_MM = 15
 
-/** What is doubtful about an envelope, in plain words. */
-export function envelopeCautions(
-  blade: BladeSize,
-  rules: EnvelopeRules,
-  foilMm: number,
-): { code: string; message: string }[] {
+/** Free length at the ends that is usual, mm. Common practice, no published source. */
+const USUAL_END_MM = 25
+/** A seam thicker than this stands up, mm. Common practice, no published source. */
+const THICK_SEAM_MM = 0.6
+
+/** What is doubtful about an envelope. */
+export function envelopeCautions(blade: BladeSize, rules: EnvelopeRules, foilMm: number): Caution[] {
   const { seam, crossing } = seamLayers(rules.folds)
-  const found: { code: string; message: string }[] = []
-  if (rules.endMm < PULL_OUT_MM)
-    found.push({
-      code: 'tight-end',
-      message: `${rules.endMm} mm at the ends leaves no room to shear the packet open and draw the blade out: 25 mm is usual.`,
-    })
-  if (crossing * foilMm > blade.thicknessMm)
-    found.push({
-      code: 'thick-corner',
-      message: `Where an end fold crosses the seam ${crossing} layers (${(crossing * foilMm).toFixed(1)} mm) are thicker than the blade: keep the corners outside the plates.`,
-    })
-  if (rules.folds < 2) found.push({ code: 'one-fold', message: 'One fold leaks: air burns the skin. Two are usual.' })
-  if ((rules.beside ?? 1) * (rules.endToEnd ?? 1) > 1)
-    found.push({
-      code: 'shared',
-      message: 'Blades that share an envelope are quenched one by one: open it at the vice, and be quick.',
-    })
-  if (seam * foilMm > 0.6)
-    found.push({ code: 'thick-seam', message: `A seam of ${seam} layers stands up: keep it off the blade.` })
-  return found
+  const { endMm, folds, beside = 1, endToEnd = 1 } = rules
+  return [
+    ...(endMm < PULL_OUT_MM ? [caution('tight-end', { endMm, usualMm: USUAL_END_MM })] : []),
+    ...(crossing * foilMm > blade.thicknessMm
+      ? [caution('thick-corner', { layers: crossing, mm: crossing * foilMm })]
+      : []),
+    ...(folds < 2 ? [caution('one-fold', {})] : []),
+    ...(beside * endToEnd > 1 ? [caution('shared', {})] : []),
+    ...(seam * foilMm > THICK_SEAM_MM ? [caution('thick-seam', { layers: seam })] : []),
+  ]
 }

@@ -1,5 +1,5 @@
 import { FOIL_MARGIN_C, FOIL_TYPES, type FoilType } from '../../data/foil'
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
 
 /**
  * The coolest-rated foil that stands the hottest step with margin.
@@ -10,8 +10,10 @@ export function foilFor(hottestC: number): Result<FoilType> {
   const last = FOIL_TYPES[FOIL_TYPES.length - 1] as FoilType
   return foil
     ? ok(foil)
-    : fail(
-        'too-hot-for-foil',
-        `No foil stands ${Math.round(hottestC)} °C: type ${last.name} ends at ${last.maxC} °C, less ${FOIL_MARGIN_C} °C for overshoot. Use an anti-scale coat, or inert gas.`,
-      )
+    : fail('too-hot-for-foil', {
+        atC: hottestC,
+        foil: last.name,
+        foilMaxC: last.maxC,
+        marginC: FOIL_MARGIN_C,
+      })
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { refusalOf } from '../../testing/tray'
 import { checkLayout } from './check-layout'
 import { type CutPlan, type CutPlanRequest, planCuts } from './cut-plan'
 import { type EnvelopeRules, envelopeCautions, envelopeOf, seamLayers } from './envelope'
@@ -150,7 +151,7 @@ describe('the cut plan', () => {
       [200, 100, 1],
       [420, 320, 1],
     ])
-    expect(wide.ok ? '' : wide.problems[0]).toMatchObject({ code: 'piece-too-wide', path: 'pieces.1' })
+    expect(wide.ok ? '' : wide.problems[0]).toMatchObject({ code: 'sheet-too-wide', path: 'pieces.1' })
   })
 
   const piece = fc.tuple(
@@ -166,7 +167,7 @@ describe('the cut plan', () => {
         fc.boolean(),
         (pieces, width, rotate) => {
           const cut = plan(width, pieces, { rotate })
-          if (!cut.ok) throw new Error(cut.problems[0]?.message)
+          if (!cut.ok) throw new Error(refusalOf(cut))
           expectSound(cut.value, pieces, width)
         },
       ),
@@ -183,7 +184,7 @@ describe('the cut plan', () => {
           sizes.map(([l, w]) => [l, w, 1] as const),
           { rotate },
         )
-        if (!cut.ok) throw new Error(cut.problems[0]?.message)
+        if (!cut.ok) throw new Error(refusalOf(cut))
         const best = shortestByJoining(sizes, 610, rotate)
         expect(cut.value.lowerBoundMm).toBeLessThanOrEqual(best)
         expect([cut.value.proven, cut.value.usedLengthMm]).toEqual([true, best])
@@ -296,7 +297,7 @@ describe('a fold template', () => {
   it('parsed back from SVG is the sheet in millimetres, with the blade inside its clearances', () => {
     const template = foldTemplate(BLADE, RULES)
     if (!template.ok) throw new Error('refused')
-    const svg = templateSvg(template.value)
+    const svg = templateSvg(template.value, note => note.code)
     expect(svg).toMatch(/width="336mm" height="139mm" viewBox="0 0 336 139"/)
     const lines = [...svg.matchAll(/x1="([\d.]+)" y1="([\d.]+)" x2="([\d.]+)" y2="([\d.]+)"[^>]*class="(\w+)"/g)].map(
       m => ({
@@ -360,7 +361,9 @@ describe('other ways to keep air out', () => {
   it('refuses foil above its limit, last in the list', () => {
     const refused = ways({ hottestC: 1240 }).filter(w => w.refused !== null)
     expect(refused.map(w => w.name)).toEqual(['foil', 'argon'])
-    expect(ways({ hottestC: 1240 }).at(-1)?.refused).toMatch(/No foil stands 1240 °C/)
+    expect(ways({ hottestC: 1240 }).at(-1)?.refused).toMatchObject({
+      problem: { code: 'too-hot-for-foil', params: { atC: 1240 } },
+    })
   })
 
   it('bare, carbon is lost to about 0.2 mm in 20 min at 1065 °C: √(Dt) by hand', () => {

@@ -1,5 +1,6 @@
 import { PROTECTION, type ProtectionName, SKIN_SHARE } from '../../data/protection'
-import type { WorkingLine } from '../result'
+import type { Problem } from '../codes/problem'
+import { type WorkingLine, worked } from '../codes/working'
 import { kelvinFromC } from '../units/temperature'
 import { foilFor } from './foil-type'
 
@@ -38,19 +39,21 @@ export interface Prices {
   readonly hour: number
 }
 
+/** No cut plan says how much foil it takes, or no foil stands the heat. */
+export type ProtectionRefusal =
+  | { readonly code: 'no-cut-plan' }
+  | { readonly code: 'problem'; readonly problem: Problem }
+
 export interface ProtectionRow {
   readonly name: ProtectionName
-  readonly label: string
   /** Money for material, and hours of work, for the batch. */
   readonly material: number
   readonly hours: number
   readonly total: number
-  readonly finish: string
-  readonly risk: string
   /** Steel to leave on each side for grinding after, mm. */
   readonly allowanceMm: number
   /** Why it can not be used for this batch; null when it can. */
-  readonly refused: string | null
+  readonly refused: ProtectionRefusal | null
   readonly working: readonly WorkingLine[]
 }
 
@@ -64,89 +67,44 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
   const skin = decarburisedMm(hottestC, soakMin)
   const row = (
     name: ProtectionName,
-    label: string,
     material: number,
     hours: number,
-    rest: Pick<ProtectionRow, 'finish' | 'risk'> & { refused?: string | null },
+    refused: ProtectionRefusal | null = null,
   ): ProtectionRow => ({
     name,
-    label,
     material,
     hours,
     total: material + hours * prices.hour,
     allowanceMm: skin * SKIN_SHARE[name],
-    refused: null,
-    ...rest,
+    refused,
     working: [
-      {
-        name: 'Material',
-        value: material,
-        unit: '',
-        equation: 'amount · price',
-        source: 'prices as set in the Workshop',
-      },
-      {
-        name: 'Work',
-        value: hours,
-        unit: 'h',
-        equation: `${blades} blades, at ${prices.hour} an hour`,
-        source: 'common practice, no published source',
-      },
-      {
-        name: 'Skin that would lose carbon bare',
-        value: skin,
-        unit: 'mm',
-        equation: '√(Dt), D = D0·exp(−Q/RT)',
-        source: p.carbonDiffusion.source,
-      },
+      worked('protection-material', material, 'money', {}),
+      worked('protection-work', hours, 'h', { blades, hourPrice: prices.hour }),
+      worked('skin-bare', skin, 'mm', {}),
     ],
   })
-  const noFoil = foil.ok ? (foilM === null ? 'No cut plan stands yet.' : null) : (foil.problems[0]?.message ?? null)
+  const [noFoil] = foil.ok ? [] : foil.problems
+  const refused: ProtectionRefusal | null = noFoil
+    ? { code: 'problem', problem: noFoil }
+    : foilM === null
+      ? { code: 'no-cut-plan' }
+      : null
   const rows = [
-    row('foil', 'Foil', foilCost, blades * (p.foil.wrappingHPerBlade + p.foil.cleaningHPerBlade), {
-      finish: 'clean, a grey bloom',
-      risk: 'a leak spoils one blade',
-      refused: noFoil,
-    }),
+    row('foil', foilCost, blades * (p.foil.wrappingHPerBlade + p.foil.cleaningHPerBlade), refused),
     row(
       'argon',
-      'Foil, argon poured in',
       foilCost + blades * prices.argonPerPacket,
       blades * (p.argon.wrappingHPerBlade + p.argon.cleaningHPerBlade),
-      {
-        finish: 'bright',
-        risk: 'gas in a closed room',
-        refused: noFoil,
-      },
+      refused,
     ),
     row(
       'argon-oven',
-      'Bare, argon through the oven',
       ((p.argonOven.litresPerMin * p.argonOven.minutes) / 1000) * prices.argonPerM3,
       blades * p.argonOven.cleaningHPerBlade,
-      {
-        finish: 'thin scale: a bench oven is not tight',
-        risk: 'gas in the room for the whole heat; only in an oven made for it',
-      },
     ),
-    row(
-      'coat',
-      'Anti-scale coat',
-      steelAreaM2 * prices.coatPerM2,
-      blades * p.coat.cleaningHPerBlade + p.coat.dryingH / 4,
-      {
-        finish: `grey, to be sanded; coat on a ${p.coat.finishGrit}-grit finish, ${p.coat.dryingH} h to dry`,
-        risk: 'flakes where it was thin, and in oil',
-      },
-    ),
-    row('bare', 'Bare, ground after', blades * prices.abrasivesPerBareBlade, blades * p.bare.cleaningHPerBlade, {
-      finish: 'scale all over',
-      risk: 'soft skin if ground too little, and a thin edge is lost',
-    }),
-    row('vacuum', 'Sent out to vacuum', blades * prices.vacuumPerBlade, 0.5, {
-      finish: 'bright',
-      risk: `${p.vacuum.daysAway} days away, their route and not yours`,
-    }),
+    row('coat', steelAreaM2 * prices.coatPerM2, blades * p.coat.cleaningHPerBlade + p.coat.dryingH / 4),
+    row('bare', blades * prices.abrasivesPerBareBlade, blades * p.bare.cleaningHPerBlade),
+    row('vacuum', blades * prices.vacuumPerBlade, 0.5),
   ]
   return rows.sort((a, b) => Number(a.refused !== null) - Number(b.refused !== null) || a.total - b.total)
 }

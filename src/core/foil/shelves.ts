@@ -1,4 +1,4 @@
-import { createRandom } from '../random'
+import { createRandom } from '../numeric/random'
 import type { Block, PieceType } from './guillotine'
 
 type Piece = Extract<Block, { kind: 'piece' }>

@@ -1,4 +1,4 @@
-import { ok, type Result } from '../result'
+import { ok, type Result } from '../codes/result'
 import { type CutPiece, type CutPlan, type CutPlanRequest, planCuts } from './cut-plan'
 import { allFronts, type PieceType, placesOf, type Rectangle, shortestOf, splitsOf } from './guillotine'
 

@@ -1,4 +1,4 @@
-import { ok, type Result } from '../result'
+import { ok, type Result } from '../codes/result'
 import { type BladeSize, contentsOf, type EnvelopeRules, envelopeOf, seamMm } from './envelope'
 
 /** A line of a fold template, mm, from the sheet's own corner. */
@@ -10,6 +10,18 @@ export interface TemplateLine {
   readonly y2: number
 }
 
+/** What is written on a template: where the blade lies, and what sheet it is. */
+export type TemplateNote =
+  | { readonly code: 'spine-on-fold' | 'blade' }
+  | {
+      readonly code: 'sheet'
+      readonly lengthMm: number
+      readonly widthMm: number
+      readonly folds: number
+      readonly foldMm: number
+      readonly sheets: 1 | 2
+    }
+
 /** One sheet laid flat: where it is cut, folded in half, rolled, and where the blade lies. mm. */
 export interface FoldTemplate {
   readonly lengthMm: number
@@ -18,7 +30,7 @@ export interface FoldTemplate {
   readonly lines: readonly TemplateLine[]
   /** Corner of each blade, tang left, spine toward the fold. */
   readonly blades: readonly { readonly x: number; readonly y: number }[]
-  readonly notes: readonly { readonly x: number; readonly y: number; readonly text: string }[]
+  readonly notes: readonly { readonly x: number; readonly y: number; readonly note: TemplateNote }[]
 }
 
 /** Template of an envelope. Errors as envelopeOf. */
@@ -49,13 +61,9 @@ export function foldTemplate(blade: BladeSize, rules: EnvelopeRules): Result<Fol
     x: bladeX + Math.floor(i / beside) * (blade.lengthMm + gapMm),
     y: bladeY + (i % beside) * (blade.widthMm + gapMm),
   }))
-  const notes = [
-    { x: bladeX + 4, y: bladeY + inside.widthMm / 2, text: way === 'spine' ? 'spine on the fold' : 'blade' },
-    {
-      x: 4,
-      y: 5,
-      text: `${lengthMm} x ${widthMm} mm, ${rules.folds} folds of ${rules.foldMm} mm${sheets === 2 ? ', two sheets' : ''}`,
-    },
+  const notes: FoldTemplate['notes'] = [
+    { x: bladeX + 4, y: bladeY + inside.widthMm / 2, note: { code: way === 'spine' ? 'spine-on-fold' : 'blade' } },
+    { x: 4, y: 5, note: { code: 'sheet', lengthMm, widthMm, folds: rules.folds, foldMm: rules.foldMm, sheets } },
   ]
   return ok({ lengthMm, widthMm, sheets, lines, blades, notes })
 }
@@ -70,11 +78,16 @@ const rectangle = (kind: TemplateLine['kind'], x: number, y: number, w: number, 
 const DASH: Readonly<Record<TemplateLine['kind'], string>> = { cut: '', fold: '6 3', seam: '1.5 2', blade: '0.5 2.5' }
 
 /** The template as SVG, one unit to the millimetre, sized in mm so that it prints 1:1. */
-export function templateSvg({ lengthMm, widthMm, lines, notes }: FoldTemplate): string {
+export function templateSvg(
+  { lengthMm, widthMm, lines, notes }: FoldTemplate,
+  noteText: (note: TemplateNote) => string,
+): string {
   const drawn = lines.map(
     l =>
       `<line x1="${l.x1}" y1="${l.y1}" x2="${l.x2}" y2="${l.y2}" stroke="black" stroke-width="${l.kind === 'cut' ? 0.4 : 0.2}"${DASH[l.kind] ? ` stroke-dasharray="${DASH[l.kind]}"` : ''} class="${l.kind}"/>`,
   )
-  const said = notes.map(n => `<text x="${n.x}" y="${n.y}" font-size="4" font-family="sans-serif">${n.text}</text>`)
+  const said = notes.map(
+    n => `<text x="${n.x}" y="${n.y}" font-size="4" font-family="sans-serif">${noteText(n.note)}</text>`,
+  )
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${lengthMm}mm" height="${widthMm}mm" viewBox="0 0 ${lengthMm} ${widthMm}">${drawn.join('')}${said.join('')}</svg>\n`
 }

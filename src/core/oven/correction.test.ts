@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CORRECTION } from '../../data/correction'
-import { newOven } from '../record/oven-record'
-import type { OvenEvidence, OvenSurvey } from '../record/oven-schema'
+import { newOven } from '../shop/defaults'
 import { correctionAt, driftOf, handAgainstEvidence, keyedC, offsetLine } from './correction'
+import type { OvenEvidence, OvenSurvey } from './evidence'
 import { surveyOf, zoneAt } from './survey'
 
 const sensor = (trueC: number, indicatedC: number, at: string, sdK = 1.5): OvenEvidence => ({

@@ -1,6 +1,6 @@
 import { CORRECTION } from '../../data/correction'
-import type { Oven, OvenEvidence } from '../record/oven-schema'
-import type { WorkingLine } from '../result'
+import { type WorkingLine, worked } from '../codes/working'
+import type { CorrectedOven, OvenEvidence } from './evidence'
 import { surveyOf } from './survey'
 
 /** What one piece of evidence says: the blades' true temperature less the display. */
@@ -63,25 +63,24 @@ export function offsetLine(observations: readonly OffsetObservation[]): (atC: nu
   }
 }
 
-type Corrected = Pick<Oven, 'correctionFrom' | 'correctionC' | 'evidence'>
-
 /** What is added to a wanted temperature to get what is keyed into this oven, K, by temperature. */
-export function correctionOf(oven: Corrected): (atC: number) => number {
+export function correctionOf(oven: CorrectedOven): (atC: number) => number {
   if (oven.correctionFrom === 'hand' || oven.evidence.length === 0) return () => oven.correctionC
   const line = offsetLine(observationsOf(oven.evidence))
   return atC => -line(atC).meanK
 }
 
-export const correctionAt = (oven: Corrected, atC: number): number => correctionOf(oven)(atC)
+export const correctionAt = (oven: CorrectedOven, atC: number): number => correctionOf(oven)(atC)
 
 /** What must be keyed so that the blades see a temperature, °C. */
-export const keyedC = (oven: Corrected, wantedC: number): number => wantedC + correctionAt(oven, wantedC)
+export const keyedC = (oven: CorrectedOven, wantedC: number): number => wantedC + correctionAt(oven, wantedC)
 
 /** The hottest the blades may be asked to see, so that what is keyed stays within the oven's limit, °C. */
-export const reachC = (oven: Oven): number => oven.maxC - correctionAt(oven, oven.maxC)
+export const reachC = (oven: CorrectedOven & { readonly maxC: number }): number =>
+  oven.maxC - correctionAt(oven, oven.maxC)
 
 /** How far what is keyed by hand is from what was measured at a temperature, K; null where it lies within the 95 % band. */
-export function handAgainstEvidence(oven: Corrected, atC: number): number | null {
+export function handAgainstEvidence(oven: CorrectedOven, atC: number): number | null {
   if (oven.correctionFrom !== 'hand' || oven.evidence.length === 0) return null
   const { meanK, sdK } = offsetLine(observationsOf(oven.evidence))(atC)
   const apart = oven.correctionC + meanK
@@ -89,23 +88,14 @@ export function handAgainstEvidence(oven: Corrected, atC: number): number | null
 }
 
 /** How the correction came about at a temperature, one line for each kind of evidence. */
-export function correctionWorking(oven: Pick<Oven, 'evidence'>, atC: number): WorkingLine[] {
+export function correctionWorking(oven: Pick<CorrectedOven, 'evidence'>, atC: number): WorkingLine[] {
   const all = observationsOf(oven.evidence)
   const kinds = ['sensor', 'survey', 'hardness'] as const
-  const names = { sensor: 'sensor checks', survey: 'surveys', hardness: 'hardness' }
   return kinds.flatMap(kind => {
     const own = all.filter(o => o.kind === kind)
     if (own.length === 0) return []
     const { meanK, sdK } = offsetLine(own)(atC)
-    return [
-      {
-        name: `By ${names[kind]} alone (${own.length})`,
-        value: -meanK,
-        unit: `K ± ${sdK.toFixed(1)}`,
-        equation: 'line in temperature, prior 10 K, weights by variance and age',
-        source: 'Bayesian linear regression, Bishop (2006), eq. 3.50 and 3.51',
-      },
-    ]
+    return [worked('correction-by', -meanK, 'K', { kind, count: own.length, sdK })]
   })
 }
 

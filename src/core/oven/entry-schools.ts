@@ -1,7 +1,7 @@
 import type { Equalise } from '../../data/grades'
 import { ENTRY_SCHOOLS, type EntrySchool, STAND_IN_PREHEATS, WAY_UP_C } from '../../data/ovens'
-import type { ProgrammeSegment } from './follow'
 import type { DetailedOven } from './oven-model'
+import type { ProgrammeSegment } from './programme-control'
 import { type SimulatedLoad, simulateOven } from './simulate'
 
 export interface EntryRequest {

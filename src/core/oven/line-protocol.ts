@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
 
 /**
  * The line protocol an oven controller speaks: ASCII lines that end with a line feed, one command a line, one answer a line; while
@@ -66,11 +66,7 @@ export function writeCommand(command: ControllerCommand): string {
   }
 }
 
-const unread = (line: string) =>
-  fail(
-    'command',
-    `“${line.slice(0, 60)}” is not a command of this controller. It knows ID?, READ?, PROG, STEP, RUN, STOP.`,
-  )
+const unread = (line: string) => fail('unknown-command', { line: line.slice(0, 60) })
 
 /** Errors: 'command'. */
 export function readCommand(line: string): Result<ControllerCommand> {

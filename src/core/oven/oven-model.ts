@@ -1,8 +1,8 @@
 import { OVEN_PHYSICS, type OvenBuild, WALL_MATERIALS } from '../../data/ovens'
 import { FOIL_THERMAL, STEEL_THERMAL, STEFAN_BOLTZMANN } from '../../data/thermal'
+import { solveInPlace } from '../numeric/solve'
 import { kelvinFromC } from '../units/temperature'
 import { heatingCp } from './lag'
-import { solveInPlace } from './linear'
 import { type WallGrid, wallGrid } from './wall'
 
 /** An oven in enough detail to follow its walls. */

@@ -1,8 +1,11 @@
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
+
+/** What a segment is for: one of the preheats, counted from 1, or the soak. */
+export type Purpose = { readonly kind: 'equalise'; readonly round: number } | { readonly kind: 'soak' }
 
 /** One line keyed into a controller. */
 export interface Segment {
-  readonly name: string
+  readonly purpose: Purpose
   /** What the blade should see, °C. */
   readonly nominalC: number
   /** What is keyed in: nominal with this oven's correction, °C; each scale is rounded where it is shown. */
@@ -29,23 +32,14 @@ export interface ProgrammeRequest {
  */
 export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
   const setC = request.keyedC(request.austenitizeC)
-  if (setC > request.ovenMaxC)
-    return fail(
-      'above-oven',
-      `${Math.round(setC)} °C is above this oven’s ${request.ovenMaxC} °C. Lower the soak, or choose another grade.`,
-      'austenitizeC',
-    )
+  if (setC > request.ovenMaxC) return fail('above-oven', { setC, ovenMaxC: request.ovenMaxC }, 'austenitizeC')
   if (request.foilMaxC !== null && request.austenitizeC > request.foilMaxC)
-    return fail(
-      'above-foil',
-      `${Math.round(request.austenitizeC)} °C is above what the foil stands, ${request.foilMaxC} °C.`,
-      'austenitizeC',
-    )
+    return fail('above-foil', { atC: request.austenitizeC, foilMaxC: request.foilMaxC }, 'austenitizeC')
   const preheats = request.equalise
     .filter(step => step.atC < request.austenitizeC)
     .map(
       (step, i): Segment => ({
-        name: `Equalise ${i + 1}`,
+        purpose: { kind: 'equalise', round: i + 1 },
         nominalC: step.atC,
         setC: request.keyedC(step.atC),
         rateCPerH: null,
@@ -54,6 +48,12 @@ export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
     )
   return ok([
     ...preheats,
-    { name: 'Soak', nominalC: request.austenitizeC, setC, rateCPerH: null, holdMin: Math.ceil(request.holdMin) },
+    {
+      purpose: { kind: 'soak' },
+      nominalC: request.austenitizeC,
+      setC,
+      rateCPerH: null,
+      holdMin: Math.ceil(request.holdMin),
+    },
   ])
 }

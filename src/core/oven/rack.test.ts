@@ -1,21 +1,22 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { keyIn, rampHeading } from './as-keyed'
+import { rampHeading } from '../../words/oven'
+import { keyIn } from './keyed-programme'
 import type { Segment } from './programme'
 import { arrangeRack, checkRack, type RackPacket, viewOf } from './rack'
 
 const medium = { chamberMm: { width: 150, depth: 450 }, elements: 'sides' as const }
-const packet = (mark: string, thicknessMm = 2.5, lengthMm = 250): RackPacket => ({
-  mark,
+const packet = (id: string, thicknessMm = 2.5, lengthMm = 250): RackPacket => ({
+  id,
   lengthMm,
   widthMm: 40,
   thicknessMm,
 })
-const codes = (warnings: ReturnType<typeof checkRack>) => warnings.map(w => w.code)
+const codes = (warnings: ReturnType<typeof checkRack>) => warnings.map(w => w.caution.code)
 
 describe('the rack', () => {
   it('takes six packets side by side without a word', () => {
-    const six = ['A', 'B', 'C', 'D', 'E', 'F'].map(mark => packet(mark))
+    const six = ['A', 'B', 'C', 'D', 'E', 'F'].map(id => packet(id))
     expect(codes(checkRack(medium, six, arrangeRack(medium, six)))).toEqual([])
   })
 
@@ -38,7 +39,7 @@ describe('the rack', () => {
         )
         const across = places.map(p => p.acrossMm)
         expect((Math.min(...across) + Math.max(...across)) / 2).toBeCloseTo(75, 6)
-        expect(places.map(p => p.mark)).toEqual(Array.from({ length: n }, (_, i) => `P${i}`))
+        expect(places.map(p => p.id)).toEqual(Array.from({ length: n }, (_, i) => `P${i}`))
         expect([...across].sort((a, b) => a - b)).toEqual(across)
       }),
     )
@@ -47,37 +48,37 @@ describe('the rack', () => {
   it('sets the last to be pulled at the back, where the chamber is deep enough', () => {
     const short = Array.from({ length: 12 }, (_, i) => packet(`P${i}`, 2, 180))
     const places = arrangeRack(medium, short)
-    const at = (mark: string) => places.find(p => p.mark === mark)?.inMm ?? 0
+    const at = (mark: string) => places.find(p => p.id === mark)?.inMm ?? 0
     expect(at('P0')).toBeLessThan(50)
     expect(at('P11')).toBeGreaterThan(150)
     expect(codes(checkRack(medium, short, places))).not.toContain('blocked')
   })
 
   it.each([
-    ['outside', [packet('A', 3, 440)], [{ mark: 'A', inMm: 30, acrossMm: 75 }]],
+    ['outside', [packet('A', 3, 440)], [{ id: 'A', inMm: 30, acrossMm: 75 }]],
     [
       'overlap',
       [packet('A'), packet('B')],
       [
-        { mark: 'A', inMm: 20, acrossMm: 75 },
-        { mark: 'B', inMm: 40, acrossMm: 76 },
+        { id: 'A', inMm: 20, acrossMm: 75 },
+        { id: 'B', inMm: 40, acrossMm: 76 },
       ],
     ],
     [
       'close',
       [packet('A'), packet('B')],
       [
-        { mark: 'A', inMm: 20, acrossMm: 70 },
-        { mark: 'B', inMm: 40, acrossMm: 78 },
+        { id: 'A', inMm: 20, acrossMm: 70 },
+        { id: 'B', inMm: 40, acrossMm: 78 },
       ],
     ],
-    ['element', [packet('A')], [{ mark: 'A', inMm: 20, acrossMm: 12 }]],
+    ['element', [packet('A')], [{ id: 'A', inMm: 20, acrossMm: 12 }]],
     [
       'blocked',
       [packet('A', 2, 180), packet('B', 4, 180)],
       [
-        { mark: 'A', inMm: 230, acrossMm: 75 },
-        { mark: 'B', inMm: 20, acrossMm: 75 },
+        { id: 'A', inMm: 230, acrossMm: 75 },
+        { id: 'B', inMm: 20, acrossMm: 75 },
       ],
     ],
   ])('says what stands %s', (code, packets, places) => {
@@ -85,12 +86,12 @@ describe('the rack', () => {
   })
 
   it('shades a packet the more the nearer its neighbours, and never below its floor', () => {
-    const three = ['A', 'B', 'C'].map(mark => packet(mark))
+    const three = ['A', 'B', 'C'].map(id => packet(id))
     const view = (gap: number) =>
       viewOf('B', three, [
-        { mark: 'A', inMm: 20, acrossMm: 75 - gap },
-        { mark: 'B', inMm: 20, acrossMm: 75 },
-        { mark: 'C', inMm: 20, acrossMm: 75 + gap },
+        { id: 'A', inMm: 20, acrossMm: 75 - gap },
+        { id: 'B', inMm: 20, acrossMm: 75 },
+        { id: 'C', inMm: 20, acrossMm: 75 + gap },
       ])
     fc.assert(
       fc.property(fc.integer({ min: 5, max: 60 }), gap => {
@@ -99,14 +100,14 @@ describe('the rack', () => {
         expect(view(gap)).toBeLessThan(1)
       }),
     )
-    expect(viewOf('A', [packet('A')], [{ mark: 'A', inMm: 20, acrossMm: 75 }])).toBe(1)
+    expect(viewOf('A', [packet('A')], [{ id: 'A', inMm: 20, acrossMm: 75 }])).toBe(1)
   })
 })
 
 describe('a programme as it is keyed', () => {
   const segments: Segment[] = [
-    { name: 'Equalise 1', nominalC: 760, setC: 749, rateCPerH: 400, holdMin: 10 },
-    { name: 'Soak', nominalC: 1066, setC: 1055, rateCPerH: null, holdMin: 130 },
+    { purpose: { kind: 'equalise', round: 1 }, nominalC: 760, setC: 749, rateCPerH: 400, holdMin: 10 },
+    { purpose: { kind: 'soak' }, nominalC: 1066, setC: 1055, rateCPerH: null, holdMin: 130 },
   ]
   const controller = { steps: 6, ramp: 'per-hour', degrees: 'C', longestHoldMin: 60, fullPower: '9999' } as const
   const keyed = (change: object) => {

@@ -1,7 +1,8 @@
-import type { Oven } from '../record/oven-schema'
+import { type Caution, caution } from '../codes/caution'
+import type { RackOven } from './evidence'
 
 export interface RackPacket {
-  readonly mark: string
+  readonly id: string
   readonly lengthMm: number
   readonly widthMm: number
   readonly thicknessMm: number
@@ -9,22 +10,18 @@ export interface RackPacket {
 
 /** Where a packet stands on edge: its near end from the door, its middle from the left wall, mm. */
 export interface RackPlace {
-  readonly mark: string
+  readonly id: string
   readonly inMm: number
   readonly acrossMm: number
 }
 
 export interface RackWarning {
-  readonly code: 'outside' | 'overlap' | 'close' | 'element' | 'blocked'
-  readonly message: string
-  readonly marks: readonly string[]
+  readonly caution: Caution
+  /** The packets it is about. */
+  readonly ids: readonly string[]
 }
 
-type Chamber = Pick<Oven['chamberMm'], 'width' | 'depth'>
-export interface RackOven {
-  readonly chamberMm: Chamber
-  readonly elements: Oven['elements']
-}
+type Chamber = RackOven['chamberMm']
 
 /** Foil seam and air beside a packet, mm. Common practice, no published source. */
 const PITCH_MM = 14
@@ -78,7 +75,7 @@ export function arrangeRack(oven: RackOven, packets: readonly RackPacket[]): Rac
     const inOrder = [...packetsOf].reverse()
     inOrder.forEach((packet, i) => {
       const next = inOrder[i + 1]
-      places.push({ mark: packet.mark, inMm, acrossMm: across })
+      places.push({ id: packet.id, inMm, acrossMm: across })
       across += airMm + (packet.thicknessMm + (next?.thicknessMm ?? 0)) / 2
     })
     inMm += Math.max(...packetsOf.map(p => p.lengthMm)) + FOIL_END_MM
@@ -96,8 +93,8 @@ export function placesFor(
   packets: readonly RackPacket[],
   byHand: readonly RackPlace[] | undefined,
 ): RackPlace[] {
-  const own = new Map((byHand ?? []).map(place => [place.mark, place]))
-  return arrangeRack(oven, packets).map(place => own.get(place.mark) ?? place)
+  const own = new Map((byHand ?? []).map(place => [place.id, place]))
+  return arrangeRack(oven, packets).map(place => own.get(place.id) ?? place)
 }
 
 const overlapDeep = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
@@ -109,14 +106,14 @@ const gapOf = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
 /** What is wrong with how packets stand; packets are in pull order. */
 export function checkRack(oven: RackOven, packets: readonly RackPacket[], places: readonly RackPlace[]): RackWarning[] {
   const { width, depth } = oven.chamberMm
-  const at = new Map(places.map(place => [place.mark, place]))
+  const at = new Map(places.map(place => [place.id, place]))
   const standing = packets.flatMap(packet => {
-    const place = at.get(packet.mark)
+    const place = at.get(packet.id)
     return place ? [{ packet, place }] : []
   })
   const warnings: RackWarning[] = []
-  const warn = (code: RackWarning['code'], marks: readonly string[], message: string) => {
-    if (marks.length > 0) warnings.push({ code, marks, message })
+  const warn = (ids: readonly string[], found: Caution) => {
+    if (ids.length > 0) warnings.push({ caution: found, ids })
   }
   const outside = standing.filter(
     ({ packet, place }) =>
@@ -125,52 +122,44 @@ export function checkRack(oven: RackOven, packets: readonly RackPacket[], places
       place.acrossMm - packet.thicknessMm / 2 < 0 ||
       place.acrossMm + packet.thicknessMm / 2 > width,
   )
-  warn('outside', marksOf(outside), `does not stand inside the ${Math.round(width)} × ${Math.round(depth)} mm chamber.`)
+  warn(idsOf(outside), caution('outside', { widthMm: width, depthMm: depth }))
   const [sides, back] = [/sides/.test(oven.elements), /back/.test(oven.elements)]
   const near = standing.filter(
     ({ packet, place }) =>
       (back && place.inMm + packet.lengthMm > depth - ELEMENT_MM) ||
       (sides && (place.acrossMm < ELEMENT_MM || place.acrossMm > width - ELEMENT_MM)),
   )
-  warn('element', marksOf(near), `stands within ${ELEMENT_MM} mm of an element: tip or edge runs hotter than the rest.`)
+  warn(idsOf(near), caution('element', { withinMm: ELEMENT_MM }))
   const pairs = standing.flatMap((a, i) => standing.slice(i + 1).map(b => [a, b] as const))
   const beside = pairs.filter(([a, b]) => overlapDeep(a.packet, a.place, b.packet, b.place) > 0)
   const gap = ([a, b]: (typeof pairs)[number]) => gapOf(a.packet, a.place, b.packet, b.place)
-  const both = (list: typeof beside) => [...new Set(list.flatMap(([a, b]) => [a.packet.mark, b.packet.mark]))]
-  warn('overlap', both(beside.filter(pair => gap(pair) < 0)), 'stand in one another.')
-  warn(
-    'close',
-    both(beside.filter(pair => gap(pair) >= 0 && gap(pair) < CLOSE_MM)),
-    `stand nearer than ${CLOSE_MM} mm: they shade one another and arrive late. Split the load, or spread them.`,
-  )
+  const both = (list: typeof beside) => [...new Set(list.flatMap(([a, b]) => [a.packet.id, b.packet.id]))]
+  warn(both(beside.filter(pair => gap(pair) < 0)), caution('overlap', {}))
+  warn(both(beside.filter(pair => gap(pair) >= 0 && gap(pair) < CLOSE_MM)), caution('close', { withinMm: CLOSE_MM }))
   // In pull order a comes out before b: b must not stand in its way.
   const blocked = pairs.filter(
     ([a, b]) =>
       b.place.inMm + b.packet.lengthMm <= a.place.inMm && gapOf(a.packet, a.place, b.packet, b.place) < CLOSE_MM,
   )
-  warn(
-    'blocked',
-    [...new Set(blocked.map(([a]) => a.packet.mark))],
-    'comes out early but stands behind a packet that stays.',
-  )
+  warn([...new Set(blocked.map(([a]) => a.packet.id))], caution('blocked', {}))
   return warnings
 }
 
-const marksOf = (standing: readonly { readonly packet: RackPacket }[]) => standing.map(s => s.packet.mark)
+const idsOf = (standing: readonly { readonly packet: RackPacket }[]) => standing.map(s => s.packet.id)
 
 /**
  * How freely a packet sees the chamber, 0..1: strips on edge, each face by its gap to the next, F = 1 + s/w − √(1 + (s/w)²);
  * a free face sees it whole. Source: view factor of parallel strips to the opening between them, Howell C-11 family, from memory.
  */
-export function viewOf(mark: string, packets: readonly RackPacket[], places: readonly RackPlace[]): number {
-  const sizes = new Map(packets.map(p => [p.mark, p]))
-  const own = sizes.get(mark)
-  const place = places.find(p => p.mark === mark)
+export function viewOf(id: string, packets: readonly RackPacket[], places: readonly RackPlace[]): number {
+  const sizes = new Map(packets.map(p => [p.id, p]))
+  const own = sizes.get(id)
+  const place = places.find(p => p.id === id)
   if (!own || !place) return 1
   const faces = [-1, 1].map(side => {
     const gaps = places.flatMap(other => {
-      const size = sizes.get(other.mark)
-      if (!size || other.mark === mark || Math.sign(other.acrossMm - place.acrossMm) !== side) return []
+      const size = sizes.get(other.id)
+      if (!size || other.id === id || Math.sign(other.acrossMm - place.acrossMm) !== side) return []
       return overlapDeep(own, place, size, other) > 0 ? [Math.max(1, gapOf(own, place, size, other))] : []
     })
     if (gaps.length === 0) return 1

@@ -1,8 +1,8 @@
 import { STEEL_THERMAL } from '../../data/thermal'
-import type { Caution } from '../result'
-import { followProgramme, type ProgrammeSegment } from './follow'
+import { type Caution, caution } from '../codes/caution'
 import { ARRIVED_WITHIN_K, heatingCp, heatingK } from './lag'
 import { type DetailedOven, OvenModel } from './oven-model'
+import { followProgramme, type ProgrammeSegment } from './programme-control'
 
 /** Blades put in at a minute, when the oven first reaches a temperature, or as a segment begins. */
 export interface SimulatedLoad {
@@ -182,24 +182,10 @@ function cautionsOf(
 ): Caution[] {
   const short = log.findIndex(entry => entry.reachedMin === null)
   return [
-    ...(short >= 0
-      ? [
-          {
-            code: 'not-reached',
-            message: `Step ${short + 1} is not reached within ${LONGEST_MIN / 60} h: it is beyond what this oven can do.`,
-          },
-        ]
-      : []),
-    ...(loads.some(load => load.insertedMin === null)
-      ? [
-          {
-            code: 'not-loaded',
-            message: 'A load never went in: the oven did not reach its temperature, or the programme ended before.',
-          },
-        ]
-      : []),
+    ...(short >= 0 ? [caution('not-reached', { step: short + 1, longestMin: LONGEST_MIN })] : []),
+    ...(loads.some(load => load.insertedMin === null) ? [caution('not-loaded', {})] : []),
     ...(short < 0 && loads.some(load => load.insertedMin !== null && load.withinFiveCMin === null)
-      ? [{ code: 'not-soaked', message: 'A blade never came within 5 °C of the soak: hold longer.' }]
+      ? [caution('not-soaked', { withinK: 5 })]
       : []),
   ]
 }

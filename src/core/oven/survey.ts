@@ -1,4 +1,4 @@
-import type { OvenEvidence, OvenSurvey } from '../record/oven-schema'
+import type { OvenEvidence, OvenSurvey } from './evidence'
 
 export interface Position {
   readonly acrossMm: number

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
 import { halfBlade, PlateStack, type Plates, type Size } from './plate-stack'
 
 /** Two readings of a thermometer on the maker's own plates. */
@@ -39,31 +39,16 @@ const stepAt = (s: number) => (s < 2 ? 0.02 : s < 20 ? 0.1 : 0.5)
  * Errors: 'cold' (no rise), 'hot' (more heat than the blade had), 'warmer' (plates rose while cooling).
  */
 export function fitPlates(r: PlateReadings): Result<PlateFit> {
-  if (r.clamped.plateC <= r.startC + 1)
-    return fail(
-      'cold',
-      'The plates had hardly warmed: read them later, or check where the thermometer sits.',
-      'clamped',
-    )
+  if (r.clamped.plateC <= r.startC + 1) return fail('plates-cold', {}, 'clamped')
   let airWPerM2K: number = USUAL_AIR
   let contact = 0
   // Air matters little while the blade is clamped: two rounds settle both.
   for (let round = 0; round < 2; round++) {
     const rise = (contactWPerM2K: number) => stateAfter(r, contactWPerM2K, airWPerM2K, null)
-    if (r.clamped.plateC > rise(CONTACT_RANGE[1]) + READING_K)
-      return fail(
-        'hot',
-        'The plates are hotter than this blade can have made them: check its size, their size and the start.',
-        'clamped',
-      )
+    if (r.clamped.plateC > rise(CONTACT_RANGE[1]) + READING_K) return fail('plates-too-hot', {}, 'clamped')
     contact = solve(rise, r.clamped.plateC, CONTACT_RANGE)
     if (!r.cooled) break
-    if (r.cooled.plateC > r.clamped.plateC + READING_K)
-      return fail(
-        'warmer',
-        'The plates were warmer after cooling than before: the second reading comes after the blade is out.',
-        'cooled',
-      )
+    if (r.cooled.plateC > r.clamped.plateC + READING_K) return fail('plates-warmer-after', {}, 'cooled')
     const cooled = r.cooled
     airWPerM2K = solve(air => -stateAfter(r, contact, air, cooled.afterS), -cooled.plateC, AIR_RANGE)
   }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { refusalOf } from '../../testing/tray'
 import { fitPlates } from './fit-plates'
 import { oneSidedBow } from './one-sided'
 import { type PaceRequest, paceOf } from './pace'
@@ -7,7 +8,7 @@ import { halfBlade, PlateStack } from './plate-stack'
 
 const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }
 const blades = (n: number, size = { thicknessMm: 4, widthMm: 50, lengthMm: 350 }) =>
-  Array.from({ length: n }, (_, i) => ({ mark: `A${i + 1}`, fromC: 1065, martensiteStartC: 180, ...size }))
+  Array.from({ length: n }, (_, i) => ({ id: `A${i + 1}`, fromC: 1065, martensiteStartC: 180, ...size }))
 const request = (more: Partial<PaceRequest> = {}): PaceRequest => ({
   blades: blades(6),
   plates: PLATES,
@@ -101,7 +102,7 @@ describe('a maker’s own plates', () => {
       clamped,
       cooled: { afterS: 600, plateC: stack.meanC(blade) },
     })
-    if (!fit.ok) throw new Error(fit.problems[0]?.message)
+    if (!fit.ok) throw new Error(refusalOf(fit))
     expect(fit.value.contactWPerM2K / 550).toBeCloseTo(1, 1)
     expect((fit.value.airWPerM2K ?? 0) / 30).toBeCloseTo(1, 1)
     const [low, high] = fit.value.contactRange
@@ -123,11 +124,11 @@ describe('a maker’s own plates', () => {
     expect(fit.ok && fit.value.contactSure).toBe(false)
     expect(fitPlates({ ...late, clamped: { afterS: 10, plateC: 22 } })).toMatchObject({
       ok: false,
-      problems: [{ code: 'cold' }],
+      problems: [{ code: 'plates-cold' }],
     })
     expect(fitPlates({ ...late, clamped: { afterS: 10, plateC: 300 } })).toMatchObject({
       ok: false,
-      problems: [{ code: 'hot' }],
+      problems: [{ code: 'plates-too-hot' }],
     })
   })
 })

@@ -4,7 +4,7 @@ import { tooHotC } from './quench'
 
 /** A blade to be pulled, in the order it may come. */
 export interface PaceBlade extends Size {
-  readonly mark: string
+  readonly id: string
   readonly fromC: number
   readonly martensiteStartC: number
 }
@@ -28,7 +28,7 @@ export type Waited = 'door' | 'hands' | 'plates-full' | 'plates-hot'
 
 /** One line of the pull list; seconds from the first pull. */
 export interface Pull {
-  readonly mark: string
+  readonly id: string
   readonly set: number
   readonly pullAtS: number
   readonly outAtS: number
@@ -97,7 +97,7 @@ export function paceOf(request: PaceRequest): Pace {
     set.atS = pullAtS + PULL_S + clamp.seconds
     set.freeS = set.atS + UNCLAMP_S
     pulls.push({
-      mark: blade.mark,
+      id: blade.id,
       set: sets.indexOf(set) + 1,
       pullAtS,
       outAtS: set.atS,

@@ -1,5 +1,6 @@
 import { CONTACT, STEEL_THERMAL } from '../../data/thermal'
-import type { Caution, WorkingLine } from '../result'
+import { type Caution, caution } from '../codes/caution'
+import { type WorkingLine, worked } from '../codes/working'
 import { airLoss, MEDIA, mediumC } from './air-loss'
 import { halfBlade, meanOf, PlateStack, type Plates, type Size, type StackConditions } from './plate-stack'
 import { coolingCapacity } from './steel-enthalpy'
@@ -234,61 +235,21 @@ function cautionsOf(request: QuenchRequest, blades: readonly QuenchedBlade[], fr
   const hot = firstTooHot(blades, request)
   return [
     ...(plates.thicknessMm < 3 * blade.thicknessMm
-      ? [
-          {
-            code: 'thin-plates',
-            message: `Plates of ${plates.thicknessMm} mm hold too little heat for a ${blade.thicknessMm} mm blade: use plates several times as thick.`,
-          },
-        ]
+      ? [caution('thin-plates', { plateMm: plates.thicknessMm, bladeMm: blade.thicknessMm })]
       : []),
-    ...(plates.lengthMm < blade.lengthMm || plates.widthMm < blade.widthMm
-      ? [
-          {
-            code: 'small-plates',
-            message: 'The plates do not cover the blade: what sticks out stays hot, cools last and bends.',
-          },
-        ]
-      : []),
-    ...(fromC > 1300
-      ? [{ code: 'melting', message: `${Math.round(fromC)} °C is near melting: check the figure.` }]
-      : []),
-    ...(hot === null
-      ? []
-      : [
-          {
-            code: 'plates-hot',
-            message: `Blade ${hot + 1} would leave its clamp at ${Math.round(blades[hot]?.leavesC ?? 0)} °C: rest or cool the plates after ${hot}, or take a second set.`,
-          },
-        ]),
+    ...(plates.lengthMm < blade.lengthMm || plates.widthMm < blade.widthMm ? [caution('small-plates', {})] : []),
+    ...(fromC > 1300 ? [caution('melting', { atC: fromC })] : []),
+    ...(hot === null ? [] : [caution('plates-hot', { blade: hot + 1, leavesC: blades[hot]?.leavesC ?? 0 })]),
   ]
 }
 
 function workingOf(request: QuenchRequest, first: QuenchedBlade | undefined): WorkingLine[] {
   const plates = request.medium === 'plates'
+  const contact = plates ? request.contactWPerM2K : MEDIA[request.medium as keyof typeof MEDIA].h
   return [
-    {
-      name: 'Contact through the foil',
-      value: plates ? request.contactWPerM2K : MEDIA[request.medium as keyof typeof MEDIA].h,
-      unit: 'W/m²K',
-      equation: plates ? 'clamped foil 300 to 1200' : 'blade lumped, with radiation',
-      source: 'common practice, no published source',
-    },
-    {
-      name: 'Steel on cooling',
-      value: 'c = 500 + 0.12 T, martensite gives back 60 kJ/kg',
-      unit: '',
-      equation: 'H(T) carried, f = 1 − exp(−0.011(Ms − T))',
-      source: STEEL_THERMAL.source,
-    },
-    {
-      name: '800 to 500 °C',
-      value: first?.rate800to500CPerS ?? '—',
-      unit: '°C/s',
-      equation: plates
-        ? 'conduction in one dimension, SDIRK2; plates spread sideways and give to air'
-        : 'dH/dt = −(h ΔT + εσ ΔT⁴)·2/t',
-      source: 'docs/method.md, Plates',
-    },
+    worked('contact-through-foil', contact, 'W/m²K', { plates }),
+    worked('steel-on-cooling', null, '', {}),
+    worked('rate-800-500', first?.rate800to500CPerS ?? null, 'K/s', { plates }),
   ]
 }
 

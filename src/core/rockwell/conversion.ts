@@ -1,5 +1,5 @@
 import { HRC_TO_HV } from '../../data/hardness-conversion'
-import { interpolateMonotone, type Table } from '../interpolate'
+import { interpolateMonotone, type Table } from '../numeric/interpolate'
 
 const HV_TO_HRC: Table = HRC_TO_HV.map(([hrc, hv]) => [hv, hrc] as const)
 

@@ -1,6 +1,6 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
-import type { Estimate } from '../result'
-import type { TargetHrc } from '../steel/suggest'
+import type { Estimate } from '../codes/result'
+import type { TargetHrc } from './target'
 
 /** What files said: the hardest that skated and the softest that bit, HRC; null: not tried. */
 export interface FileTest {

@@ -14,7 +14,7 @@ describe('where a reading may be taken', () => {
     expect(codes(40, 10, [{ xMm: 40.8, yMm: 10 }])).toEqual(['near'])
     expect(codes(150, 32)).toContain('bevel')
     expect(codes(150, 32, [], { bevels: 'full' })).not.toContain('bevel')
-    expect(codes(249, 1)).toEqual(['outside'])
+    expect(codes(249, 1)).toEqual(['beside-blade'])
   })
 
   it('is not where a tapered tang is thinner than ten depths: 0.8 mm at 60 HRC (ISO 6508-1)', () => {

@@ -1,18 +1,13 @@
 import { svgPathProperties } from 'svg-path-properties'
 import { ROCKWELL } from '../../data/rockwell'
-import { type OutlinedBlade, outlinePath, plainOutline } from '../blade/outline'
-import type { Blade } from '../record/schemas'
+import { type Caution, caution } from '../codes/caution'
 import { indentRules } from './indent'
+import { type OutlinedBlade, outlinePath, plainOutline } from './outline'
 
 /** A place on the blade: from the butt, and down from the spine, mm. */
 export interface Place {
   readonly xMm: number
   readonly yMm: number
-}
-
-export interface PlaceTrouble {
-  readonly code: 'outside' | 'edge' | 'near' | 'bevel' | 'thin' | 'slope'
-  readonly message: string
 }
 
 const OUTLINE_POINTS = 240
@@ -57,7 +52,11 @@ function toEdge(polygon: readonly (readonly [number, number])[], { xMm, yMm }: P
   }, Number.POSITIVE_INFINITY)
 }
 
-type PlacedBlade = Pick<Blade, 'lengthMm' | 'widthMm' | 'thicknessMm' | 'bevels' | 'tangThicknessMm' | 'outline'>
+export interface PlacedBlade extends OutlinedBlade {
+  readonly thicknessMm: number
+  readonly bevels: 'pre-ground' | 'full'
+  readonly tangThicknessMm?: number | undefined
+}
 
 const tangOf = (blade: PlacedBlade): number => {
   const outline = blade.outline ?? plainOutline(blade)
@@ -87,44 +86,30 @@ export const onBevel = (blade: PlacedBlade, { xMm, yMm }: Place): boolean =>
  * diameters, centres 3, thickness 10 depths) and
  * ASTM E18 (square to the axis); bevels: common practice, no published source.
  */
-export function checkPlace(blade: PlacedBlade, place: Place, others: readonly Place[], hrc: number): PlaceTrouble[] {
+export function checkPlace(blade: PlacedBlade, place: Place, others: readonly Place[], hrc: number): Caution[] {
   const polygon = outlinePolygon(blade)
   const rules = indentRules(hrc)
-  if (!inside(polygon, place)) return [{ code: 'outside', message: 'This is beside the blade.' }]
-  const troubles: PlaceTrouble[] = []
-  if (onBevel(blade, place))
-    troubles.push({
-      code: 'bevel',
-      message: 'On the bevel the blade rocks and the cone slips: read on a flat, best on the tang.',
-    })
-  const edge = toEdge(polygon, place)
-  if (edge < rules.minimumEdgeMm)
-    troubles.push({
-      code: 'edge',
-      message: `${edge.toFixed(1)} mm from the edge: it needs ${rules.minimumEdgeMm.toFixed(1)} mm.`,
-    })
-  const nearest = Math.min(
+  if (!inside(polygon, place)) return [caution('beside-blade', {})]
+  const edgeMm = toEdge(polygon, place)
+  const nearestMm = Math.min(
     Number.POSITIVE_INFINITY,
     ...others.map(o => Math.hypot(o.xMm - place.xMm, o.yMm - place.yMm)),
   )
-  if (nearest < rules.minimumSpacingMm)
-    troubles.push({
-      code: 'near',
-      message: `${nearest.toFixed(1)} mm from another indent: it needs ${rules.minimumSpacingMm.toFixed(1)} mm.`,
-    })
-  const wedge = wedgeDeg(blade, place)
-  if (wedge > ROCKWELL.squareWithinDeg)
-    troubles.push({
-      code: 'slope',
-      message: `The tang tapers by ${wedge.toFixed(1)}° here: shim it until its face is square to the cone within ${ROCKWELL.squareWithinDeg}°.`,
-    })
-  const thick = thicknessAt(blade, place)
-  if (thick < rules.minimumThicknessMm)
-    troubles.push({
-      code: 'thin',
-      message: `${thick.toFixed(2)} mm thick here: the anvil is felt below ${rules.minimumThicknessMm.toFixed(2)} mm.`,
-    })
-  return troubles
+  const degrees = wedgeDeg(blade, place)
+  const thickMm = thicknessAt(blade, place)
+  return [
+    ...(onBevel(blade, place) ? [caution('bevel', {})] : []),
+    ...(edgeMm < rules.minimumEdgeMm ? [caution('edge', { mm: edgeMm, leastMm: rules.minimumEdgeMm })] : []),
+    ...(nearestMm < rules.minimumSpacingMm
+      ? [caution('near', { mm: nearestMm, leastMm: rules.minimumSpacingMm })]
+      : []),
+    ...(degrees > ROCKWELL.squareWithinDeg
+      ? [caution('slope', { degrees, withinDegrees: ROCKWELL.squareWithinDeg })]
+      : []),
+    ...(thickMm < rules.minimumThicknessMm
+      ? [caution('thin', { mm: thickMm, leastMm: rules.minimumThicknessMm })]
+      : []),
+  ]
 }
 
 /** Places a handle hides, on the tang's middle line, that the rules allow beside what is there. */

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { problemWords } from '../../words/problems'
+import { speakerOf } from '../../words/speaker'
 import { indentRules } from './indent'
 import { parseReadings } from './parse-readings'
 import { grubbsCritical, summariseReadings } from './readings'
@@ -105,11 +107,11 @@ describe('parseReadings', () => {
   })
 
   it.each([
-    ['', 'empty', ''],
+    ['', 'no-readings', ''],
     ['61 6O.5', 'not-a-number', '1'],
-    ['605', 'implausible', '0'],
-    ['61 -3', 'implausible', '1'],
-    ['72', 'implausible', '0'],
+    ['605', 'implausible-hrc', '0'],
+    ['61 -3', 'implausible-hrc', '1'],
+    ['72', 'implausible-hrc', '0'],
   ])('refuses %j as %s at %s', (text, code, path) => {
     const result = parseReadings(text)
     expect(result.ok ? '' : result.problems[0]).toMatchObject({ code, path })
@@ -117,7 +119,7 @@ describe('parseReadings', () => {
 
   it('guesses aloud, never silently', () => {
     const result = parseReadings('6O.5 605')
-    expect(result.ok ? [] : result.problems.map(p => p.message)).toEqual([
+    expect(result.ok ? [] : result.problems.map(p => problemWords(p, speakerOf('metric')))).toEqual([
       expect.stringContaining('type 60.5?'),
       expect.stringContaining('Did you mean 60.5?'),
     ])

@@ -2,10 +2,10 @@ import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { ROCKWELL } from '../../data/rockwell'
-import type { WorkingLine } from '../result'
-import type { TargetHrc } from '../steel/suggest'
+import { type WorkingLine, worked } from '../codes/working'
 import { type IndentRules, indentRules } from './indent'
 import { meanOf } from './mean'
+import type { TargetHrc } from './target'
 import { type BlockCheck, type Verification, verifyTester } from './verification'
 
 export interface ReadingSummary {
@@ -75,29 +75,11 @@ export function summariseReadings(
     verification,
     rules: indentRules(Math.min(99, Math.max(1, corrected))),
     working: [
-      { name: 'Mean', value: mean, unit: 'HRC', equation: 'Σx/n', source: 'n readings' },
-      {
-        name: 'Scatter of the mean',
-        value: uMean,
-        unit: 'HRC',
-        equation: sd === null ? 's of a single reading' : 's/√n',
-        source: sd === null ? 'common practice, no published source' : 'GUM (JCGM 100) 4.2',
-      },
-      { name: 'Resolution', value: uResolution, unit: 'HRC', equation: '0.5/√12', source: 'GUM (JCGM 100) F.2.2' },
-      {
-        name: 'Test block',
-        value: uBlock,
-        unit: 'HRC',
-        equation: '√(s_cert² + s²/n on the block)',
-        source: block ? 'block check' : 'no block check',
-      },
-      {
-        name: 'Coverage factor',
-        value: coverage,
-        unit: '',
-        equation: 't(0.975, ν), ν by Welch-Satterthwaite',
-        source: 'GUM (JCGM 100) G.4',
-      },
+      worked('readings-mean', mean, 'HRC', { n }),
+      worked('scatter-of-mean', uMean, 'HRC', { single: sd === null }),
+      worked('dial-resolution', uResolution, 'HRC', {}),
+      worked('test-block', uBlock, 'HRC', { checked: block !== null }),
+      worked('coverage-factor', coverage, '', {}),
     ],
   }
 }

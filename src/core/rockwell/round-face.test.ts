@@ -22,8 +22,8 @@ describe('a reading on a round face', () => {
 
   it('is refused where no table goes, or more than 3 HRC would be added', () => {
     expect(added(60, 5)).toBe('too-round')
-    expect(added(25, 6.35)).toBe('too-round')
-    expect(added(15, 20)).toBe('not-read')
+    expect(added(25, 6.35)).toBe('too-much-added')
+    expect(added(15, 20)).toBe('too-soft-for-round')
   })
 
   it('is recorded with what was shown; one that cannot be corrected records none of them', () => {

@@ -1,10 +1,10 @@
 import { ROUND_FACE } from '../../data/rockwell'
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
 
 /**
  * What is added to a Rockwell C reading taken on a convex cylinder, HRC: the metal gives way sideways, and the reading comes out
  * low. Interpolated in the table both ways; nothing is added above its widest diameter. Errors: 'too-round' below its narrowest
- * diameter or where more than 3 HRC would be added, 'not-read' below its softest reading.
+ * diameter, 'too-much-added' where more than 3 HRC would be, 'too-soft-for-round' below its softest reading.
  * Source: ASTM E18, corrections for convex cylindrical surfaces; from memory.
  * @example roundFaceCorrection(60, 12.7).value // 1.0
  */
@@ -12,22 +12,16 @@ export function roundFaceCorrection(readHrc: number, diameterMm: number): Result
   const { diametersMm, readings, added, mostAddedHrc } = ROUND_FACE
   const [narrowest, widest] = [diametersMm[0] as number, diametersMm.at(-1) as number]
   if (diameterMm >= widest) return ok(0)
-  if (diameterMm < narrowest)
-    return fail('too-round', `A face rounder than ${narrowest} mm across can not be read: find a flat.`)
+  if (diameterMm < narrowest) return fail('too-round', { narrowestMm: narrowest })
   const softest = readings[0] as number
-  if (readHrc < softest) return fail('not-read', `Below ${softest} HRC a round face has no correction: find a flat.`)
+  if (readHrc < softest) return fail('too-soft-for-round', { softestHrc: softest })
   const [row, rowShare] = between(readings, readHrc)
   const [column, columnShare] = between(diametersMm, diameterMm)
   const at = (r: number, c: number) =>
     added[Math.min(r, readings.length - 1)]?.[Math.min(c, diametersMm.length - 1)] ?? 0
   const along = (r: number) => at(r, column) + columnShare * (at(r, column + 1) - at(r, column))
   const sum = along(row) + rowShare * (along(row + 1) - along(row))
-  return sum > mostAddedHrc
-    ? fail(
-        'too-round',
-        `On a face ${Math.round(diameterMm)} mm across ${sum.toFixed(1)} HRC would have to be added, more than the ${mostAddedHrc} that can be trusted: find a flat.`,
-      )
-    : ok(sum)
+  return sum > mostAddedHrc ? fail('too-much-added', { diameterMm, addedHrc: sum, mostHrc: mostAddedHrc }) : ok(sum)
 }
 
 /** A reading as it is recorded: what it comes to, and where the face was round what was shown and on what. */

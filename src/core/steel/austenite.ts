@@ -1,6 +1,6 @@
 import type { Composition } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
-import { interpolateLinear } from '../interpolate'
+import { interpolateLinear } from '../numeric/interpolate'
 import { kelvinFromC } from '../units/temperature'
 
 /** The structure a soak starts from: how coarse the carbide is that has to dissolve. */

@@ -1,10 +1,10 @@
 import type { Composition } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
-import { createRandom } from '../random'
-import { shopCorrection } from './learn/shop-model'
+import { createRandom } from '../numeric/random'
 import { metallurgy, retainedFinal } from './metallurgy'
 import { modelSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
+import { shopCorrection } from './shop-model'
 import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
 import { combinedParameter } from './tempering'
 import { elementSpreads, shiftRoute, spreadAt } from './variation'
@@ -107,5 +107,5 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
 
 function learntOf(steel: Steel, route: Route, shop: ShopExperience | null) {
   if (!shop || !isGrade(steel)) return null
-  return shopCorrection(shop.model, standingOf(steel.name, route, shop, combinedParameter(route.tempers), true))
+  return shopCorrection(shop.model, standingOf(steel.id, route, shop, combinedParameter(route.tempers), true))
 }

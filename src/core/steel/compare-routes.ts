@@ -1,6 +1,6 @@
 import type { Prediction } from './predict'
-import { toughnessTendency } from './rank'
 import type { Route } from './route'
+import { toughnessTendency } from './toughness'
 
 export interface ComparedRoute {
   readonly name: string
@@ -15,67 +15,87 @@ const SAME_HRC = 0.6
 export const ovenHours = (route: Route): number =>
   1.6 + route.soakMin / 60 + route.tempers.reduce((sum, temper) => sum + temper.holdMin / 60 + 0.6, 0)
 
+type Which = 'first' | 'second'
+
+/** One thing that sets two routes apart, and on which side it lies. */
+export type Difference =
+  | { readonly code: 'same-hardness' | 'same-rust' }
+  | { readonly code: 'hardness'; readonly harderByHrc: number }
+  | { readonly code: 'robbed'; readonly worse: Which }
+  | { readonly code: 'chromium' | 'tougher' | 'forgives-grinding'; readonly better: Which }
+  | { readonly code: 'austenite'; readonly more: Which; readonly share: number }
+
 /**
- * What sets a second route apart from a first, and why: one sentence for each thing that differs enough to matter.
- * The cause is named from the model, not from the hardness.
+ * What sets a second route apart from a first: one entry for each thing that differs enough to matter. The cause is named from the
+ * model, not from the hardness.
  */
-export function whyDifferent(a: ComparedRoute, b: ComparedRoute): string[] {
-  const gap = b.prediction.finalHrc.mean - a.prediction.finalHrc.mean
-  const same = Math.abs(gap) < SAME_HRC
-  const said: string[] = [
-    same
-      ? `${a.name} and ${b.name} read the same on the tester, and are different knives.`
-      : `${b.name} is ${Math.abs(gap).toFixed(1)} HRC ${gap > 0 ? 'harder' : 'softer'} than ${a.name}.`,
+export function whyDifferent(a: ComparedRoute, b: ComparedRoute): Difference[] {
+  const of = (pick: (route: ComparedRoute) => number) => pick(b) - pick(a)
+  const which = (secondIs: boolean): Which => (secondIs ? 'second' : 'first')
+  const gap = of(r => r.prediction.finalHrc.mean)
+  const robbed = of(r => r.prediction.corrosion.temperPenalty)
+  const chromium = of(r => r.prediction.corrosion.chromiumInSolution)
+  const retained = of(r => r.prediction.retainedAustenite.final)
+  const tough = of(r => toughnessTendency(r.prediction))
+  const forgives = of(r => hottest(r.route) ?? 0)
+  return [
+    Math.abs(gap) < SAME_HRC ? { code: 'same-hardness' } : { code: 'hardness', harderByHrc: gap },
+    Math.abs(robbed) > 0.05
+      ? { code: 'robbed', worse: which(robbed > 0) }
+      : Math.abs(chromium) > 0.3
+        ? { code: 'chromium', better: which(chromium > 0) }
+        : { code: 'same-rust' },
+    ...(Math.abs(retained) > 0.03
+      ? [{ code: 'austenite', more: which(retained > 0), share: Math.abs(retained) } as const]
+      : []),
+    ...(Math.abs(tough) > 0.08 ? [{ code: 'tougher', better: which(tough > 0) } as const] : []),
+    ...(Math.abs(forgives) > 60 ? [{ code: 'forgives-grinding', better: which(forgives > 0) } as const] : []),
   ]
-  const robbed = b.prediction.corrosion.temperPenalty - a.prediction.corrosion.temperPenalty
-  const chromium = b.prediction.corrosion.chromiumInSolution - a.prediction.corrosion.chromiumInSolution
-  if (Math.abs(robbed) > 0.05) {
-    const worse = robbed > 0 ? b.name : a.name
-    said.push(
-      `${worse} rusts sooner: its temper above 400 °C grew carbides that took chromium out of the steel around them.`,
-    )
-  } else if (Math.abs(chromium) > 0.3)
-    said.push(
-      `${chromium > 0 ? b.name : a.name} keeps more chromium in solution, since its soak dissolved more carbide: it resists rust better.`,
-    )
-  else said.push('Both keep the same chromium in solution, so they rust alike.')
-  const retained = b.prediction.retainedAustenite.final - a.prediction.retainedAustenite.final
-  if (Math.abs(retained) > 0.03)
-    said.push(
-      `${retained > 0 ? b.name : a.name} holds ${Math.round(Math.abs(retained) * 100)} % more soft austenite, which gives way at a thin edge.`,
-    )
-  const tough = toughnessTendency(b.prediction) - toughnessTendency(a.prediction)
-  if (Math.abs(tough) > 0.08)
-    said.push(`${tough > 0 ? b.name : a.name} should take knocks better (less carbide, less hard, or finer grain).`)
-  const forgives = (hottest(b.route) ?? 0) - (hottest(a.route) ?? 0)
-  if (Math.abs(forgives) > 60)
-    said.push(`${forgives > 0 ? b.name : a.name} forgives hotter grinding, up to its own temper.`)
-  return said
 }
 
 const hottest = (route: Route): number | null =>
   route.tempers.length === 0 ? null : Math.max(...route.tempers.map(temper => temper.atC))
 
-const whole = (c: number) => `${Math.round(c)} °C`
-const coldText = (route: Route) => (route.cold ? whole(route.cold.toC) : 'none')
+/** One part of a route that changed. */
+export type RouteChange =
+  | { readonly what: 'soak-temperature'; readonly from: number; readonly to: number }
+  | { readonly what: 'soak-time' | 'cold-hold' | 'temper-count'; readonly from: number; readonly to: number }
+  | { readonly what: 'cold'; readonly from: number | null; readonly to: number | null }
+  | {
+      readonly what: 'temper-temperature' | 'temper-hold'
+      readonly round: number
+      readonly from: number
+      readonly to: number
+    }
 
-/** What changed from one route to another, in a few words for a recipe's version; '' when nothing did. */
-export function routeChanges(from: Route, to: Route): string {
-  const changes: string[] = []
-  if (Math.abs(from.austenitizeC - to.austenitizeC) >= 0.5)
-    changes.push(`soak ${whole(from.austenitizeC)} to ${whole(to.austenitizeC)}`)
-  if (Math.abs(from.soakMin - to.soakMin) >= 0.5)
-    changes.push(`soak ${Math.round(from.soakMin)} to ${Math.round(to.soakMin)} min`)
-  if (coldText(from) !== coldText(to)) changes.push(`cold ${coldText(from)} to ${coldText(to)}`)
-  if (from.cold && to.cold && from.cold.holdMin !== to.cold.holdMin)
-    changes.push(`cold hold ${from.cold.holdMin} to ${to.cold.holdMin} min`)
-  if (from.tempers.length !== to.tempers.length) changes.push(`${from.tempers.length} to ${to.tempers.length} tempers`)
-  to.tempers.forEach((temper, i) => {
-    const before = from.tempers[i]
-    if (!before) return
-    if (Math.abs(before.atC - temper.atC) >= 0.5)
-      changes.push(`temper ${i + 1} ${whole(before.atC)} to ${whole(temper.atC)}`)
-    if (before.holdMin !== temper.holdMin) changes.push(`temper ${i + 1} ${before.holdMin} to ${temper.holdMin} min`)
-  })
-  return changes.join(', ')
+/** What changed from one route to another, °C and minutes; nothing where nothing did. */
+export function routeChanges(from: Route, to: Route): RouteChange[] {
+  const apart = (a: number, b: number, least: number) => Math.abs(a - b) >= least
+  const changes: (RouteChange | false)[] = [
+    apart(from.austenitizeC, to.austenitizeC, 0.5) && {
+      what: 'soak-temperature',
+      from: from.austenitizeC,
+      to: to.austenitizeC,
+    },
+    apart(from.soakMin, to.soakMin, 0.5) && { what: 'soak-time', from: from.soakMin, to: to.soakMin },
+    from.cold?.toC !== to.cold?.toC && { what: 'cold', from: from.cold?.toC ?? null, to: to.cold?.toC ?? null },
+    from.cold !== null &&
+      to.cold !== null &&
+      from.cold.holdMin !== to.cold.holdMin && { what: 'cold-hold', from: from.cold.holdMin, to: to.cold.holdMin },
+    from.tempers.length !== to.tempers.length && {
+      what: 'temper-count',
+      from: from.tempers.length,
+      to: to.tempers.length,
+    },
+    ...to.tempers.flatMap((temper, i): (RouteChange | false)[] => {
+      const before = from.tempers[i]
+      if (!before) return []
+      const round = i + 1
+      return [
+        apart(before.atC, temper.atC, 0.5) && { what: 'temper-temperature', round, from: before.atC, to: temper.atC },
+        before.holdMin !== temper.holdMin && { what: 'temper-hold', round, from: before.holdMin, to: temper.holdMin },
+      ]
+    }),
+  ]
+  return changes.filter((change): change is RouteChange => change !== false)
 }

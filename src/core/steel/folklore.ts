@@ -7,7 +7,7 @@ export type TaleName = (typeof TALES)[number]
 
 /** What is moved in a tale: its range and step. */
 export interface Knob {
-  readonly label: string
+  readonly moves: 'temper-twice' | 'temper' | 'cold' | 'soak'
   readonly min: number
   readonly max: number
   readonly step: number
@@ -16,18 +16,29 @@ export interface Knob {
 }
 
 export interface TaleFigure {
-  readonly label: string
-  readonly unit: string
+  readonly name: TaleFigureName
   /** Value along the knob, and at it. */
   readonly along: readonly (readonly [at: number, value: number])[]
   readonly now: number
-  readonly digits: number
 }
+
+/** HRC; chromium in %; shares 0..1; grain held as a multiple of what is needed. */
+export type TaleFigureName = 'hardness' | 'chromium' | 'retained' | 'fresh' | 'grain'
+
+/** What is seen at a knob's setting. */
+export type Seen =
+  | { readonly code: 'rust-not-hardness'; readonly movesHrc: number }
+  | { readonly code: 'cold-turns'; readonly share: number; readonly gainHrc: number }
+  | { readonly code: 'fresh-martensite'; readonly share: number }
+  | { readonly code: 'chromium-lost'; readonly share: number }
+  | { readonly code: 'chromium-stays' }
+  | { readonly code: 'hotter-softer'; readonly hardestC: number; readonly coarse: boolean }
+  | { readonly code: 'hardest-near'; readonly hardestC: number }
 
 export interface TaleAnswer {
   readonly figures: readonly TaleFigure[]
-  /** What is seen here, in a sentence that follows the knob. */
-  readonly seen: string
+  /** What is seen here; it follows the knob. */
+  readonly seen: Seen
 }
 
 const TWICE = (atC: number) => [
@@ -48,13 +59,12 @@ export const COLD_STEPS_C: readonly (number | null)[] = [null, -18, -75, -196]
 export function knobOf(tale: TaleName, grade: Grade): Knob {
   const { minC, maxC, defaultC } = grade.austenitize
   if (tale === 'hardness-rust')
-    return { label: 'Temper, twice', min: 150, max: 390, step: 5, first: 200, kind: 'temperature' }
-  if (tale === 'cold') return { label: 'Cold', min: 0, max: 3, step: 1, first: 2, kind: 'cold' }
-  if (tale === 'twice') return { label: 'Temper', min: 400, max: 560, step: 5, first: 510, kind: 'temperature' }
-  if (tale === 'not-450')
-    return { label: 'Temper, twice', min: 180, max: 560, step: 5, first: 460, kind: 'temperature' }
+    return { moves: 'temper-twice', min: 150, max: 390, step: 5, first: 200, kind: 'temperature' }
+  if (tale === 'cold') return { moves: 'cold', min: 0, max: 3, step: 1, first: 2, kind: 'cold' }
+  if (tale === 'twice') return { moves: 'temper', min: 400, max: 560, step: 5, first: 510, kind: 'temperature' }
+  if (tale === 'not-450') return { moves: 'temper-twice', min: 180, max: 560, step: 5, first: 460, kind: 'temperature' }
   return {
-    label: 'Soak',
+    moves: 'soak',
     min: minC - 40,
     max: maxC + 60,
     step: 5,
@@ -85,65 +95,56 @@ export function tellTale(tale: TaleName, grade: Grade, at: number): TaleAnswer {
   const xs = Array.from({ length: count + 1 }, (_, i) => knob.min + ((knob.max - knob.min) * i) / count)
   const seen = xs.map(x => [x, predict(grade, routeAt(x))] as const)
   const now = predict(grade, routeAt(at))
-  const figure = (label: string, unit: string, digits: number, of: (p: typeof now) => number): TaleFigure => ({
-    label,
-    unit,
-    digits,
+  const figure = (name: TaleFigureName, of: (p: typeof now) => number): TaleFigure => ({
+    name,
     along: seen.map(([x, p]) => [x, of(p)] as const),
     now: of(now),
   })
-  const hardness = figure('Hardness', 'HRC', 1, p => p.finalHrc.mean)
-  const chromium = figure(
-    'Chromium at work against rust',
-    '%',
-    1,
-    p => p.austenite.Cr * (1 - p.corrosion.temperPenalty),
-  )
-  const retained = figure('Soft austenite left', '%', 0, p => 100 * p.retainedAustenite.final)
+  const freshOf = (p: typeof now) => p.retainedAustenite.asQuenched - (p.retainedAustenite.afterTempers[0] ?? 0)
+  const hardness = figure('hardness', p => p.finalHrc.mean)
+  const chromium = figure('chromium', p => p.austenite.Cr * (1 - p.corrosion.temperPenalty))
+  const retained = figure('retained', p => p.retainedAustenite.final)
   if (tale === 'hardness-rust') {
-    const [least, most] = [Math.min(...hardness.along.map(r => r[1])), Math.max(...hardness.along.map(r => r[1]))]
+    const all = hardness.along.map(([, value]) => value)
     return {
       figures: [hardness, chromium],
-      seen: `The temper moves hardness by ${(most - least).toFixed(1)} HRC and the chromium not at all: hardness is not what keeps a blade bright.`,
+      seen: { code: 'rust-not-hardness', movesHrc: Math.max(...all) - Math.min(...all) },
     }
   }
   if (tale === 'cold') {
     const none = predict(grade, routeAt(0))
     return {
       figures: [hardness, retained, chromium],
-      seen: `Here it turns ${Math.round(100 * (none.retainedAustenite.final - now.retainedAustenite.final))} % of the steel from soft austenite to martensite: ${(now.finalHrc.mean - none.finalHrc.mean).toFixed(1)} HRC. Chromium stays as it was, and so does rust.`,
+      seen: {
+        code: 'cold-turns',
+        share: none.retainedAustenite.final - now.retainedAustenite.final,
+        gainHrc: now.finalHrc.mean - none.finalHrc.mean,
+      },
     }
   }
   if (tale === 'twice') {
     const once = predict(grade, { ...routeAt(at), tempers: [{ atC: at, holdMin: 120 }] })
-    const fresh = 100 * (once.retainedAustenite.asQuenched - (once.retainedAustenite.afterTempers[0] ?? 0))
     return {
-      figures: [
-        figure(
-          'Austenite turned by the first temper',
-          '%',
-          0,
-          p => 100 * (p.retainedAustenite.asQuenched - (p.retainedAustenite.afterTempers[0] ?? 0)),
-        ),
-        hardness,
-      ],
-      seen: `On cooling from the first temper ${Math.round(fresh)} % of the steel turns to fresh, brittle martensite that was never tempered. The second temper is for that.`,
+      figures: [figure('fresh', freshOf), hardness],
+      seen: { code: 'fresh-martensite', share: freshOf(once) },
     }
   }
-  if (tale === 'not-450')
+  if (tale === 'not-450') {
+    const share = now.corrosion.temperPenalty
     return {
       figures: [hardness, chromium],
-      seen:
-        now.corrosion.temperPenalty > 0
-          ? `${Math.round(100 * now.corrosion.temperPenalty)} % of the chromium’s work is lost here: new carbides took it. The same hardness is to be had by a low temper, without that.`
-          : 'Below about 400 °C chromium stays in solution: the blade keeps its resistance.',
+      seen: share > 0 ? { code: 'chromium-lost', share } : { code: 'chromium-stays' },
     }
-  const best = hardness.along.reduce((a, b) => (b[1] > a[1] ? b : a))
+  }
+  const [hardestC] = hardness.along.reduce((a, b) => (b[1] > a[1] ? b : a))
   return {
-    figures: [hardness, retained, figure('Grain held by carbide', '×', 1, p => Math.min(9.9, p.grainPinning))],
+    figures: [hardness, retained, figure('grain', p => Math.min(MOST_SHOWN_PINNING, p.grainPinning))],
     seen:
-      at > best[0] + 10
-        ? `Past ${Math.round(best[0])} °C more carbon dissolves, martensite starts lower, and soft austenite stays: hotter is softer${now.grainPinning < 1 ? ', and the grain runs away' : ''}.`
-        : `It quenches hardest near ${Math.round(best[0])} °C. Up to there more heat dissolves more carbon, and that hardens.`,
+      at > hardestC + 10
+        ? { code: 'hotter-softer', hardestC, coarse: now.grainPinning < 1 }
+        : { code: 'hardest-near', hardestC },
   }
 }
+
+/** A grain held more firmly than this is held. */
+const MOST_SHOWN_PINNING = 9.9

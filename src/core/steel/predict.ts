@@ -1,12 +1,14 @@
 import { STEEL_MODEL } from '../../data/steel-model'
-import type { Caution, Estimate, WorkingLine } from '../result'
+import type { Caution } from '../codes/caution'
+import type { Estimate } from '../codes/result'
+import type { BandPart, WorkingLine } from '../codes/working'
 import type { Austenite } from './austenite'
 import { type Corrosion, corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
-import { type ShopModel, type Standing, shopCorrection } from './learn/shop-model'
 import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
+import { type ShopModel, type Standing, shopCorrection } from './shop-model'
 import { chartOf, chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 import { workingOf } from './working'
@@ -15,13 +17,7 @@ import { workingOf } from './working'
 export interface ShopExperience {
   readonly model: ShopModel
   readonly lot: string
-  readonly oven: string
-}
-
-/** One part of a band: its one sigma on the finished hardness. */
-export interface BandPart {
-  readonly name: string
-  readonly sd: number
+  readonly ovenId: string
 }
 
 export interface Prediction {
@@ -60,9 +56,8 @@ const hrcPath = (steel: Steel, route: Route, composition = compositionOf(steel))
 /** The finished blade's mean hardness alone, for solving and drawing: HRC. */
 export const finalHrc = (steel: Steel, route: Route): number => lastHrc(hrcPath(steel, route))
 
-/** A path beside the one expected, and how its part of the band is named. */
-interface Moved {
-  readonly name: string
+/** A path beside the one expected, and the part of the band it makes. */
+interface Moved extends Omit<BandPart, 'sd'> {
   readonly path: HrcPath
 }
 
@@ -72,7 +67,8 @@ function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } 
   const composition = compositionOf(steel)
   return {
     lot: elementSpreads(steel).map(spread => ({
-      name: `${spread.element} in the lot`,
+      part: 'lot',
+      element: spread.element,
       path: hrcPath(
         steel,
         route,
@@ -80,9 +76,9 @@ function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } 
       ),
     })),
     run: [
-      { name: 'soak temperature', path: hrcPath(steel, shiftRoute(route, austenitizeSdC, 0)) },
-      { name: 'soak time', path: hrcPath(steel, shiftRoute(route, 0, 0, soakSdMin)) },
-      { name: 'temper temperature', path: hrcPath(steel, shiftRoute(route, 0, temperSdC)) },
+      { part: 'soak-temperature', path: hrcPath(steel, shiftRoute(route, austenitizeSdC, 0)) },
+      { part: 'soak-time', path: hrcPath(steel, shiftRoute(route, 0, 0, soakSdMin)) },
+      { part: 'temper-temperature', path: hrcPath(steel, shiftRoute(route, 0, temperSdC)) },
     ],
   }
 }
@@ -105,14 +101,15 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
 
   const stage = (pick: (path: HrcPath) => number, parameter: number | null, cold: boolean) => {
     const mean = pick(path)
-    const away = (paths: readonly Moved[]) => paths.map(({ name, path }) => ({ name, sd: Math.abs(pick(path) - mean) }))
-    const known = [{ name: 'the model itself', sd: own }, ...away(moved.lot)]
+    const away = (paths: readonly Moved[]) =>
+      paths.map(({ path: moved, ...named }): BandPart => ({ ...named, sd: Math.abs(pick(moved) - mean) }))
+    const known: BandPart[] = [{ part: 'model', sd: own }, ...away(moved.lot)]
     const run = away(moved.run)
     const chart = { mean, sd: total([...known, ...run]) }
     const correction =
-      shop && isGrade(steel) ? shopCorrection(shop.model, standingOf(steel.name, route, shop, parameter, cold)) : null
+      shop && isGrade(steel) ? shopCorrection(shop.model, standingOf(steel.id, route, shop, parameter, cold)) : null
     if (!correction) return { chart, estimate: chart, correction, parts: [...known, ...run] }
-    const learnt = [{ name: 'what your readings leave open', sd: Math.min(correction.sd, total(known)) }, ...run]
+    const learnt: BandPart[] = [{ part: 'readings', sd: Math.min(correction.sd, total(known)) }, ...run]
     const estimate = { mean: Math.max(0, mean + correction.mean), sd: total(learnt) }
     return { chart, estimate, correction, parts: learnt }
   }
@@ -154,15 +151,15 @@ const total = (parts: readonly BandPart[]) => Math.hypot(...parts.map(part => pa
 
 /** Where a stage of a route stands in a shop's record. */
 export const standingOf = (
-  gradeName: string,
+  gradeId: string,
   route: Route,
   shop: ShopExperience,
   parameter: number | null,
   cold: boolean,
 ): Standing => ({
-  gradeName,
+  gradeId,
   lot: shop.lot,
-  oven: shop.oven,
+  ovenId: shop.ovenId,
   day: shop.model.lastDay,
   austenitizeC: route.austenitizeC,
   coldC: (cold ? route.cold?.toC : null) ?? route.quenchedToC,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { fitShop, type Observation } from '../learn/fit-shop'
 import { findGrade } from './grades'
-import { fitShop, type Observation } from './learn/fit-shop'
 import { predict } from './predict'
 import { recipeMap } from './recipe-map'
 import type { Route } from './route'
@@ -23,9 +23,9 @@ const ask = (shop: Parameters<typeof recipeMap>[0]['shop']) =>
   recipeMap({ steel: grade, route, austenitizeC: { min: 960, max: 1080 }, temperC: { min: 150, max: 570 }, size, shop })
 
 const observation = (residual: number, batchId: string): Observation => ({
-  gradeName: grade.name,
+  gradeId: grade.id,
   lot: '',
-  oven: '',
+  ovenId: '',
   day: 20_000,
   austenitizeC: 1020,
   coldC: -75,
@@ -40,7 +40,7 @@ describe('the recipe map', () => {
     ['without', null],
     ['with', fitShop(['a', 'b', 'c', 'd'].map(id => observation(0.8, id)))],
   ] as const)('says at every point what a prediction there says, %s the shop’s readings', (_, fit) => {
-    const shop = fit && { model: fit.model, lot: '', oven: '' }
+    const shop = fit && { model: fit.model, lot: '', ovenId: '' }
     const map = ask(shop)
     map.temperC.forEach((atC, j) => {
       map.austenitizeC.forEach((austenitizeC, i) => {
@@ -60,6 +60,6 @@ describe('the recipe map', () => {
     const fit = fitShop(['a', 'b', 'c', 'd'].map(id => observation(0.8, id)))
     if (!fit) throw new Error('no fit')
     const near = (shop: Parameters<typeof ask>[0]) => ask(shop).hrc[size + 6] ?? 0
-    expect(near({ model: fit.model, lot: '', oven: '' }) - near(null)).toBeGreaterThan(0.4)
+    expect(near({ model: fit.model, lot: '', ovenId: '' }) - near(null)).toBeGreaterThan(0.4)
   })
 })

@@ -1,10 +1,10 @@
 import { STEEL_MODEL } from '../../data/steel-model'
 import { corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
-import { shopCorrection } from './learn/shop-model'
 import { type Metallurgy, metallurgy } from './metallurgy'
 import { modelSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
+import { shopCorrection } from './shop-model'
 import { chartShiftOf, compositionOf, isGrade, modelSteelOf, type Steel, shiftAt } from './steel'
 import { parametersAfter, retainedAfterTemper, temperDropHrc } from './tempering'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
@@ -123,7 +123,7 @@ function corrections({ steel, route, austenitizeC, temperC, size, shop }: Recipe
     coarseA.map(a => {
       const tempers = (route.tempers.length > 0 ? route.tempers : [{ atC, holdMin: 120 }]).map(t => ({ ...t, atC }))
       const parameter = parametersAfter(tempers).at(-1) ?? null
-      return shopCorrection(shop.model, standingOf(steel.name, { ...route, austenitizeC: a }, shop, parameter, true))
+      return shopCorrection(shop.model, standingOf(steel.id, { ...route, austenitizeC: a }, shop, parameter, true))
     }),
   )
   if (!grid[0]?.[0]) return () => null

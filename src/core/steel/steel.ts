@@ -1,5 +1,5 @@
 import type { Composition, Grade, TemperingChart } from '../../data/grades'
-import { interpolateMonotone, type Table } from '../interpolate'
+import { interpolateMonotone, type Table } from '../numeric/interpolate'
 import { type HrcPath, type Metallurgy, type ModelSteel, metallurgy } from './metallurgy'
 import { referenceRoute } from './route'
 import { combinedParameter, temperDropHrc } from './tempering'

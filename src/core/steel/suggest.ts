@@ -1,12 +1,8 @@
 import type { Grade } from '../../data/grades'
+import type { TargetHrc } from '../rockwell/target'
 import { finalHrc } from './predict'
 import type { ColdTreatment, Route } from './route'
 import type { Steel } from './steel'
-
-export interface TargetHrc {
-  readonly min: number
-  readonly max: number
-}
 
 export interface TemperSolution {
   readonly atC: number

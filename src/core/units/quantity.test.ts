@@ -35,10 +35,10 @@ describe('parseQuantity', () => {
 
   it.each([
     ['', 'temperature', 'empty'],
-    ['hot', 'temperature', 'not-a-number'],
+    ['hot', 'temperature', 'not-a-quantity'],
     ['3 furlongs', 'length', 'unknown-unit'],
-    ['1065 1080', 'temperature', 'not-a-number'],
-    ['1/0 in', 'length', 'not-a-number'],
+    ['1065 1080', 'temperature', 'several-numbers'],
+    ['1/0 in', 'length', 'not-a-quantity'],
     ['1065 mm', 'temperature', 'unknown-unit'],
   ] as const)('refuses %j as a %s with code %s', (text, dimension, code) => {
     expect(read(text, dimension)).toBe(code)

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result'
+import { fail, ok, type Result } from '../codes/result'
 import { cFromF, fFromC } from './temperature'
 
 /** What a field measures. Base units: °C, mm, kg, minutes. */
@@ -42,6 +42,9 @@ const SHOWN: Readonly<Record<Dimension, Readonly<Record<System, Unit>>>> = {
   duration: { metric: MINUTE, imperial: MINUTE },
 }
 
+/** Units a field of a dimension reads. */
+export const unitsOf = (dimension: Dimension): string[] => UNITS[dimension].map(unit => unit.label)
+
 /** The unit a bare number is taken in, and values are shown in, for a system. */
 export const shownUnitLabel = (dimension: Dimension, system: System): string => SHOWN[dimension][system].label
 
@@ -59,22 +62,15 @@ function leadingNumber(text: string): { value: number; rest: string } | null {
   return { value: match[1] === '-' || match[1] === '−' ? -size : size, rest }
 }
 
-const EXAMPLES: Readonly<Record<Dimension, string>> = {
-  temperature: '1065, 1065 C or 1950F',
-  length: '3, 2.5 mm, 0.1 in or 1/8in',
-  mass: '2, 1.5 kg or 3 lb 4 oz',
-  duration: '20, 20 min, 2 h or 1h30',
-}
-
 /**
  * Reads a typed quantity into its base unit (°C, mm, kg or minutes). A bare number is taken in the shown unit;
  * fractions, decimal commas and compound values ('3 lb 4 oz', '1h30', '1:30') are read.
- * Errors: 'empty', 'not-a-number', 'unknown-unit'.
+ * Errors: 'empty', 'not-a-quantity', 'several-numbers', 'unknown-unit'.
  * @example parseQuantity('1950F', 'temperature', 'metric') // { ok: true, value: 1065.56 }
  */
 export function parseQuantity(text: string, dimension: Dimension, system: System): Result<number> {
   const trimmed = text.trim().toLowerCase()
-  if (trimmed === '') return fail('empty', `Type a value: ${EXAMPLES[dimension]}.`)
+  if (trimmed === '') return fail('empty', { field: dimension })
   const clock = dimension === 'duration' ? /^(\d+):([0-5]\d)$/.exec(trimmed) : null
   if (clock) return ok(Number(clock[1]) * 60 + Number(clock[2]))
 
@@ -83,7 +79,7 @@ export function parseQuantity(text: string, dimension: Dimension, system: System
   let lastUnit = null as Unit | null
   while (rest !== '') {
     const number = leadingNumber(rest)
-    if (!number) return fail('not-a-number', `“${text.trim()}” is not a value I can read. Try ${EXAMPLES[dimension]}.`)
+    if (!number) return fail('not-a-quantity', { text: text.trim(), field: dimension })
     const spelled = /^[^\d\s+.,−/-]+/.exec(number.rest)?.[0] ?? ''
     const unit: Unit | undefined =
       spelled === ''
@@ -91,18 +87,17 @@ export function parseQuantity(text: string, dimension: Dimension, system: System
           ? MINUTE
           : SHOWN[dimension][system]
         : UNITS[dimension].find(candidate => candidate.spellings.includes(spelled))
-    if (!unit) {
-      const known = UNITS[dimension].map(u => u.label).join(', ')
-      return fail('unknown-unit', `“${spelled}” is not a unit for this field. It reads ${known}.`)
-    }
+    if (!unit) return fail('unknown-unit', { unit: spelled, field: dimension })
     const compound: boolean = base !== null
     if (compound && (dimension === 'temperature' || spelled === '') && lastUnit?.label !== 'h')
-      return fail('not-a-number', `“${text.trim()}” holds more than one number. Type one value.`)
+      return fail('several-numbers', { text: text.trim() })
     base = (base ?? 0) + unit.toBase(number.value)
     lastUnit = unit
     rest = number.rest.slice(spelled.length).trim()
   }
-  return base === null || !Number.isFinite(base) ? fail('not-a-number', `“${text.trim()}” is not a value.`) : ok(base)
+  return base === null || !Number.isFinite(base)
+    ? fail('not-a-quantity', { text: text.trim(), field: dimension })
+    : ok(base)
 }
 
 /** Sixty-fourths of an inch as a workshop writes them: 0.125 → '1/8'; null when no 64th is within 0.0008 in. */
@@ -154,6 +149,16 @@ export function formatBoth(celsius: number, system: System): string {
   const c = formatQuantity(celsius, 'temperature', 'metric')
   const f = formatQuantity(celsius, 'temperature', 'imperial')
   return system === 'metric' ? `${c} ${f}` : `${f} ${c}`
+}
+
+/**
+ * A temperature in both scales within a sentence, the shown one first.
+ * @example bothScales(1065.6, 'metric') // '1066 °C (1950 °F)'
+ */
+export function bothScales(celsius: number, system: System): string {
+  const c = formatQuantity(celsius, 'temperature', 'metric')
+  const f = formatQuantity(celsius, 'temperature', 'imperial')
+  return system === 'metric' ? `${c} (${f})` : `${f} (${c})`
 }
 
 /**

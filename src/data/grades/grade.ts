@@ -54,7 +54,9 @@ export const GRADE_FAMILIES = ['stainless', 'high-alloy', 'low-alloy'] as const
 export type GradeFamily = (typeof GRADE_FAMILIES)[number]
 
 export interface Grade {
-  /** First name: EN/ISO designation; the address in files and over HTTP. */
+  /** What everything planned for it hangs on; it stays when the name is corrected. */
+  readonly id: string
+  /** First name: EN/ISO designation; how a shipped grade is asked for over HTTP. */
   readonly name: string
   /** Other standard designations (AISI, UNS, EN number). */
   readonly alsoNamed: readonly string[]

@@ -21,6 +21,7 @@ const common = {
 export const LOW_ALLOY: readonly Grade[] = [
   {
     ...common,
+    id: 'C75S',
     name: 'C75S',
     alsoNamed: ['1.1248', 'AISI 1075', 'UNS G10750'],
     nominal: { C: 0.76, Si: 0.25, Mn: 0.7 },
@@ -46,6 +47,7 @@ export const LOW_ALLOY: readonly Grade[] = [
   },
   {
     ...common,
+    id: '80CrV2',
     name: '80CrV2',
     alsoNamed: ['1.2235'],
     nominal: { C: 0.8, Si: 0.3, Mn: 0.4, Cr: 0.55, V: 0.2 },
@@ -63,6 +65,7 @@ export const LOW_ALLOY: readonly Grade[] = [
   },
   {
     ...common,
+    id: '100Cr6',
     name: '100Cr6',
     alsoNamed: ['1.3505', 'AISI 52100', 'UNS G52986'],
     nominal: { C: 1, Si: 0.25, Mn: 0.35, Cr: 1.45 },
@@ -88,6 +91,7 @@ export const LOW_ALLOY: readonly Grade[] = [
   },
   {
     ...common,
+    id: '95MnWCr5',
     name: '95MnWCr5',
     alsoNamed: ['1.2825', 'AISI O1', 'UNS T31501'],
     nominal: { C: 0.95, Si: 0.3, Mn: 1.15, Cr: 0.5, W: 0.5, V: 0.1 },

@@ -23,3 +23,7 @@ export const handbookChart = (
   points,
   source,
 })
+
+/** Of the maker's own sheets: what was filled in from the composition, and what stands on the sheet. */
+export const SUGGESTED = 'suggested from the composition'
+export const SUPPLIER = 'the supplier’s sheet'

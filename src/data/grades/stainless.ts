@@ -18,6 +18,7 @@ const common = {
 export const STAINLESS: readonly Grade[] = [
   {
     ...common,
+    id: 'X65Cr13',
     name: 'X65Cr13',
     alsoNamed: ['1.4037'],
     nominal: { C: 0.67, Si: 0.4, Mn: 0.6, Cr: 13 },
@@ -27,15 +28,16 @@ export const STAINLESS: readonly Grade[] = [
     soak: { minMin: 10, maxMin: 25, source: PRACTICE },
     temper: { minC: 150, maxC: 260, source: PRACTICE },
     quench: AIR(60),
-    cold: { advice: 'worth it', why: 'One to two points from 1060 °C up, and the best temperature moves higher.' },
+    cold: { advice: 'worth it', why: 'One to two points from {1060C} up, and the best temperature moves higher.' },
     chart: null,
     a1: { c: 820, source: MEMORY },
     corrosionClass: 'kitchen',
     usualTarget: { minHrc: 59.5, maxHrc: 61 },
-    note: 'Fine carbides, easy to sharpen, takes a thin edge. Best hardness near 1080 °C with cold.',
+    note: 'Fine carbides, easy to sharpen, takes a thin edge. Best hardness near {1080C} with cold.',
   },
   {
     ...common,
+    id: 'X46Cr13',
     name: 'X46Cr13',
     alsoNamed: ['1.4034', 'AISI 420C'],
     nominal: { C: 0.46, Si: 0.4, Mn: 0.5, Cr: 13.3 },
@@ -54,6 +56,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X50CrMoV15',
     name: 'X50CrMoV15',
     alsoNamed: ['1.4116'],
     nominal: { C: 0.5, Si: 0.4, Mn: 0.5, Cr: 14.5, Mo: 0.65, V: 0.15 },
@@ -63,7 +66,7 @@ export const STAINLESS: readonly Grade[] = [
     soak: { minMin: 10, maxMin: 25, source: PRACTICE },
     temper: { minC: 150, maxC: 250, source: MILL },
     quench: AIR(80),
-    cold: { advice: 'optional', why: 'Adds up to a point from the top of its window, hardly any below 1040 °C.' },
+    cold: { advice: 'optional', why: 'Adds up to a point from the top of its window, hardly any below {1040C}.' },
     chart: null,
     a1: { c: 835, source: MEMORY },
     corrosionClass: 'sea',
@@ -72,6 +75,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X55CrMo14',
     name: 'X55CrMo14',
     alsoNamed: ['1.4110'],
     nominal: { C: 0.54, Si: 0.4, Mn: 0.5, Cr: 14, Mo: 0.65, V: 0.1 },
@@ -81,7 +85,7 @@ export const STAINLESS: readonly Grade[] = [
     soak: { minMin: 10, maxMin: 25, source: PRACTICE },
     temper: { minC: 150, maxC: 250, source: MILL },
     quench: AIR(80),
-    cold: { advice: 'worth it', why: 'About a point from 1050 °C up.' },
+    cold: { advice: 'worth it', why: 'About a point from {1050C} up.' },
     chart: null,
     a1: { c: 835, source: MEMORY },
     corrosionClass: 'sea',
@@ -90,6 +94,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X70CrMo15',
     name: 'X70CrMo15',
     alsoNamed: ['1.4109', 'AISI 440A', 'UNS S44002'],
     nominal: { C: 0.7, Si: 0.4, Mn: 0.5, Cr: 15, Mo: 0.6 },
@@ -99,7 +104,7 @@ export const STAINLESS: readonly Grade[] = [
     soak: { minMin: 15, maxMin: 30, source: PRACTICE },
     temper: { minC: 150, maxC: 370, source: ASM_HEAT },
     quench: AIR(80),
-    cold: { advice: 'worth it', why: 'A point or more from 1050 °C up.' },
+    cold: { advice: 'worth it', why: 'A point or more from {1050C} up.' },
     chart: null,
     a1: { c: 820, source: MEMORY },
     corrosionClass: 'kitchen',
@@ -108,6 +113,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X90CrMoV18',
     name: 'X90CrMoV18',
     alsoNamed: ['1.4112', 'AISI 440B', 'UNS S44003'],
     nominal: { C: 0.9, Si: 0.4, Mn: 0.5, Cr: 17.8, Mo: 1.1, V: 0.1 },
@@ -117,7 +123,7 @@ export const STAINLESS: readonly Grade[] = [
     soak: { minMin: 15, maxMin: 30, source: PRACTICE },
     temper: { minC: 150, maxC: 370, source: ASM_HEAT },
     quench: AIR(90),
-    cold: { advice: 'worth it', why: 'A point from 1050 °C up.' },
+    cold: { advice: 'worth it', why: 'A point from {1050C} up.' },
     chart: null,
     a1: { c: 815, source: MEMORY },
     corrosionClass: 'kitchen',
@@ -126,6 +132,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X105CrMo17',
     name: 'X105CrMo17',
     alsoNamed: ['1.4125', 'AISI 440C', 'UNS S44004'],
     nominal: { C: 1.05, Si: 0.4, Mn: 0.4, Cr: 17, Mo: 0.5 },
@@ -136,7 +143,7 @@ export const STAINLESS: readonly Grade[] = [
     equalise: [{ atC: 790, holdMin: 10 }],
     temper: { minC: 150, maxC: 370, source: ASM_HEAT },
     quench: AIR(90),
-    cold: { advice: 'worth it', why: 'A point or two from 1060 °C, where much austenite is left.' },
+    cold: { advice: 'worth it', why: 'A point or two from {1060C}, where much austenite is left.' },
     chart: handbookChart(1040, 30, `ASM handbook, tempering of 440C from 1040 °C, ${MEMORY}`, [
       [150, 60],
       [205, 59],
@@ -152,6 +159,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X105CrCoMo18-2',
     name: 'X105CrCoMo18-2',
     alsoNamed: ['1.4528'],
     nominal: { C: 1.05, Si: 0.4, Mn: 0.5, Cr: 17, Mo: 1.1, V: 0.1, Co: 1.5 },
@@ -171,6 +179,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X40CrMoVN16-2',
     name: 'X40CrMoVN16-2',
     alsoNamed: ['1.4123'],
     nominal: { C: 0.4, N: 0.2, Si: 0.4, Mn: 0.5, Cr: 15.7, Mo: 1.7, V: 0.3 },
@@ -198,6 +207,7 @@ export const STAINLESS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X30CrMoN15-1',
     name: 'X30CrMoN15-1',
     alsoNamed: ['1.4108'],
     nominal: { C: 0.31, N: 0.38, Si: 0.6, Mn: 0.4, Cr: 15.2, Mo: 1 },
@@ -212,6 +222,6 @@ export const STAINLESS: readonly Grade[] = [
     a1: { c: 840, source: MEMORY },
     corrosionClass: 'sea',
     usualTarget: { minHrc: 57, maxHrc: 59 },
-    note: 'Nitrogen in place of half the carbon: the most rust-proof of these at its hardness. Soak no hotter than 1040 °C.',
+    note: 'Nitrogen in place of half the carbon: the most rust-proof of these at its hardness. Soak no hotter than {1040C}.',
   },
 ]

@@ -12,6 +12,7 @@ const common = {
 export const TOOL_STEELS: readonly Grade[] = [
   {
     ...common,
+    id: 'X100CrMoV5',
     name: 'X100CrMoV5',
     alsoNamed: ['1.2363', 'AISI A2', 'UNS T30102'],
     nominal: { C: 1.0, Si: 0.3, Mn: 0.6, Cr: 5.1, Mo: 1.05, V: 0.25 },
@@ -42,6 +43,7 @@ export const TOOL_STEELS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X153CrMoV12',
     name: 'X153CrMoV12',
     alsoNamed: ['1.2379', 'AISI D2', 'UNS T30402'],
     nominal: { C: 1.55, Si: 0.35, Mn: 0.4, Cr: 11.8, Mo: 0.8, V: 0.8 },
@@ -57,7 +59,7 @@ export const TOOL_STEELS: readonly Grade[] = [
     equalise: [{ atC: 790, holdMin: 15 }],
     temper: { minC: 150, maxC: 540, source: ASM_HEAT },
     quench: { slowest800to500S: 200, needs: 'plates', source: `deep air-hardening, ${MEMORY}` },
-    cold: { advice: 'optional', why: 'A point from 1040 °C up; little from 1010 °C.' },
+    cold: { advice: 'optional', why: 'A point from {1040C} up; little from {1010C}.' },
     chart: handbookChart(1010, 30, `ASM handbook, tempering of D2 from 1010 °C in air, ${MEMORY}`, [
       [150, 62.5],
       [205, 61],
@@ -77,6 +79,7 @@ export const TOOL_STEELS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'X210Cr12',
     name: 'X210Cr12',
     alsoNamed: ['1.2080', 'AISI D3', 'UNS T30403'],
     nominal: { C: 2.05, Si: 0.3, Mn: 0.4, Cr: 12 },
@@ -97,6 +100,7 @@ export const TOOL_STEELS: readonly Grade[] = [
   },
   {
     ...common,
+    id: 'HS6-5-2C',
     name: 'HS6-5-2C',
     alsoNamed: ['1.3343', 'AISI M2', 'UNS T11302'],
     nominal: { C: 0.9, Si: 0.3, Mn: 0.3, Cr: 4.1, Mo: 5, W: 6.3, V: 1.85 },
@@ -110,7 +114,7 @@ export const TOOL_STEELS: readonly Grade[] = [
     ],
     temper: { minC: 520, maxC: 600, source: ASM_HEAT },
     quench: { slowest800to500S: 120, needs: 'plates', source: `air-hardening in thin sections, ${MEMORY}` },
-    cold: { advice: 'no use', why: 'Its tempers near 550 °C turn the austenite anyway.' },
+    cold: { advice: 'no use', why: 'Its tempers near {550C} turn the austenite anyway.' },
     chart: handbookChart(
       1210,
       4,
@@ -131,10 +135,11 @@ export const TOOL_STEELS: readonly Grade[] = [
     a1: { c: 830, source: MEMORY },
     corrosionClass: 'rusts',
     usualTarget: { minHrc: 62, maxHrc: 64 },
-    note: 'High-speed steel: keeps its hardness when hot. Needs 1120 °C and more: check the oven and the foil.',
+    note: 'High-speed steel: keeps its hardness when hot. Needs {1120C} and more: check the oven and the foil.',
   },
   {
     ...common,
+    id: 'M4',
     name: 'M4',
     alsoNamed: ['HS6-5-4', '1.3351', 'UNS T11304'],
     made: 'powder',
@@ -149,7 +154,7 @@ export const TOOL_STEELS: readonly Grade[] = [
     ],
     temper: { minC: 530, maxC: 590, source: ASM_HEAT },
     quench: { slowest800to500S: 120, needs: 'plates', source: `air-hardening in thin sections, ${MEMORY}` },
-    cold: { advice: 'no use', why: 'Its tempers near 550 °C turn the austenite anyway.' },
+    cold: { advice: 'no use', why: 'Its tempers near {550C} turn the austenite anyway.' },
     chart: null,
     a1: { c: 835, source: MEMORY },
     corrosionClass: 'rusts',

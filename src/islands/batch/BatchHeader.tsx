@@ -1,17 +1,16 @@
 import { Flame, Play, Printer, Undo2 } from 'lucide-react'
-import { bladesOf, countOf } from '../../core/plan/tray'
-import type { Batch, Run } from '../../core/record/schemas'
+import type { BatchModel } from '../../core/job/batch-model'
+import { countOf } from '../../core/job/tray'
+import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
 import { TextField } from '../../ui/PlainFields'
 import { useSystem } from '../../ui/Units'
 import { undo } from './edit'
 import { useController } from './use-controller'
-import type { GroupPlan } from './use-plan'
 
 interface Props {
-  readonly batch: Batch
-  readonly plans: readonly GroupPlan[]
+  readonly model: BatchModel
   readonly groupId: string
   readonly onGroup: (id: string) => void
   readonly run: Run | null
@@ -21,7 +20,8 @@ interface Props {
 const SOOT_BUTTON = 'inline-flex min-h-11 items-center gap-2 rounded-[3px] px-3 text-bone-2 hover:text-bone'
 
 /** Name, blades by steel, and what can be done with the whole batch. */
-export function BatchHeader({ batch, plans, groupId, onGroup, run, onHeat }: Props) {
+export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
+  const { batch } = model
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
       <h1 className="min-w-0 shrink">
@@ -32,11 +32,11 @@ export function BatchHeader({ batch, plans, groupId, onGroup, run, onHeat }: Pro
           value={batch.name}
           longest={80}
           className="field-sizing-content max-w-full min-h-11 rounded-[3px] bg-transparent text-[19px] font-semibold text-bone"
-          onCommit={name => void editBatch(batch, 'Name', b => ({ ...b, name }))}
+          onCommit={name => editBatch(batch, 'Name', b => ({ ...b, name }))}
         />
       </h1>
       <div role="group" aria-label="Steel shown" className="flex flex-wrap">
-        {plans.map(({ group }) => {
+        {model.groups.map(({ group }) => {
           const here = group.id === groupId
           return (
             <button
@@ -46,7 +46,7 @@ export function BatchHeader({ batch, plans, groupId, onGroup, run, onHeat }: Pro
               onClick={() => onGroup(group.id)}
               className={`min-h-11 px-2 text-[13px] ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
             >
-              {countOf(bladesOf(batch, group.id))} × {group.gradeName}
+              {countOf(batch, group.id)} × {group.gradeName}
             </button>
           )
         })}

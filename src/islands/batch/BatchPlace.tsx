@@ -1,25 +1,31 @@
 import { Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react'
-import { countOf } from '../../core/plan/tray'
-import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
+import type { Problem } from '../../core/codes/problem'
+import type { BatchModel } from '../../core/job/batch-model'
+import { loadOfGroup } from '../../core/job/loads'
+import type { Batch } from '../../core/shop/batch'
+import type { PlannedRoute } from '../../core/shop/route'
 import { STATIONS, type StationName } from '../../data/cautions'
 import { useBatch } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
+import { Problems } from '../../ui/Problems'
 import { Place } from '../Place'
-import { useShopFit } from '../use-shop-fit'
 import { BatchHeader } from './BatchHeader'
+import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
-import type { BenchProps } from './benches/bench-props'
 import { undo } from './edit'
-import { useHardness } from './use-hardness'
-import { usePlans } from './use-plan'
+import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
 
 export default function BatchPlace({ id, station }: { id: string; station: StationName }) {
-  return <Place>{shop => <LoadedBatch id={id} first={station} shop={shop} />}</Place>
+  return (
+    <Place>
+      <LoadedBatch id={id} first={station} />
+    </Place>
+  )
 }
 
-function LoadedBatch({ id, first, shop }: { id: string; first: StationName; shop: Workshop }) {
+function LoadedBatch({ id, first }: { id: string; first: StationName }) {
   const batch = useBatch(id)
   if (batch === undefined) return <BatchFrame />
   if (batch === null || batch.deletedAt !== null)
@@ -34,62 +40,95 @@ function LoadedBatch({ id, first, shop }: { id: string; first: StationName; shop
         </a>
       </div>
     )
-  return <BatchView batch={batch} first={first} shop={shop} />
+  return <BatchView batch={batch} first={first} />
 }
 
 /** Soot where the Heat Line will be, so that nothing jumps. */
 export const BatchFrame = () => <div className="min-h-[236px] bg-soot" />
 
-function BatchView({ batch, first, shop }: { batch: Batch; first: StationName; shop: Workshop }) {
+function BatchView({ batch, first }: { batch: Batch; first: StationName }) {
   const [station, go] = useStation(batch, first)
-  const fit = useShopFit(batch.id)
   const [previewed, preview] = usePreview(batch)
-  const plans = usePlans(previewed, shop, fit)
+  const model = useBatchModel(previewed)
   const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
-  const plan = plans.find(p => p.group.id === groupId) ?? plans[0]
-  const { trace, now, run } = useTrace(batch, shop, plan)
-  const hardness = useHardness(batch, shop, plan)
+  const shown = model.groups.find(g => g.group.id === groupId) ?? model.groups[0]
+  const { trace, now, run } = useTrace(model, shown)
   useBatchKeys(batch.id, station, go)
-  if (!plan) return <UnknownGrade batch={batch} />
+  if (!shown) return <UnknownGrades model={model} />
   const Bench = BENCHES[station]
   return (
-    <>
+    <BenchProvider value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), go, preview }}>
       <div className="on-soot bg-soot text-bone">
-        <BatchHeader
-          batch={batch}
-          plans={plans}
-          groupId={plan.group.id}
-          onGroup={setGroupId}
-          run={run}
-          onHeat={() => go('heat')}
-        />
-        <HeatLine
-          stretches={plan.stretches}
-          others={plans.filter(p => p !== plan).map(p => p.stretches)}
-          system={shop.units}
-          stations={{ at: station, hrefOf: name => hrefOf(batch.id, name), onStation: go }}
-          trace={trace}
-          now={now}
-          hardness={hardness}
-        />
+        <BatchHeader model={model} groupId={shown.group.id} onGroup={setGroupId} run={run} onHeat={() => go('heat')} />
+        {shown.stretches.length > 0 && (
+          <HeatLine
+            stretches={shown.stretches}
+            others={model.groups.filter(g => g !== shown).map(g => g.stretches)}
+            system={model.shop.units}
+            stations={{ at: station, hrefOf: name => hrefOf(batch.id, name), onStation: go }}
+            trace={trace}
+            now={now}
+            hardness={shown.stages}
+          />
+        )}
       </div>
+      {!model.oven.ok && <MissingOven station={station} go={go} problems={model.oven.problems} />}
+      {model.unknown.length > 0 && <MissingGrades model={model} />}
       <Suspense fallback={<div className="min-h-[560px]" />}>
-        <Bench key={plan.group.id} batch={batch} plan={plan} plans={plans} shop={shop} go={go} preview={preview} />
+        <Bench key={shown.group.id} />
       </Suspense>
       <p className="sr-only" role="status">
-        {labelOf(station)} bench, {countOf(batch.blades)} blades
+        {labelOf(station)} bench, {model.blades.length} blades
       </p>
-    </>
+    </BenchProvider>
   )
 }
+
+/** Without its oven nothing can be keyed: it is said at every bench, with the ways on, since the line above cannot be drawn. */
+function MissingOven({
+  station,
+  go,
+  problems,
+}: {
+  station: StationName
+  go: (station: StationName) => void
+  problems: readonly Problem[]
+}) {
+  return (
+    <div className="border-b-2 border-bad bg-ember-wash px-4 py-3 md:px-6">
+      <Problems of={problems} className="" />
+      <nav aria-label="Benches" className="mt-1 flex flex-wrap">
+        {STATIONS.map(name => (
+          <button
+            key={name}
+            type="button"
+            aria-current={name === station ? 'step' : undefined}
+            className={`min-h-11 px-2 ${name === station ? 'font-semibold' : 'link'}`}
+            onClick={() => go(name)}
+          >
+            {labelOf(name)}
+          </button>
+        ))}
+      </nav>
+    </div>
+  )
+}
+
+/** Steels of the batch that nothing can be worked out for; the others go on. */
+const MissingGrades = ({ model }: { model: BatchModel }) => (
+  <p role="alert" className="border-b-2 border-bad bg-ember-wash px-4 py-3 text-bad md:px-6">
+    {model.unknown.map(g => g.gradeName).join(', ')}: this grade is not known here, so nothing is worked out for its{' '}
+    {model.blades.filter(b => model.unknown.includes(b.group)).length} blades. They are left out of every load.
+  </p>
+)
 
 /**
  * A route that is being dragged, shown before it is saved: the Heat Line and every figure follow it. It gives way when
  * the batch is saved.
  */
-function usePreview(batch: Batch): [Batch, BenchProps['preview']] {
-  const [draft, setDraft] = useState<{ rev: number; groupId: string; route: BatchGroup['route'] } | null>(null)
-  const preview = useCallback<BenchProps['preview']>(
+function usePreview(batch: Batch): [Batch, Bench['preview']] {
+  const [draft, setDraft] = useState<{ rev: number; groupId: string; route: PlannedRoute } | null>(null)
+  const preview = useCallback<Bench['preview']>(
     // Not urgent: the point keeps to the hand, and figures and Heat Line follow as they can.
     (groupId, route) => startTransition(() => setDraft(route && { rev: batch.rev, groupId, route })),
     [batch.rev],
@@ -101,12 +140,12 @@ function usePreview(batch: Batch): [Batch, BenchProps['preview']] {
   return [shown, preview]
 }
 
-const UnknownGrade = ({ batch }: { batch: Batch }) => (
+const UnknownGrades = ({ model }: { model: BatchModel }) => (
   <div className="p-6">
-    <h1 className="text-xl">{batch.name}</h1>
+    <h1 className="text-xl">{model.batch.name}</h1>
     <p className="my-3">
-      This batch is of grade {batch.groups.map(g => g.gradeName).join(', ')}, which this version does not know. Its data
-      is kept whole.
+      This batch is of grade {model.unknown.map(g => g.gradeName).join(', ')}, which is not known here. Its data is kept
+      whole.
     </p>
   </div>
 )

@@ -1,21 +1,25 @@
 import { Trash2 } from 'lucide-react'
-import { countOf } from '../../core/plan/tray'
-import { bladesSay } from '../../core/plan/words'
-import type { Batch, Workshop } from '../../core/record/schemas'
+import { countOf } from '../../core/job/tray'
+import type { Batch } from '../../core/shop/batch'
 import { setDeleted } from '../../store/batches'
 import { useBatches, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
+import { bladesBySteel } from '../../words/lists'
 import { Place } from '../Place'
 import { sayWithUndo } from './edit'
 import { MiniLine } from './MiniLine'
 import { NewBatchButton } from './NewBatchButton'
 
 export default function BatchesPlace() {
-  return <Place>{shop => <Batches shop={shop} />}</Place>
+  return (
+    <Place>
+      <Batches />
+    </Place>
+  )
 }
 
 /** Every batch as its own small Heat Line, newest first. */
-function Batches({ shop }: { shop: Workshop }) {
+function Batches() {
   const batches = useBatches()
   const runs = useRuns()
   if (!batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
@@ -25,7 +29,7 @@ function Batches({ shop }: { shop: Workshop }) {
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-[26px]">Batches</h1>
-        <NewBatchButton shop={shop} />
+        <NewBatchButton />
       </header>
       {batches.length === 0 && (
         <div className="border border-dashed border-rule-strong p-6">
@@ -44,12 +48,12 @@ function Batches({ shop }: { shop: Workshop }) {
               className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-2 sm:grid-cols-[220px_minmax(0,1fr)_auto_44px]"
             >
               <div className="hidden sm:block">
-                <MiniLine batch={batch} shop={shop} />
+                <MiniLine batch={batch} />
               </div>
               <a href={`/batch/${batch.id}/choose`} className="min-w-0 py-2">
                 <span className="block text-[16px] font-semibold">{batch.name}</span>
                 <span className="text-ink-2">
-                  {bladesSay(batch)}
+                  {bladesBySteel(batch)}
                   {batch.note && <span className="hidden md:inline">. {batch.note}</span>}
                 </span>
               </a>
@@ -58,7 +62,7 @@ function Batches({ shop }: { shop: Workshop }) {
                   ? run.endedAt
                     ? `ran ${ago(run.startedAt)}`
                     : 'hot now'
-                  : countOf(batch.blades) > 0
+                  : countOf(batch) > 0
                     ? 'planned'
                     : 'no blades yet'}
               </span>

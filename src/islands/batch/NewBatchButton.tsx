@@ -1,24 +1,32 @@
 import { Plus } from 'lucide-react'
 import { Dialog } from 'radix-ui'
-import { useId, useState } from 'react'
-import { newBatch } from '../../core/record/defaults'
-import type { Workshop } from '../../core/record/schemas'
+import { useId, useRef, useState } from 'react'
+import { newBatch } from '../../core/job/new-batch'
+import { LONGEST } from '../../core/shop/bounds'
 import { gradesWith } from '../../core/steel/grades'
 import { addBatch } from '../../store/batches'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
+import { useSay } from '../../ui/Units'
+import { problemWords } from '../../words/problems'
+import { useShopNow } from '../shop-context'
 import { newId } from './edit'
 
 /** A batch begins with a name and a steel; everything else has a suggested value. */
-export function NewBatchButton({ shop }: { shop: Workshop }) {
+export function NewBatchButton() {
+  const shop = useShopNow()
+  const say = useSay()
   const nameId = useId()
   const [name, setName] = useState('')
   const grades = gradesWith(useOwnGrades() ?? [])
-  const [gradeName, setGradeName] = useState<string>(grades[0]?.name ?? '')
+  const [gradeId, setGradeId] = useState<string>(grades[0]?.id ?? '')
   const [trouble, setTrouble] = useState<string | null>(null)
+  // Enter pressed twice begins one batch.
+  const beginning = useRef(false)
   const begin = async () => {
-    const grade = grades.find(g => g.name === gradeName)
-    if (!grade) return
+    const grade = grades.find(g => g.id === gradeId)
+    if (!grade || beginning.current) return
+    beginning.current = true
     const batch = newBatch(
       { batch: newId(), group: newId() },
       name.trim() || 'New batch',
@@ -26,11 +34,12 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
       shop,
       new Date().toISOString(),
     )
-    if (await addBatch(batch)) location.href = `/batch/${batch.id}/choose`
-    else
-      setTrouble(
-        'The browser refused to store the batch, so it was not begun. Allow storage for this address, or free some space, then press Begin again.',
-      )
+    const { saved, problems } = await addBatch(batch)
+    if (saved) location.href = `/batch/${batch.id}/choose`
+    else {
+      beginning.current = false
+      setTrouble([...problems.map(found => problemWords(found, say)), 'The batch was not begun.'].join(' '))
+    }
   }
   return (
     <Dialog.Root>
@@ -58,7 +67,7 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
               <input
                 id={nameId}
                 className="field"
-                maxLength={80}
+                maxLength={LONGEST.batchName}
                 autoComplete="off"
                 value={name}
                 onChange={event => setName(event.target.value)}
@@ -66,11 +75,11 @@ export function NewBatchButton({ shop }: { shop: Workshop }) {
             </div>
             <SelectField
               label="First steel"
-              value={gradeName}
+              value={gradeId}
               options={grades.map(
-                g => [g.name, `${g.name}, usually ${g.usualTarget.minHrc} to ${g.usualTarget.maxHrc} HRC`] as const,
+                g => [g.id, `${g.name}, usually ${g.usualTarget.minHrc} to ${g.usualTarget.maxHrc} HRC`] as const,
               )}
-              onCommit={setGradeName}
+              onCommit={setGradeId}
             />
             <p className="text-[13px]">
               Not sure?{' '}

@@ -1,16 +1,23 @@
 import { toast } from 'sonner'
-import type { Batch, BatchGroup, Blade } from '../../core/record/schemas'
+import * as tray from '../../core/job/tray-edit'
+import type { Batch, BatchGroup } from '../../core/shop/batch'
+import type { Blade, Line } from '../../core/shop/blade'
 import { editBatch, undoLast } from '../../store/batches'
 
 /** Changes one group of a batch, and remembers it for undo. */
 export const editGroup = (batch: Batch, groupId: string, label: string, change: (group: BatchGroup) => BatchGroup) =>
   editBatch(batch, label, b => ({ ...b, groups: b.groups.map(g => (g.id === groupId ? change(g) : g)) }))
 
-export const editBlade = (batch: Batch, bladeId: string, label: string, change: Partial<Blade>) =>
+/** Changes one line of the tray. */
+export const editLine = (batch: Batch, lineId: string, label: string, change: Partial<Line>) =>
   editBatch(batch, label, b => ({
     ...b,
-    blades: b.blades.map(blade => (blade.id === bladeId ? { ...blade, ...change } : blade)),
+    lines: b.lines.map(line => (line.id === lineId ? { ...line, ...change } : line)),
   }))
+
+/** Notes something of one blade. */
+export const editBlade = (batch: Batch, bladeId: string, label: string, change: (blade: Blade) => Blade) =>
+  editBatch(batch, label, b => tray.editBlade(b, bladeId, change))
 
 /** Takes the last edit back and says what it was. */
 export async function undo(batchId: string) {

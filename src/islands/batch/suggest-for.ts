@@ -1,8 +1,9 @@
+import { thicknessOf } from '../../core/job/batch-model'
+import { coldToC } from '../../core/job/new-batch'
+import { ovenOf, usualOvenOf } from '../../core/job/ovens'
 import { reachC } from '../../core/oven/correction'
-import { bladesOf, thickestMm } from '../../core/plan/tray'
-import { coldToC } from '../../core/record/defaults'
-import { ovenOf } from '../../core/record/oven-record'
-import type { Batch, BatchGroup, Workshop } from '../../core/record/schemas'
+import type { Batch, BatchGroup } from '../../core/shop/batch'
+import type { Workshop } from '../../core/shop/workshop'
 import { gradeOf } from '../../core/steel/grades'
 import { suggestRoute } from '../../core/steel/suggest'
 import { editGroup, sayWithUndo } from './edit'
@@ -11,15 +12,14 @@ import { editGroup, sayWithUndo } from './edit'
 export function suggestFor(batch: Batch, group: BatchGroup, shop: Workshop) {
   const grade = gradeOf(group)
   if (!grade) return
-  const thicknessMm = thickestMm(bladesOf(batch, group.id)) || 2.5
+  const oven = ovenOf(shop, batch)
   const route = suggestRoute(grade, group.target, {
     coldToC: coldToC(shop),
-    ovenMaxC: reachC(ovenOf(shop, batch)),
-    thicknessMm,
+    // Only the highest temperature that can be asked for depends on the oven: without one, the usual oven's stands in.
+    ovenMaxC: reachC(oven.ok ? oven.value : usualOvenOf(shop)),
+    thicknessMm: thicknessOf(batch, group.id),
   })
-  void editGroup(batch, group.id, 'Suggested route', g => ({
-    ...g,
-    recipeId: null,
-    route: { ...route, tempers: [...route.tempers] },
-  })).then(() => sayWithUndo('Route suggested for the target and this shop', batch.id))
+  void editGroup(batch, group.id, 'Suggested route', g => ({ ...g, recipeId: null, route })).then(() =>
+    sayWithUndo('Route suggested for the target and this shop', batch.id),
+  )
 }

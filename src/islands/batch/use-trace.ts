@@ -1,21 +1,21 @@
 import { useEffect, useMemo, useState } from 'react'
-import { logTrace } from '../../core/plan/log-trace'
-import { measuredTrace, type TracePoint } from '../../core/plan/measured'
-import { ovenEventsOf } from '../../core/plan/oven-events'
-import { runSecondsAt } from '../../core/plan/run-state'
-import { piecesOf } from '../../core/plan/tray'
-import { logOf } from '../../core/record/oven-log'
-import { chamberOf, ovenOf } from '../../core/record/oven-record'
-import type { Batch, OvenLog, Run, Workshop } from '../../core/record/schemas'
+import type { BatchModel, GroupModel } from '../../core/job/batch-model'
+import { logTrace } from '../../core/job/log-trace'
+import { ovenEventsOf } from '../../core/job/oven-events'
+import { logOf } from '../../core/job/oven-log'
+import { chamberOf } from '../../core/job/ovens'
+import { runSecondsAt } from '../../core/job/run-state'
+import { measuredTrace, type TracePoint } from '../../core/job/run-trace'
+import type { OvenLog } from '../../core/shop/oven-log'
+import type { Run } from '../../core/shop/run'
 import { createSimulatedOven } from '../../simulators/simulated-oven'
 import { useBatchLogs, useRunsOf } from '../../store/hooks'
-import type { GroupPlan } from './use-plan'
 
 /** How often a run in progress is drawn anew on the Heat Line, ms. */
 const REDRAW_MS = 4000
 
 /** The heat and every temper of a group that were logged, in the plan's order. */
-const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupPlan): TracePoint[] =>
+const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupModel): TracePoint[] =>
   [0, ...group.route.tempers.map((_, i) => i + 1)].flatMap(temper => {
     const log = logOf(logs, group.id, temper)
     return log ? logTrace(log, stretches) : []
@@ -23,9 +23,8 @@ const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupPlan): Tr
 
 /** What the oven showed, laid over a group's plan: a measured log where there is one, else the practice run's own oven. */
 export function useTrace(
-  batch: Batch,
-  shop: Workshop,
-  plan: GroupPlan | undefined,
+  { batch, shop, blades, oven }: BatchModel,
+  shown: GroupModel | undefined,
 ): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null } {
   const run = useRunsOf(batch.id)?.at(-1) ?? null
   const logs = useBatchLogs(batch.id)
@@ -37,23 +36,19 @@ export function useTrace(
     return () => clearInterval(timer)
   }, [going])
   const traced = useMemo(() => {
-    if (!plan) return { trace: [], now: null }
-    const logged = tracesOf(logs ?? [], plan)
-    if (!run) return { trace: logged, now: null }
-    const marks = new Set(
-      piecesOf(batch)
-        .filter(p => p.group.id === plan.group.id)
-        .map(p => p.mark),
-    )
-    const lastS = run.events[run.events.length - 1]?.atS ?? 0
+    if (!shown) return { trace: [], now: null }
+    const logged = tracesOf(logs ?? [], shown)
+    if (!run || !oven.ok) return { trace: logged, now: null }
+    const ids = new Set(blades.filter(b => b.group.id === shown.group.id).map(b => b.id))
+    const lastS = run.events.at(-1)?.atS ?? 0
     const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : lastS
-    const oven = createSimulatedOven(chamberOf(ovenOf(shop, batch)))
-    oven.tell(ovenEventsOf(run, batch, shop))
-    const { trace, now } = measuredTrace(run, plan.stretches, marks, nowS, atS => oven.read(atS))
+    const simulated = createSimulatedOven(chamberOf(oven.value))
+    simulated.tell(ovenEventsOf(run, batch, shop))
+    const { trace, now } = measuredTrace(run, shown.stretches, ids, nowS, atS => simulated.read(atS))
     return {
       trace: logged.length > 0 || run.mode !== 'practice' ? logged : trace,
       now: run.endedAt === null ? now : null,
     }
-  }, [run, logs, plan, batch, shop, nowMs])
+  }, [run, logs, shown, batch, shop, blades, oven, nowMs])
   return { ...traced, run }
 }

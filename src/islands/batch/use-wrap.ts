@@ -1,11 +1,14 @@
 import { useMemo } from 'react'
+import type { LocalAnswer } from '../../core/contract/questions/local'
 import { checkLayout, type LayoutCheck } from '../../core/foil/check-layout'
 import type { Placement } from '../../core/foil/cut-plan'
 import { foilFor } from '../../core/foil/foil-type'
-import { packetsOf } from '../../core/plan/packets'
-import type { LocalAnswer } from '../../core/record/questions/local'
-import type { Batch, Workshop } from '../../core/record/schemas'
+import { packetsOf } from '../../core/job/packets'
+import { countOfLine } from '../../core/job/tray'
+import type { Batch } from '../../core/shop/batch'
+import { marksOf } from '../../words/lists'
 import { useAnswer } from '../../workers/use-answer'
+import { useShopNow } from '../shop-context'
 
 type FoilAnswer = LocalAnswer<'foil'>
 
@@ -25,10 +28,11 @@ export interface Laid {
 }
 
 /** Envelopes and cut plan of a batch on the shop's foil, with the mark each sheet is for. */
-export function useWrap(batch: Batch, shop: Workshop) {
+export function useWrap(batch: Batch) {
+  const shop = useShopNow()
   const request = useMemo(() => {
     const { rollWidthMm, rotate, longestSectionMm, offcuts } = shop.foil
-    return batch.blades.length === 0
+    return batch.lines.length === 0
       ? null
       : {
           rollWidthMm,
@@ -37,14 +41,14 @@ export function useWrap(batch: Batch, shop: Workshop) {
           // Once it is cut, what was kept from it is for other batches.
           offcuts: batch.foilCutAt ? [] : (offcuts ?? []),
           envelope: batch.envelope,
-          blades: batch.blades.map(({ lengthMm, widthMm, thicknessMm, count }) => ({
+          blades: batch.lines.map(({ id, lengthMm, widthMm, thicknessMm }) => ({
             lengthMm,
             widthMm,
             thicknessMm,
-            count,
+            count: Math.max(1, countOfLine(batch, id)),
           })),
         }
-  }, [batch.blades, batch.envelope, batch.foilCutAt, shop.foil])
+  }, [batch, shop.foil])
   const answer = useAnswer('foil', request)
   const laid = useMemo(
     () => (answer?.ok ? layOut(batch, answer.value, shop.foil.rollWidthMm) : null),
@@ -77,8 +81,11 @@ function layOut(batch: Batch, answer: FoilAnswer, rollWidthMm: number): Laid {
 /** Sheets of one line of blades are alike: they take its packets in order, those from offcuts first. */
 function sheetMarks(batch: Batch, answer: FoilAnswer, layout: readonly { readonly piece: number }[]): string[] {
   const perPacket = batch.envelope.way === 'two-sheets' ? 2 : 1
-  const queues = batch.blades.map(blade =>
-    packetsOf({ ...batch, blades: [blade] }).flatMap(packet => Array.from({ length: perPacket }, () => packet.mark)),
+  const packets = packetsOf(batch)
+  const queues = batch.lines.map(line =>
+    packets
+      .filter(packet => packet.blades[0]?.line.id === line.id)
+      .flatMap(packet => Array.from({ length: perPacket }, () => marksOf(packet.blades.map(b => b.mark)))),
   )
   for (const use of answer.offcuts) for (const place of use.layout) queues[place.piece]?.shift()
   return layout.map(place => queues[place.piece]?.shift() ?? '')

@@ -1,66 +1,82 @@
-import { outlinePath } from '../../core/blade/outline'
-import { packetOf } from '../../core/plan/packets'
-import { piecesOf } from '../../core/plan/tray'
-import type { Batch, Workshop } from '../../core/record/schemas'
-import { stageLabel, stagesOf } from '../../core/rockwell/stages'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
-import { useBatch, useReadings } from '../../store/hooks'
+import { bladeHardness, readingsOf } from '../../core/job/hardness'
+import { packetOf } from '../../core/job/packets'
+import { stagesOf } from '../../core/job/stages'
+import { type BatchBlade, bladesOf, routeOfBlade } from '../../core/job/tray'
+import { outlinePath } from '../../core/rockwell/outline'
+import type { Batch } from '../../core/shop/batch'
+import { useBatch, useBatchOfBlade, useReadings } from '../../store/hooks'
+import { useSay } from '../../ui/Units'
+import { hrcText } from '../../words/speaker'
+import { stageName } from '../../words/stages'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 
 interface Props {
-  readonly batchId: string
-  readonly mark: string
+  /** The blade's id, as labels carry it. */
+  readonly id?: string
+  /** Its batch and mark, as labels carried it before. */
+  readonly batchId?: string
+  readonly mark?: string
 }
 
-/** One blade, as its label opens it: what it is, where it lay, what it read. */
-export default function BladePlace({ batchId, mark }: Props) {
-  return <Place>{shop => <Loaded batchId={batchId} mark={mark} shop={shop} />}</Place>
+/** One blade, as its label opens it: what it is, where it lay, how hard it is. */
+export default function BladePlace({ id, batchId, mark }: Props) {
+  return <Place>{id === undefined ? <ByMark batchId={batchId ?? ''} mark={mark ?? ''} /> : <ById id={id} />}</Place>
 }
 
-function Loaded({ batchId, mark, shop }: Props & { shop: Workshop }) {
+function ById({ id }: { id: string }) {
+  const batch = useBatchOfBlade(id)
+  if (batch === undefined) return <p className="p-6 text-ink-2">Reading …</p>
+  const blade = batch && bladesOf(batch).find(b => b.id === id)
+  return batch && blade ? <Blade batch={batch} blade={blade} /> : <NoBlade />
+}
+
+/** Labels printed before blades had ids: they find their blade while it is still marked so. */
+function ByMark({ batchId, mark }: { batchId: string; mark: string }) {
   const batch = useBatch(batchId)
   if (batch === undefined) return <p className="p-6 text-ink-2">Reading …</p>
-  const piece = batch && piecesOf(batch).find(p => p.mark === mark)
-  if (!batch || !piece)
-    return (
-      <div className="p-6">
-        <h1 className="text-xl">There is no blade {mark} here</h1>
-        <p className="my-3">It belongs to another browser, or its mark was changed since the label was printed.</p>
-        <a className="btn btn-ember" href="/batches">
-          See all batches
-        </a>
-      </div>
-    )
-  return <Blade batch={batch} mark={mark} shop={shop} />
+  const [blade, other] = batch ? bladesOf(batch).filter(b => b.mark === mark) : []
+  return batch && blade && !other ? <Blade batch={batch} blade={blade} /> : <NoBlade mark={mark} />
 }
 
-function Blade({ batch, mark, shop }: { batch: Batch; mark: string; shop: Workshop }) {
-  const readings = useReadings(batch.id)?.filter(r => r.piece === mark) ?? []
-  const piece = piecesOf(batch).find(p => p.mark === mark)
-  const packet = packetOf(batch, mark)
-  if (!piece) return null
-  const { blade, group } = piece
-  const { route } = group
-  const size = (mm: number) => formatQuantity(mm, 'length', shop.units)
+const NoBlade = ({ mark = '' }: { mark?: string }) => (
+  <div className="p-6">
+    <h1 className="text-xl">There is no {mark === '' ? 'such blade' : `blade ${mark}`} here</h1>
+    <p className="my-3">
+      It belongs to another browser, was taken off its tray, or its mark was changed since the label was printed.
+    </p>
+    <a className="btn btn-ember" href="/batches">
+      See all batches
+    </a>
+  </div>
+)
+
+function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
+  const { tester } = useShopNow()
+  const say = useSay()
+  const readings = useReadings(batch.id) ?? []
+  const packet = packetOf(batch, blade.id)
+  const { mark, serial, line, group } = blade
+  const route = routeOfBlade(blade)
   const rows: readonly (readonly [name: string, value: React.ReactNode])[] = [
+    ['Serial', serial],
     ['Steel', `${group.gradeName}${group.lot ? `, ${group.lot}` : ''}`],
-    ['Size', `${size(blade.lengthMm)} × ${size(blade.widthMm)} × ${size(blade.thicknessMm)}`],
-    ['Soak', `${formatBoth(route.austenitizeC, shop.units)}, ${formatQuantity(route.soakMin, 'duration', shop.units)}`],
-    ['Cold', route.cold ? formatQuantity(route.cold.toC, 'temperature', shop.units) : 'none'],
-    ['Tempers', route.tempers.map(t => formatBoth(t.atC, shop.units)).join(', ') || 'none'],
+    ['Size', `${say.length(line.lengthMm)} × ${say.length(line.widthMm)} × ${say.length(line.thicknessMm)}`],
+    ['Soak', `${say.both(route.austenitizeC)}, ${say.minutes(route.soakMin)}`],
+    ['Cold', route.cold ? say.t(route.cold.toC) : 'none'],
+    ['Tempers', route.tempers.map(t => say.both(t.atC)).join(', ') || 'none'],
     [
       'Packet',
-      packet
-        ? `${packet.mark}, ${packet.leak ? `leaked: ${packet.leak}` : packet.sealed ? 'sealed' : 'not sealed yet'}`
-        : 'none',
+      packet ? (packet.leak ? `leaked: ${packet.leak}` : packet.sealed ? 'sealed' : 'not sealed yet') : 'none',
     ],
     ...stagesOf(route).map(stage => {
-      const own = readings.filter(r => r.stage === stage).map(r => r.hrc)
+      const hardness = bladeHardness(blade, stage, { readings, tester })
+      const shown = readingsOf([blade], stage, { readings }).map(r => r.hrc)
       return [
-        stageLabel(stage),
-        own.length > 0
-          ? `${(own.reduce((sum, v) => sum + v, 0) / own.length).toFixed(1)} HRC (${own.join(', ')})`
-          : 'not read',
+        stageName(stage),
+        hardness
+          ? `${hrcText(hardness.hrc)} HRC${shown.length > 0 ? ` (readings ${shown.join(', ')})` : ', by files'}`
+          : 'not measured',
       ] as const
     }),
   ]
@@ -70,13 +86,13 @@ function Blade({ batch, mark, shop }: { batch: Batch; mark: string; shop: Worksh
         {mark} <span className="font-normal text-ink-2">of {batch.name}</span>
       </h1>
       <svg
-        viewBox={`-2 -2 ${blade.lengthMm + 4} ${blade.widthMm + 4}`}
+        viewBox={`-2 -2 ${line.lengthMm + 4} ${line.widthMm + 4}`}
         className="my-4 max-h-40 w-full"
         preserveAspectRatio="xMinYMid meet"
         role="img"
         aria-label={`Outline of ${mark}`}
       >
-        <path d={outlinePath(blade)} className="fill-raised stroke-ink" strokeWidth={0.8} />
+        <path d={outlinePath(line)} className="fill-raised stroke-ink" strokeWidth={0.8} />
       </svg>
       <table className="sheet">
         <tbody>
@@ -92,7 +108,7 @@ function Blade({ batch, mark, shop }: { batch: Batch; mark: string; shop: Worksh
       </table>
       <div className="mt-4 flex gap-2">
         <a className="btn btn-ember" href={`/batch/${batch.id}/measure`}>
-          Log a reading
+          Enter a reading
         </a>
         <a className="btn" href={`/batch/${batch.id}/choose`}>
           Its batch

@@ -1,65 +1,58 @@
 import { useMemo, useState } from 'react'
-import { piecesOf } from '../../core/plan/tray'
-import { certificateOf } from '../../core/record/certificate'
-import type { Workshop } from '../../core/record/schemas'
+import { certificatesOf } from '../../core/job/certificate'
 import { useBatch, useBatchLogs, useReadings, useRunsOf } from '../../store/hooks'
-import { certificateLines, certificatePdf } from '../../ui/pdf/certificate-pdf'
-import type { Paper } from '../../ui/pdf/fold-template-pdf'
+import { SelectField } from '../../ui/PlainFields'
+import { certificatePdf } from '../../ui/pdf/certificate-pdf'
+import { PAPER_NAMES, type Paper } from '../../ui/pdf/fold-template-pdf'
+import { CERTIFICATE_METHOD, certificateLines } from '../../words/certificate'
 import { Place } from '../Place'
 import { download } from '../save-everything'
+import { useShopNow } from '../shop-context'
 
 export default function CertificatePlace({ batchId }: { batchId: string }) {
-  return <Place>{shop => <Certificates batchId={batchId} shop={shop} />}</Place>
+  return (
+    <Place>
+      <Certificates batchId={batchId} />
+    </Place>
+  )
 }
 
 /** A page a blade: as a print, as a PDF with its machine-readable copy inside, and as a file. */
-function Certificates({ batchId, shop }: { batchId: string; shop: Workshop }) {
+function Certificates({ batchId }: { batchId: string }) {
+  const shop = useShopNow()
   const batch = useBatch(batchId)
   const readings = useReadings(batchId)
   const runs = useRunsOf(batchId)
   const logs = useBatchLogs(batchId)
-  const [mark, setMark] = useState('all')
+  const [serial, setSerial] = useState('all')
   const [paper, setPaper] = useState<Paper>('A4')
   const [issuedAt] = useState(() => new Date().toISOString())
   const certificates = useMemo(
-    () =>
-      batch && readings && runs && logs
-        ? piecesOf(batch).flatMap(piece => certificateOf(batch, piece.mark, shop, readings, runs, logs, issuedAt) ?? [])
-        : [],
+    () => (batch && readings && runs && logs ? certificatesOf({ batch, shop, readings, runs, logs }, issuedAt) : []),
     [batch, readings, runs, logs, shop, issuedAt],
   )
   if (batch === undefined || !readings || !runs || !logs) return <p className="p-8">Reading …</p>
   if (!batch) return <p className="p-8">There is no such batch in this browser.</p>
-  const shown = mark === 'all' ? certificates : certificates.filter(c => c.blade === mark)
+  const shown = serial === 'all' ? certificates : certificates.filter(c => c.serial === serial)
   const pdf = async () => {
-    const bytes = await certificatePdf(shown, paper)
-    download(`certificates-${mark === 'all' ? 'all' : mark}.pdf`, 'application/pdf', bytes.slice().buffer)
+    const bytes = await certificatePdf(shown, paper, shop.units)
+    download(`certificates-${serial}.pdf`, 'application/pdf', bytes.slice().buffer)
   }
   return (
     <div className="mx-auto max-w-[190mm] px-4 py-6 print:p-0">
       <div className="no-print mb-6 flex flex-wrap items-end gap-2">
-        <label>
-          <span className="label">Blade</span>
-          <select className="field w-40" value={mark} onChange={event => setMark(event.target.value)}>
-            <option value="all">every blade</option>
-            {certificates.map(c => (
-              <option key={c.blade} value={c.blade}>
-                {c.blade}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="label">Paper</span>
-          <select
-            className="field w-28"
-            value={paper}
-            onChange={event => setPaper(event.target.value === 'Letter' ? 'Letter' : 'A4')}
-          >
-            <option>A4</option>
-            <option>Letter</option>
-          </select>
-        </label>
+        <SelectField
+          label="Blade"
+          value={serial}
+          options={[['all', 'every blade'], ...certificates.map(c => [c.serial, `${c.blade}, ${c.serial}`] as const)]}
+          onCommit={setSerial}
+        />
+        <SelectField
+          label="Paper"
+          value={paper}
+          options={PAPER_NAMES.map(name => [name, name] as const)}
+          onCommit={setPaper}
+        />
         <button type="button" className="btn btn-ember" onClick={() => void pdf()}>
           PDF
         </button>
@@ -79,12 +72,14 @@ function Certificates({ batchId, shop }: { batchId: string; shop: Workshop }) {
       </div>
       {certificates.length === 0 && <p>There is no blade in this batch yet.</p>}
       {shown.map(certificate => (
-        <section key={certificate.blade} className="print-page mb-10">
+        <section key={certificate.serial} className="print-page mb-10">
           <p className="text-ink-2">{certificate.shop}</p>
-          <h1 className="mb-4 text-[24px]">Hardness certificate, {certificate.blade}</h1>
+          <h1 className="mb-4 text-[24px]">
+            Hardness certificate, {certificate.blade}, {certificate.serial}
+          </h1>
           <table className="w-full text-[14px]">
             <tbody>
-              {certificateLines(certificate).map(([name, value], i) =>
+              {certificateLines(certificate, shop.units).map(([name, value], i) =>
                 value === '' ? (
                   <tr key={i}>
                     <th
@@ -107,7 +102,7 @@ function Certificates({ batchId, shop }: { batchId: string; shop: Workshop }) {
             </tbody>
           </table>
           <p className="mt-4 text-[12.5px] text-ink-2">
-            {certificate.method}. Issued {certificate.issuedAt.slice(0, 10)}.
+            {CERTIFICATE_METHOD}. Issued {certificate.issuedAt.slice(0, 10)}.
           </p>
         </section>
       ))}

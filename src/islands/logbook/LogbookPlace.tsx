@@ -1,14 +1,17 @@
 import { createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table'
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { readingsCsv } from '../../core/record/readings-csv'
-import { type LogRow, logRows } from '../../core/rockwell/logbook'
-import { stageLabel } from '../../core/rockwell/stages'
+import { readingsCsv } from '../../core/files/readings-csv'
+import { type LogRow, logRows } from '../../core/job/logbook'
+import { temperOf } from '../../core/job/stages'
 import { useBatches, useReadings, useRecipes } from '../../store/hooks'
 import { format } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { ViewChoice } from '../../ui/ViewChoice'
+import { hrcText } from '../../words/speaker'
+import { stageName } from '../../words/stages'
 import { Place } from '../Place'
 import { download } from '../save-everything'
+import { useShopNow } from '../shop-context'
 import { TrendsView } from './TrendsView'
 
 const VIEWS = [
@@ -19,20 +22,28 @@ const VIEWS = [
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
 
 export default function LogbookPlace() {
-  return <Place>{() => <Logbook />}</Place>
+  return (
+    <Place>
+      <Logbook />
+    </Place>
+  )
 }
 
 /** Every blade's readings beside what was predicted: over a year one sees the oven drift. */
 function Logbook() {
+  const { tester } = useShopNow()
   const batches = useBatches()
   const readings = useReadings()
   const recipes = useRecipes()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('readings')
   const [grade, setGrade] = useState('all')
-  const rows = useMemo(() => (batches && readings ? logRows(readings, batches) : []), [batches, readings])
+  const rows = useMemo(
+    () => (batches && readings ? logRows(readings, batches, tester) : []),
+    [batches, readings, tester],
+  )
   if (!batches || !readings) return <p className="p-6 text-ink-2">Reading …</p>
-  const grades = [...new Set(rows.map(r => r.grade))].sort()
-  const shown = grade === 'all' ? rows : rows.filter(r => r.grade === grade)
+  const grades = [...new Set(rows.map(r => r.gradeName))].sort()
+  const shown = grade === 'all' ? rows : rows.filter(r => r.gradeName === grade)
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -69,9 +80,9 @@ function Logbook() {
             <Suspense fallback={null}>
               <OffChart
                 rows={shown
-                  .filter(r => r.stage.startsWith('temper'))
+                  .filter(r => temperOf(r.stage) !== null)
                   .flatMap(r =>
-                    r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.piece}` }],
+                    r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.mark}` }],
                   )}
               />
             </Suspense>
@@ -98,10 +109,20 @@ function LogTable({ rows }: { rows: LogRow[] }) {
           </a>
         ),
       },
-      { accessorKey: 'piece' as const, header: 'Blade', cell: (row: LogRow) => row.piece },
-      { accessorKey: 'grade' as const, header: 'Steel', cell: (row: LogRow) => row.grade },
-      { accessorKey: 'stage' as const, header: 'Stage', cell: (row: LogRow) => stageLabel(row.stage) },
-      { accessorKey: 'mean' as const, header: 'HRC', cell: (row: LogRow) => `${row.mean.toFixed(1)} of ${row.n}` },
+      {
+        accessorKey: 'mark' as const,
+        header: 'Blade',
+        cell: (row: LogRow) => (
+          <a className="link" href={`/blade/${row.bladeId}`}>
+            {row.mark}
+          </a>
+        ),
+      },
+      { accessorKey: 'serial' as const, header: 'Serial', cell: (row: LogRow) => row.serial },
+      { accessorKey: 'gradeName' as const, header: 'Steel', cell: (row: LogRow) => row.gradeName },
+      { accessorKey: 'stage' as const, header: 'Stage', cell: (row: LogRow) => stageName(row.stage) },
+      { accessorKey: 'hrc' as const, header: 'HRC', cell: (row: LogRow) => hrcText(row.hrc) },
+      { accessorKey: 'n' as const, header: 'Mean of', cell: (row: LogRow) => String(row.n) },
       {
         accessorKey: 'off' as const,
         header: 'Off prediction',
@@ -110,7 +131,7 @@ function LogTable({ rows }: { rows: LogRow[] }) {
       {
         accessorKey: 'inTarget' as const,
         header: 'Target',
-        cell: (row: LogRow) => (row.stage.startsWith('temper') ? (row.inTarget ? 'in' : 'out') : ''),
+        cell: (row: LogRow) => (temperOf(row.stage) !== null ? (row.inTarget ? 'in' : 'out') : ''),
       },
     ],
     [],
@@ -151,7 +172,7 @@ function LogTable({ rows }: { rows: LogRow[] }) {
           {table.getRowModel().rows.map(row => (
             <tr key={row.original.key}>
               {columns.map(column => (
-                <td key={column.accessorKey} className={column.accessorKey === 'mean' ? 'font-semibold' : undefined}>
+                <td key={column.accessorKey} className={column.accessorKey === 'hrc' ? 'font-semibold' : undefined}>
                   {column.cell(row.original)}
                 </td>
               ))}

@@ -1,10 +1,15 @@
 import { useState } from 'react'
-import type { Batch, Reading, Recipe } from '../../core/record/schemas'
-import { controlChart, RULE_WORDS } from '../../core/rockwell/control-chart'
-import { TREND_BY, type TrendBy, trendsOf } from '../../core/rockwell/trends'
+import { TREND_BY, type TrendBy, trendsOf } from '../../core/job/trends'
+import { controlChart } from '../../core/rockwell/control-chart'
+import type { Batch } from '../../core/shop/batch'
+import { BOUNDS } from '../../core/shop/bounds'
+import type { Reading } from '../../core/shop/reading'
+import type { Recipe } from '../../core/shop/recipe'
 import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
 import { day, format } from '../../ui/dates'
 import { NumberField, SelectField } from '../../ui/PlainFields'
+import { RULE_WORDS } from '../../words/logbook'
+import { useShopNow } from '../shop-context'
 
 interface Props {
   readonly batches: readonly Batch[]
@@ -21,9 +26,11 @@ export function TrendsView({ batches, readings, recipes }: Props) {
   const [what, setWhat] = useState<'off' | 'hrc'>('off')
   const [key, setKey] = useState<string | null>(null)
   const [own, setOwn] = useState<{ readonly min: number; readonly max: number } | null>(null)
-  const trends = trendsOf(readings, batches, by)
+  const { tester } = useShopNow()
+  const trends = trendsOf(readings, batches, tester, by)
   const trend = trends.find(t => t.key === key) ?? trends[0]
-  const nameOf = (k: string) => (by === 'recipe' ? (recipes.find(r => r.id === k)?.name ?? 'a recipe that is gone') : k)
+  const nameOf = ({ key: k, name }: { key: string; name: string }) =>
+    by === 'recipe' ? (recipes.find(r => r.id === k)?.name ?? 'a recipe that is gone') : name
   const points = trend?.points.filter(p => what === 'hrc' || p.off !== null) ?? []
   const values = points.map(p => ({
     value: what === 'hrc' ? p.hrc : (p.off ?? 0),
@@ -53,7 +60,7 @@ export function TrendsView({ batches, readings, recipes }: Props) {
           <SelectField
             label={`Which ${BY_WORDS[by]}`}
             value={trend.key}
-            options={trends.map(t => [t.key, `${nameOf(t.key)}, ${t.points.length}`] as const)}
+            options={trends.map(t => [t.key, `${nameOf(t)}, ${t.points.length}`] as const)}
             onCommit={setKey}
           />
         )}
@@ -72,16 +79,14 @@ export function TrendsView({ batches, readings, recipes }: Props) {
               label="Your lower limit"
               unit="HRC"
               value={own?.min ?? target?.min ?? 58}
-              min={20}
-              max={69}
+              {...BOUNDS.hrc}
               onCommit={min => setOwn({ min, max: Math.max(min + 0.5, own?.max ?? target?.max ?? 61) })}
             />
             <NumberField
               label="Your upper limit"
               unit="HRC"
               value={own?.max ?? target?.max ?? 61}
-              min={21}
-              max={70}
+              {...BOUNDS.hrc}
               onCommit={max => setOwn({ max, min: Math.min(max - 0.5, own?.min ?? target?.min ?? 58) })}
             />
           </>

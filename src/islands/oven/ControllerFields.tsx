@@ -1,9 +1,11 @@
-import type { Oven } from '../../core/record/oven-schema'
+import type { Saving } from '../../core/codes/result'
+import { BOUNDS, LONGEST } from '../../core/shop/bounds'
+import type { Oven } from '../../core/shop/oven'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 
 /** How this oven's controller wants a programme keyed, and what the oven is for. */
-export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => void }) {
+export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => Promise<Saving> }) {
   const { controller } = oven
   const change = (part: Partial<Oven['controller']>) => set({ controller: { ...controller, ...part } })
   return (
@@ -32,15 +34,14 @@ export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partia
       <TextField
         label="Keyed for full power, such as 9999, FULL or 0"
         value={controller.fullPower}
-        longest={8}
+        longest={LONGEST.fullPower}
         onCommit={fullPower => change({ fullPower })}
       />
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Steps a programme holds"
           value={controller.steps}
-          min={1}
-          max={99}
+          {...BOUNDS.controllerSteps}
           whole
           onCommit={steps => change({ steps })}
         />
@@ -48,8 +49,7 @@ export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partia
           label="Longest hold"
           dimension="duration"
           value={controller.longestHoldMin}
-          min={10}
-          max={6000}
+          {...BOUNDS.longestHoldMin}
           onCommit={longestHoldMin => change({ longestHoldMin })}
         />
       </div>

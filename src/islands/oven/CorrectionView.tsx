@@ -1,6 +1,7 @@
 import { correctionWorking, driftOf, handAgainstEvidence, observationsOf, offsetLine } from '../../core/oven/correction'
+import type { OvenEvidence } from '../../core/oven/evidence'
 import { newestSurvey, surveyOf } from '../../core/oven/survey'
-import type { OvenEvidence } from '../../core/record/oven-schema'
+import { BOUNDS } from '../../core/shop/bounds'
 import { formatDifference, formatQuantity } from '../../core/units/quantity'
 import { CORRECTION } from '../../data/correction'
 import { Figure, Warnings } from '../../ui/Bench'
@@ -8,6 +9,8 @@ import { CorrectionChart } from '../../ui/drawings/CorrectionChart'
 import { DriftChart } from '../../ui/drawings/DriftChart'
 import { ZoneMap } from '../../ui/drawings/ZoneMap'
 import { NumberField, SelectField } from '../../ui/PlainFields'
+import { useSay } from '../../ui/Units'
+import { useShopNow } from '../shop-context'
 import { EvidenceTable } from './EvidenceTable'
 import { HardnessPart } from './HardnessPart'
 import type { OvenProps } from './oven-props'
@@ -17,7 +20,9 @@ import { SurveyForm } from './SurveyForm'
 const ASKED_C = 1065
 
 /** What must be keyed into this oven, from sensor checks, surveys and hardness together. */
-export function CorrectionView({ oven, shop, edit }: OvenProps) {
+export function CorrectionView({ oven, edit }: OvenProps) {
+  const say = useSay()
+  const shop = useShopNow()
   const observations = observationsOf(oven.evidence)
   const line = offsetLine(observations)
   const at = line(ASKED_C)
@@ -39,10 +44,10 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
             they say more.
           </p>
         )}
-        <EvidenceTable oven={oven} shop={shop} edit={edit} />
+        <EvidenceTable oven={oven} edit={edit} />
         <div className="grid gap-6 md:grid-cols-2">
-          <SensorForm shop={shop} onAdd={add} />
-          <SurveyForm oven={oven} shop={shop} onAdd={add} />
+          <SensorForm onAdd={add} />
+          <SurveyForm oven={oven} onAdd={add} />
         </div>
         {survey && (
           <section>
@@ -52,7 +57,7 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
               {difference(surveyOf(survey).hottestK)}, coldest {difference(surveyOf(survey).coldestK)} from it
               {surveyOf(survey).withinK === null
                 ? ', beyond the widest class of furnace uniformity.'
-                : `, within ± ${surveyOf(survey).withinK} K.`}
+                : `, within ± ${say.d(surveyOf(survey).withinK ?? 0)}.`}
             </p>
             <ZoneMap chamber={oven.chamberMm} survey={survey} system={shop.units} />
           </section>
@@ -68,7 +73,7 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
           ]}
           onCommit={correctionFrom => edit(o => ({ ...o, correctionFrom }))}
         />
-        {oven.correctionFrom === 'hand' && <HandField oven={oven} shop={shop} edit={edit} />}
+        {oven.correctionFrom === 'hand' && <HandField oven={oven} edit={edit} />}
         {apart !== null && (
           <p className="my-2 border-l-3 border-bad pl-3 text-[13.5px]">
             Keyed by hand, the blades see {formatDifference(Math.abs(apart), shop.units).replace(/^\+/, '')}{' '}
@@ -88,7 +93,7 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
             value={formatQuantity(ASKED_C - at.meanK, 'temperature', shop.units).replace(/ .*$/, '')}
             unit={`${shop.units === 'metric' ? '°C' : '°F'} ± ${difference(1.96 * at.sdK).replace(/^\+/, '')}`}
             working={correctionWorking(oven, ASKED_C)}
-            note={`Evidence ages: a year adds ${CORRECTION.driftSdKPerYear} K to its uncertainty. What the readings teach the hardness prediction and this correction both come from hardness: use one of them for the same cause.`}
+            note={`Evidence ages: a year adds ${say.d(CORRECTION.driftSdKPerYear)} to its uncertainty. What the readings teach the hardness prediction and this correction both come from hardness: use one of them for the same cause.`}
           />
         )}
         {first && last && drift.length > 1 && (
@@ -114,14 +119,15 @@ export function CorrectionView({ oven, shop, edit }: OvenProps) {
               : []
           }
         />
-        <HardnessPart oven={oven} shop={shop} onAdd={add} />
+        <HardnessPart oven={oven} onAdd={add} />
       </section>
     </div>
   )
 }
 
 /** A difference, not a temperature: kept in kelvin, shown in the degrees of the workshop. */
-function HandField({ oven, shop, edit }: OvenProps) {
+function HandField({ oven, edit }: OvenProps) {
+  const shop = useShopNow()
   const [perK, unit] = shop.units === 'metric' ? [1, '°C'] : [1.8, '°F']
   return (
     <div className="mt-3">
@@ -129,8 +135,8 @@ function HandField({ oven, shop, edit }: OvenProps) {
         label="Added to what the blade should see"
         unit={unit}
         value={Math.round(oven.correctionC * perK * 10) / 10}
-        min={-60 * perK}
-        max={60 * perK}
+        min={BOUNDS.correctionK.min * perK}
+        max={BOUNDS.correctionK.max * perK}
         onCommit={shown => edit(o => ({ ...o, correctionC: shown / perK }))}
       />
     </div>

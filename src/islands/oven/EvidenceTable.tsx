@@ -1,12 +1,16 @@
 import { observationsOf } from '../../core/oven/correction'
 import { formatDifference, formatQuantity } from '../../core/units/quantity'
+import { useSay } from '../../ui/Units'
 import { undoable } from '../../ui/undoable'
+import { useShopNow } from '../shop-context'
 import type { OvenProps } from './oven-props'
 
 const KIND_WORDS = { sensor: 'sensor check', survey: 'survey', hardness: 'hardness' } as const
 
 /** What was measured of an oven, newest first; each can be taken out, and brought back. */
-export function EvidenceTable({ oven, shop, edit }: OvenProps) {
+export function EvidenceTable({ oven, edit }: OvenProps) {
+  const say = useSay()
+  const shop = useShopNow()
   const rows = observationsOf(oven.evidence).reverse()
   if (rows.length === 0) return null
   return (
@@ -37,7 +41,7 @@ export function EvidenceTable({ oven, shop, edit }: OvenProps) {
               <button
                 type="button"
                 className="link min-h-9 text-[13px]"
-                aria-label={`Take out the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${Math.round(row.atC)} °C`}
+                aria-label={`Take out the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${say.t(row.atC)}`}
                 onClick={() => {
                   const before = oven.evidence
                   edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) }))

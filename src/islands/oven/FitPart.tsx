@@ -1,12 +1,16 @@
 import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
+import { chamberOf, detailedOven } from '../../core/job/ovens'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
-import { chamberOf, detailedOven } from '../../core/record/oven-record'
-import type { Oven, OvenFit } from '../../core/record/oven-schema'
-import type { OvenLog } from '../../core/record/schemas'
+import type { Oven, OvenFit } from '../../core/shop/oven'
+import type { OvenLog } from '../../core/shop/oven-log'
 import type { FitFactor } from '../../data/oven-fit'
 import { LogDrawing } from '../../ui/drawings/LogDrawing'
+import { useSay } from '../../ui/Units'
+import { cautionWords } from '../../words/cautions'
+import { problemWords } from '../../words/problems'
 import { startFit, type Task } from '../../workers/log-client'
+import { useShopNow } from '../shop-context'
 import type { EditOven, OvenProps } from './oven-props'
 
 const FACTOR_WORDS: Readonly<Record<FitFactor, string>> = {
@@ -24,7 +28,9 @@ type FitState =
   | { readonly kind: 'done'; readonly result: OvenFitResult }
 
 /** A log, and what the oven's model learns from it. */
-export function FitPart({ log, oven, shop, edit }: OvenProps & { log: OvenLog }) {
+export function FitPart({ log, oven, edit }: OvenProps & { log: OvenLog }) {
+  const say = useSay()
+  const shop = useShopNow()
   const [state, setState] = useState<FitState>({ kind: 'idle' })
   const task = useRef<Task<unknown> | null>(null)
   useEffect(() => () => task.current?.cancel(), [])
@@ -41,7 +47,7 @@ export function FitPart({ log, oven, shop, edit }: OvenProps & { log: OvenLog })
           setState(
             result.ok
               ? { kind: 'done', result: result.value }
-              : { kind: 'trouble', message: result.problems[0]?.message ?? '' },
+              : { kind: 'trouble', message: result.problems.map(found => problemWords(found, say)).join(' ') },
           ),
         () => setState({ kind: 'trouble', message: 'The fit did not start. Load the page again.' }),
       )
@@ -98,6 +104,7 @@ export function FitPart({ log, oven, shop, edit }: OvenProps & { log: OvenLog })
 }
 
 function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: OvenLog; oven: Oven; edit: EditOven }) {
+  const say = useSay()
   const value = (name: FitFactor) => result.factors.find(f => f.factor === name)?.value ?? 1
   const take = () => {
     const fit: OvenFit = {
@@ -118,9 +125,9 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
   return (
     <div className="mt-3 space-y-2">
       <p className="text-[13.5px]">
-        Left after the fit: <strong>{result.residualK.toFixed(1)} K</strong> (root mean square),{' '}
-        {result.residualBeforeK.toFixed(0)} K before it. As it stands now the oven would settle near{' '}
-        {Math.round(climb.settlesAtC)} °C.
+        Left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
+        {say.d(result.residualBeforeK)} before it. As it stands now the oven would settle near {say.t(climb.settlesAtC)}
+        .
       </p>
       <table className="sheet max-w-xl">
         <caption className="sr-only">What the log taught</caption>
@@ -144,8 +151,8 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
         </tbody>
       </table>
       {result.notes.map(note => (
-        <p key={note} className="max-w-2xl border-l-3 border-rule-strong pl-3 text-[13px]">
-          {note}
+        <p key={note.code} className="max-w-2xl border-l-3 border-rule-strong pl-3 text-[13px]">
+          {cautionWords(note, say)}
         </p>
       ))}
       <button type="button" className="btn btn-ember" onClick={take}>

@@ -1,30 +1,26 @@
 import { useMemo } from 'react'
-import type { Oven, OvenEvidence } from '../../core/record/oven-schema'
-import type { Workshop } from '../../core/record/schemas'
-import { formatDifference, formatQuantity } from '../../core/units/quantity'
+import type { OvenEvidence } from '../../core/oven/evidence'
+import type { Oven } from '../../core/shop/oven'
 import { useBatches, useReadings } from '../../store/hooks'
+import { Problems } from '../../ui/Problems'
+import { useSay } from '../../ui/Units'
 import { useAnswer } from '../../workers/use-answer'
 import { newId } from '../batch/edit'
+import { useShopNow } from '../shop-context'
 
 /** What past hardness says, and taking it in as evidence. */
-export function HardnessPart({
-  oven,
-  shop,
-  onAdd,
-}: {
-  oven: Oven
-  shop: Workshop
-  onAdd: (item: OvenEvidence) => void
-}) {
+export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEvidence) => void }) {
+  const { tester } = useShopNow()
+  const say = useSay()
   const batches = useBatches()
   const readings = useReadings()
   const request = useMemo(
-    () => (batches && readings ? { batches, readings, oven: oven.name } : null),
-    [batches, readings, oven.name],
+    () => (batches && readings ? { batches, readings, tester, ovenId: oven.id } : null),
+    [batches, readings, tester, oven.id],
   )
   const answer = useAnswer('oven-offset', request)
   if (oven.use !== 'hardening' || !answer) return null
-  if (!answer.ok) return <p className="mt-4 text-[13px] text-bad">{answer.problems[0]?.message}</p>
+  if (!answer.ok) return <Problems of={answer.problems} className="mt-4" />
   const found = answer.value
   return (
     <section className="mt-4 border-t border-rule pt-3">
@@ -34,9 +30,8 @@ export function HardnessPart({
       ) : (
         <>
           <p className="text-[13.5px]">
-            {found.readings} readings of {found.batches} batches: it acts {formatDifference(found.offsetK, shop.units)}{' '}
-            ± {formatDifference(1.96 * found.sdK, shop.units).replace(/^\+/, '')} against its display near{' '}
-            {formatQuantity(found.atC, 'temperature', shop.units)}.
+            {found.readings} readings of {found.batches} batches: it acts {say.signed(found.offsetK)} ±{' '}
+            {say.d(1.96 * found.sdK)} against its display near {say.t(found.atC)}.
           </p>
           <button
             type="button"

@@ -1,15 +1,15 @@
 import { useEffect, useRef, useState } from 'react'
-import { SKIPPED_WORDS } from '../../core/oven/log/read-log'
-import type { LogLayout } from '../../core/oven/log/recognise'
-import { timeFormatSays } from '../../core/oven/log/time-cells'
+import type { LogLayout } from '../../core/files/oven-log/recognise'
 import { formatQuantity, type System } from '../../core/units/quantity'
 import { LogDrawing } from '../../ui/drawings/LogDrawing'
 import { SelectField } from '../../ui/PlainFields'
+import { useSay, useSystem } from '../../ui/Units'
+import { timeFormatWords } from '../../words/oven'
+import { problemWords, SKIPPED_WORDS } from '../../words/problems'
 import type { LogReport } from '../../workers/log.worker'
 import { startReading, type Task } from '../../workers/log-client'
 
 interface Props {
-  readonly system: System
   /** What taking it does, on the button. */
   readonly action: string
   readonly onTake: (name: string, points: LogReport['points']) => void
@@ -22,7 +22,9 @@ type State =
   | { readonly kind: 'read'; readonly file: File; readonly report: LogReport }
 
 /** A log from any logger: chosen or dropped, recognised, shown with what was left out, and only then taken. */
-export function LogImport({ system, action, onTake }: Props) {
+export function LogImport({ action, onTake }: Props) {
+  const say = useSay()
+  const system = useSystem()
   const [state, setState] = useState<State>({ kind: 'empty' })
   const task = useRef<Task<unknown> | null>(null)
   // Left in mid-reading: nothing of it goes on.
@@ -39,7 +41,10 @@ export function LogImport({ system, action, onTake }: Props) {
         setState(
           result.ok
             ? { kind: 'read', file, report: result.value }
-            : { kind: 'trouble', message: `${file.name}: ${result.problems[0]?.message}` },
+            : {
+                kind: 'trouble',
+                message: `${file.name}: ${result.problems.map(found => problemWords(found, say)).join(' ')}`,
+              },
         ),
       () => setState({ kind: 'trouble', message: `${file.name} could not be read. Choose it again.` }),
     )
@@ -111,9 +116,9 @@ export function LogImport({ system, action, onTake }: Props) {
 }
 
 interface PreviewProps {
+  readonly system: System
   readonly report: LogReport
   readonly name: string
-  readonly system: System
   readonly action: string
   readonly onLayout: (layout: LogLayout) => void
   readonly onTake: () => void
@@ -129,7 +134,7 @@ function Preview({ report, name, system, action, onLayout, onTake, onCancel }: P
         <strong>{name}</strong>: {report.rows.toLocaleString('en')} rows, {report.samples.toLocaleString('en')} taken
         {report.keptOneIn > 1 ? ` (one in ${report.keptOneIn}, it is very long)` : ''}, over{' '}
         {formatQuantity(Math.round(points.at(-1)?.[0] ?? 0), 'duration', system)}, hottest{' '}
-        {formatQuantity(hottest, 'temperature', system)}. Times as {timeFormatSays(layout.time)}, decimal{' '}
+        {formatQuantity(hottest, 'temperature', system)}. Times as {timeFormatWords(layout.time)}, decimal{' '}
         {layout.decimal === ',' ? 'comma' : 'point'}.
       </p>
       <LogNotes report={report} system={system} />

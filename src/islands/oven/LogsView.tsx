@@ -1,8 +1,9 @@
 import { useState } from 'react'
-import { newLog } from '../../core/record/oven-log'
-import type { OvenFit } from '../../core/record/oven-schema'
+import { newLog } from '../../core/job/oven-log'
+import type { OvenFit } from '../../core/shop/oven'
 import { useOvenLogs } from '../../store/hooks'
 import { putLog, removeLog } from '../../store/records'
+import { useSay } from '../../ui/Units'
 import { undoable } from '../../ui/undoable'
 import { newId } from '../batch/edit'
 import { FitPart } from './FitPart'
@@ -10,7 +11,8 @@ import { LogImport } from './LogImport'
 import type { OvenProps } from './oven-props'
 
 /** Logs of an oven, and what its model learns from one. */
-export function LogsView({ oven, shop, edit }: OvenProps) {
+export function LogsView({ oven, edit }: OvenProps) {
+  const say = useSay()
   const logs = useOvenLogs(oven.id)
   const [chosen, setChosen] = useState<string | null>(null)
   const log = logs?.find(l => l.id === chosen) ?? logs?.[0] ?? null
@@ -18,7 +20,6 @@ export function LogsView({ oven, shop, edit }: OvenProps) {
     <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0 space-y-4">
         <LogImport
-          system={shop.units}
           action="Keep this log"
           onTake={(name, points) => {
             const id = newId()
@@ -26,14 +27,14 @@ export function LogsView({ oven, shop, edit }: OvenProps) {
             setChosen(id)
           }}
         />
-        {log && <FitPart key={log.id} log={log} oven={oven} shop={shop} edit={edit} />}
+        {log && <FitPart key={log.id} log={log} oven={oven} edit={edit} />}
       </div>
       <section>
         <h2 className="border-t border-rule-strong pt-3 text-[17px]">Logs kept</h2>
         {logs?.length === 0 && (
           <p className="mt-2 text-[13.5px] text-ink-2">
-            None yet. Best for a fit: the empty oven from cold at full power to 1060 °C, ten minutes held, then off with
-            the door shut and logged on for two hours.
+            None yet. Best for a fit: the empty oven from cold at full power to {say.t(1060)}, ten minutes held, then
+            off with the door shut and logged on for two hours.
           </p>
         )}
         <ul>
@@ -52,7 +53,7 @@ export function LogsView({ oven, shop, edit }: OvenProps) {
                 className="btn btn-plain"
                 aria-label={`Delete the log ${l.name}`}
                 onClick={() => {
-                  void removeLog(l.id).then(done => done && undoable(`Deleted: ${l.name}`, () => void putLog(l)))
+                  void removeLog(l.id).then(done => done.saved && undoable(`Deleted: ${l.name}`, () => void putLog(l)))
                 }}
               >
                 Delete
@@ -67,9 +68,10 @@ export function LogsView({ oven, shop, edit }: OvenProps) {
 }
 
 function FittedNote({ fit }: { fit: OvenFit }) {
+  const say = useSay()
   return (
     <p className="mt-3 text-[13px]">
-      The oven’s model stands on “{fit.logName}” ({fit.at.slice(0, 10)}), {fit.residualK.toFixed(1)} K left.
+      The oven’s model stands on “{fit.logName}” ({fit.at.slice(0, 10)}), {say.d(fit.residualK)} left.
     </p>
   )
 }

@@ -1,5 +1,6 @@
-import { newOven } from '../../core/record/oven-record'
-import type { Oven } from '../../core/record/oven-schema'
+import { BOUNDS, LONGEST } from '../../core/shop/bounds'
+import { newOven } from '../../core/shop/defaults'
+import type { Oven } from '../../core/shop/oven'
 import { OVEN_PRESETS } from '../../data/ovens'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
@@ -8,13 +9,13 @@ import { OvenFigures } from './OvenFigures'
 import type { OvenProps } from './oven-props'
 
 /** What an oven is: chamber, power, controller; and what follows from it. */
-export function OvenFields({ oven, shop, edit }: OvenProps) {
+export function OvenFields({ oven, edit }: OvenProps) {
   const set = (part: Partial<Oven>) => edit(o => ({ ...o, ...part }))
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_300px]">
       <section className="space-y-3 border-t border-rule-strong pt-3">
         <h2 className="text-[17px]">Chamber and power</h2>
-        <TextField label="Name" value={oven.name} longest={40} onCommit={name => set({ name })} />
+        <TextField label="Name" value={oven.name} longest={LONGEST.ovenName} onCommit={name => set({ name })} />
         <SelectField
           label="Walls like those of"
           value={oven.preset}
@@ -38,8 +39,7 @@ export function OvenFields({ oven, shop, edit }: OvenProps) {
               label={`Chamber ${side}`}
               dimension="length"
               value={oven.chamberMm[side]}
-              min={60}
-              max={1500}
+              {...BOUNDS.chamberSideMm}
               onCommit={mm => edit(o => ({ ...o, chamberMm: { ...o.chamberMm, [side]: mm }, fit: null }))}
             />
           ))}
@@ -49,8 +49,7 @@ export function OvenFields({ oven, shop, edit }: OvenProps) {
             label="Power"
             unit="W"
             value={oven.powerW}
-            min={300}
-            max={30_000}
+            {...BOUNDS.powerW}
             whole
             onCommit={powerW => edit(o => ({ ...o, powerW, fit: null }))}
           />
@@ -58,8 +57,7 @@ export function OvenFields({ oven, shop, edit }: OvenProps) {
             label="Mains"
             unit="V"
             value={oven.volts}
-            min={90}
-            max={480}
+            {...BOUNDS.volts}
             whole
             onCommit={volts => set({ volts })}
           />
@@ -96,13 +94,12 @@ export function OvenFields({ oven, shop, edit }: OvenProps) {
           label="Hottest it may go"
           dimension="temperature"
           value={oven.maxC}
-          min={200}
-          max={1300}
+          {...BOUNDS.ovenMaxC}
           onCommit={maxC => set({ maxC })}
         />
       </section>
       <ControllerFields oven={oven} set={set} />
-      <OvenFigures oven={oven} shop={shop} set={set} />
+      <OvenFigures oven={oven} set={set} />
     </div>
   )
 }

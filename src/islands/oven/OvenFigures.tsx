@@ -1,30 +1,27 @@
+import type { Saving } from '../../core/codes/result'
+import { worked } from '../../core/codes/working'
+import { chamberOf } from '../../core/job/ovens'
 import { heatUpMin } from '../../core/oven/chamber'
-import { chamberOf } from '../../core/record/oven-record'
-import type { Oven } from '../../core/record/oven-schema'
-import type { Workshop } from '../../core/record/schemas'
+import type { Oven } from '../../core/shop/oven'
 import { formatBoth, formatNumber } from '../../core/units/quantity'
 import { saveShop } from '../../store/records'
 import { Ask } from '../../ui/Ask'
 import { Figure, Warnings } from '../../ui/Bench'
+import { useShopNow } from '../shop-context'
 
 /** What a usual socket circuit gives. Common practice, no published source; the local code decides. */
 const AMPS_USUAL = 16
 
 /** What follows from what an oven is: its climb, its current, its limit. */
-export function OvenFigures({ oven, shop, set }: { oven: Oven; shop: Workshop; set: (part: Partial<Oven>) => void }) {
+export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => Promise<Saving> }) {
+  const shop = useShopNow()
   const chamber = chamberOf(oven)
   const [low, top] = [heatUpMin(chamber, 20, 790, 0), heatUpMin(chamber, 790, 1065, 0)]
   const shown = (min: number) => (Number.isFinite(min) ? String(Math.round(min)) : 'never')
   const amps = oven.powerW / oven.volts
   const working = [
-    {
-      name: 'T∞ of one node',
-      value: chamber.heating.settlesAtC,
-      unit: '°C',
-      equation: 'τ·ln((T∞ − a)/(T∞ − b)), fitted to the wall model at full power',
-      source: oven.fit ? `wall model with what “${oven.fit.logName}” taught` : 'wall model of the size, docs/method.md',
-    },
-    { name: 'τ', value: chamber.heating.tauMin, unit: 'min', equation: 'as above', source: 'as above' },
+    worked('settles-at', chamber.heating.settlesAtC, 'C', { logName: oven.fit?.logName ?? null }),
+    worked('time-constant', chamber.heating.tauMin, 'min', {}),
   ]
   const others = shop.ovens.length > 1
   return (
@@ -49,7 +46,7 @@ export function OvenFigures({ oven, shop, set }: { oven: Oven; shop: Workshop; s
         label="Takes from the mains"
         value={amps.toFixed(1)}
         unit="A"
-        working={[{ name: 'Current', value: amps, unit: 'A', equation: 'W / V', source: 'as entered' }]}
+        working={[worked('mains-current', amps, 'A', {})]}
       />
       <Warnings
         lines={
@@ -67,8 +64,12 @@ export function OvenFigures({ oven, shop, set }: { oven: Oven; shop: Workshop; s
         It may see up to {formatBoth(oven.maxC, shop.units)}. Mains wiring is for a licensed electrician.
       </p>
       <div className="mt-4 flex flex-wrap gap-3">
-        {oven.use === 'hardening' && shop.hardeningOven !== oven.id && (
-          <button type="button" className="btn" onClick={() => void saveShop(s => ({ ...s, hardeningOven: oven.id }))}>
+        {oven.use === 'hardening' && shop.hardeningOvenId !== oven.id && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => void saveShop(s => ({ ...s, hardeningOvenId: oven.id }))}
+          >
             Use it for new batches
           </button>
         )}
@@ -77,14 +78,18 @@ export function OvenFigures({ oven, shop, set }: { oven: Oven; shop: Workshop; s
             Forget what the log taught
           </button>
         )}
-        {others && shop.hardeningOven !== oven.id && (
+        {others && shop.hardeningOvenId !== oven.id && (
           <Ask
             title={`Take ${oven.name} out of the workshop?`}
-            says={`What was measured of it goes with it: ${oven.evidence.length} checks and surveys${oven.fit ? ', and what its log taught' : ''}. Batches hardened in it keep its name.`}
+            says={`What was measured of it goes with it: ${oven.evidence.length} checks and surveys${oven.fit ? ', and what its log taught' : ''}. Batches planned for it say that it is gone, and ask for another.`}
             act="Take it out"
             onAct={async () => {
-              if (await saveShop(s => ({ ...s, ovens: s.ovens.filter(o => o.id !== oven.id) })))
-                location.assign('/workshop')
+              const { saved } = await saveShop(s => ({
+                ...s,
+                ovens: s.ovens.filter(o => o.id !== oven.id),
+                temperingOvenId: s.temperingOvenId === oven.id ? null : s.temperingOvenId,
+              }))
+              if (saved) location.assign('/workshop')
             }}
           >
             Take it out of the workshop …

@@ -1,8 +1,8 @@
 import { useState } from 'react'
-import type { Workshop } from '../../core/record/schemas'
 import { changeOven } from '../../store/records'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { CorrectionView } from './CorrectionView'
 import { LogsView } from './LogsView'
 import { OvenFields } from './OvenFields'
@@ -16,11 +16,16 @@ const VIEWS = [
 type View = (typeof VIEWS)[number][0]
 
 export default function OvenPlace({ id }: { id: string }) {
-  return <Place>{shop => <LoadedOven id={id} shop={shop} />}</Place>
+  return (
+    <Place>
+      <LoadedOven id={id} />
+    </Place>
+  )
 }
 
 /** One oven: what it is, what must be keyed into it, and what its logs taught. */
-function LoadedOven({ id, shop }: { id: string; shop: Workshop }) {
+function LoadedOven({ id }: { id: string }) {
+  const shop = useShopNow()
   const [view, setView] = useState<View>('oven')
   const oven = shop.ovens.find(o => o.id === id)
   if (!oven)
@@ -32,7 +37,7 @@ function LoadedOven({ id, shop }: { id: string; shop: Workshop }) {
         </a>
       </div>
     )
-  const edit: EditOven = change => void changeOven(oven.id, change)
+  const edit: EditOven = change => changeOven(oven.id, change)
   return (
     <div className="px-4 py-5 md:px-8">
       <header className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
@@ -45,9 +50,9 @@ function LoadedOven({ id, shop }: { id: string; shop: Workshop }) {
         </p>
         <ViewChoice views={VIEWS} view={view} onView={setView} />
       </header>
-      {view === 'oven' && <OvenFields oven={oven} shop={shop} edit={edit} />}
-      {view === 'correction' && <CorrectionView oven={oven} shop={shop} edit={edit} />}
-      {view === 'logs' && <LogsView oven={oven} shop={shop} edit={edit} />}
+      {view === 'oven' && <OvenFields oven={oven} edit={edit} />}
+      {view === 'correction' && <CorrectionView oven={oven} edit={edit} />}
+      {view === 'logs' && <LogsView oven={oven} edit={edit} />}
     </div>
   )
 }

@@ -1,11 +1,13 @@
 import { useState } from 'react'
-import type { OvenEvidence } from '../../core/record/oven-schema'
-import type { Workshop } from '../../core/record/schemas'
+import type { OvenEvidence } from '../../core/oven/evidence'
+import { BOUNDS } from '../../core/shop/bounds'
 import { QuantityField } from '../../ui/QuantityField'
 import { newId } from '../batch/edit'
+import { useShopNow } from '../shop-context'
 
 /** A pair of readings: a better thermometer beside the oven's own. */
-export function SensorForm({ shop, onAdd }: { shop: Workshop; onAdd: (item: OvenEvidence) => void }) {
+export function SensorForm({ onAdd }: { onAdd: (item: OvenEvidence) => void }) {
+  const shop = useShopNow()
   const [shown, setShown] = useState<number | null>(null)
   const [other, setOther] = useState<number | null>(null)
   const [sdK, setSdK] = useState(2)
@@ -22,16 +24,14 @@ export function SensorForm({ shop, onAdd }: { shop: Workshop; onAdd: (item: Oven
           label="The display shows"
           dimension="temperature"
           value={shown ?? start}
-          min={50}
-          max={1300}
+          {...BOUNDS.displayC}
           onCommit={setShown}
         />
         <QuantityField
           label="The other shows"
           dimension="temperature"
           value={other ?? start}
-          min={50}
-          max={1300}
+          {...BOUNDS.displayC}
           onCommit={setOther}
         />
       </div>

@@ -1,13 +1,16 @@
 import { useState } from 'react'
-import { parseSurvey } from '../../core/oven/survey-text'
-import type { Oven, OvenEvidence } from '../../core/record/oven-schema'
-import type { Workshop } from '../../core/record/schemas'
+import { parseSurvey } from '../../core/files/survey-text'
+import type { OvenEvidence } from '../../core/oven/evidence'
+import { BOUNDS } from '../../core/shop/bounds'
+import type { Oven } from '../../core/shop/oven'
 import { QuantityField } from '../../ui/QuantityField'
+import { useSay } from '../../ui/Units'
+import { problemWords } from '../../words/problems'
 import { newId } from '../batch/edit'
+import { useShopNow } from '../shop-context'
 
 interface Props {
   readonly oven: Oven
-  readonly shop: Workshop
   readonly onAdd: (item: OvenEvidence) => void
 }
 
@@ -16,13 +19,15 @@ const ROWS = ['near the door', 'in the middle', 'at the back'] as const
 const SURVEY_SD_K = 2
 
 /** Nine readings over the rack, or as many as there are: rows from door to back, columns from left to right. */
-export function SurveyForm({ oven, shop, onAdd }: Props) {
+export function SurveyForm({ oven, onAdd }: Props) {
+  const say = useSay()
+  const shop = useShopNow()
   const [setC, setSetC] = useState(1060)
   const [text, setText] = useState<string[]>(['', '', ''])
   const [trouble, setTrouble] = useState<string | null>(null)
   const add = () => {
     const read = parseSurvey(text, oven.chamberMm, shop.units)
-    if (!read.ok) return setTrouble(read.problems[0]?.message ?? '')
+    if (!read.ok) return setTrouble(read.problems.map(found => problemWords(found, say)).join(' '))
     onAdd({
       id: newId(),
       kind: 'survey',
@@ -46,8 +51,7 @@ export function SurveyForm({ oven, shop, onAdd }: Props) {
         label="Set to, and shown"
         dimension="temperature"
         value={setC}
-        min={100}
-        max={1300}
+        {...BOUNDS.ovenSetC}
         onCommit={setSetC}
       />
       {ROWS.map((row, i) => (

@@ -1,11 +1,10 @@
-import type { Oven } from '../../core/record/oven-schema'
-import type { Workshop } from '../../core/record/schemas'
+import type { Saving } from '../../core/codes/result'
+import type { Oven } from '../../core/shop/oven'
 
-export type EditOven = (change: (oven: Oven) => Oven) => void
+export type EditOven = (change: (oven: Oven) => Oven) => Promise<Saving>
 
 /** What every view of an oven gets. */
 export interface OvenProps {
   readonly oven: Oven
-  readonly shop: Workshop
   readonly edit: EditOven
 }

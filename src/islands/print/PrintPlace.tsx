@@ -1,25 +1,33 @@
 import type { Cut } from '../../core/foil/check-layout'
-import { keyIn } from '../../core/oven/as-keyed'
+import { programmeOf } from '../../core/job/heat-load'
+import { loadsOf, temperLoadsOf } from '../../core/job/loads'
+import { ovenOf, temperingOvenOf } from '../../core/job/ovens'
+import { bladesOf } from '../../core/job/tray'
 import { AMBIENT_C } from '../../core/oven/chamber'
 import { correctionAt, keyedC } from '../../core/oven/correction'
-import { programmeOf } from '../../core/plan/heat-load'
-import { loadsOf, piecesOf, temperLoadsOf } from '../../core/plan/tray'
-import { foilMarkLine } from '../../core/plan/words'
-import { ovenOf, temperingOvenOf } from '../../core/record/oven-record'
-import type { Batch, Workshop } from '../../core/record/schemas'
+import { keyIn } from '../../core/oven/keyed-programme'
+import type { Batch } from '../../core/shop/batch'
+import type { Oven } from '../../core/shop/oven'
 import { formatBoth, formatDifference, formatQuantity } from '../../core/units/quantity'
 import { useBatch } from '../../store/hooks'
 import { RollDrawing } from '../../ui/foil/RollDrawing'
+import { Problems } from '../../ui/Problems'
 import { QrCode } from '../../ui/QrCode'
+import { marksOf } from '../../words/lists'
 import { KeyedTable } from '../batch/benches/heat/KeyedTable'
 import { useWrap } from '../batch/use-wrap'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 
 export default function PrintPlace({ batchId }: { batchId: string }) {
-  return <Place>{shop => <Loaded batchId={batchId} shop={shop} />}</Place>
+  return (
+    <Place>
+      <Loaded batchId={batchId} />
+    </Place>
+  )
 }
 
-function Loaded({ batchId, shop }: { batchId: string; shop: Workshop }) {
+function Loaded({ batchId }: { batchId: string }) {
   const batch = useBatch(batchId)
   if (batch === undefined) return <p className="p-8">Reading …</p>
   if (!batch) return <p className="p-8">There is no such batch in this browser.</p>
@@ -33,15 +41,31 @@ function Loaded({ batchId, shop }: { batchId: string; shop: Workshop }) {
           Back to the bench
         </a>
       </div>
-      <ProgrammeSheet batch={batch} shop={shop} />
-      <CutList batch={batch} shop={shop} />
-      <Labels batch={batch} shop={shop} />
+      <ProgrammePart batch={batch} />
+      <CutList batch={batch} />
+      <Labels batch={batch} />
     </div>
   )
 }
 
-function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
+/** The programme sheet, or why there is none: nothing is printed that is keyed into another oven. */
+function ProgrammePart({ batch }: { batch: Batch }) {
+  const shop = useShopNow()
   const oven = ovenOf(shop, batch)
+  const tempering = temperingOvenOf(shop, batch)
+  const problems = [oven, tempering].flatMap(found => (found.ok ? [] : found.problems))
+  return oven.ok && tempering.ok ? (
+    <ProgrammeSheet batch={batch} oven={oven.value} tempering={tempering.value} />
+  ) : (
+    <section className="print-page">
+      <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
+      <Problems of={problems.slice(0, 1)} />
+    </section>
+  )
+}
+
+function ProgrammeSheet({ batch, oven, tempering }: { batch: Batch; oven: Oven; tempering: Oven }) {
+  const shop = useShopNow()
   return (
     <section className="print-page">
       <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
@@ -56,14 +80,10 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
         return (
           <div key={load.austenitizeC} className="keep-together mb-5">
             <h2 className="text-[17px]">
-              Load {i + 1}: {foilMarkLine(load.pieces.map(p => p.mark))},{' '}
+              Load {i + 1}: {marksOf(load.blades.map(b => b.mark))},{' '}
               {load.entryC <= AMBIENT_C ? 'in cold' : `in at ${formatBoth(keyedC(oven, load.entryC), shop.units)}`}
             </h2>
-            {keyed.ok ? (
-              <KeyedTable steps={keyed.value} oven={oven} shop={shop} />
-            ) : (
-              <p className="text-bad">{keyed.problems[0]?.message}</p>
-            )}
+            {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} className="" />}
             <p className="mt-1">
               Soak:{' '}
               {load.groups
@@ -73,8 +93,8 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
             </p>
             <p className="mt-1">
               Pull order:{' '}
-              {load.pieces
-                .map(p => `${p.mark} (${formatQuantity(p.blade.thicknessMm, 'length', shop.units)})`)
+              {load.blades
+                .map(b => `${b.mark} (${formatQuantity(b.line.thicknessMm, 'length', shop.units)})`)
                 .join(', ')}
             </p>
           </div>
@@ -95,11 +115,9 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
           {temperLoadsOf(batch).map((load, i) => (
             <tr key={i}>
               <td>
-                Temper {load.round}, {foilMarkLine(load.pieces.map(p => p.mark))}
+                Temper {load.round}, {marksOf(load.blades.map(b => b.mark))}
               </td>
-              <td className="font-semibold">
-                {formatBoth(keyedC(temperingOvenOf(shop, batch), load.atC), shop.units)}
-              </td>
+              <td className="font-semibold">{formatBoth(keyedC(tempering, load.atC), shop.units)}</td>
               <td>{formatQuantity(load.holdMin, 'duration', shop.units)}, then cool to room</td>
             </tr>
           ))}
@@ -113,8 +131,9 @@ function ProgrammeSheet({ batch, shop }: { batch: Batch; shop: Workshop }) {
   )
 }
 
-function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
-  const { answer, foil, laid } = useWrap(batch, shop)
+function CutList({ batch }: { batch: Batch }) {
+  const shop = useShopNow()
+  const { answer, foil, laid } = useWrap(batch)
   if (!answer?.ok || !laid) return null
   const mm = (value: number) => formatQuantity(value, 'length', shop.units)
   const plan = answer.value
@@ -146,7 +165,7 @@ function CutList({ batch, shop }: { batch: Batch; shop: Workshop }) {
         <tbody>
           {plan.pieces.map((piece, i) => (
             <tr key={i}>
-              <td>{batch.blades[i]?.mark}</td>
+              <td>{batch.lines[i]?.mark}</td>
               <td>
                 {mm(piece.lengthMm)} × {mm(piece.widthMm)}
               </td>
@@ -184,25 +203,28 @@ function ShearOrder({
   )
 }
 
-function Labels({ batch, shop }: { batch: Batch; shop: Workshop }) {
+function Labels({ batch }: { batch: Batch }) {
+  const shop = useShopNow()
   return (
     <section className="print-page">
       <h1 className="mt-6 mb-3 text-[24px] print:mt-0">{batch.name}: packet labels</h1>
       <ul className="grid grid-cols-3">
-        {piecesOf(batch).map(({ mark, blade, group }) => (
-          <li key={mark} className="keep-together -mt-px -ml-px h-[34mm] border border-dashed border-rule-strong p-2">
+        {bladesOf(batch).map(({ id, mark, serial, line, group }) => (
+          <li key={id} className="keep-together -mt-px -ml-px h-[34mm] border border-dashed border-rule-strong p-2">
             <QrCode
-              text={`${location.origin}/blade/${batch.id}/${encodeURIComponent(mark)}`}
+              text={`${location.origin}/blade/${id}`}
               label={`Code that opens ${mark}`}
               className="float-right h-[28mm] w-[28mm]"
             />
             <p className="figure text-[30px]">{mark}</p>
             <p className="font-semibold">{group.gradeName}</p>
             <p className="text-[12px]">
-              {formatQuantity(blade.thicknessMm, 'length', shop.units)};{' '}
+              {formatQuantity(line.thicknessMm, 'length', shop.units)};{' '}
               {formatBoth(group.route.austenitizeC, shop.units)}, {Math.round(group.route.soakMin)} min
             </p>
-            <p className="text-[12px] text-ink-2">{batch.name}</p>
+            <p className="text-[12px] text-ink-2">
+              {serial} · {batch.name}
+            </p>
           </li>
         ))}
       </ul>

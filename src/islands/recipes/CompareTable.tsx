@@ -1,9 +1,11 @@
 import { X } from 'lucide-react'
 import { type ComparedRoute, ovenHours } from '../../core/steel/compare-routes'
-import { toughnessTendency } from '../../core/steel/rank'
+import { toughnessTendency } from '../../core/steel/toughness'
 import { formatBoth, formatQuantity, type System } from '../../core/units/quantity'
+import { useSay } from '../../ui/Units'
 import { Working } from '../../ui/Working'
-import { band95, hrcText, percentText } from '../batch/benches/bench-props'
+import { cautionWords } from '../../words/cautions'
+import { bandText, hrcText, percentText } from '../../words/speaker'
 import type { DraftRoute } from './recipe-edit'
 
 interface Props {
@@ -17,6 +19,7 @@ interface Props {
 
 /** Up to three routes side by side: what each gives, and what each costs. */
 export function CompareTable({ drafts, compared, activeKey, system, onActive, onRemove }: Props) {
+  const say = useSay()
   const t = (c: number) => formatBoth(c, system)
   const rows: readonly (readonly [label: string, cell: (route: ComparedRoute) => React.ReactNode])[] = [
     ['Soak', r => `${t(r.route.austenitizeC)}, ${Math.round(r.route.soakMin)} min`],
@@ -34,14 +37,14 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       r => (
         <>
           <span className="figure text-[30px]">{hrcText(r.prediction.finalHrc.mean)}</span>{' '}
-          {band95(r.prediction.finalHrc.sd)} <Working of={`Hardness of ${r.name}`} lines={r.prediction.working} />
+          {bandText(r.prediction.finalHrc.sd)} <Working of={`Hardness of ${r.name}`} lines={r.prediction.working} />
         </>
       ),
     ],
     [
       'Chart alone',
       r =>
-        r.prediction.shop ? `${hrcText(r.prediction.chartHrc.mean)} ${band95(r.prediction.chartHrc.sd)}` : 'the same',
+        r.prediction.shop ? `${hrcText(r.prediction.chartHrc.mean)} ${bandText(r.prediction.chartHrc.sd)}` : 'the same',
     ],
     ['Soft austenite', r => percentText(r.prediction.retainedAustenite.final)],
     [
@@ -52,7 +55,16 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
     ['Knocks, 0 to 10', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
     ['Oven time', r => `${ovenHours(r.route).toFixed(1)} h`],
     ...(compared.some(r => r.prediction.cautions.length > 0)
-      ? [['Mind', (r: ComparedRoute) => r.prediction.cautions[0]?.message ?? 'nothing'] as const]
+      ? [
+          [
+            'Mind',
+            (r: ComparedRoute) =>
+              r.prediction.cautions
+                .slice(0, 1)
+                .map(one => cautionWords(one, say))
+                .join() || 'nothing',
+          ] as const,
+        ]
       : []),
   ]
   return (

@@ -1,8 +1,9 @@
-import { ovenOf } from '../../core/record/oven-record'
-import { BOUNDS, type Workshop } from '../../core/record/schemas'
+import { usualOvenOf } from '../../core/job/ovens'
+import { BOUNDS } from '../../core/shop/bounds'
 import { SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { COLD_WAYS, coldFor, wayOf } from '../batch/benches/RouteFields'
+import { useShopNow } from '../shop-context'
 import type { DraftRoute, RecipeRoute } from './recipe-edit'
 
 const STARTS = [
@@ -13,12 +14,12 @@ const STARTS = [
 
 interface Props {
   readonly draft: DraftRoute
-  readonly shop: Workshop
   readonly onRoute: (route: RecipeRoute) => void
 }
 
 /** The chosen point in exact fields: what the map does not vary. */
-export function MapRouteFields({ draft, shop, onRoute }: Props) {
+export function MapRouteFields({ draft, onRoute }: Props) {
+  const shop = useShopNow()
   const { route } = draft
   const [temper] = route.tempers
   const setTempers = (part: Partial<RecipeRoute['tempers'][number]>) =>
@@ -30,7 +31,7 @@ export function MapRouteFields({ draft, shop, onRoute }: Props) {
         dimension="temperature"
         value={route.austenitizeC}
         min={BOUNDS.austenitizeC.min}
-        max={ovenOf(shop).maxC}
+        max={Math.min(BOUNDS.austenitizeC.max, usualOvenOf(shop).maxC)}
         onCommit={austenitizeC => onRoute({ ...route, austenitizeC })}
       />
       <QuantityField

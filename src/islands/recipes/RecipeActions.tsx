@@ -1,31 +1,39 @@
-import { useId, useState } from 'react'
+import { useId } from 'react'
 import { toast } from 'sonner'
-import type { Recipe, Workshop } from '../../core/record/schemas'
+import { LONGEST } from '../../core/shop/bounds'
+import type { Recipe } from '../../core/shop/recipe'
 import { routeChanges } from '../../core/steel/compare-routes'
 import { temperFor, withTemperC } from '../../core/steel/suggest'
 import type { Grade } from '../../data/grades'
 import { ago } from '../../ui/dates'
+import { useKeptText } from '../../ui/kept-text'
+import { useSay } from '../../ui/Units'
+import { routeChangeWords } from '../../words/steels'
+import { useShopNow } from '../shop-context'
 import type { DraftRoute } from './recipe-edit'
 import { duplicateRecipe, latestOf, planBatch, type RecipeRoute, saveVersion, setRetired } from './recipe-edit'
 
 interface Props {
   readonly recipe: Recipe
   readonly grade: Grade
-  readonly shop: Workshop
   readonly drafts: readonly DraftRoute[]
   readonly active: DraftRoute
   readonly onAdd: (label: string, route: RecipeRoute) => void
 }
 
 /** What can be done with the point: a new version with its reason, another route beside it, a batch, a card. */
-export function RecipeActions({ recipe, grade, shop, drafts, active, onAdd }: Props) {
+export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
+  const say = useSay()
+  const shop = useShopNow()
   const whyId = useId()
-  const [why, setWhy] = useState('')
+  const { text: why, set: setWhy } = useKeptText(`why of ${recipe.id}`)
   const latest = latestOf(recipe)
-  const changes = routeChanges(latest.route, active.route)
+  const changes = routeChangeWords(routeChanges(latest.route, active.route), say)
   const save = async () => {
     const said = [changes, why.trim()].filter(Boolean).join(': ')
-    if (await saveVersion(recipe, active.route, said)) toast(`Saved as version ${latest.number + 1}`)
+    if (!(await saveVersion(recipe, active.route, said)).saved) return
+    setWhy('')
+    toast(`Saved as version ${latest.number + 1}`)
   }
   const duplicate = async () => {
     const id = await duplicateRecipe(recipe, active.route)
@@ -43,7 +51,7 @@ export function RecipeActions({ recipe, grade, shop, drafts, active, onAdd }: Pr
             <input
               id={whyId}
               className="field"
-              maxLength={600}
+              maxLength={LONGEST.why}
               placeholder="came out half a point soft"
               value={why}
               onChange={event => setWhy(event.target.value)}

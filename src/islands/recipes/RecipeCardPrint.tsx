@@ -1,5 +1,5 @@
 import { foilFor } from '../../core/foil/foil-type'
-import type { Recipe, Workshop } from '../../core/record/schemas'
+import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
 import { suggestSoakMin } from '../../core/steel/suggest'
@@ -7,30 +7,41 @@ import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { useRecipe } from '../../store/hooks'
 import { format } from '../../ui/dates'
+import { useSay } from '../../ui/Units'
+import { cautionWords } from '../../words/cautions'
+import { coldWhyWords } from '../../words/marked'
+import { problemWords } from '../../words/problems'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { useExperience } from '../use-shop-fit'
 import { latestOf } from './recipe-edit'
 
 export default function RecipeCardPrint({ id }: { id: string }) {
-  return <Place>{shop => <Loaded id={id} shop={shop} />}</Place>
+  return (
+    <Place>
+      <Loaded id={id} />
+    </Place>
+  )
 }
 
-function Loaded({ id, shop }: { id: string; shop: Workshop }) {
+function Loaded({ id }: { id: string }) {
   const recipe = useRecipe(id)
   const grade = recipe && gradeOf(recipe)
   if (recipe === undefined) return <p className="p-8">Reading …</p>
   if (!recipe || !grade) return <p className="p-8">There is no such recipe in this browser.</p>
-  return <Card recipe={recipe} grade={grade} shop={shop} />
+  return <Card recipe={recipe} grade={grade} />
 }
 
 /** Thicknesses a card gives the soak for, mm. */
 const THICKNESSES_MM = [2, 3, 4, 5]
 
 /** One page to pin above the oven: the route in both scales, soak by thickness, what it should read, and why. */
-function Card({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Workshop }) {
+function Card({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
+  const say = useSay()
+  const shop = useShopNow()
   const latest = latestOf(recipe)
   const { route } = latest
-  const p = predict(grade, route, useExperience(shop))
+  const p = predict(grade, route, useExperience())
   const both = (c: number) => formatBoth(c, shop.units)
   const time = (min: number) => formatQuantity(min, 'duration', shop.units)
   const foil = foilFor(route.austenitizeC)
@@ -41,7 +52,7 @@ function Card({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Wor
     [
       'Quench',
       'plates, clamped at once',
-      `800 to 500 °C within ${grade.quench.slowest800to500S} s; reads ${band(p.hrc.asQuenched)}`,
+      `${say.bare(800)} to ${say.t(500)} within ${grade.quench.slowest800to500S} s; reads ${band(p.hrc.asQuenched)}`,
     ],
     ...(route.cold
       ? [
@@ -122,9 +133,13 @@ function Card({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Wor
         <section>
           <h2 className="text-[16px]">To know</h2>
           <ul className="list-disc space-y-1 pl-5 text-[13.5px]">
-            <li>{foil.ok ? `Foil type ${foil.value.name}.` : foil.problems[0]?.message}</li>
             <li>
-              Cold: {grade.cold.advice}. {grade.cold.why}
+              {foil.ok
+                ? `Foil type ${foil.value.name}.`
+                : foil.problems.map(found => problemWords(found, say)).join(' ')}
+            </li>
+            <li>
+              Cold: {grade.cold.advice}. {coldWhyWords(grade, say)}
             </li>
             <li>
               {Math.round(p.retainedAustenite.final * 100)} % soft austenite, {p.austenite.Cr.toFixed(1)} % chromium in
@@ -132,7 +147,7 @@ function Card({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Wor
             </li>
             <li>Grinding must stay below {both(route.tempers.at(-1)?.atC ?? 150)}.</li>
             {p.cautions.map(c => (
-              <li key={c.code}>{c.message}</li>
+              <li key={c.code}>{cautionWords(c, say)}</li>
             ))}
           </ul>
         </section>

@@ -1,5 +1,5 @@
 import { startTransition, useMemo, useState } from 'react'
-import type { Recipe, Workshop } from '../../core/record/schemas'
+import type { Recipe } from '../../core/shop/recipe'
 import { whyDifferent } from '../../core/steel/compare-routes'
 import { gradeOf } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
@@ -7,9 +7,12 @@ import { withTemperC } from '../../core/steel/suggest'
 import type { Grade } from '../../data/grades'
 import { useRecipe } from '../../store/hooks'
 import { ago } from '../../ui/dates'
+import { Problems } from '../../ui/Problems'
 import { RecipeMap } from '../../ui/recipe-map/RecipeMap'
+import { differenceWords } from '../../words/steels'
 import { mapLimits } from '../map-limits'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { useRecipeMap } from '../use-recipe-map'
 import { useExperience } from '../use-shop-fit'
 import { CompareTable } from './CompareTable'
@@ -19,10 +22,14 @@ import { RecipeHeatLine } from './RecipeHeatLine'
 import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
 
 export default function RecipePlace({ id }: { id: string }) {
-  return <Place>{shop => <Loaded id={id} shop={shop} />}</Place>
+  return (
+    <Place>
+      <Loaded id={id} />
+    </Place>
+  )
 }
 
-function Loaded({ id, shop }: { id: string; shop: Workshop }) {
+function Loaded({ id }: { id: string }) {
   const recipe = useRecipe(id)
   if (recipe === undefined) return <div className="min-h-[236px] bg-soot" />
   const grade = recipe && gradeOf(recipe)
@@ -36,21 +43,22 @@ function Loaded({ id, shop }: { id: string; shop: Workshop }) {
         </a>
       </div>
     )
-  return <RecipeView key={recipe.versions.length} recipe={recipe} grade={grade} shop={shop} />
+  return <RecipeView key={recipe.versions.length} recipe={recipe} grade={grade} />
 }
 
 const KEYS = ['A', 'B', 'C'] as const
 const MAP_HEIGHT = 392
 
 /** A recipe as a point on its map, up to two other routes beside it, and the Heat Line of the one that is moved. */
-function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; shop: Workshop }) {
+function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
+  const shop = useShopNow()
   const latest = latestOf(recipe)
   const [drafts, setDrafts] = useState<readonly DraftRoute[]>([
     { key: 'A', label: `version ${latest.number}`, route: latest.route },
   ])
   const [activeKey, setActiveKey] = useState('A')
   const active = drafts.find(d => d.key === activeKey) ?? (drafts[0] as DraftRoute)
-  const experience = useExperience(shop)
+  const experience = useExperience()
   const map = useRecipeMap(grade, active.route, experience)
   const compared = useMemo(
     () => drafts.map(d => ({ name: d.key, route: d.route, prediction: predict(grade, d.route, experience) })),
@@ -83,7 +91,7 @@ function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; sho
             HRC
           </p>
         </header>
-        <RecipeHeatLine route={active.route} grade={grade} shop={shop} />
+        <RecipeHeatLine route={active.route} grade={grade} />
       </div>
       <section
         aria-label="Recipe map"
@@ -113,14 +121,16 @@ function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; sho
                 height={MAP_HEIGHT}
                 onMove={(key, austenitizeC, temperC) => {
                   const moved = drafts.find(d => d.key === key)
-                  if (moved) setRoute(key, withTemperC({ ...moved.route, austenitizeC }, temperC) as RecipeRoute)
+                  if (moved) setRoute(key, withTemperC({ ...moved.route, austenitizeC }, temperC))
                 }}
               />
             ) : (
-              <p className="pt-10 text-center text-ink-2">{map ? map.problems[0]?.message : 'Drawing the map …'}</p>
+              <div className="pt-10 text-center text-ink-2">
+                {map ? <Problems of={map.problems} /> : 'Drawing the map …'}
+              </div>
             )}
           </div>
-          <MapRouteFields draft={active} shop={shop} onRoute={route => setRoute(active.key, route)} />
+          <MapRouteFields draft={active} onRoute={route => setRoute(active.key, route)} />
         </div>
         <div className="min-w-0">
           <CompareTable
@@ -134,10 +144,12 @@ function RecipeView({ recipe, grade, shop }: { recipe: Recipe; grade: Grade; sho
           {first &&
             others.map(other => (
               <p key={other.name} className="mt-2 text-[13px]">
-                {whyDifferent(first, other).join(' ')}
+                {whyDifferent(first, other)
+                  .map(one => differenceWords(one, first.name, other.name))
+                  .join(' ')}
               </p>
             ))}
-          <RecipeActions recipe={recipe} grade={grade} shop={shop} drafts={drafts} active={active} onAdd={add} />
+          <RecipeActions recipe={recipe} grade={grade} drafts={drafts} active={active} onAdd={add} />
         </div>
       </section>
     </>

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Recipe, Workshop } from '../../core/record/schemas'
+import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf, gradesWith } from '../../core/steel/grades'
 import { predict, type ShopExperience } from '../../core/steel/predict'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
@@ -8,17 +8,22 @@ import { ago } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { Working } from '../../ui/Working'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { useExperience } from '../use-shop-fit'
 import { latestOf, newRecipe, planBatch, setRetired } from './recipe-edit'
 
 export default function RecipesPlace() {
-  return <Place>{shop => <Recipes shop={shop} />}</Place>
+  return (
+    <Place>
+      <Recipes />
+    </Place>
+  )
 }
 
 /** A grade's saved routes with their versions: what changed, and why. */
-function Recipes({ shop }: { shop: Workshop }) {
+function Recipes() {
   const recipes = useRecipes()
-  const experience = useExperience(shop)
+  const experience = useExperience()
   if (!recipes) return <p className="p-6 text-ink-2">Reading …</p>
   const shown = [...recipes].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name))
   return (
@@ -28,7 +33,7 @@ function Recipes({ shop }: { shop: Workshop }) {
           <h1 className="text-[26px]">Recipes</h1>
           <p className="text-ink-2">Saved routes, each a point on its recipe map. Open one to move it or compare it.</p>
         </div>
-        <NewRecipe shop={shop} />
+        <NewRecipe />
       </header>
       {shown.length === 0 && (
         <p className="border border-dashed border-rule-strong p-6">
@@ -37,18 +42,19 @@ function Recipes({ shop }: { shop: Workshop }) {
       )}
       <ul className="grid gap-x-10 lg:grid-cols-2">
         {shown.map(recipe => (
-          <RecipeCard key={recipe.id} recipe={recipe} shop={shop} experience={experience} />
+          <RecipeCard key={recipe.id} recipe={recipe} experience={experience} />
         ))}
       </ul>
     </div>
   )
 }
 
-function NewRecipe({ shop }: { shop: Workshop }) {
+function NewRecipe() {
+  const shop = useShopNow()
   const grades = gradesWith(useOwnGrades() ?? [])
-  const [name, setName] = useState(grades[0]?.name ?? '')
+  const [gradeId, setGradeId] = useState(grades[0]?.id ?? '')
   const begin = async () => {
-    const grade = grades.find(g => g.name === name)
+    const grade = grades.find(g => g.id === gradeId)
     const id = grade && (await newRecipe(grade, shop))
     if (id) location.href = `/recipe/${id}`
   }
@@ -57,9 +63,9 @@ function NewRecipe({ shop }: { shop: Workshop }) {
       <div className="w-56">
         <SelectField
           label="Steel of a new recipe"
-          value={name}
-          options={grades.map(g => [g.name, g.alsoNamed[1] ? `${g.name} (${g.alsoNamed[1]})` : g.name] as const)}
-          onCommit={setName}
+          value={gradeId}
+          options={grades.map(g => [g.id, g.alsoNamed[1] ? `${g.name} (${g.alsoNamed[1]})` : g.name] as const)}
+          onCommit={setGradeId}
         />
       </div>
       <button type="button" className="btn btn-ember" onClick={() => void begin()}>
@@ -71,11 +77,11 @@ function NewRecipe({ shop }: { shop: Workshop }) {
 
 interface CardProps {
   readonly recipe: Recipe
-  readonly shop: Workshop
   readonly experience: ShopExperience | null
 }
 
-function RecipeCard({ recipe, shop, experience }: CardProps) {
+function RecipeCard({ recipe, experience }: CardProps) {
+  const shop = useShopNow()
   const latest = latestOf(recipe)
   const grade = gradeOf(recipe)
   const { route } = latest

@@ -1,7 +1,10 @@
 import { toast } from 'sonner'
-import { coldToC, newBatch } from '../../core/record/defaults'
-import { ovenOf } from '../../core/record/oven-record'
-import type { BatchGroup, Recipe, Workshop } from '../../core/record/schemas'
+import type { Saving } from '../../core/codes/result'
+import { ASSUMED_THICKNESS_MM, coldToC, newBatch } from '../../core/job/new-batch'
+import { usualOvenOf } from '../../core/job/ovens'
+import { LONGEST } from '../../core/shop/bounds'
+import type { Recipe } from '../../core/shop/recipe'
+import type { Workshop } from '../../core/shop/workshop'
 import { gradeOf, planFor } from '../../core/steel/grades'
 import { suggestRoute, usualTargetOf } from '../../core/steel/suggest'
 import type { Grade } from '../../data/grades'
@@ -22,7 +25,7 @@ export interface DraftRoute {
 export const latestOf = (recipe: Recipe) => recipe.versions.at(-1) as Recipe['versions'][number]
 
 /** Adds a version with what changed and why. */
-export const saveVersion = (recipe: Recipe, route: RecipeRoute, why: string): Promise<boolean> =>
+export const saveVersion = (recipe: Recipe, route: RecipeRoute, why: string): Promise<Saving> =>
   putRecipe({
     ...recipe,
     versions: [...recipe.versions, { number: latestOf(recipe).number + 1, at: new Date().toISOString(), route, why }],
@@ -34,34 +37,38 @@ export async function duplicateRecipe(recipe: Recipe, route: RecipeRoute): Promi
   const made: Recipe = {
     ...recipe,
     id,
-    name: `${recipe.name}, a second way`.slice(0, 80),
+    name: `${recipe.name}, a second way`.slice(0, LONGEST.recipeName),
     retired: false,
     versions: [{ number: 1, at: new Date().toISOString(), route, why: `From ${recipe.name}.` }],
   }
-  return (await putRecipe(made)) ? id : null
+  return (await putRecipe(made)).saved ? id : null
 }
 
 /** A first recipe for a grade: the suggested route for its usual target and this shop. */
 export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | null> {
   const target = usualTargetOf(grade)
-  const route = suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: ovenOf(shop).maxC, thicknessMm: 2.5 })
+  const route = suggestRoute(grade, target, {
+    coldToC: coldToC(shop),
+    ovenMaxC: usualOvenOf(shop).maxC,
+    thicknessMm: ASSUMED_THICKNESS_MM,
+  })
   const id = newId()
   const made: Recipe = {
     id,
     name: `${grade.name}, new`,
-    ...(planFor(grade) as Pick<BatchGroup, 'gradeName' | 'sheet'>),
+    ...planFor(grade),
     target,
     retired: false,
     versions: [
       {
         number: 1,
         at: new Date().toISOString(),
-        route: { ...route, tempers: [...route.tempers] },
+        route,
         why: 'Suggested for the grade’s usual target and this shop.',
       },
     ],
   }
-  return (await putRecipe(made)) ? id : null
+  return (await putRecipe(made)).saved ? id : null
 }
 
 /** Begins a batch by a recipe's route and goes there. */
@@ -72,7 +79,7 @@ export async function planBatch(recipe: Recipe, route: RecipeRoute, shop: Worksh
   const [group] = batch.groups
   if (
     group &&
-    (await addBatch({ ...batch, groups: [{ ...group, route, target: recipe.target, recipeId: recipe.id }] }))
+    (await addBatch({ ...batch, groups: [{ ...group, route, target: recipe.target, recipeId: recipe.id }] })).saved
   )
     location.href = `/batch/${batch.id}/prepare`
 }

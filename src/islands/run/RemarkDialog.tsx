@@ -1,19 +1,22 @@
 import { Dialog } from 'radix-ui'
-import { useState } from 'react'
+import { LONGEST } from '../../core/shop/bounds'
+import { useKeptText } from '../../ui/kept-text'
 
 /** A remark for the log, while the clocks go on. */
 export function RemarkDialog({
+  runId,
   open,
   onClose,
   onRemark,
 }: {
+  runId: string
   open: boolean
   onClose: () => void
   onRemark: (text: string) => void
 }) {
-  const [text, setText] = useState('')
+  const { text, set: setText } = useKeptText(`remark ${runId}`)
   const keep = () => {
-    if (text.trim()) onRemark(text.trim().slice(0, 1000))
+    if (text.trim()) onRemark(text.trim())
     setText('')
     onClose()
   }
@@ -36,7 +39,7 @@ export function RemarkDialog({
             <input
               aria-label="Remark"
               className="min-h-[72px] flex-1 border-2 border-bone-2 bg-soot px-4 text-[22px]"
-              maxLength={1000}
+              maxLength={LONGEST.remark}
               value={text}
               onChange={event => setText(event.target.value)}
             />

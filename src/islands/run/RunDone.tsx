@@ -1,9 +1,11 @@
-import { runStateAt } from '../../core/plan/run-state'
-import type { TemperLoad } from '../../core/plan/tray'
-import { foilMarkLine } from '../../core/plan/words'
-import type { Batch, Run } from '../../core/record/schemas'
+import type { TemperLoad } from '../../core/job/loads'
+import { runStateAt } from '../../core/job/run-state'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
 import { formatBoth } from '../../core/units/quantity'
 import { useSystem } from '../../ui/Units'
+import { marksOf } from '../../words/lists'
+import { stepWords } from '../../words/run'
 import { clockText } from './clock-text'
 
 interface Props {
@@ -31,7 +33,7 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
             Temper {waiting[0].round} alone
             <small>
               {waiting
-                .map(load => `${foilMarkLine(load.pieces.map(p => p.mark))} at ${formatBoth(load.atC, system)}`)
+                .map(load => `${marksOf(load.blades.map(b => b.mark))} at ${formatBoth(load.atC, system)}`)
                 .join('; ')}
             </small>
           </button>
@@ -45,7 +47,7 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
         {confirmed.map(({ step, atS }) => (
           <li key={step.id} className="grid grid-cols-[90px_1fr] border-t border-soot-rule py-1.5">
             <span className="text-bone-2">{clockText(atS)}</span>
-            <span>{step.action}</span>
+            <span>{stepWords(step, batch, system).action}</span>
           </li>
         ))}
         {remarks.map((event, i) => (

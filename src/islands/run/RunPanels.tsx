@@ -1,5 +1,5 @@
-import type { RunState } from '../../core/plan/run-state'
-import type { Workshop } from '../../core/record/schemas'
+import type { RunState } from '../../core/job/run-state'
+import type { Workshop } from '../../core/shop/workshop'
 import { formatNumber, formatQuantity, shownUnitLabel } from '../../core/units/quantity'
 import { figureColour } from '../../ui/heatline/colour'
 import { clockText } from './clock-text'
@@ -42,8 +42,17 @@ export function Temperature({
 }
 
 /** How long until the one action, and what comes after it. */
-export function TimeLeft({ state, ovenWaitS }: { state: RunState; ovenWaitS: number | null }) {
-  const { remainingS, ready, next, step } = state
+export function TimeLeft({
+  state,
+  ovenWaitS,
+  next,
+}: {
+  state: RunState
+  ovenWaitS: number | null
+  /** What comes after the present step. */
+  next: string
+}) {
+  const { remainingS, ready, step } = state
   const says =
     remainingS !== null
       ? remainingS > 0
@@ -70,7 +79,7 @@ export function TimeLeft({ state, ovenWaitS }: { state: RunState; ovenWaitS: num
       </div>
       <div>
         <p className="text-[20px] text-bone-2">Then</p>
-        <p className="text-[26px] font-semibold">{next ? next.title : 'the run is over'}</p>
+        <p className="text-[26px] font-semibold">{next}</p>
       </div>
     </div>
   )

@@ -1,28 +1,43 @@
 import { useState } from 'react'
-import { buildRunSteps, buildTemperRun } from '../../core/plan/run-steps'
-import { tempersWaiting } from '../../core/plan/tempers-done'
-import { bladesOf, countOf, steelKgOf } from '../../core/plan/tray'
-import type { Batch, Run, RunStep, Workshop } from '../../core/record/schemas'
+import { type AirRefused, caution } from '../../core/codes/caution'
+import type { Problem } from '../../core/codes/problem'
+import { steelKgOf } from '../../core/job/loads'
+import { buildRunSteps, buildTemperRun } from '../../core/job/run-steps'
+import { tempersWaiting } from '../../core/job/tempers-done'
+import { bladesOf, countOf } from '../../core/job/tray'
+import type { Batch } from '../../core/shop/batch'
+import type { Run, RunStep } from '../../core/shop/run'
+import type { Workshop } from '../../core/shop/workshop'
 import { CAUTIONS, DEFER } from '../../data/cautions'
 import { PACE } from '../../data/pace'
 import { useBatch, useRunsOf } from '../../store/hooks'
 import { addRun } from '../../store/records'
-import { Prose } from '../../ui/Units'
+import { Problems } from '../../ui/Problems'
+import { useSay } from '../../ui/Units'
+import { cautionWords } from '../../words/cautions'
+import { inUnits } from '../../words/marked'
+import { problemWords } from '../../words/problems'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
 import { newId } from '../batch/edit'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { RunDone } from './RunDone'
 import { RunView } from './RunView'
 import { usePullGaps } from './use-pull-gaps'
 
 export default function RunPlace({ batchId }: { batchId: string }) {
-  return <Place>{shop => <LoadedRun batchId={batchId} shop={shop} />}</Place>
+  return (
+    <Place>
+      <LoadedRun batchId={batchId} />
+    </Place>
+  )
 }
 
-function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
+function LoadedRun({ batchId }: { batchId: string }) {
+  const shop = useShopNow()
   const batch = useBatch(batchId)
   const runs = useRunsOf(batchId)
-  const gaps = usePullGaps(batch, shop)
+  const gaps = usePullGaps(batch)
   const [again, setAgain] = useState<'all' | 'tempers' | null>(null)
   if (batch === undefined || runs === undefined) return <p className="p-8">Reading …</p>
   if (!batch)
@@ -35,15 +50,16 @@ function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
       </p>
     )
   const run = runs.at(-1)
-  if (run && run.endedAt === null) return <RunView batch={batch} run={run} shop={shop} />
+  if (run && run.endedAt === null) return <RunView batch={batch} run={run} />
   if (gaps === undefined) return <p className="p-8">Working out the pull list …</p>
   const waiting = tempersWaiting(batch, runs)
   if (run && !again) return <RunDone batch={batch} run={run} waiting={waiting} onAgain={setAgain} />
   const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop, gaps.gaps)
+  if (!steps.ok) return <CannotRun batch={batch} problems={steps.problems} />
   return (
     <RunStart
       batch={batch}
-      steps={steps}
+      steps={steps.value}
       platesUnknown={gaps.unknown}
       refused={again === 'tempers' ? null : coldRefusal(batch, shop)}
       onStarted={() => setAgain(null)}
@@ -51,11 +67,21 @@ function LoadedRun({ batchId, shop }: { batchId: string; shop: Workshop }) {
   )
 }
 
-/** Before anything is hot: what will happen, and whether it is practice. */
+/** Without its oven or its grade nothing may be run: why, and where it is mended. */
+const CannotRun = ({ batch, problems }: { batch: Batch; problems: readonly Problem[] }) => (
+  <div className="mx-auto max-w-3xl p-6 text-[18px] md:p-10">
+    <h1 className="text-[34px] font-semibold">{batch.name}</h1>
+    <Problems of={problems} className="my-4 !text-[#ffb8a3]" />
+    <a className="run-action" href={`/batch/${batch.id}/heat`}>
+      To the Heat bench
+    </a>
+  </div>
+)
+
 /** Why a batch's cold may not be done in this room; null where it may. */
-function coldRefusal(batch: Batch, shop: Workshop): string | null {
+function coldRefusal(batch: Batch, shop: Workshop): AirRefused | null {
   const chilled = batch.groups.filter(group => group.route.cold !== null)
-  const steelKg = steelKgOf(chilled.flatMap(group => bladesOf(batch, group.id)))
+  const steelKg = steelKgOf(bladesOf(batch).filter(blade => blade.group.route.cold !== null))
   const refusals = chilled.flatMap(
     group => (group.route.cold && coldAmount(group.route.cold, steelKg, shop)?.air.refused) || [],
   )
@@ -64,16 +90,18 @@ function coldRefusal(batch: Batch, shop: Workshop): string | null {
 
 interface StartProps {
   readonly batch: Batch
-  readonly steps: RunStep[]
+  readonly steps: readonly RunStep[]
   /** Why it may not be run in the shop as planned; null where it may. */
-  readonly refused: string | null
+  readonly refused: AirRefused | null
   /** The plates could not be worked out: pulls wait the usual clamp. */
   readonly platesUnknown: boolean
   readonly onStarted: () => void
 }
 
+/** Before anything is hot: what will happen, and whether it is practice. */
 function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProps) {
-  const count = countOf(batch.blades)
+  const say = useSay()
+  const count = countOf(batch)
   const [trouble, setTrouble] = useState<string | null>(null)
   const begin = async (mode: Run['mode']) => {
     const now = Date.now()
@@ -87,8 +115,9 @@ function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProp
       steps,
       events: [],
     }
-    if (await addRun(run)) onStarted()
-    else setTrouble('The run could not be stored, so it would be lost at the first reload. It was not begun.')
+    const { saved, problems } = await addRun(run)
+    if (saved) onStarted()
+    else setTrouble([...problems.map(found => problemWords(found, say)), 'It was not begun.'].join(' '))
   }
   return (
     <div className="mx-auto max-w-3xl p-6 md:p-10">
@@ -107,7 +136,7 @@ function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProp
             this page closes.
           </p>
           <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
-            <Prose>{`${CAUTIONS.heat} ${DEFER}`}</Prose>
+            {inUnits(`${CAUTIONS.heat} ${DEFER}`, say)}
           </p>
           {platesUnknown && (
             <p role="alert" className="mb-4 text-[17px]">
@@ -117,7 +146,7 @@ function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProp
           )}
           {refused && (
             <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-[17px]">
-              The cold is refused: {refused}{' '}
+              The cold is refused: {cautionWords(caution('air-refused', refused), say)}{' '}
               <a className="underline" href={`/batch/${batch.id}/cold`}>
                 Change it at the Cold bench
               </a>

@@ -1,10 +1,8 @@
-import type { RunStep } from '../../core/record/schemas'
-
 const SHOWN_BEFORE = 2
 const SHOWN = 8
 
 /** Where the run stands among its steps: a few done, the present one, what follows. */
-export function RunSteps({ steps, index }: { steps: readonly RunStep[]; index: number }) {
+export function RunSteps({ steps, index }: { steps: readonly { id: string; title: string }[]; index: number }) {
   const first = Math.max(0, Math.min(index - SHOWN_BEFORE, steps.length - SHOWN))
   const shown = steps.slice(first, first + SHOWN)
   return (

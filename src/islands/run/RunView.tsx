@@ -1,7 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { runSecondsAt } from '../../core/plan/run-state'
-import type { Batch, Run, RunEvent, Workshop } from '../../core/record/schemas'
+import { runSecondsAt } from '../../core/job/run-state'
+import type { Batch } from '../../core/shop/batch'
+import type { Run, RunEvent, RunStep } from '../../core/shop/run'
 import { changeRun, logEvent } from '../../store/records'
+import { stepWords } from '../../words/run'
+import { useShopNow } from '../shop-context'
 import { clockText } from './clock-text'
 import { RemarkDialog } from './RemarkDialog'
 import { Temperature, TimeLeft } from './RunPanels'
@@ -13,16 +16,18 @@ import { useRunClock } from './use-run-clock'
 interface Props {
   readonly batch: Batch
   readonly run: Run
-  readonly shop: Workshop
 }
 
 /** A press before the time asks for a second one within this, ms: a pedal is easily brushed. */
 const SURE_MS = 4000
 
 /** One screen, one action: temperature, time left, what to do, what comes next. */
-export function RunView({ batch, run, shop }: Props) {
-  const { nowS, state, display, ovenWaitS } = useRunClock(run, batch, shop)
+export function RunView({ batch, run }: Props) {
+  const shop = useShopNow()
+  const { nowS, state, display, ovenWaitS } = useRunClock(run, batch)
   const { step } = state
+  const words = (s: RunStep) => stepWords(s, batch, shop.units)
+  const said = step && words(step)
   const [sound, setSound] = useState(true)
   const [remark, setRemark] = useState(false)
   const { confirm, early } = useConfirm(run, state.ready, step)
@@ -41,7 +46,7 @@ export function RunView({ batch, run, shop }: Props) {
     [run, step],
   )
   useWakeLock()
-  useReadySignal(step?.id ?? null, step?.wait !== null, state.ready, step?.action ?? '', sound)
+  useReadySignal(step?.id ?? null, step?.wait !== null, state.ready, said?.action ?? '', sound)
   useRunKeys({
     confirm,
     onTakeBack: () => add('take-back'),
@@ -49,13 +54,13 @@ export function RunView({ batch, run, shop }: Props) {
     onRemark: () => setRemark(true),
     off: remark,
   })
-  if (!step) return null
+  if (!step || !said) return null
   const both = display ? display.indicatedC : null
   return (
     <div className="flex min-h-dvh flex-col gap-4 p-5 md:p-10 md:pt-6">
       <header className="flex flex-wrap justify-between gap-x-6 text-[20px]">
         <p>
-          <strong>{step.title}</strong> · {state.stepIndex + 1} of {run.steps.length}
+          <strong>{said.title}</strong> · {state.stepIndex + 1} of {run.steps.length}
         </p>
         <p className="text-bone-2">
           {batch.name} · {run.mode === 'practice' ? 'practice ' : ''}
@@ -64,17 +69,17 @@ export function RunView({ batch, run, shop }: Props) {
       </header>
       <div className="grid flex-1 items-center gap-x-10 gap-y-4 md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <Temperature shownC={both} setC={display?.setC ?? step.ovenSetC} targetC={targetOf(step)} system={shop.units} />
-        <TimeLeft state={state} ovenWaitS={ovenWaitS} />
+        <TimeLeft state={state} ovenWaitS={ovenWaitS} next={state.next ? words(state.next).title : 'the run is over'} />
       </div>
-      <RunSteps steps={run.steps} index={state.stepIndex} />
-      <p className="text-[22px] text-[#ffd9b8]">{step.detail}</p>
+      <RunSteps steps={run.steps.map(s => ({ id: s.id, title: words(s).title }))} index={state.stepIndex} />
+      <p className="text-[22px] text-[#ffd9b8]">{said.detail}</p>
       <button type="button" className="run-action" data-ready={state.ready} onClick={confirm}>
         <span>
           {early
             ? `Not yet: press again to do it all the same`
             : state.ready
-              ? step.action
-              : `Wait, then ${lowerFirst(step.action)}`}
+              ? said.action
+              : `Wait, then ${lowerFirst(said.action)}`}
         </span>
         <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-[22px] font-semibold">
           Space
@@ -90,9 +95,14 @@ export function RunView({ batch, run, shop }: Props) {
         </a>
         {run.mode === 'practice' && <SpeedControl run={run} />}
       </footer>
-      <RemarkDialog open={remark} onClose={() => setRemark(false)} onRemark={text => add('remark', { text })} />
+      <RemarkDialog
+        runId={run.id}
+        open={remark}
+        onClose={() => setRemark(false)}
+        onRemark={text => add('remark', { text })}
+      />
       <p className="sr-only" role="status">
-        {state.ready ? `Now: ${step.action}` : step.title}
+        {state.ready ? `Now: ${said.action}` : said.title}
       </p>
     </div>
   )

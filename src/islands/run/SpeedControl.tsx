@@ -1,5 +1,5 @@
-import { runSecondsAt } from '../../core/plan/run-state'
-import type { Run } from '../../core/record/schemas'
+import { runSecondsAt } from '../../core/job/run-state'
+import type { Run } from '../../core/shop/run'
 import { changeRun } from '../../store/records'
 
 const SPEEDS = [1, 10, 60, 300, 600] as const

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react'
-import { type PullGap, paceRequestOf, pullGapsOf } from '../../core/plan/pull-list'
-import { loadsOf } from '../../core/plan/tray'
-import type { Batch, Workshop } from '../../core/record/schemas'
+import { loadsOf } from '../../core/job/loads'
+import { type PullGap, paceRequestOf, pullGapsOf } from '../../core/job/pull-list'
+import type { Batch } from '../../core/shop/batch'
 import { ask } from '../../workers/client'
+import { useShopNow } from '../shop-context'
 
 export interface PullGaps {
   readonly gaps: ReadonlyMap<string, PullGap>
@@ -11,12 +12,16 @@ export interface PullGaps {
 }
 
 /** What each pull of a batch must wait for, by the plates of this shop; undefined while it is worked out. */
-export function usePullGaps(batch: Batch | null | undefined, shop: Workshop): PullGaps | undefined {
+export function usePullGaps(batch: Batch | null | undefined): PullGaps | undefined {
+  const shop = useShopNow()
   const [gaps, setGaps] = useState<PullGaps>()
   useEffect(() => {
     if (!batch) return
     let current = true
-    const requests = loadsOf(batch).flatMap(load => paceRequestOf(load, shop, batch) ?? [])
+    const requests = loadsOf(batch).flatMap(load => {
+      const asked = paceRequestOf(load, shop, batch)
+      return asked.ok && asked.value ? [asked.value] : []
+    })
     Promise.all(requests.map(request => ask('pace', request)))
       .then(
         (answers): PullGaps => ({

@@ -1,12 +1,15 @@
 import { useEffect, useMemo, useState } from 'react'
-import { coolDownMin, heatUpMin } from '../../core/oven/chamber'
+import { steelKgOf } from '../../core/job/loads'
+import { ovenEventsOf } from '../../core/job/oven-events'
+import { chamberOf, ovenOf } from '../../core/job/ovens'
+import { type RunState, runSecondsAt, runStateAt } from '../../core/job/run-state'
+import { bladesOf } from '../../core/job/tray'
+import { type ChamberModel, coolDownMin, heatUpMin } from '../../core/oven/chamber'
 import type { OvenDisplay } from '../../core/oven/controller'
-import { ovenEventsOf } from '../../core/plan/oven-events'
-import { type RunState, runSecondsAt, runStateAt } from '../../core/plan/run-state'
-import { countOf, steelKgOf } from '../../core/plan/tray'
-import { chamberOf, ovenOf } from '../../core/record/oven-record'
-import type { Batch, Run, Workshop } from '../../core/record/schemas'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
 import { createSimulatedOven } from '../../simulators/simulated-oven'
+import { useShopNow } from '../shop-context'
 
 const REDRAW_MS = 250
 
@@ -19,30 +22,38 @@ export interface RunClock {
 }
 
 /** The run as it stands now: state from stored instants, and the simulated oven's display in practice. */
-export function useRunClock(run: Run, batch: Batch, shop: Workshop): RunClock {
+export function useRunClock(run: Run, batch: Batch): RunClock {
+  const shop = useShopNow()
   const [nowMs, setNowMs] = useState(() => Date.now())
   useEffect(() => {
     const timer = setInterval(() => setNowMs(Date.now()), REDRAW_MS)
     return () => clearInterval(timer)
   }, [])
-  const oven = useMemo(() => createSimulatedOven(chamberOf(ovenOf(shop, batch))), [shop, batch])
+  const chamber = useMemo(() => {
+    const found = ovenOf(shop, batch)
+    return found.ok ? chamberOf(found.value) : null
+  }, [shop, batch])
+  const oven = useMemo(() => chamber && createSimulatedOven(chamber), [chamber])
   const events = useMemo(() => ovenEventsOf(run, batch, shop), [run, batch, shop])
   const nowS = runSecondsAt(run.clock, nowMs)
   let display: OvenDisplay | null = null
-  if (run.mode === 'practice') {
+  if (run.mode === 'practice' && oven) {
     oven.tell(events)
     display = oven.read(nowS)
   }
   const state = runStateAt(run, nowS, display?.indicatedC ?? null)
-  return { nowS, state, display, ovenWaitS: display && ovenWaitS(state, display.indicatedC, batch, shop) }
+  return { nowS, state, display, ovenWaitS: display && chamber && ovenWaitS(state, display.indicatedC, batch, chamber) }
 }
 
-function ovenWaitS({ step, inOven, ready }: RunState, fromC: number, batch: Batch, shop: Workshop): number | null {
+function ovenWaitS(
+  { step, inOven, ready }: RunState,
+  fromC: number,
+  batch: Batch,
+  chamber: ChamberModel,
+): number | null {
   if (!step?.wait || step.wait.kind === 'seconds' || ready) return null
-  if (step.wait.kind === 'oven-below') return coolDownMin(chamberOf(ovenOf(shop, batch)), fromC, step.wait.atMostC) * 60
-  const count = Math.max(1, countOf(batch.blades))
-  return (
-    heatUpMin(chamberOf(ovenOf(shop, batch)), fromC, step.wait.atLeastC, (steelKgOf(batch.blades) * inOven) / count) *
-    60
-  )
+  if (step.wait.kind === 'oven-below') return coolDownMin(chamber, fromC, step.wait.atMostC) * 60
+  const blades = bladesOf(batch)
+  const inOvenKg = (steelKgOf(blades) * inOven) / Math.max(1, blades.length)
+  return heatUpMin(chamber, fromC, step.wait.atLeastC, inOvenKg) * 60
 }

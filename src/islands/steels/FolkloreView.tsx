@@ -3,6 +3,9 @@ import { COLD_STEPS_C, knobOf, TALES, type TaleFigure, type TaleName, tellTale }
 import { formatBoth, type System } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { SelectField } from '../../ui/PlainFields'
+import { useSay } from '../../ui/Units'
+import { inUnits } from '../../words/marked'
+import { KNOB_WORDS, seenWords, TALE_FIGURES } from '../../words/steels'
 
 const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string }>> = {
   'hardness-rust': {
@@ -21,9 +24,9 @@ const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string 
     so: 'In the high range the first temper itself makes new, brittle martensite on cooling. Low tempers need the second one less; it evens them out.',
   },
   'not-450': {
-    title: 'Why not 450 °C',
+    title: 'Why not {450C}',
     said: '“Hardness comes back up there, so it is as good.”',
-    so: 'Hardness does come back near 500 °C, by fine new carbides. They are made of the chromium that kept it stainless.',
+    so: 'Hardness does come back near {500C}, by fine new carbides. They are made of the chromium that kept it stainless.',
   },
   'hotter-softer': {
     title: 'Why hotter turns softer',
@@ -34,6 +37,7 @@ const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string 
 
 /** Short explanations, each driven by the live model for a grade of one's choice. */
 export default function FolkloreView({ grades, system }: { grades: readonly Grade[]; system: System }) {
+  const say = useSay()
   const [tale, setTale] = useState<TaleName>('hardness-rust')
   const [name, setName] = useState(grades[0]?.name ?? '')
   const grade = grades.find(g => g.name === name) ?? (grades[0] as Grade)
@@ -55,7 +59,7 @@ export default function FolkloreView({ grades, system }: { grades: readonly Grad
                 onClick={() => setTale(key)}
                 className={`block min-h-12 w-full border-l-3 py-2 pl-3 text-left ${key === tale ? 'border-ember font-semibold' : 'border-transparent'}`}
               >
-                {TOLD[key].title}
+                {inUnits(TOLD[key].title, say)}
               </button>
             </li>
           ))}
@@ -67,18 +71,21 @@ export default function FolkloreView({ grades, system }: { grades: readonly Grad
 }
 
 function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: System }) {
+  const say = useSay()
   const id = useId()
   const knob = useMemo(() => knobOf(tale, grade), [tale, grade])
   const [at, setAt] = useState(knob.first)
   const answer = useMemo(() => tellTale(tale, grade, at), [tale, grade, at])
-  const { title, said, so } = TOLD[tale]
+  const { said } = TOLD[tale]
+  const title = inUnits(TOLD[tale].title, say)
+  const so = inUnits(TOLD[tale].so, say)
   return (
     <section aria-label={title} className="min-w-0 max-w-[860px]">
       <h2 className="text-[22px]">{title}</h2>
       <p className="mt-1 text-[17px] text-ink-2 italic">{said}</p>
       <div className="mt-5">
         <label htmlFor={id} className="flex justify-between">
-          <span>{knob.label}</span>
+          <span>{KNOB_WORDS[knob.moves]}</span>
           <strong>{settingText(knob.kind, at, system)}</strong>
         </label>
         <input
@@ -95,11 +102,11 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
       </div>
       <div className={`grid gap-x-8 gap-y-4 sm:grid-cols-2 ${answer.figures.length > 2 ? 'xl:grid-cols-3' : ''}`}>
         {answer.figures.map(figure => (
-          <Along key={figure.label} figure={figure} at={at} />
+          <Along key={figure.name} figure={figure} at={at} />
         ))}
       </div>
       <p className="mt-5 text-[16px]" role="status">
-        {answer.seen}
+        {seenWords(answer.seen, say)}
       </p>
       <p className="mt-2 text-ink-2">{so}</p>
     </section>
@@ -119,17 +126,17 @@ const HEIGHT = 150
 function Along({ figure, at }: { figure: TaleFigure; at: number }) {
   const values = figure.along.map(([, v]) => v)
   const [low, high] = [Math.min(...values), Math.max(...values)]
-  const room = Math.max(high - low, figure.digits === 0 ? 4 : 1)
+  const { label, unit, shown, least } = TALE_FIGURES[figure.name]
+  const room = Math.max(high - low, least)
   const middle = (low + high) / 2
   const [x0, x1] = [figure.along[0]?.[0] ?? 0, figure.along.at(-1)?.[0] ?? 1]
   const x = (v: number) => 4 + ((v - x0) / (x1 - x0)) * (WIDTH - 8)
   const y = (v: number) => HEIGHT / 2 - ((v - middle) / room) * (HEIGHT - 20)
   return (
     <div className="border-t border-rule pt-2">
-      <p className="text-[12.5px] text-ink-2">{figure.label}</p>
+      <p className="text-[12.5px] text-ink-2">{label}</p>
       <p>
-        <span className="figure text-[38px]">{figure.now.toFixed(figure.digits)}</span>{' '}
-        <span className="text-ink-2">{figure.unit}</span>
+        <span className="figure text-[38px]">{shown(figure.now)}</span> <span className="text-ink-2">{unit}</span>
       </p>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
         <path

@@ -1,8 +1,11 @@
 import { foilFor } from '../../core/foil/foil-type'
-import type { Workshop } from '../../core/record/schemas'
 import { suggestSoakMin } from '../../core/steel/suggest'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import type { CorrosionClass, Grade, QuenchNeed } from '../../data/grades'
+import { useSay } from '../../ui/Units'
+import { coldWhyWords } from '../../words/marked'
+import { problemWords } from '../../words/problems'
+import { useShopNow } from '../shop-context'
 
 const QUENCH_WORDS: Readonly<Record<QuenchNeed, string>> = {
   plates: 'plates do it',
@@ -18,7 +21,9 @@ const RUST_WORDS: Readonly<Record<CorrosionClass, string>> = {
 const THICKNESSES_MM = [2, 3, 4, 5]
 
 /** Every figure of a grade's sheet, each with where it is from. */
-export function GradeFacts({ grade, shop }: { grade: Grade; shop: Workshop }) {
+export function GradeFacts({ grade }: { grade: Grade }) {
+  const say = useSay()
+  const shop = useShopNow()
   const both = (c: number) => formatBoth(c, shop.units)
   const time = (min: number) => formatQuantity(min, 'duration', shop.units)
   const foil = foilFor(grade.austenitize.maxC)
@@ -51,10 +56,10 @@ export function GradeFacts({ grade, shop }: { grade: Grade; shop: Workshop }) {
     ],
     [
       'Quench',
-      `800 to 500 °C within ${grade.quench.slowest800to500S} s: ${QUENCH_WORDS[grade.quench.needs]}`,
+      `${say.bare(800)} to ${say.t(500)} within ${grade.quench.slowest800to500S} s: ${QUENCH_WORDS[grade.quench.needs]}`,
       grade.quench.source,
     ],
-    ['Cold', `${grade.cold.advice}: ${grade.cold.why}`, 'the model, and common practice'],
+    ['Cold', `${grade.cold.advice}: ${coldWhyWords(grade, say)}`, 'the model, and common practice'],
     ['Temper', `${both(grade.temper.minC)} to ${both(grade.temper.maxC)}`, grade.temper.source],
     [
       'Tempering chart',
@@ -66,7 +71,7 @@ export function GradeFacts({ grade, shop }: { grade: Grade; shop: Workshop }) {
     ['Magnet, A1', `${both(grade.a1.c)}: austenite begins, the magnet lets go near it`, grade.a1.source],
     [
       'Anneal',
-      `${both(anneal.atC)} for ${time(anneal.holdMin)}, wrapped, then ${anneal.coolCPerH} °C an hour to ${both(anneal.downToC)}, oven off`,
+      `${both(anneal.atC)} for ${time(anneal.holdMin)}, wrapped, then ${say.perHour(anneal.coolCPerH)} to ${both(anneal.downToC)}, oven off`,
       anneal.source,
     ],
     [
@@ -76,7 +81,9 @@ export function GradeFacts({ grade, shop }: { grade: Grade; shop: Workshop }) {
     ],
     [
       'Foil',
-      foil.ok ? `type ${foil.value.name} to the top of its window` : (foil.problems[0]?.message ?? ''),
+      foil.ok
+        ? `type ${foil.value.name} to the top of its window`
+        : foil.problems.map(found => problemWords(found, say)).join(' '),
       'common practice, no published source',
     ],
     ['Rust', RUST_WORDS[grade.corrosionClass], 'common practice, no published source'],

@@ -53,11 +53,11 @@ export function GradeList({ grades, shown, onShow }: Props) {
                 <h2 className="sticky top-0 bg-ash pt-2 pb-1 text-[12.5px] font-normal text-ink-2">{label}</h2>
                 <ul>
                   {list.map(g => (
-                    <li key={g.name} className="border-t border-rule">
+                    <li key={g.id} className="border-t border-rule">
                       <button
                         type="button"
                         aria-pressed={g === shown}
-                        onClick={() => onShow(g.name)}
+                        onClick={() => onShow(g.id)}
                         className={`block min-h-11 w-full border-l-3 py-1.5 pl-3 text-left ${g === shown ? 'border-ember font-semibold' : 'border-transparent'}`}
                       >
                         {g.name}

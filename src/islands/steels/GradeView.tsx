@@ -1,8 +1,7 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { coldToC } from '../../core/record/defaults'
-import { ovenOf } from '../../core/record/oven-record'
-import type { BatchGroup, Workshop } from '../../core/record/schemas'
+import { ASSUMED_THICKNESS_MM, coldToC } from '../../core/job/new-batch'
+import { usualOvenOf } from '../../core/job/ovens'
 import { steelRequest } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
 import { suggestRoute, usualTargetOf, withTemperC } from '../../core/steel/suggest'
@@ -10,8 +9,11 @@ import { formatBoth } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { Figure, Warnings } from '../../ui/Bench'
 import { RangeBars } from '../../ui/RangeBars'
+import { useSay } from '../../ui/Units'
+import { inUnits } from '../../words/marked'
 import { useAnswer } from '../../workers/use-answer'
 import { newRecipe } from '../recipes/recipe-edit'
+import { useShopNow } from '../shop-context'
 import { experienceOf, useShopFit } from '../use-shop-fit'
 import { GradeFacts } from './GradeFacts'
 import { LearntLine } from './LearntLine'
@@ -27,28 +29,34 @@ const rangeHeight = (grade: Grade) => {
 
 interface Props {
   readonly grade: Grade
-  readonly shop: Workshop
   readonly onEdit: (() => void) | null
 }
 
 /** One grade whole: its tempering curve, its soak curve, what the mill's range does, and every figure with its source. */
-export function GradeView({ grade, shop, onEdit }: Props) {
+export function GradeView({ grade, onEdit }: Props) {
+  const say = useSay()
+  const shop = useShopNow()
   const target = useMemo(() => usualTargetOf(grade), [grade])
   const suggested = useMemo(
-    () => suggestRoute(grade, target, { coldToC: coldToC(shop), ovenMaxC: ovenOf(shop).maxC, thicknessMm: 2.5 }),
+    () =>
+      suggestRoute(grade, target, {
+        coldToC: coldToC(shop),
+        ovenMaxC: usualOvenOf(shop).maxC,
+        thicknessMm: ASSUMED_THICKNESS_MM,
+      }),
     [grade, shop, target],
   )
   const [temperC, setTemperC] = useState(suggested.tempers[0]?.atC ?? 200)
-  const route = withTemperC(suggested, temperC) as BatchGroup['route']
+  const route = withTemperC(suggested, temperC)
   const fit = useShopFit()
-  const experience = useMemo(() => experienceOf(fit, shop, undefined, undefined), [fit, shop])
+  const experience = useMemo(() => experienceOf(fit, shop, undefined, usualOvenOf(shop).id), [fit, shop])
   const prediction = predict(grade, route, experience)
   const curveRequest = useMemo(
-    () => ({ steel: steelRequest(grade), route: suggested as BatchGroup['route'], shop: experience }),
+    () => ({ steel: steelRequest(grade), route: suggested, shop: experience }),
     [grade, suggested, experience],
   )
   const curve = useAnswer('temper-curve', curveRequest)
-  const curves = useAnswer('grade-curves', { grade: grade as never, route })
+  const curves = useAnswer('grade-curves', { grade, route })
   const both = (c: number) => formatBoth(c, shop.units)
   const begin = async () => {
     const id = await newRecipe(grade, shop)
@@ -82,7 +90,7 @@ export function GradeView({ grade, shop, onEdit }: Props) {
           </button>
         </div>
       </div>
-      <p className="mb-2 text-ink-2">{grade.note}</p>
+      <p className="mb-2 text-ink-2">{inUnits(grade.note, say)}</p>
       <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_250px]">
         <div className="h-[236px] min-w-0">
           <Suspense fallback={null}>
@@ -126,7 +134,7 @@ export function GradeView({ grade, shop, onEdit }: Props) {
           <RangeBars effects={curves.value.range} nominalHrc={prediction.chartHrc.mean} />
         )}
       </div>
-      <GradeFacts grade={grade} shop={shop} />
+      <GradeFacts grade={grade} />
     </section>
   )
 }

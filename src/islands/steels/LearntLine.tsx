@@ -1,9 +1,9 @@
-import type { ShopFit } from '../../core/steel/learn/fit-shop'
+import type { ShopFit } from '../../core/learn/fit-shop'
 import type { Grade } from '../../data/grades'
 
 /** Whether the shop's own readings help with a grade: errors on batches left out, with them and without. */
 export function LearntLine({ grade, fit }: { grade: Grade; fit: ShopFit | null | undefined }) {
-  const own = fit?.byGrade[grade.name]
+  const own = fit?.byGrade[grade.id]
   if (!own)
     return <p className="border-t border-rule py-2 text-[12.5px] text-ink-2">No reading of it in this shop yet.</p>
   const helps = own.shop < own.chart

@@ -1,9 +1,9 @@
 import { lazy, Suspense, useState } from 'react'
-import type { Workshop } from '../../core/record/schemas'
 import { gradesWith } from '../../core/steel/grades'
 import type { Grade } from '../../data/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { GradeList } from './GradeList'
 import { GradeView } from './GradeView'
 
@@ -19,25 +19,32 @@ const VIEWS = [
 type View = (typeof VIEWS)[number][0] | 'own'
 
 export default function SteelsPlace({ grade, view }: { grade: string; view: string }) {
-  return <Place>{shop => <Steels shop={shop} firstGrade={grade} firstView={view} />}</Place>
+  return (
+    <Place>
+      <Steels firstGrade={grade} firstView={view} />
+    </Place>
+  )
 }
 
 /** What is known of each steel, which one suits a use, and why they behave as they do. */
-function Steels({ shop, firstGrade, firstView }: { shop: Workshop; firstGrade: string; firstView: string }) {
+function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: string }) {
+  const shop = useShopNow()
   const own = useOwnGrades()
-  const [name, setName] = useState(firstGrade)
+  const [id, setId] = useState(firstGrade)
   const [view, setView] = useState<View>(
     VIEWS.find(([v]) => v === firstView)?.[0] ?? (firstView === 'own' ? 'own' : 'grades'),
   )
-  const go = (nextView: View, nextName = name) => {
-    history.replaceState(null, '', `/steels?view=${nextView}&grade=${encodeURIComponent(nextName)}`)
+  const go = (nextView: View, nextId = id) => {
+    history.replaceState(null, '', `/steels?view=${nextView}&grade=${encodeURIComponent(nextId)}`)
     setView(nextView)
-    setName(nextName)
+    setId(nextId)
   }
   if (!own) return <p className="p-6 text-ink-2">Reading …</p>
   const grades = gradesWith(own)
-  const grade = grades.find(g => g.name === name) ?? (grades[0] as Grade)
-  const isOwn = own.some(g => g.name === grade.name)
+  // Links of earlier versions name a grade; those of this one, its id.
+  const known = grades.find(g => g.id === id) ?? grades.find(g => g.name === id)
+  const grade = known ?? (grades[0] as Grade)
+  const isOwn = own.some(g => g.id === grade.id)
   return (
     <div className="px-4 py-5 md:px-8">
       <header className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-1">
@@ -59,21 +66,26 @@ function Steels({ shop, firstGrade, firstView }: { shop: Workshop; firstGrade: s
           Add a grade of your own
         </button>
       </header>
+      {id !== '' && !known && (
+        <p role="status" className="mb-3 text-bad">
+          There is no steel “{id}” in this workshop any more. Choose one from the list.
+        </p>
+      )}
       <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
-        {view === 'suggest' && <SuggestView shop={shop} grades={grades} onGrade={g => go('grades', g)} />}
+        {view === 'suggest' && <SuggestView grades={grades} onGrade={g => go('grades', g)} />}
         {view === 'why' && <FolkloreView grades={grades} system={shop.units} />}
         {view === 'own' && (
           <OwnGradeForm
-            key={name}
-            edited={own.find(g => g.name === name) ?? null}
+            key={id}
+            edited={own.find(g => g.id === id) ?? null}
             names={grades.map(g => g.name)}
-            onDone={g => go('grades', g ?? name)}
+            onDone={g => go('grades', g ?? id)}
           />
         )}
         {view === 'grades' && (
           <div className="grid gap-x-10 lg:grid-cols-[236px_minmax(0,1fr)]">
             <GradeList grades={grades} shown={grade} onShow={g => go('grades', g)} />
-            <GradeView key={grade.name} grade={grade} shop={shop} onEdit={isOwn ? () => go('own', grade.name) : null} />
+            <GradeView key={grade.id} grade={grade} onEdit={isOwn ? () => go('own', grade.id) : null} />
           </div>
         )}
       </Suspense>

@@ -1,25 +1,29 @@
 import { useMemo, useState } from 'react'
+import { coldToC, newBatch } from '../../core/job/new-batch'
+import { usualOvenOf } from '../../core/job/ovens'
+import { type RankedGrade, rankGrades, targetFor } from '../../core/job/rank-steels'
 import { reachC } from '../../core/oven/correction'
-import { coldToC, newBatch } from '../../core/record/defaults'
-import { ovenOf } from '../../core/record/oven-record'
-import type { Workshop } from '../../core/record/schemas'
-import { type RankedGrade, rankGrades, targetFor } from '../../core/steel/rank'
+import { BOUNDS } from '../../core/shop/bounds'
 import { formatBoth } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { USE_NAMES, USES, type UseName } from '../../data/uses'
 import { addBatch } from '../../store/batches'
 import { NumberField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
+import { useSay } from '../../ui/Units'
+import { rankWords, refusalWords } from '../../words/steels'
 import { newId } from '../batch/edit'
+import { useShopNow } from '../shop-context'
 
 interface Props {
-  readonly shop: Workshop
   readonly grades: readonly Grade[]
-  readonly onGrade: (name: string) => void
+  readonly onGrade: (gradeId: string) => void
 }
 
 /** From use, edge and what the shop has: steels and routes in order, with the reason; and what can not be done here. */
-export default function SuggestView({ shop, grades, onGrade }: Props) {
+export default function SuggestView({ grades, onGrade }: Props) {
+  const say = useSay()
+  const shop = useShopNow()
   const [use, setUse] = useState<UseName>('kitchen')
   const [edgeDeg, setEdgeDeg] = useState(USES.kitchen.edgeDeg)
   const [thicknessMm, setThicknessMm] = useState(2.5)
@@ -32,7 +36,7 @@ export default function SuggestView({ shop, grades, onGrade }: Props) {
         edgeDeg,
         thicknessMm,
         coldToC: coldToC(shop),
-        ovenMaxC: reachC(ovenOf(shop)),
+        ovenMaxC: reachC(usualOvenOf(shop)),
         oil,
       }),
     [grades, use, edgeDeg, thicknessMm, oil, shop],
@@ -60,13 +64,12 @@ export default function SuggestView({ shop, grades, onGrade }: Props) {
             ))}
           </div>
         </fieldset>
-        <NumberField label="Edge angle, a side" unit="°" value={edgeDeg} min={8} max={35} onCommit={setEdgeDeg} />
+        <NumberField label="Edge angle, a side" unit="°" value={edgeDeg} {...BOUNDS.edgeDeg} onCommit={setEdgeDeg} />
         <QuantityField
           label="Spine"
           dimension="length"
           value={thicknessMm}
-          min={0.8}
-          max={10}
+          {...BOUNDS.bladeThicknessMm}
           onCommit={setThicknessMm}
         />
         <label className="flex min-h-11 items-center gap-2">
@@ -80,7 +83,7 @@ export default function SuggestView({ shop, grades, onGrade }: Props) {
       <div className="min-w-0">
         <ol>
           {ranked.map((r, i) => (
-            <RankedRow key={r.grade.name} ranked={r} place={i + 1} shop={shop} onGrade={onGrade} />
+            <RankedRow key={r.grade.name} ranked={r} place={i + 1} onGrade={onGrade} />
           ))}
         </ol>
         {refused.length > 0 && (
@@ -89,7 +92,7 @@ export default function SuggestView({ shop, grades, onGrade }: Props) {
             <ul>
               {refused.map(({ grade, why }) => (
                 <li key={grade.name} className="border-t border-rule py-1.5 text-[13px]">
-                  <strong>{grade.name}</strong> <span className="text-ink-2">{why}</span>
+                  <strong>{grade.name}</strong> <span className="text-ink-2">{refusalWords(why, say)}</span>
                 </li>
               ))}
             </ul>
@@ -100,17 +103,8 @@ export default function SuggestView({ shop, grades, onGrade }: Props) {
   )
 }
 
-function RankedRow({
-  ranked,
-  place,
-  shop,
-  onGrade,
-}: {
-  ranked: RankedGrade
-  place: number
-  shop: Workshop
-  onGrade: Props['onGrade']
-}) {
+function RankedRow({ ranked, place, onGrade }: { ranked: RankedGrade; place: number; onGrade: Props['onGrade'] }) {
+  const shop = useShopNow()
   const { grade, route, hrc, why, target } = ranked
   const plan = async () => {
     const batch = newBatch(
@@ -121,10 +115,7 @@ function RankedRow({
       new Date().toISOString(),
     )
     const [group] = batch.groups
-    if (
-      group &&
-      (await addBatch({ ...batch, groups: [{ ...group, target, route: { ...route, tempers: [...route.tempers] } }] }))
-    )
+    if (group && (await addBatch({ ...batch, groups: [{ ...group, target, route }] })).saved)
       location.href = `/batch/${batch.id}/choose`
   }
   return (
@@ -134,7 +125,7 @@ function RankedRow({
         <button
           type="button"
           className="link min-h-6 text-left text-[15px] font-semibold"
-          onClick={() => onGrade(grade.name)}
+          onClick={() => onGrade(grade.id)}
         >
           {grade.name}
         </button>{' '}
@@ -142,7 +133,7 @@ function RankedRow({
           {formatBoth(route.austenitizeC, shop.units)}, {route.cold ? 'cold, ' : ''}temper twice at{' '}
           {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} ± {(1.96 * hrc.sd).toFixed(1)} HRC
         </span>
-        <p className="text-[13px]">{why}</p>
+        <p className="text-[13px]">{rankWords(why)}</p>
       </div>
       <button type="button" className={`btn ${place === 1 ? 'btn-ember' : ''}`} onClick={() => void plan()}>
         Plan a batch

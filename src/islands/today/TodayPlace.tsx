@@ -1,19 +1,32 @@
-import { runSecondsAt, runStateAt } from '../../core/plan/run-state'
-import { tempersWaiting } from '../../core/plan/tempers-done'
-import { bladesSay, foilMarkLine } from '../../core/plan/words'
-import type { Batch, Reading, Run } from '../../core/record/schemas'
-import { latestStage, stageLabel } from '../../core/rockwell/stages'
+import { groupHardness } from '../../core/job/hardness'
+import { runSecondsAt, runStateAt } from '../../core/job/run-state'
+import { stagesOf } from '../../core/job/stages'
+import { tempersWaiting } from '../../core/job/tempers-done'
+import type { Batch } from '../../core/shop/batch'
+import type { Reading } from '../../core/shop/reading'
+import type { Run } from '../../core/shop/run'
+import type { Tester } from '../../core/shop/workshop'
 import { useBatches, useReadings, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
+import { bladesBySteel, marksOf } from '../../words/lists'
+import { stepWords } from '../../words/run'
+import { hrcText } from '../../words/speaker'
+import { stageName } from '../../words/stages'
 import { NewBatchButton } from '../batch/NewBatchButton'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 
 export default function TodayPlace() {
-  return <Place>{shop => <Today shopName={shop.name} newBatch={<NewBatchButton shop={shop} />} />}</Place>
+  return (
+    <Place>
+      <Today />
+    </Place>
+  )
 }
 
 /** What is hot, what is waiting, what was done: each line leads to its bench. */
-function Today({ shopName, newBatch }: { shopName: string; newBatch: React.ReactNode }) {
+function Today() {
+  const { name: shopName, tester } = useShopNow()
   const batches = useBatches()
   const runs = useRuns()
   const readings = useReadings()
@@ -35,7 +48,7 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
             {new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())}
           </h1>
         </div>
-        {newBatch}
+        <NewBatchButton />
       </header>
       <Part title="Hot now" empty="Nothing is hot.">
         {hot.map(run => (
@@ -46,10 +59,10 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
         {planned.map(batch => (
           <Line
             key={batch.id}
-            href={`/batch/${batch.id}/${batch.blades.length === 0 ? 'prepare' : 'heat'}`}
+            href={`/batch/${batch.id}/${batch.lines.length === 0 ? 'prepare' : 'heat'}`}
             name={batch.name}
-            says={bladesSay(batch)}
-            action={batch.blades.length === 0 ? 'Enter blades' : 'See the plan'}
+            says={bladesBySteel(batch)}
+            action={batch.lines.length === 0 ? 'Enter blades' : 'See the plan'}
           />
         ))}
       </Part>
@@ -61,7 +74,7 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
               href={`/run/${batch.id}`}
               name={batch.name}
               says={tempersWaiting(batch, runsOf(batch))
-                .map(load => `temper ${load.round}: ${foilMarkLine(load.pieces.map(p => p.mark))}`)
+                .map(load => `temper ${load.round}: ${marksOf(load.blades.map(b => b.mark))}`)
                 .join('; ')}
               action="Temper"
             />
@@ -74,7 +87,7 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
             key={batch.id}
             href={`/batch/${batch.id}/measure`}
             name={batch.name}
-            says={bladesSay(batch)}
+            says={bladesBySteel(batch)}
             action="Measure"
           />
         ))}
@@ -85,7 +98,7 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
             key={batch.id}
             href={`/batch/${batch.id}/verdict`}
             name={batch.name}
-            says={`${measuredSay(batch, readings)}, ${ago(batch.createdAt)}`}
+            says={`${measuredWords(batch, readings, tester)}, ${ago(batch.createdAt)}`}
             action="Verdict"
           />
         ))}
@@ -94,14 +107,18 @@ function Today({ shopName, newBatch }: { shopName: string; newBatch: React.React
   )
 }
 
-function measuredSay(batch: Batch, readings: readonly Reading[]): string {
+/** What the latest readings of each steel of a batch say. */
+function measuredWords(batch: Batch, readings: readonly Reading[], tester: Tester): string {
+  const own = readings.filter(r => r.batchId === batch.id)
   return batch.groups
     .map(group => {
-      const own = readings.filter(r => r.groupId === group.id)
-      const stage = latestStage(group.route, own)
-      const last = own.filter(r => r.stage === stage)
-      if (!stage || last.length === 0) return `${group.gradeName} not read yet`
-      return `${group.gradeName} ${(last.reduce((sum, r) => sum + r.hrc, 0) / last.length).toFixed(1)} HRC ${stageLabel(stage)}`
+      const hardness = stagesOf(group.route)
+        .reverse()
+        .map(stage => groupHardness(batch, group.id, stage, { readings: own, tester }))
+        .find(found => found !== null)
+      return hardness
+        ? `${group.gradeName} ${hrcText(hardness.hrc)} HRC ${stageName(hardness.stage)}`
+        : `${group.gradeName} not measured`
     })
     .join(', ')
 }
@@ -131,12 +148,13 @@ function Line({ href, name, says, action }: { href: string; name: string; says: 
 }
 
 function HotLine({ run, batch }: { run: Run; batch: Batch | undefined }) {
+  const { units } = useShopNow()
   const state = runStateAt(run, runSecondsAt(run.clock, Date.now()), null)
   return (
     <Line
       href={`/run/${run.batchId}`}
       name={batch?.name ?? ''}
-      says={`${run.mode === 'practice' ? 'Practice: ' : ''}${state.step?.title ?? 'done'}, ${state.inOven} in the oven`}
+      says={`${run.mode === 'practice' ? 'Practice: ' : ''}${state.step && batch ? stepWords(state.step, batch, units).title : 'done'}, ${state.inOven} in the oven`}
       action="Back to the run"
     />
   )

@@ -1,34 +1,31 @@
 import { useId, useState } from 'react'
-import type { Workshop } from '../../core/record/schemas'
+import type { Saving } from '../../core/codes/result'
+import { blockUse, checksOf, type TesterCheck, testerDrift } from '../../core/job/tester'
 import { parseReadings } from '../../core/rockwell/parse-readings'
-import { blockUse, checksOf, latestBlock, type Tester, testerDrift } from '../../core/rockwell/tester'
+import { BOUNDS, LONGEST } from '../../core/shop/bounds'
+import type { Tester, Workshop } from '../../core/shop/workshop'
 import { ROCKWELL } from '../../data/rockwell'
+import { useKeptText } from '../../ui/kept-text'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
+import { useSay } from '../../ui/Units'
+import { problemWords } from '../../words/problems'
 import { newId } from '../batch/edit'
+import { useShopNow } from '../shop-context'
 
 interface Props {
-  readonly shop: Workshop
-  readonly edit: (part: Partial<Workshop>) => void
+  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
 }
 
 const FIRST_BLOCK = { id: 'block-1', name: 'Test block', certifiedHrc: 60, certifiedSd: 0.3, holdsIndents: 200 }
 
-/** The tester as it is stored, or as the latest check alone makes it. */
-const testerOf = ({ tester, block }: Workshop): Tester =>
-  tester ?? {
-    dial: true,
-    blocks: [
-      block ? { ...FIRST_BLOCK, certifiedHrc: block.certifiedHrc, certifiedSd: block.certifiedSd } : FIRST_BLOCK,
-    ],
-    checks: [],
-  }
-
 /** Test blocks and the day's check: how far off the tester is, how it drifts, and whether to trust it. */
-export default function BlockCheck({ shop, edit }: Props) {
-  const tester = testerOf(shop)
+export default function BlockCheck({ edit }: Props) {
+  const shop = useShopNow()
+  // A shop without a block sees the fields of one; it is kept with the first thing that is entered.
+  const tester = shop.tester.blocks.length > 0 ? shop.tester : { ...shop.tester, blocks: [FIRST_BLOCK] }
   const [blockId, setBlockId] = useState(tester.blocks[0]?.id ?? '')
   const block = tester.blocks.find(b => b.id === blockId) ?? tester.blocks[0]
-  const save = (next: Tester) => edit({ tester: next, block: latestBlock(next) ?? shop.block })
+  const save = (next: Tester) => edit({ tester: next })
   if (!block) return null
   const use = blockUse(tester, block.id)
   const setBlock = (part: Partial<typeof block>) =>
@@ -50,28 +47,30 @@ export default function BlockCheck({ shop, edit }: Props) {
             setBlockId(fresh.id)
           }}
         />
-        <TextField label="Its name" value={block.name} longest={40} onCommit={name => setBlock({ name })} />
+        <TextField
+          label="Its name"
+          value={block.name}
+          longest={LONGEST.blockName}
+          onCommit={name => setBlock({ name })}
+        />
         <NumberField
           label="Certified at"
           unit="HRC"
           value={block.certifiedHrc}
-          min={20}
-          max={70}
+          {...BOUNDS.hrc}
           onCommit={certifiedHrc => setBlock({ certifiedHrc })}
         />
         <NumberField
           label="Its spread"
           unit="HRC"
           value={block.certifiedSd}
-          min={0}
-          max={3}
+          {...BOUNDS.certifiedSdHrc}
           onCommit={certifiedSd => setBlock({ certifiedSd })}
         />
         <NumberField
           label="Indents its face holds"
           value={block.holdsIndents}
-          min={1}
-          max={5000}
+          {...BOUNDS.blockIndents}
           whole
           onCommit={holdsIndents => setBlock({ holdsIndents })}
         />
@@ -102,12 +101,13 @@ export default function BlockCheck({ shop, edit }: Props) {
 }
 
 function TodaysCheck({ onRecord }: { onRecord: (readings: number[]) => void }) {
+  const say = useSay()
   const id = useId()
-  const [text, setText] = useState('')
+  const { text, set: setText } = useKeptText('check of the tester')
   const [trouble, setTrouble] = useState<string | null>(null)
   const record = () => {
     const parsed = parseReadings(text)
-    if (!parsed.ok) return setTrouble(parsed.problems.map(p => p.message).join(' '))
+    if (!parsed.ok) return setTrouble(parsed.problems.map(found => problemWords(found, say)).join(' '))
     if (parsed.value.length > MOST) return setTrouble(`Up to ${MOST} readings make a check.`)
     setTrouble(null)
     setText('')
@@ -147,6 +147,8 @@ function TodaysCheck({ onRecord }: { onRecord: (readings: number[]) => void }) {
   )
 }
 
+const dayOf = (check: TesterCheck) => check.at?.slice(0, 10) ?? 'unknown day'
+
 const MOST = 10
 const SHOWN = 5
 
@@ -173,7 +175,7 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
           .slice(0, SHOWN)
           .map(check => (
             <li key={check.id} className="flex items-baseline gap-3 border-t border-rule py-0.5">
-              <span className="text-ink-2">{check.at.slice(0, 10)}</span>
+              <span className="text-ink-2">{dayOf(check)}</span>
               <span className="flex-1">
                 {check.block}: {signed(check.bias)}, spread {check.repeatability.toFixed(1)}
                 {check.ok ? '' : ', out of limits'}
@@ -181,7 +183,7 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
               <button
                 type="button"
                 className="link min-h-6"
-                aria-label={`Take out the check of ${check.at.slice(0, 10)}`}
+                aria-label={`Take out the check of ${dayOf(check)}`}
                 onClick={() => onTakeOut(check.id)}
               >
                 take out

@@ -1,16 +1,23 @@
-import type { Workshop } from '../../core/record/schemas'
-import { inShopUnits } from '../../core/units/prose'
+import type { Saving } from '../../core/codes/result'
+import { BOUNDS } from '../../core/shop/bounds'
+import type { Workshop } from '../../core/shop/workshop'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/suggest'
 import { USUAL_BOX_MM } from '../../data/cold'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
+import { useSay } from '../../ui/Units'
+import { useShopNow } from '../shop-context'
 
 interface Props {
-  readonly shop: Workshop
-  readonly edit: (part: Partial<Workshop>) => void
+  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
 }
 
+const BOX_BOUNDS = { length: BOUNDS.boxLengthMm, width: BOUNDS.boxWidthMm, depth: BOUNDS.boxDepthMm } as const
+
 /** How cold the shop goes, and in what. */
-export function ColdPart({ shop, edit }: Props) {
+export function ColdPart({ edit }: Props) {
+  const say = useSay()
+  const shop = useShopNow()
   const { cold } = shop
   const set = (part: Partial<Workshop['cold']>) => edit({ cold: { ...cold, ...part } })
   const box = cold.boxMm ?? USUAL_BOX_MM
@@ -21,9 +28,9 @@ export function ColdPart({ shop, edit }: Props) {
         value={cold.medium}
         options={[
           ['none', 'nothing colder than the room'],
-          ['freezer', inShopUnits('a freezer, −18 °C', shop.units)],
-          ['dry-ice', inShopUnits('dry ice, −75 °C', shop.units)],
-          ['liquid-nitrogen', inShopUnits('liquid nitrogen, −196 °C', shop.units)],
+          ['freezer', `a freezer, ${say.t(FREEZER_C)}`],
+          ['dry-ice', `dry ice, ${say.t(DRY_ICE_C)}`],
+          ['liquid-nitrogen', `liquid nitrogen, ${say.t(LIQUID_NITROGEN_C)}`],
         ]}
         onCommit={medium => set({ medium })}
       />
@@ -34,8 +41,7 @@ export function ColdPart({ shop, edit }: Props) {
             label={`Box ${side}`}
             dimension="length"
             value={box[side]}
-            min={50}
-            max={2000}
+            {...BOX_BOUNDS[side]}
             onCommit={mm => set({ boxMm: { ...box, [side]: mm } })}
           />
         ))}
@@ -43,23 +49,20 @@ export function ColdPart({ shop, edit }: Props) {
           label="Vessel"
           dimension="mass"
           value={cold.vesselKg}
-          min={0}
-          max={40}
+          {...BOUNDS.vesselKg}
           onCommit={vesselKg => set({ vesselKg })}
         />
         <NumberField
           label="Heat leak"
           unit="W/K"
           value={cold.lossWPerK}
-          min={0.05}
-          max={5}
+          {...BOUNDS.lossWPerK}
           onCommit={lossWPerK => set({ lossWPerK })}
         />
         <NumberField
           label={cold.medium === 'liquid-nitrogen' ? 'Price of a litre' : 'Price of a kg'}
           value={cold.price ?? 0}
-          min={0}
-          max={1000}
+          {...BOUNDS.coolantPrice}
           onCommit={price => set({ price })}
         />
       </div>

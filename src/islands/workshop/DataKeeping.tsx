@@ -1,9 +1,13 @@
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
-import { type Exchange, parseExchange } from '../../core/record/exchange'
-import { readingsCsv } from '../../core/record/readings-csv'
-import { clearAll, readAll, writeAll } from '../../store/backup'
+import { type Exchange, parseExchange, type WorkshopData } from '../../core/files/exchange'
+import { looseEndsOf } from '../../core/files/loose-ends'
+import { readingsCsv } from '../../core/files/readings-csv'
+import { addAll, batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
+import { useSay } from '../../ui/Units'
+import { adoptionWords, looseEndWords } from '../../words/files'
+import { problemWords } from '../../words/problems'
 import { DEMO_SEED } from '../Place'
 import { download, saveEverything } from '../save-everything'
 
@@ -12,6 +16,7 @@ const MOST_MB = 200
 
 /** Data stays in this browser and in files: both ways out, and the way back in. */
 export function DataKeeping() {
+  const say = useSay()
   const input = useRef<HTMLInputElement>(null)
   const [read, setRead] = useState<Exchange | null>(null)
   const [trouble, setTrouble] = useState<string | null>(null)
@@ -22,23 +27,30 @@ export function DataKeeping() {
       return setTrouble(`This file is ${Math.round(file.size / 1e6)} MB; up to ${MOST_MB} MB can be read.`)
     const parsed = parseExchange(await file.text())
     if (parsed.ok) setRead(parsed.value)
-    else setTrouble(parsed.problems[0]?.message ?? 'This file cannot be read.')
+    else setTrouble(parsed.problems.map(found => problemWords(found, say)).join(' '))
     if (input.current) input.current.value = ''
   }
-  const take = async (mode: 'add' | 'replace') => {
+  const add = async () => {
     if (!read) return
-    const { shop, batches, readings, recipes, runs, grades, logs } = read
-    if (await writeAll({ shop, batches, readings, recipes, runs, grades, logs }, mode))
-      toast(`${batches.length} batches and ${readings.length} readings read in.`)
+    const adopted = await addAll(read)
+    if (adopted) {
+      toast(`${read.batches.length} batches and ${read.readings.length} readings read in.`)
+      for (const sentence of adoptionWords(adopted)) toast(sentence, { duration: 30_000 })
+    }
+    setRead(null)
+  }
+  const replace = async () => {
+    if (read && (await replaceAll(read)).saved)
+      toast(`${read.batches.length} batches and ${read.readings.length} readings read in.`)
     setRead(null)
   }
   const csv = async () => {
-    const { readings, batches } = await readAll()
-    download('readings.csv', 'text/csv', readingsCsv(readings, batches))
+    const data = await readAll()
+    download('readings.csv', 'text/csv', readingsCsv(data.readings, batchesOf(data)))
   }
   const demo = async () => {
     const { makeDemoWorkshop } = await import('../../simulators/demo/make-demo')
-    if (await writeAll(makeDemoWorkshop(DEMO_SEED, new Date()), 'replace')) toast('The demo workshop is loaded.')
+    if ((await replaceAll(makeDemoWorkshop(DEMO_SEED, new Date()))).saved) toast('The demo workshop is loaded.')
   }
   return (
     <section className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
@@ -68,7 +80,7 @@ export function DataKeeping() {
           title="Start with an empty workshop?"
           says="All batches, readings, recipes and runs are deleted from this browser; settings stay. Save everything to a file first."
           act="Delete and start empty"
-          onAct={async () => void ((await clearAll()) && toast('The workshop is empty.'))}
+          onAct={async () => void ((await clearAll()).saved && toast('The workshop is empty.'))}
         >
           Start empty …
         </Ask>
@@ -91,13 +103,15 @@ export function DataKeeping() {
         <div role="status" className="mt-3 border border-rule-strong p-4">
           <p className="mb-3">
             From {read.shop.name}, saved {read.exportedAt.slice(0, 10)}: {read.batches.length} batches,{' '}
-            {read.readings.length} readings, {read.recipes.length} recipes, {read.runs.length} runs.
+            {read.blades.length} blades, {read.readings.length} readings, {read.recipes.length} recipes,{' '}
+            {read.runs.length} runs.
           </p>
+          <LooseEnds data={read} />
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn btn-ember" onClick={() => void take('add')}>
+            <button type="button" className="btn btn-ember" onClick={() => void add()}>
               Add to what is here
             </button>
-            <button type="button" className="btn" onClick={() => void take('replace')}>
+            <button type="button" className="btn" onClick={() => void replace()}>
               Replace what is here
             </button>
             <button type="button" className="btn btn-plain" onClick={() => setRead(null)}>
@@ -107,5 +121,20 @@ export function DataKeeping() {
         </div>
       )}
     </section>
+  )
+}
+
+/** What in a file points nowhere, by name: it is kept as it is. */
+function LooseEnds({ data }: { data: WorkshopData }) {
+  const ends = useMemo(() => looseEndsOf(data), [data])
+  if (ends.length === 0) return null
+  return (
+    <ul className="mb-3 max-h-40 space-y-1 overflow-auto text-[13px]" aria-label="What points nowhere">
+      {ends.map((end, i) => (
+        <li key={i} className="border-l-3 border-bad pl-3">
+          {looseEndWords(end)}
+        </li>
+      ))}
+    </ul>
   )
 }

@@ -1,15 +1,21 @@
-import type { Workshop } from '../../core/record/schemas'
+import type { Saving } from '../../core/codes/result'
+import type { Workshop } from '../../core/shop/workshop'
+import { gradesWith } from '../../core/steel/grades'
+import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
+import { useShopNow } from '../shop-context'
 import { useShopFit } from '../use-shop-fit'
 
 interface Props {
-  readonly shop: Workshop
-  readonly edit: (part: Partial<Workshop>) => void
+  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
 }
 
 /** Whether the shop's own readings correct its predictions, and whether that helps. */
-export function LearningPart({ shop, edit }: Props) {
+export function LearningPart({ edit }: Props) {
+  const shop = useShopNow()
   const fit = useShopFit()
+  const own = useOwnGrades() ?? []
+  const nameOf = (id: string) => gradesWith(own).find(g => g.id === id)?.name ?? 'a grade that is gone'
   return (
     <>
       <SelectField
@@ -41,7 +47,10 @@ export function LearningPart({ shop, edit }: Props) {
             </tr>
           </thead>
           <tbody>
-            {[['all', fit.heldOut] as const, ...Object.entries(fit.byGrade)].map(([name, held]) => (
+            {[
+              ['all', fit.heldOut] as const,
+              ...Object.entries(fit.byGrade).map(([id, held]) => [nameOf(id), held] as const),
+            ].map(([name, held]) => (
               <tr key={name}>
                 <td className="!py-1">{name}</td>
                 <td className="!py-1">{held.readings}</td>

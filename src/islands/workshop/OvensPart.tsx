@@ -1,25 +1,33 @@
+import type { Saving } from '../../core/codes/result'
 import { correctionAt } from '../../core/oven/correction'
-import { newOven } from '../../core/record/oven-record'
-import type { Workshop } from '../../core/record/schemas'
+import { newOven } from '../../core/shop/defaults'
+import type { Workshop } from '../../core/shop/workshop'
 import { formatDifference } from '../../core/units/quantity'
 import { SelectField } from '../../ui/PlainFields'
 import { newId } from '../batch/edit'
+import { useShopNow } from '../shop-context'
 
 interface Props {
-  readonly shop: Workshop
-  readonly edit: (part: Partial<Workshop>) => void
+  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
 }
 
 const ASKED_C = 1065
 const MOST = 12
+const SAME_OVEN = 'same'
 
 /** The ovens of the shop, each a page of its own. */
-export function OvensPart({ shop, edit }: Props) {
+export function OvensPart({ edit }: Props) {
+  const shop = useShopNow()
   const hardening = shop.ovens.filter(oven => oven.use === 'hardening')
   const add = (use: 'hardening' | 'tempering') => {
     const count = shop.ovens.filter(oven => oven.use === use).length
     const name = `${use === 'hardening' ? 'Hardening' : 'Tempering'} oven${count > 0 ? ` ${count + 1}` : ''}`
-    edit({ ovens: [...shop.ovens, newOven(newId(), name, use === 'hardening' ? 'medium' : 'small', use)] })
+    const oven = newOven(newId(), name, use === 'hardening' ? 'medium' : 'small', use)
+    edit({
+      ovens: [...shop.ovens, oven],
+      // The first oven for tempering is there to be used.
+      ...(use === 'tempering' && shop.temperingOvenId === null ? { temperingOvenId: oven.id } : {}),
+    })
   }
   return (
     <>
@@ -41,19 +49,19 @@ export function OvensPart({ shop, edit }: Props) {
       {hardening.length > 1 && (
         <SelectField
           label="A new batch is hardened in"
-          value={shop.hardeningOven}
+          value={shop.hardeningOvenId}
           options={hardening.map(oven => [oven.id, oven.name] as const)}
-          onCommit={hardeningOven => edit({ hardeningOven })}
+          onCommit={hardeningOvenId => edit({ hardeningOvenId })}
         />
       )}
       <SelectField
         label="Tempering"
-        value={shop.temperingOven}
+        value={shop.temperingOvenId ?? SAME_OVEN}
         options={[
-          ['own', 'in an oven of its own'],
-          ['same', 'in the hardening oven'],
+          ...shop.ovens.filter(oven => oven.use === 'tempering').map(oven => [oven.id, `in ${oven.name}`] as const),
+          [SAME_OVEN, 'in the hardening oven'],
         ]}
-        onCommit={temperingOven => edit({ temperingOven })}
+        onCommit={id => edit({ temperingOvenId: id === SAME_OVEN ? null : id })}
       />
       {shop.ovens.length < MOST && (
         <div className="flex flex-wrap gap-2">

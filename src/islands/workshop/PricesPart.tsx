@@ -1,34 +1,36 @@
-import type { Workshop } from '../../core/record/schemas'
+import type { Saving } from '../../core/codes/result'
+import { BOUNDS } from '../../core/shop/bounds'
+import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { NumberField } from '../../ui/PlainFields'
+import { useShopNow } from '../shop-context'
 
 interface Props {
-  readonly shop: Workshop
-  readonly edit: (part: Partial<Workshop>) => void
+  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
 }
 
 const FIELDS = [
-  ['hour', 'An hour of your work', '', 500],
-  ['coatPerM2', 'Anti-scale coat', 'a m²', 1000],
-  ['argonPerPacket', 'Argon into a packet', 'a packet', 100],
-  ['argonPerM3', 'Argon from the bottle', 'a m³', 1000],
-  ['vacuumPerBlade', 'Vacuum, sent out', 'a blade', 1000],
-  ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'a blade', 100],
+  ['hour', 'An hour of your work', '', 'hourPrice'],
+  ['coatPerM2', 'Anti-scale coat', 'a m²', 'coatPricePerM2'],
+  ['argonPerPacket', 'Argon into a packet', 'a packet', 'argonPricePerPacket'],
+  ['argonPerM3', 'Argon from the bottle', 'a m³', 'argonPricePerM3'],
+  ['vacuumPerBlade', 'Vacuum, sent out', 'a blade', 'vacuumPricePerBlade'],
+  ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'a blade', 'abrasivesPricePerBlade'],
 ] as const
 
 /** What the ways to keep air out cost here: the Wrap bench compares them by these. */
-export function PricesPart({ shop, edit }: Props) {
+export function PricesPart({ edit }: Props) {
+  const shop = useShopNow()
   const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
   return (
     <div className="grid grid-cols-2 gap-3">
-      {FIELDS.map(([name, label, unit, most]) => (
+      {FIELDS.map(([name, label, unit, bound]) => (
         <NumberField
           key={name}
           label={label}
           unit={unit}
           value={prices[name]}
-          min={0}
-          max={most}
+          {...BOUNDS[bound]}
           onCommit={value => edit({ prices: { ...prices, [name]: value } })}
         />
       ))}
@@ -36,8 +38,7 @@ export function PricesPart({ shop, edit }: Props) {
         label="Electricity"
         unit="a kWh"
         value={prices.kWh ?? 0}
-        min={0}
-        max={10}
+        {...BOUNDS.kWhPrice}
         onCommit={kWh => edit({ prices: { ...prices, kWh } })}
       />
     </div>

@@ -1,9 +1,13 @@
 import { lazy, Suspense } from 'react'
-import type { Workshop } from '../../core/record/schemas'
+import type { Saving } from '../../core/codes/result'
+import { BOUNDS, LONGEST } from '../../core/shop/bounds'
+import { nextSerials } from '../../core/shop/serial'
+import type { Workshop } from '../../core/shop/workshop'
 import { saveShop } from '../../store/records'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
+import { useShopNow } from '../shop-context'
 import { ColdPart } from './ColdPart'
 import { DataKeeping } from './DataKeeping'
 import { LearningPart } from './LearningPart'
@@ -14,20 +18,30 @@ import { PricesPart } from './PricesPart'
 const BlockCheck = lazy(() => import('./BlockCheck'))
 
 export default function WorkshopPlace() {
-  return <Place>{shop => <WorkshopView shop={shop} />}</Place>
+  return (
+    <Place>
+      <WorkshopView />
+    </Place>
+  )
 }
 
-type Edit = (part: Partial<Workshop>) => void
+type Edit = (part: Partial<Workshop>) => Promise<Saving>
 
 /** What the shop has: every suggestion starts from here. */
-function WorkshopView({ shop }: { shop: Workshop }) {
-  const edit: Edit = part => void saveShop(s => ({ ...s, ...part }))
+function WorkshopView() {
+  const shop = useShopNow()
+  const edit: Edit = part => saveShop(s => ({ ...s, ...part }))
   return (
     <div className="px-4 py-6 md:px-8">
       <h1 className="mb-4 text-[26px]">Workshop</h1>
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2 xl:grid-cols-3">
         <Part title="Shown as">
-          <TextField label="Name of the shop" value={shop.name} longest={80} onCommit={name => edit({ name })} />
+          <TextField
+            label="Name of the shop"
+            value={shop.name}
+            longest={LONGEST.shopName}
+            onCommit={name => edit({ name })}
+          />
           <SelectField
             label="Units shown (every field reads both)"
             value={shop.units}
@@ -47,33 +61,31 @@ function WorkshopView({ shop }: { shop: Workshop }) {
             ]}
             onCommit={theme => edit({ theme })}
           />
+          <SerialField value={shop.serialPattern} onCommit={serialPattern => edit({ serialPattern })} />
         </Part>
         <Part title="Ovens">
-          <OvensPart shop={shop} edit={edit} />
+          <OvensPart edit={edit} />
         </Part>
         <Part title="Plates">
           <QuantityField
             label="Thickness"
             dimension="length"
             value={shop.plates.thicknessMm}
-            min={5}
-            max={80}
+            {...BOUNDS.plateThicknessMm}
             onCommit={thicknessMm => edit({ plates: { ...shop.plates, thicknessMm } })}
           />
           <QuantityField
             label="Width"
             dimension="length"
             value={shop.plates.widthMm}
-            min={40}
-            max={300}
+            {...BOUNDS.plateWidthMm}
             onCommit={widthMm => edit({ plates: { ...shop.plates, widthMm } })}
           />
           <QuantityField
             label="Length"
             dimension="length"
             value={shop.plates.lengthMm}
-            min={100}
-            max={1200}
+            {...BOUNDS.plateLengthMm}
             onCommit={lengthMm => edit({ plates: { ...shop.plates, lengthMm } })}
           />
         </Part>
@@ -82,15 +94,13 @@ function WorkshopView({ shop }: { shop: Workshop }) {
             label="Roll width"
             dimension="length"
             value={shop.foil.rollWidthMm}
-            min={100}
-            max={1300}
+            {...BOUNDS.rollWidthMm}
             onCommit={rollWidthMm => edit({ foil: { ...shop.foil, rollWidthMm } })}
           />
           <NumberField
             label="Price of a metre"
             value={shop.foil.pricePerM}
-            min={0}
-            max={1000}
+            {...BOUNDS.foilPricePerM}
             onCommit={pricePerM => edit({ foil: { ...shop.foil, pricePerM } })}
           />
           <SelectField
@@ -104,22 +114,40 @@ function WorkshopView({ shop }: { shop: Workshop }) {
           />
         </Part>
         <Part title="Costs">
-          <PricesPart shop={shop} edit={edit} />
+          <PricesPart edit={edit} />
         </Part>
         <Part title="Cold">
-          <ColdPart shop={shop} edit={edit} />
+          <ColdPart edit={edit} />
         </Part>
         <Part title="Learning">
-          <LearningPart shop={shop} edit={edit} />
+          <LearningPart edit={edit} />
         </Part>
         <Part title="Hardness tester">
           <Suspense fallback={null}>
-            <BlockCheck shop={shop} edit={edit} />
+            <BlockCheck edit={edit} />
           </Suspense>
         </Part>
       </div>
       <DataKeeping />
     </div>
+  )
+}
+
+/** How blades are numbered through the whole log. */
+function SerialField({ value, onCommit }: { value: string; onCommit: (pattern: string) => Promise<Saving> }) {
+  const year = new Date().getFullYear()
+  return (
+    <>
+      <TextField
+        label="Serials of blades (YY or YYYY the year, N a digit)"
+        value={value}
+        longest={LONGEST.serialPattern}
+        onCommit={onCommit}
+      />
+      <p className="text-[12.5px] text-ink-2">
+        The first of this year: {nextSerials(value, year, [], 1)[0]}. Blades keep the serial they have.
+      </p>
+    </>
   )
 }
 

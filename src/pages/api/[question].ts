@@ -1,8 +1,9 @@
 import type { APIRoute } from 'astro'
-import { answerQuestion, type Question } from '../../core/record/question'
-import { QUESTIONS } from '../../core/record/questions'
+import { answerQuestion, type Question } from '../../core/contract/question'
+import { QUESTIONS } from '../../core/contract/questions'
+import { spoken } from '../../words/spoken'
 import { readJson } from './_body'
-import { answer, refuse } from './_reply'
+import { answer, refuse, refuseBody, refuseRequest, SAY } from './_reply'
 
 const isKnown = (name: string | undefined): name is keyof typeof QUESTIONS =>
   name !== undefined && Object.hasOwn(QUESTIONS, name)
@@ -13,13 +14,9 @@ export const POST: APIRoute = async ({ params, request }) => {
   if (!/^application\/json\s*(;|$)/i.test(type))
     return refuse(415, 'wrong-type', 'Send the request as application/json.')
   const body = await readJson(request)
-  if (!body.ok) {
-    const [problem] = body.problems
-    return refuse(problem?.code === 'too-large' ? 413 : 400, problem?.code ?? 'bad-request', problem?.message ?? '')
-  }
+  if (!body.ok) return refuseBody(body.problems)
   const result = answerQuestion(QUESTIONS[params.question] as unknown as Question, body.value)
-  if (!result.ok) return refuse(400, 'bad-request', 'The request cannot be answered as it stands.', result.problems)
-  return answer(result.value)
+  return result.ok ? answer(spoken(result.value as object, SAY)) : refuseRequest(result.problems)
 }
 
 export const ALL: APIRoute = ({ params }) =>

@@ -1,11 +1,11 @@
-import { fail, ok, type Result } from '../../core/result'
+import { fail, ok, type Result } from '../../core/codes/result'
 
 /** Longest request read, bytes. */
 export const MOST_BYTES = 1024 * 1024
 
 /** Reads a body up to the limit and no further: what is longer is refused without being held in memory. */
 export async function readJson(request: Request): Promise<Result<unknown>> {
-  const tooLong = fail('too-large', 'The request is longer than 1 MiB.')
+  const tooLong = fail('too-long', {})
   if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) return tooLong
   const chunks: Uint8Array[] = []
   let length = 0
@@ -23,6 +23,6 @@ export async function readJson(request: Request): Promise<Result<unknown>> {
   try {
     return ok(JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks))))
   } catch {
-    return fail('not-json', 'The request is not valid JSON in UTF-8.')
+    return fail('not-json', {})
   }
 }

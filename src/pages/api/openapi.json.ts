@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro'
-import { openApiDocument } from '../../core/record/openapi'
+import { openApiDocument } from '../../core/contract/openapi'
 import { answer } from './_reply'
 
 export const GET: APIRoute = () => answer(openApiDocument())

@@ -1,12 +1,12 @@
 import type { APIRoute } from 'astro'
 import { z } from 'zod'
 import { writeReading } from '../../core/oven/line-protocol'
-import { problemsOf } from '../../core/record/problems'
+import { problemsOf, rule } from '../../core/shop/problems'
 import { controllerOf } from '../../simulators/controller-sessions'
 import { readJson } from './_body'
-import { answer, refuse } from './_reply'
+import { answer, refuse, refuseBody, refuseRequest } from './_reply'
 
-const sessionId = z.string().regex(/^[\w-]{8,64}$/, { error: 'a session is 8 to 64 letters, digits, _ or -' })
+const sessionId = z.string().refine(text => /^[\w-]{8,64}$/.test(text), rule('bad-session'))
 const sizes = z.enum(['small', 'medium', 'large'])
 const lineSchema = z.object({ session: sessionId, line: z.string().min(1).max(120), oven: sizes.optional() })
 
@@ -18,13 +18,9 @@ export const POST: APIRoute = async ({ request }) => {
   if (!/^application\/json\s*(;|$)/i.test(request.headers.get('content-type') ?? ''))
     return refuse(415, 'wrong-type', 'Send the request as application/json.')
   const body = await readJson(request)
-  if (!body.ok) {
-    const [problem] = body.problems
-    return refuse(problem?.code === 'too-large' ? 413 : 400, problem?.code ?? 'bad-request', problem?.message ?? '')
-  }
+  if (!body.ok) return refuseBody(body.problems)
   const parsed = lineSchema.safeParse(body.value)
-  if (!parsed.success)
-    return refuse(400, 'bad-request', 'The request cannot be answered as it stands.', problemsOf(parsed.error))
+  if (!parsed.success) return refuseRequest(problemsOf(parsed.error, body.value))
   const { session, line, oven } = parsed.data
   return answer({ reply: controllerOf(session, Date.now(), oven).handle(line) })
 }
@@ -33,7 +29,12 @@ export const POST: APIRoute = async ({ request }) => {
 export const GET: APIRoute = ({ url, request }) => {
   const session = sessionId.safeParse(url.searchParams.get('session') ?? '')
   if (!session.success)
-    return refuse(400, 'bad-request', 'Give ?session=, the one lines are sent with.', problemsOf(session.error))
+    return refuse(
+      400,
+      'bad-request',
+      'Give ?session=, the one lines are sent with.',
+      problemsOf(session.error, url.searchParams.get('session')),
+    )
   const size = sizes.catch('medium').parse(url.searchParams.get('oven'))
   const text = new TextEncoder()
   let timer: ReturnType<typeof setInterval> | undefined

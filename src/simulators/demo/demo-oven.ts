@@ -1,11 +1,15 @@
-import { type LogPoint, thinLog } from '../../core/oven/log/thin'
-import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from '../../core/plan/tray'
-import type { Random } from '../../core/random'
-import { DEFAULT_WORKSHOP } from '../../core/record/defaults'
-import { newLog } from '../../core/record/oven-log'
-import { detailedOven, ovenOf, temperingOvenOf } from '../../core/record/oven-record'
-import type { Oven, OvenEvidence } from '../../core/record/oven-schema'
-import type { Batch, Blade, OvenLog, Workshop } from '../../core/record/schemas'
+import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from '../../core/job/loads'
+import { newLog } from '../../core/job/oven-log'
+import { detailedOven, ovenOf, temperingOvenOf } from '../../core/job/ovens'
+import type { BatchBlade } from '../../core/job/tray'
+import type { Random } from '../../core/numeric/random'
+import type { OvenEvidence } from '../../core/oven/evidence'
+import { type LogPoint, thinLog } from '../../core/oven/log-points'
+import type { Batch } from '../../core/shop/batch'
+import { DEFAULT_WORKSHOP } from '../../core/shop/defaults'
+import type { Oven } from '../../core/shop/oven'
+import type { OvenLog } from '../../core/shop/oven-log'
+import type { Workshop } from '../../core/shop/workshop'
 import { createOvenController } from '../oven-controller'
 import { OVEN_NAME } from './stories'
 
@@ -133,9 +137,15 @@ function logging(oven: Oven, random: Random) {
       controller.handle('DOOR SHUT')
     },
     /** Puts blades in through the open door. */
-    insert: (blades: readonly Blade[]) => {
+    insert: (blades: readonly BatchBlade[]) => {
       controller.insert(
-        blades.map(({ lengthMm, widthMm, thicknessMm }) => ({ lengthMm, widthMm, thicknessMm, count: 1, view: 0.6 })),
+        blades.map(({ line: { lengthMm, widthMm, thicknessMm } }) => ({
+          lengthMm,
+          widthMm,
+          thicknessMm,
+          count: 1,
+          view: 0.6,
+        })),
       )
     },
     points: () =>
@@ -152,11 +162,11 @@ function heatPoints(oven: Oven, load: Load, random: Random): LogPoint[] {
   const { run, start, runTo, door, insert, points } = logging(oven, random)
   start(load.austenitizeC, 600)
   runTo(load.entryC - 3, 3)
-  insert(load.pieces.map(p => p.blade))
+  insert(load.blades)
   door()
   runTo(load.austenitizeC - 3, 5)
   run(Math.max(...load.groups.map(g => g.route.soakMin)) * 60)
-  for (const _ of load.pieces) {
+  for (const _ of load.blades) {
     door()
     run(PULL_EVERY_S)
   }
@@ -169,7 +179,7 @@ function temperPoints(oven: Oven, load: TemperLoad, random: Random): LogPoint[] 
   start(load.atC, 900)
   runTo(load.atC - 3, 2)
   run(SETTLES_S)
-  insert(load.pieces.map(p => p.blade))
+  insert(load.blades)
   door()
   run((TEMPER_LAG_MIN + load.holdMin) * 60)
   controller.handle('STOP')
@@ -182,8 +192,9 @@ function temperPoints(oven: Oven, load: TemperLoad, random: Random): LogPoint[] 
 export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, random: Random): OvenLog[] {
   const batch = batches.filter(b => b.countedOut !== null).reduce((a, b) => (b.createdAt > a.createdAt ? b : a))
   const [load] = loadsOf(batch)
-  if (!load) return []
-  const [oven, tempering] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
+  const [hardens, tempers] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
+  if (!load || !hardens.ok || !tempers.ok) return []
+  const [oven, tempering] = [hardens.value, tempers.value]
   const of = { batchId: batch.id, addedAt: batch.updatedAt }
   return [
     emptyRun(oven, now, random),
@@ -203,7 +214,7 @@ export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, r
           id: random.id('log'),
           ovenId: tempering.id,
           ...of,
-          load: { temper: temper.round, groupIds: [...new Set(temper.pieces.map(p => p.group.id))] },
+          load: { temper: temper.round, groupIds: [...new Set(temper.blades.map(b => b.group.id))] },
           name: `logger-temper-${temper.round}.csv`,
         },
         temperPoints(tempering, temper, random),

@@ -1,12 +1,20 @@
-import { notePacket } from '../../core/plan/packets'
-import { buildRunSteps } from '../../core/plan/run-steps'
-import { piecesOf } from '../../core/plan/tray'
-import { createRandom, type Random } from '../../core/random'
-import { DEFAULT_WORKSHOP, newGroup } from '../../core/record/defaults'
-import type { WorkshopData } from '../../core/record/exchange'
-import type { Batch, BatchGroup, Reading, Recipe, Run, Workshop } from '../../core/record/schemas'
-import { routeUpTo, stagesOf } from '../../core/rockwell/stages'
-import { findGrade } from '../../core/steel/grades'
+import type { WorkshopData } from '../../core/files/exchange'
+import { newGroup } from '../../core/job/new-batch'
+import { buildRunSteps } from '../../core/job/run-steps'
+import { routeUpTo, stagesOf } from '../../core/job/stages'
+import { bladesOf } from '../../core/job/tray'
+import { editBlade } from '../../core/job/tray-edit'
+import { createRandom, type Random } from '../../core/numeric/random'
+import type { Batch, BatchGroup } from '../../core/shop/batch'
+import { partBatch } from '../../core/shop/batch-records'
+import type { Blade, Line } from '../../core/shop/blade'
+import { DEFAULT_WORKSHOP } from '../../core/shop/defaults'
+import type { Reading } from '../../core/shop/reading'
+import type { Recipe } from '../../core/shop/recipe'
+import type { Run } from '../../core/shop/run'
+import { nextSerials } from '../../core/shop/serial'
+import type { Tester, Workshop } from '../../core/shop/workshop'
+import { findGrade, gradeOf } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
 import { PROTECTION } from '../../data/protection'
 import { demoLogs, demoOvens, ovenOffsetK } from './demo-oven'
@@ -26,17 +34,21 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
   const random = createRandom(seed)
   const shop: Workshop = {
     ...DEFAULT_WORKSHOP,
+    origin: `demo-${seed}`,
     name: SHOP_NAME,
     ovens: demoOvens(now),
     prices: { ...PROTECTION.prices, kWh: 0.31 },
     cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 360, width: 240, depth: 180 }, price: 4.2 },
-    block: { certifiedHrc: 60.3, certifiedSd: 0.2, readings: [60.5, 60.6, 60.4] },
     tester: demoTester(now),
   }
-  const made = STORIES.map(story => tell(story, random, shop, now))
+  const made = withSerials(
+    STORIES.map(story => tell(story, random, shop, now)),
+    shop,
+  )
   return {
     shop,
-    batches: made.map(m => m.batch),
+    batches: made.map(m => partBatch(m.batch).record),
+    blades: made.flatMap(m => m.batch.blades),
     readings: made.flatMap(m => m.readings),
     recipes: recipesFrom(
       made.map(m => m.batch),
@@ -54,7 +66,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
 }
 
 /** A check every two months on one block: the tester creeps up. */
-const demoTester = (now: Date): NonNullable<Workshop['tester']> => ({
+const demoTester = (now: Date): Tester => ({
   dial: true,
   blocks: [{ id: 'block-1', name: 'Block 60', certifiedHrc: 60.3, certifiedSd: 0.2, holdsIndents: 200 }],
   checks: [330, 270, 210, 150, 90, 30].map((daysAgo, i) => ({
@@ -79,7 +91,9 @@ function tell(
 ): { batch: Batch; readings: Reading[]; runs: Run[] } {
   const day = atHour(now, story.daysAgo, 9)
   const groups: BatchGroup[] = []
-  const blades: Batch['blades'] = []
+  const lines: Line[] = []
+  const blades: Blade[] = []
+  const batchId = random.id('batch')
   for (const part of story.groups) {
     const grade = findGrade(part.grade)
     if (!grade) throw new RangeError(`demo: ${part.grade} is not shipped`)
@@ -89,20 +103,15 @@ function tell(
       lot: part.lot,
       route: { ...group.route, austenitizeC: group.route.austenitizeC + (part.hotterK ?? 0) },
     })
-    for (const [mark, lengthMm, widthMm, thicknessMm, count] of part.blades)
-      blades.push({
-        id: random.id('b'),
-        groupId: group.id,
-        mark,
-        lengthMm,
-        widthMm,
-        thicknessMm,
-        count,
-        bevels: 'pre-ground',
-      })
+    for (const [mark, lengthMm, widthMm, thicknessMm, count] of part.blades) {
+      const lineId = random.id('line')
+      lines.push({ id: lineId, groupId: group.id, mark, lengthMm, widthMm, thicknessMm, bevels: 'pre-ground' })
+      for (let number = 1; number <= count; number++)
+        blades.push({ id: random.id('blade'), batchId, lineId, number, serial: '', removedAt: null })
+    }
   }
   const batch: Batch = {
-    id: random.id('batch'),
+    id: batchId,
     rev: 1,
     name: story.name,
     note: story.note,
@@ -112,10 +121,12 @@ function tell(
     ).toISOString(),
     deletedAt: null,
     groups,
+    lines,
     blades,
-    oven: OVEN_NAME,
+    ovenId: shop.hardeningOvenId,
+    ovenName: OVEN_NAME,
     envelope: { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 },
-    countedOut: story.planned ? null : blades.reduce((sum, b) => sum + b.count, 0),
+    countedOut: story.planned ? null : blades.length,
   }
   if (story.planned) return { batch, readings: [], runs: [] }
   const told = inspected(withDecisions(batch, story, day), story)
@@ -125,16 +136,16 @@ function tell(
 /** Readings as the oven, the blade and the tester would have given them. */
 function measure(batch: Batch, story: Story, random: Random, day: Date): Reading[] {
   const drift = ovenOffsetK(story.daysAgo)
-  return piecesOf(batch).flatMap((piece, i) => {
-    const grade = findGrade(piece.group.gradeName)
+  return bladesOf(batch).flatMap((blade, i) => {
+    const grade = gradeOf(blade.group)
     if (!grade) return []
     const own = random.normal(0, BLADE_SD_HRC)
-    const leak = story.leaked === piece.mark ? LEAK_HRC : 0
-    return stagesOf(piece.group.route)
+    const leak = story.leaked === blade.mark ? LEAK_HRC : 0
+    return stagesOf(blade.group.route)
       .filter(stage => stage !== 'temper-1' && (stage !== 'as-quenched' || i % 3 === 0))
       .flatMap(stage => {
-        const route = routeUpTo(piece.group.route, stage)
-        const lot = LOT_OFFSETS[piece.group.lot ?? ''] ?? 0
+        const route = routeUpTo(blade.group.route, stage)
+        const lot = LOT_OFFSETS[blade.group.lot ?? ''] ?? 0
         const truth =
           predict(grade, { ...route, austenitizeC: route.austenitizeC + drift }).finalHrc.mean + lot + own - leak
         return Array.from(
@@ -142,8 +153,7 @@ function measure(batch: Batch, story: Story, random: Random, day: Date): Reading
           (_, n): Reading => ({
             id: random.id('r'),
             batchId: batch.id,
-            groupId: piece.group.id,
-            piece: piece.mark,
+            bladeId: blade.id,
             stage,
             hrc: Math.round(2 * (truth + 0.2 + random.normal(0, READING_SD_HRC))) / 2,
             at: new Date(
@@ -160,22 +170,23 @@ function measure(batch: Batch, story: Story, random: Random, day: Date): Reading
 const BOWS_MM = [0, 0.1, 0, 0.05, 0.15, 0, 0.1, 0.05] as const
 
 /** What was seen as the foil came off: bright and nearly straight, but for the packet that leaked. */
-function inspected(batch: Batch, story: Story): Batch {
-  const seen: Batch = {
-    ...batch,
-    inspections: piecesOf(batch).map(({ mark }, i) => ({
-      mark,
-      bowMm: BOWS_MM[i % BOWS_MM.length] ?? 0,
-      bentAt: null,
-      cracked: false,
-      colour: story.leaked === mark ? ('flaking' as const) : ('bright' as const),
-      skates: story.leaked === mark ? 50 : 60,
-      bites: story.leaked === mark ? 60 : 65,
-      hrc: null,
-    })),
-  }
-  return story.leaked ? notePacket(seen, story.leaked, { leak: 'dark scale on opening' }) : seen
-}
+const inspected = (batch: Batch, story: Story): Batch =>
+  bladesOf(batch).reduce((all, { id, mark }, i) => {
+    const leaked = story.leaked === mark
+    return editBlade(all, id, blade => ({
+      ...blade,
+      packet: { sealed: true, leak: leaked ? 'dark scale on opening' : null },
+      inspection: {
+        bowMm: BOWS_MM[i % BOWS_MM.length] ?? 0,
+        bentAt: null,
+        cracked: false,
+        colour: leaked ? 'flaking' : 'bright',
+        skates: leaked ? 50 : 60,
+        bites: leaked ? 55 : 65,
+        hrc: null,
+      },
+    }))
+  }, batch)
 
 /** A chipped edge was tempered once more: the decision stands in the record. */
 function withDecisions(batch: Batch, story: Story, day: Date): Batch {
@@ -188,9 +199,16 @@ function withDecisions(batch: Batch, story: Story, day: Date): Batch {
       route: { ...group.route, tempers: [...group.route.tempers, temper] },
       decisions: [
         {
+          by: 'option' as const,
           at: new Date(day.getTime() + 4 * DAY_MS).toISOString(),
-          what: `Temper again 2 h at ${temper.atC} °C`,
-          why: 'The thin edge chipped on the board at 15° a side: too hard for its shape.',
+          kind: 'temper' as const,
+          temper,
+          cold: null,
+          from: { stage: 'temper-2' as const, hrc: group.target.max, u95: 0.4 },
+          target: { min: group.target.min - 1, max: group.target.max - 1 },
+          toHrc: group.target.min,
+          inTargetProbability: 0.8,
+          note: 'The thin edge chipped on the board at 15° a side.',
         },
       ],
     }
@@ -200,7 +218,8 @@ function withDecisions(batch: Batch, story: Story, day: Date): Batch {
 
 /** A finished run in the log, every step confirmed a little after it was due. */
 function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
-  const steps = buildRunSteps(batch, shop)
+  const built = buildRunSteps(batch, shop)
+  const steps = built.ok ? built.value : []
   let atS = 0
   const events = steps.map(step => {
     const due = step.wait?.kind === 'seconds' ? step.wait.seconds : step.wait ? 2200 : 60
@@ -219,18 +238,37 @@ function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
   }
 }
 
+/** Serials in the order the batches were made, year by year. */
+function withSerials<T extends { readonly batch: Batch }>(made: readonly T[], shop: Workshop): T[] {
+  const used: string[] = []
+  const serials = new Map<string, string>()
+  for (const { batch } of [...made].sort((a, b) => a.batch.createdAt.localeCompare(b.batch.createdAt))) {
+    const year = Number(batch.createdAt.slice(0, 4))
+    const fresh = nextSerials(shop.serialPattern, year, used, batch.blades.length)
+    batch.blades.forEach((blade, i) => {
+      serials.set(blade.id, fresh[i] ?? '')
+    })
+    used.push(...fresh)
+  }
+  return made.map(one => ({
+    ...one,
+    batch: { ...one.batch, blades: one.batch.blades.map(b => ({ ...b, serial: serials.get(b.id) ?? '' })) },
+  }))
+}
+
 function recipesFrom(batches: readonly Batch[], random: Random): Recipe[] {
-  const grades = [...new Set(batches.flatMap(b => b.groups.map(g => g.gradeName)))]
-  return grades.flatMap(gradeName => {
-    const oldest = [...batches].reverse().find(b => b.groups.some(g => g.gradeName === gradeName))
-    const group = oldest?.groups.find(g => g.gradeName === gradeName)
+  const grades = [...new Set(batches.flatMap(b => b.groups.map(g => g.gradeId)))]
+  return grades.flatMap(gradeId => {
+    const oldest = [...batches].reverse().find(b => b.groups.some(g => g.gradeId === gradeId))
+    const group = oldest?.groups.find(g => g.gradeId === gradeId)
     if (!oldest || !group) return []
     const warmer = { ...group.route, tempers: group.route.tempers.slice(0, 2).map(t => ({ ...t, atC: t.atC + 10 })) }
     return [
       {
         id: random.id('recipe'),
-        name: `${gradeName}, everyday`,
-        gradeName,
+        name: `${group.gradeName}, everyday`,
+        gradeId,
+        gradeName: group.gradeName,
         target: group.target,
         retired: false,
         versions: [

@@ -2,6 +2,7 @@ import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useRef } from 'react'
 import type { SoakPoint } from '../../core/steel/grade-curves'
 import { formatNumber, type System } from '../../core/units/quantity'
+import { useSay } from '../Units'
 import { token } from './chart-look'
 import { useChart } from './use-chart'
 
@@ -13,6 +14,7 @@ interface Props {
 
 /** Untempered hardness over the soak temperature: without cold, in dry ice, in liquid nitrogen; the grade's window shaded. */
 export default function SoakChart({ points, window, system }: Props) {
+  const say = useSay()
   const canvas = useRef<HTMLCanvasElement>(null)
   const config = useCallback(
     (element: HTMLCanvasElement): ChartConfiguration<'line', { x: number; y: number }[]> => {
@@ -97,7 +99,7 @@ export default function SoakChart({ points, window, system }: Props) {
     <canvas
       ref={canvas}
       role="img"
-      aria-label={`Untempered hardness over soak temperature; without cold it is highest near ${Math.round(points.reduce((a, b) => (b.noCold > a.noCold ? b : a)).atC)} °C, with dry ice near ${Math.round(points.reduce((a, b) => (b.dryIce > a.dryIce ? b : a)).atC)} °C`}
+      aria-label={`Untempered hardness over soak temperature; without cold it is highest near ${say.t(points.reduce((a, b) => (b.noCold > a.noCold ? b : a)).atC)}, with dry ice near ${say.t(points.reduce((a, b) => (b.dryIce > a.dryIce ? b : a)).atC)}`}
     />
   )
 }

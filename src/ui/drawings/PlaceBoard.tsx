@@ -1,18 +1,17 @@
 import { useRef, useState } from 'react'
-import { outlinePath } from '../../core/blade/outline'
-import type { Blade } from '../../core/record/schemas'
 import { indentRules } from '../../core/rockwell/indent'
-import { checkPlace, hiddenPlaces, type Place } from '../../core/rockwell/places'
+import { outlinePath } from '../../core/rockwell/outline'
+import { checkPlace, hiddenPlaces, type Place, type PlacedBlade } from '../../core/rockwell/places'
+import { cautionWords } from '../../words/cautions'
+import { useSay } from '../Units'
 
 export interface PlacedReading {
   readonly hrc: number
   readonly place: Place | null
 }
 
-import { Prose } from '../Units'
-
 interface Props {
-  readonly blade: Blade
+  readonly blade: PlacedBlade
   readonly mark: string
   readonly readings: readonly PlacedReading[]
   /** Places chosen for the next readings, in order. */
@@ -30,6 +29,7 @@ const SHARE = 0.24
  * place of the next one. Bevels are shaded.
  */
 export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }: Props) {
+  const say = useSay()
   const svg = useRef<SVGSVGElement>(null)
   const [at, setAt] = useState<Place | null>(null)
   const { lengthMm, widthMm } = blade
@@ -126,12 +126,11 @@ export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }
       </svg>
       <figcaption className="flex min-h-9 flex-wrap items-center gap-x-4 text-[12.5px] text-ink-2">
         <span className={troubles.length > 0 ? 'text-bad' : undefined}>
-          <Prose>
-            {at === null
-              ? `Point at the blade: indents ${rules.minimumSpacingMm.toFixed(1)} mm apart, ${rules.minimumEdgeMm.toFixed(1)} mm from an edge, none on the bevel.`
-              : (troubles[0]?.message ??
-                `${at.xMm.toFixed(0)} mm from the butt, ${at.yMm.toFixed(0)} mm from the spine: a reading may be taken here.`)}
-          </Prose>
+          {at === null
+            ? `Point at the blade: indents ${say.length(rules.minimumSpacingMm)} apart, ${say.length(rules.minimumEdgeMm)} from an edge, none on the bevel.`
+            : troubles[0]
+              ? cautionWords(troubles[0], say)
+              : `${say.length(Math.round(at.xMm))} from the butt, ${say.length(Math.round(at.yMm))} from the spine: a reading may be taken here.`}
         </span>
         {suggested[0] && (
           <button type="button" className="link min-h-9" onClick={() => suggested[0] && onPlace(suggested[0])}>

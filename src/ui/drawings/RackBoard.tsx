@@ -4,9 +4,9 @@ import { ChamberFrame, chamberViewBox } from './ChamberFrame'
 
 interface Props {
   readonly chamber: { readonly width: number; readonly depth: number }
-  readonly packets: readonly RackPacket[]
+  readonly packets: readonly (RackPacket & { readonly mark: string })[]
   readonly places: readonly RackPlace[]
-  /** Marks something is wrong with. */
+  /** Packets something is wrong with, by id. */
   readonly warned: ReadonlySet<string>
   readonly onDrag: (place: RackPlace) => void
   readonly onDrop: (place: RackPlace) => void
@@ -19,17 +19,17 @@ const HOLD_MM = 7
 /** The chamber from above, to scale, door on the left: packets on edge, moved by hand or with the arrow keys. */
 export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: Props) {
   const svg = useRef<SVGSVGElement>(null)
-  const held = useRef<{ mark: string; dxMm: number; dyMm: number } | null>(null)
+  const held = useRef<{ id: string; dxMm: number; dyMm: number } | null>(null)
   const at = (event: React.PointerEvent) => {
     const matrix = svg.current?.getScreenCTM()
     if (!matrix) return null
     return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
   }
-  const placeOf = (mark: string) => places.find(p => p.mark === mark)
+  const placeOf = (id: string) => places.find(p => p.id === id)
   const move = (event: React.PointerEvent): RackPlace | null => {
     const point = at(event)
     const hold = held.current
-    return point && hold ? { mark: hold.mark, inMm: point.x - hold.dxMm, acrossMm: point.y - hold.dyMm } : null
+    return point && hold ? { id: hold.id, inMm: point.x - hold.dxMm, acrossMm: point.y - hold.dyMm } : null
   }
   return (
     <svg
@@ -42,14 +42,14 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
     >
       <ChamberFrame chamber={chamber} look="hot">
         {packets.map(packet => {
-          const place = placeOf(packet.mark)
+          const place = placeOf(packet.id)
           if (!place) return null
-          const bad = warned.has(packet.mark)
+          const bad = warned.has(packet.id)
           const nudge = (inMm: number, acrossMm: number) =>
-            onDrag({ mark: packet.mark, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
+            onDrag({ id: packet.id, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
           return (
             <g
-              key={packet.mark}
+              key={packet.id}
               role="button"
               tabIndex={0}
               aria-label={`Packet ${packet.mark}, ${Math.round(place.inMm)} mm from the door, ${Math.round(place.acrossMm)} mm from the left${bad ? ', stands badly' : ''}`}
@@ -73,14 +73,14 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
                 const point = at(event)
                 if (!point) return
                 event.currentTarget.setPointerCapture(event.pointerId)
-                held.current = { mark: packet.mark, dxMm: point.x - place.inMm, dyMm: point.y - place.acrossMm }
+                held.current = { id: packet.id, dxMm: point.x - place.inMm, dyMm: point.y - place.acrossMm }
               }}
               onPointerMove={event => {
-                const next = held.current?.mark === packet.mark ? move(event) : null
+                const next = held.current?.id === packet.id ? move(event) : null
                 if (next) onDrag(next)
               }}
               onPointerUp={event => {
-                const next = held.current?.mark === packet.mark ? move(event) : null
+                const next = held.current?.id === packet.id ? move(event) : null
                 held.current = null
                 if (next && Math.hypot(next.inMm - place.inMm, next.acrossMm - place.acrossMm) < 400) onDrop(next)
               }}

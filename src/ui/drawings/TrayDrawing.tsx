@@ -1,4 +1,4 @@
-import { type Outline, outlinePath } from '../../core/blade/outline'
+import { type Outline, outlinePath } from '../../core/rockwell/outline'
 
 export interface TrayRow {
   readonly id: string

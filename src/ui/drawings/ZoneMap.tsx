@@ -1,5 +1,5 @@
+import type { OvenSurvey } from '../../core/oven/evidence'
 import { zoneAt } from '../../core/oven/survey'
-import type { OvenSurvey } from '../../core/record/oven-schema'
 import { formatDifference, type System } from '../../core/units/quantity'
 
 import { ChamberFrame, chamberViewBox } from './ChamberFrame'

@@ -1,4 +1,6 @@
 import type { FoldTemplate, TemplateLine } from '../../core/foil/template'
+import { templateNoteWords } from '../../words/foil'
+import { useSay } from '../Units'
 
 const LOOK: Readonly<Record<TemplateLine['kind'], { className: string; dash?: string }>> = {
   cut: { className: 'stroke-ink' },
@@ -18,6 +20,7 @@ export function TemplateDrawing({
   outline: string
   lengthText: (mm: number) => string
 }) {
+  const say = useSay()
   const { lengthMm, widthMm, lines, notes } = template
   const scale = Math.max(lengthMm / 700, widthMm / 230)
   return (
@@ -56,8 +59,8 @@ export function TemplateDrawing({
         />
       ))}
       {notes.slice(0, 1).map(note => (
-        <text key={note.text} x={note.x} y={note.y} fontSize={13 * scale} className="fill-ice">
-          {note.text}
+        <text key={note.note.code} x={note.x} y={note.y} fontSize={13 * scale} className="fill-ice">
+          {templateNoteWords(note.note, say)}
         </text>
       ))}
       <text x={lengthMm / 2} y={-7 * scale} textAnchor="middle" fontSize={12.5 * scale} className="fill-ink-2">

@@ -1,4 +1,6 @@
-import type { StageHardness } from '../../core/rockwell/trace'
+import type { StageHardness } from '../../core/job/hardness-trace'
+import { temperOf } from '../../core/job/stages'
+import type { Stage } from '../../core/shop/route'
 import type { HeatScale } from './scale'
 
 interface Props {
@@ -13,13 +15,13 @@ export function HardnessMarks({ scale, hardness }: Props) {
   const inspect = scale.placed.findIndex(p => p.stretch.station === 'inspect')
   const cools = ends('cool')
   const [warm] = ends('warm')
-  const xOf = (stage: string): { x: number; anchor: 'start' | 'middle' } | null => {
+  const xOf = (stage: Stage): { x: number; anchor: 'start' | 'middle' } | null => {
     if (stage === 'as-quenched') {
       const stretch = scale.placed[inspect]?.stretch
       return stretch ? { x: scale.x(inspect, (stretch.startMin + stretch.endMin) / 2), anchor: 'middle' } : null
     }
     if (stage === 'after-cold') return warm ? { x: scale.x(warm.i, warm.endMin) + 3, anchor: 'start' } : null
-    const cool = cools[Number(stage.slice('temper-'.length)) - 1]
+    const cool = cools[(temperOf(stage) ?? 1) - 1]
     return cool ? { x: scale.x(cool.i, cool.endMin), anchor: 'middle' } : null
   }
   const y = scale.y(20) + 15

@@ -1,4 +1,5 @@
 import { formatBoth, formatQuantity, type System } from '../../core/units/quantity'
+import { stretchWords } from '../../words/heatline'
 import type { HeatScale, PlacedStretch } from './scale'
 
 interface Label {
@@ -31,10 +32,10 @@ function labelOf({ stretch, x0, x1 }: PlacedStretch, scale: HeatScale, system: S
   const x = (x0 + x1) / 2
   const shown = formatQuantity(c, 'temperature', system)
   const at = (fill: string, text: string): Label[] => [{ x, y: scale.y(c) - ABOVE, text, fill, anchor: 'middle' }]
-  if (stretch.phase === 'soak') return at('#ffd9a6', `${formatBoth(c, system)}, ${stretch.note}`)
-  if (stretch.phase === 'temper') return at('#ecdcae', `${shown} ${stretch.note}`)
-  if (stretch.phase === 'cold') return at('#a9dcf7', `${shown} ${stretch.note}`)
-  if (stretch.note?.startsWith('load'))
+  if (stretch.phase === 'soak') return at('#ffd9a6', `${formatBoth(c, system)}, ${stretchWords(stretch.note)}`)
+  if (stretch.phase === 'temper') return at('#ecdcae', `${shown} ${stretchWords(stretch.note)}`)
+  if (stretch.phase === 'cold') return at('#a9dcf7', `${shown} ${stretchWords(stretch.note)}`)
+  if (stretch.note?.code === 'load')
     return [{ x: x0 - 8, y: scale.y(c) - 2, text: `load at ${shown}`, fill: '#f0a877', anchor: 'end' }]
   return []
 }

@@ -1,4 +1,4 @@
-import type { Phase } from '../../core/plan/timeline'
+import type { Phase } from '../../core/job/timeline'
 import { kelvinFromC } from '../../core/units/temperature'
 
 type Rgb = readonly [r: number, g: number, b: number]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { planTimeline } from '../../core/plan/timeline'
+import { planTimeline } from '../../core/job/timeline'
 import { OVEN_PRESETS } from '../../data/ovens'
 import { contrast, figureColour, heatColour, planckXyz } from './colour'
 import { heatScale } from './scale'

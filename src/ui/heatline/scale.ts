@@ -1,4 +1,4 @@
-import type { Phase, Stretch } from '../../core/plan/timeline'
+import type { Phase, Stretch } from '../../core/job/timeline'
 import type { StationName } from '../../data/cautions'
 import { STATIONS } from '../../data/cautions'
 

@@ -1,14 +1,16 @@
 import { PDFDocument } from 'pdf-lib'
 import { expect, it } from 'vitest'
-import type { Certificate } from '../../core/record/certificate'
-import { certificateLines, certificatePdf } from './certificate-pdf'
+import type { Certificate } from '../../core/job/certificate'
+import { certificateLines } from '../../words/certificate'
+import { certificatePdf } from './certificate-pdf'
 
 const certificate: Certificate = {
   format: 'tawny-ember-certificate',
-  version: 1,
+  version: 2,
   shop: 'Skerry bench',
   issuedAt: '2026-03-05T08:00:00.000Z',
   blade: 'A2',
+  serial: '26-014',
   batch: 'Fillets',
   grade: 'X65Cr13',
   lot: 'bar 7',
@@ -28,7 +30,7 @@ const certificate: Certificate = {
   practice: false,
   hardness: [
     {
-      stage: 'after temper 2',
+      stage: 'temper-2',
       readings: [60, 60.5, 60],
       roundFace: true,
       hrc: 60.2,
@@ -39,11 +41,10 @@ const certificate: Certificate = {
   ],
   target: { min: 59, max: 61 },
   inTargetProbability: 0.93,
-  method: 'Rockwell C after ISO 6508-1',
 }
 
 it('is one A4 page a blade, with its machine-readable copy inside', async () => {
-  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], 'A4')
+  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], 'A4', 'metric')
   const pdf = await PDFDocument.load(bytes)
   expect(pdf.getPageCount()).toBe(2)
   expect(pdf.getPage(0).getWidth()).toBeCloseTo((210 * 72) / 25.4, 1)
@@ -51,7 +52,7 @@ it('is one A4 page a blade, with its machine-readable copy inside', async () => 
 })
 
 it('says route, readings, uncertainty and aim', () => {
-  const text = certificateLines(certificate).flat().join(' | ')
+  const text = certificateLines(certificate, 'metric').flat().join(' | ')
   for (const part of [
     'X65Cr13, lot bar 7',
     '1066 °C (1951 °F)',
@@ -60,7 +61,7 @@ it('says route, readings, uncertainty and aim', () => {
     'logged: 118 min at a mean of 204 °C',
     'corrected for a round face',
     '60.2 HRC ± 0.8',
-    '59 to 61 HRC; chance it is in it 93 %',
+    '59 to 61 HRC; chance that it is within target 93 %',
   ])
     expect(text).toContain(part)
 })

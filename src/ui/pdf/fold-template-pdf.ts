@@ -4,6 +4,7 @@ import type { FoldTemplate, TemplateLine } from '../../core/foil/template'
 export const POINTS_PER_MM = 72 / 25.4
 export const PAPERS = { A4: [297, 210], Letter: [279.4, 215.9] } as const
 export type Paper = keyof typeof PAPERS
+export const PAPER_NAMES = Object.keys(PAPERS) as readonly Paper[]
 
 /** Printers leave this much white at the edge; neighbouring pages share as much again to glue, mm. */
 const MARGIN_MM = 8

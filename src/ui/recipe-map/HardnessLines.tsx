@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { TargetHrc } from '../../core/steel/suggest'
+import type { TargetHrc } from '../../core/rockwell/target'
 import { type Field, labelSpot, linePath, linesAt, type PlotBox } from './contours'
 
 interface Props {

@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react'
+import type { TargetHrc } from '../../core/rockwell/target'
 import type { RecipeMap as MapData } from '../../core/steel/recipe-map'
-import type { TargetHrc } from '../../core/steel/suggest'
 import type { System } from '../../core/units/quantity'
 import { useWidth } from '../use-width'
 import { AxisLabels } from './AxisLabels'

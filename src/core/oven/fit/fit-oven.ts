@@ -1,7 +1,8 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { FIT_FACTORS, FIT_PRIOR_SD, type FitFactor, OVEN_FIT } from '../../../data/oven-fit'
-import { fail, ok, type Result } from '../../result'
-import { type LogPoint, logAt } from '../log/thin'
+import { type Caution, caution } from '../../codes/caution'
+import { fail, ok, type Result } from '../../codes/result'
+import { type LogPoint, logAt } from '../log-points'
 import type { DetailedOven } from '../oven-model'
 import { type Factors, withFactors } from './factors'
 import { type Leg, legsOf } from './legs'
@@ -23,7 +24,7 @@ export interface OvenFitResult {
   readonly residualBeforeK: number
   /** [min, logged °C, fitted °C], for drawing. */
   readonly curve: readonly (readonly [min: number, loggedC: number, fittedC: number])[]
-  readonly notes: readonly string[]
+  readonly notes: readonly Caution[]
 }
 
 type Progress = (share: number) => void
@@ -39,8 +40,6 @@ const PRIOR = FIT_FACTORS.map(name => FIT_PRIOR_SD[name])
 const NEEDS_COOLING: ReadonlySet<FitFactor> = new Set(['wallK', 'leak'])
 /** More than this left, K, and it was not the run of an empty, shut oven at full power. */
 const POOR_FIT_K = 10
-const POOR_FIT =
-  'The model does not come onto this log: the door was opened, a load was in, or the power was held back. Do not let the oven follow it; log an empty run from cold at full power.'
 /** Steps of the differences, in logarithms. */
 const DIFFERENCE = 0.02
 const BOUND = Math.log(3)
@@ -61,21 +60,9 @@ export function fitOven(
   const points = given.filter(([min]) => min <= endMin)
   const { legs, limited } = legsOf(points)
   const lengthMin = (points.at(-1)?.[0] ?? 0) - (points[0]?.[0] ?? 0)
-  if (lengthMin < 15)
-    return fail(
-      'too-short',
-      'This log is shorter than a quarter of an hour: log a whole heat, better with the cooling.',
-    )
-  if (!legs.some(leg => leg.kind !== 'held'))
-    return fail(
-      'no-leg',
-      'The oven neither climbs nor cools in this log, so nothing can be learnt from it. Log a climb from cold at full power.',
-    )
-  if (limited && !legs.some(leg => leg.kind === 'off'))
-    return fail(
-      'limited',
-      'The climb is a straight line: it was held to a rate, so it shows the programme and not the oven. Log a climb at full power.',
-    )
+  if (lengthMin < 15) return fail('log-too-short', {})
+  if (!legs.some(leg => leg.kind !== 'held')) return fail('log-without-legs', {})
+  if (limited && !legs.some(leg => leg.kind === 'off')) return fail('log-held-to-a-rate', {})
   // A climb held to a rate is followed, not learnt from.
   const used = limited ? legs.map(leg => (leg.kind === 'full' ? { ...leg, kind: 'held' as const } : leg)) : legs
   const startMin = points[0]?.[0] ?? 0
@@ -112,23 +99,20 @@ export function fitOven(
     residualK: rms(logged, fitted),
     residualBeforeK: rms(logged, before),
     curve: atMin.map((min, i) => [min, logged[i] as number, fitted[i] as number] as const),
-    notes: [...(rms(logged, fitted) > POOR_FIT_K ? [POOR_FIT] : []), ...notesOf(used, limited)],
+    notes: [...(rms(logged, fitted) > POOR_FIT_K ? [caution('log-not-followed', {})] : []), ...notesOf(used, limited)],
   })
 }
 
 const rms = (a: readonly number[], b: Float64Array) =>
   Math.sqrt(a.reduce((sum, c, i) => sum + (c - (b[i] as number)) ** 2, 0) / Math.max(1, a.length))
 
-function notesOf(legs: readonly Leg[], limited: boolean): string[] {
-  const notes: string[] = []
-  if (limited) notes.push('The climb is a straight line: it was held to a rate, so only the cooling was learnt from.')
-  if (!legs.some(leg => leg.kind === 'off'))
-    notes.push(
-      'Without a cooling leg, what the wall conducts and what leaks past the door cannot be told apart: log on for an hour after the power is off, door shut.',
-    )
-  if (!legs.some(leg => leg.kind === 'full'))
-    notes.push('Without a climb at full power, the power and the heat the wall takes in are not seen.')
-  return notes
+function notesOf(legs: readonly Leg[], limited: boolean): Caution[] {
+  const has = (kind: Leg['kind']) => legs.some(leg => leg.kind === kind)
+  return [
+    ...(limited ? [caution('rate-limited', {})] : []),
+    ...(has('off') ? [] : [caution('no-cooling-leg', {})]),
+    ...(has('full') ? [] : [caution('no-climb', {})]),
+  ]
 }
 
 interface Found {

@@ -1,4 +1,4 @@
-import { type LogPoint, logAt } from '../log/thin'
+import { type LogPoint, logAt } from '../log-points'
 
 /** A stretch of a log by what the power did. */
 export interface Leg {

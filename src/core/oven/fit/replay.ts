@@ -1,5 +1,5 @@
 import { OVEN_FIT } from '../../../data/oven-fit'
-import { type LogPoint, logAt } from '../log/thin'
+import { type LogPoint, logAt } from '../log-points'
 import { type DetailedOven, OvenModel } from '../oven-model'
 import type { Leg } from './legs'
 

@@ -1,20 +1,24 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
-import type { BatchGroup } from '../../../core/record/schemas'
+import type { BatchGroup } from '../../../core/shop/batch'
 import { Bench } from '../../../ui/Bench'
+import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { inUnits } from '../../../words/marked'
+import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 import { saveAsRecipe } from '../save-recipe'
 import { suggestFor } from '../suggest-for'
-import type { BenchProps } from './bench-props'
 import { CHOOSE_VIEWS, ChooseDrawing, type ChooseView } from './choose/ChooseDrawing'
 import { ChooseFigures } from './choose/ChooseFigures'
 import { GroupFields } from './choose/GroupFields'
 import { RouteFields } from './RouteFields'
 
 /** Steel, target and route; the recipe map on which the route is dragged. */
-export function ChooseBench({ batch, plan, shop, preview }: BenchProps) {
-  const { group, grade } = plan
+export function ChooseBench() {
+  const say = useSay()
+  const { batch, shop, shown, preview } = useBench()
+  const { group, grade } = shown
   const [view, setView] = useState<ChooseView>('map')
   const setRoute = (label: string, route: BatchGroup['route'], settled: boolean) => {
     preview(group.id, route)
@@ -23,12 +27,12 @@ export function ChooseBench({ batch, plan, shop, preview }: BenchProps) {
   return (
     <Bench
       title="Choose"
-      says={`${grade.name}${grade.alsoNamed.length ? `, also ${grade.alsoNamed.join(', ')}` : ''}. ${grade.note}`}
+      says={`${grade.name}${grade.alsoNamed.length ? `, also ${grade.alsoNamed.join(', ')}` : ''}. ${inUnits(grade.note, say)}`}
       views={<ViewChoice views={CHOOSE_VIEWS} view={view} onView={setView} />}
-      drawing={<ChooseDrawing view={view} plan={plan} shop={shop} onRoute={setRoute} />}
+      drawing={<ChooseDrawing view={view} onRoute={setRoute} />}
       figures={
         <>
-          <ChooseFigures plan={plan} />
+          <ChooseFigures />
           <div className="mt-2 flex flex-wrap gap-2">
             <button type="button" className="btn btn-ember" onClick={() => suggestFor(batch, group, shop)}>
               Suggest a route for {group.target.min} to {group.target.max}
@@ -45,8 +49,8 @@ export function ChooseBench({ batch, plan, shop, preview }: BenchProps) {
       }
       fields={
         <>
-          <GroupFields batch={batch} plan={plan} shop={shop} />
-          <RouteFields batch={batch} group={group} shop={shop} />
+          <GroupFields />
+          <RouteFields />
         </>
       }
     />

@@ -1,11 +1,14 @@
 import { useState } from 'react'
-import { bladesOf, steelKgOf } from '../../../core/plan/tray'
+import { steelKgOf } from '../../../core/job/loads'
 import { predict } from '../../../core/steel/predict'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
+import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
-import { type BenchProps, percentText } from './bench-props'
+import { cautionWords } from '../../../words/cautions'
+import { percentText } from '../../../words/speaker'
+import { useBench } from '../bench-context'
 import { AirTable } from './cold/AirTable'
 import { BoxView } from './cold/BoxView'
 import { ColdFields } from './cold/ColdFields'
@@ -19,14 +22,15 @@ const VIEWS = [
 ] as const
 
 /** What the cold needs, what it gives off, and what it does to the steel. */
-export function ColdBench({ batch, plan, shop, go }: BenchProps) {
+export function ColdBench() {
+  const say = useSay()
+  const { shop, shown, blades } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('box')
-  const { route } = plan.group
-  const chilled = batch.groups.filter(g => g.route.cold).flatMap(g => bladesOf(batch, g.id))
-  const kg = steelKgOf(chilled)
-  if (batch.blades.length === 0) return <EmptyTray title="Cold" what="how much coolant it takes" go={go} />
-  const without = predict(plan.grade, { ...route, cold: null }, plan.experience)
-  const gain = plan.prediction.finalHrc.mean - without.finalHrc.mean
+  const { route } = shown.group
+  const kg = steelKgOf(blades.filter(b => b.group.route.cold))
+  if (blades.length === 0) return <EmptyTray title="Cold" what="how much coolant it takes" />
+  const without = predict(shown.grade, { ...route, cold: null }, shown.experience)
+  const gain = shown.prediction.finalHrc.mean - without.finalHrc.mean
   const amount = route.cold ? coldAmount(route.cold, kg, shop) : null
   const price = shop.cold.price
   return (
@@ -40,10 +44,10 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         view === 'schools' ? (
-          <SchoolsView batch={batch} plan={plan} shop={shop} steelKg={steelKgOf(batch.blades)} />
+          <SchoolsView steelKg={steelKgOf(blades)} />
         ) : (
           <>
-            {route.cold && <BoxView batch={batch} shop={shop} toC={route.cold.toC} />}
+            {route.cold && <BoxView toC={route.cold.toC} />}
             {amount && <AirTable air={amount.air} airChangesPerH={shop.cold.room.airChangesPerH} />}
           </>
         )
@@ -53,7 +57,7 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
           {amount?.air.refused && (
             <div role="alert" className="mb-2 border-2 border-bad bg-ember-wash p-3 text-[14px]">
               <strong className="text-bad">This chill is refused. </strong>
-              {amount.cautions[0]?.message}
+              {amount.cautions.slice(0, 1).map(one => cautionWords(one, say))}
             </div>
           )}
           {amount && (
@@ -70,13 +74,13 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
             label="What cold does to the finished blade"
             value={`${gain >= 0 ? '+' : '−'}${Math.abs(gain).toFixed(1)}`}
             unit="HRC"
-            working={plan.prediction.working}
+            working={shown.prediction.working}
           />
           <Figure
             label="Soft austenite, without and with"
-            value={`${percentText(without.retainedAustenite.final)} → ${percentText(plan.prediction.retainedAustenite.final)}`}
+            value={`${percentText(without.retainedAustenite.final)} → ${percentText(shown.prediction.retainedAustenite.final)}`}
             unit=""
-            working={plan.prediction.working}
+            working={shown.prediction.working}
             note="Cold changes austenite into martensite. It does not change corrosion resistance."
           />
           {amount && <Warnings lines={amount.cautions.filter(c => c.code !== 'air-refused')} />}
@@ -91,7 +95,7 @@ export function ColdBench({ batch, plan, shop, go }: BenchProps) {
           </CautionNote>
         </>
       }
-      fields={view === 'box' && <ColdFields batch={batch} plan={plan} shop={shop} />}
+      fields={view === 'box' && <ColdFields />}
     />
   )
 }

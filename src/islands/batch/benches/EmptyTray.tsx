@@ -1,7 +1,8 @@
-import type { BenchProps } from './bench-props'
+import { useBench } from '../bench-context'
 
 /** A bench that needs blades says so, and leads there. */
-export function EmptyTray({ title, what, go }: { title: string; what: string; go: BenchProps['go'] }) {
+export function EmptyTray({ title, what }: { title: string; what: string }) {
+  const { go } = useBench()
   return (
     <section aria-label={title} className="p-6">
       <h2 className="text-[21px]">{title}</h2>

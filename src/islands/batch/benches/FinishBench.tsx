@@ -1,34 +1,27 @@
-import { bladesOf } from '../../../core/plan/tray'
+import { worked } from '../../../core/codes/working'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
-import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
-import type { BenchProps } from './bench-props'
+import { useBench } from '../bench-context'
+import { Tray } from './Tray'
 
 /** Scale off, holes back to size, and no more heat than the last temper. */
-export function FinishBench({ batch, plan, shop }: BenchProps) {
-  const coolest = Math.min(...plan.group.route.tempers.map(t => t.atC))
-  const shown = Number.isFinite(coolest) ? formatQuantity(coolest, 'temperature', shop.units) : '—'
+export function FinishBench() {
+  const { shop, shown } = useBench()
+  const coolest = Math.min(...shown.group.route.tempers.map(t => t.atC))
+  const text = Number.isFinite(coolest) ? formatQuantity(coolest, 'temperature', shop.units) : '—'
   return (
     <Bench
       title="Finish"
       says="The temper is done; from here on heat only takes hardness away."
-      drawing={<TrayDrawing rows={bladesOf(batch, plan.group.id)} />}
+      drawing={<Tray groupId={shown.group.id} />}
       figures={
         <>
           <Figure
             label="Hottest the edge may get in grinding"
-            value={shown.split(' ')[0] ?? ''}
-            unit={shown.split(' ')[1] ?? ''}
-            working={[
-              {
-                name: 'Coolest temper of the route',
-                value: coolest,
-                unit: '°C',
-                equation: 'heat above the temper softens',
-                source: 'common practice, no published source',
-              },
-            ]}
+            value={text.split(' ')[0] ?? ''}
+            unit={text.split(' ')[1] ?? ''}
+            working={[worked('coolest-temper', coolest, 'C', {})]}
           />
           <CautionNote>
             {CAUTIONS.finish} {DEFER}

@@ -1,27 +1,30 @@
 import { useMemo, useState } from 'react'
+import { ok, type Result } from '../../../core/codes/result'
+import { worked } from '../../../core/codes/working'
+import { type HeatAnswer, heatAnswerOf, heatOf, loadKg, programmeOf } from '../../../core/job/heat-load'
+import type { Load } from '../../../core/job/loads'
+import { chamberOf } from '../../../core/job/ovens'
 import { correctionAt } from '../../../core/oven/correction'
 import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
 import { soakLag } from '../../../core/oven/soak-lag'
-import { type HeatAnswer, heatAnswerOf, heatOf, loadKg, programmeOf } from '../../../core/plan/heat-load'
-import { loadsOf } from '../../../core/plan/tray'
-import { chamberOf, ovenOf } from '../../../core/record/oven-record'
-import { ok, type Result } from '../../../core/result'
+import type { Oven } from '../../../core/shop/oven'
 import { formatDifference, formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
-import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
+import { Bench, CautionNote, Figure } from '../../../ui/Bench'
 import { SelectField } from '../../../ui/PlainFields'
+import { Problems } from '../../../ui/Problems'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { useAnswer } from '../../../workers/use-answer'
+import { useBench } from '../bench-context'
 import { useController } from '../use-controller'
-import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
-import { AfterView } from './heat/AfterView'
 import { EnergyFigure } from './heat/EnergyFigure'
 import { EntryView } from './heat/EntryView'
+import { LoggedHeatView } from './heat/LoggedHeatView'
 import { ProgrammeView } from './heat/ProgrammeView'
 import { RackView } from './heat/RackView'
-import { ShareClosing } from './heat/ShareClosing'
+import { SharedSoak } from './heat/SharedSoak'
 
 const VIEWS = [
   ['rack', 'Rack'],
@@ -31,20 +34,20 @@ const VIEWS = [
 ] as const
 
 /** Loads, the rack, the programme to key in, and how far the blade is behind the oven. */
-export function HeatBench({ batch, plan, shop, go }: BenchProps) {
+export function HeatBench() {
+  const { load, oven } = useBench()
+  if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" />
+  return oven.ok ? <Heat load={load} oven={oven.value} /> : <OvenChoice />
+}
+
+function Heat({ load, oven }: { load: Load; oven: Oven }) {
+  const { batch, shown, shop, loads } = useBench()
   const { session } = useController(batch.id)
   // With a controller on the line it is what one comes back for.
   const [view, setView] = useState<(typeof VIEWS)[number][0]>(session ? 'programme' : 'rack')
-  const loads = useMemo(() => loadsOf(batch), [batch])
-  const load = loads.find(l => l.groups.some(g => g.id === plan.group.id))
-  const oven = ovenOf(shop, batch)
-  const asked = useMemo(
-    () => (load ? heatOf(loads, loads.indexOf(load), oven, batch) : null),
-    [loads, load, oven, batch],
-  )
-  const answer = useAnswer('oven', asked?.request ?? null)
-  const heat = asked && answer ? (answer.ok ? ok(heatAnswerOf(asked, answer.value)) : answer) : undefined
-  if (!load) return <EmptyTray title="Heat" what="the load, the programme and the soak clock" go={go} />
+  const asked = useMemo(() => heatOf(loads, loads.indexOf(load), oven), [loads, load, oven])
+  const answer = useAnswer('oven', asked.request)
+  const heat = answer && (answer.ok ? ok(heatAnswerOf(asked, answer.value)) : answer)
   const chamber = chamberOf(oven)
   const { austenitizeC } = load
   const programme = programmeOf(load, oven)
@@ -55,7 +58,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       equalise: load.equalise,
       entryC: load.entryC,
       austenitizeC,
-      thicknessMm: plan.thicknessMm,
+      thicknessMm: shown.thicknessMm,
       view,
     })
   const [alone, crowded] = [behind(FULL_VIEW), behind(CROWDED_VIEW)]
@@ -71,48 +74,33 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
-          {view === 'rack' && loads.length > 1 && <ShareClosing batch={batch} shop={shop} />}
-          {view === 'rack' && <RackView batch={batch} load={load} oven={oven} shop={shop} heat={heat} />}
-          {view === 'programme' && <ProgrammeView batch={batch} load={load} oven={oven} shop={shop} />}
-          {view === 'entry' && <EntryView batch={batch} load={load} oven={oven} shop={shop} />}
-          {view === 'after' && <AfterView batch={batch} load={load} oven={oven} shop={shop} plan={plan} />}
+          {view === 'rack' && loads.length > 1 && <SharedSoak />}
+          {view === 'rack' && <RackView load={load} oven={oven} heat={heat} />}
+          {view === 'programme' && <ProgrammeView load={load} oven={oven} />}
+          {view === 'entry' && <EntryView load={load} oven={oven} />}
+          {view === 'after' && <LoggedHeatView load={load} oven={oven} />}
         </>
       }
       figures={
         <>
           <ClimbFigure heat={heat} />
           <Figure
-            label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
+            label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
             value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
             unit={crowded.lagS <= 0 ? 'as the last climb is slow' : 's, alone to crowded'}
             working={[
-              {
-                name: load.equalise.length > 0 ? 'Climb from the preheat' : 'Climb, the blade going in cold',
-                value: rateCPerH,
-                unit: '°C/h',
-                equation: 'oven at full power',
+              worked('climb-rate', rateCPerH, 'K/h', {
+                preheated: load.equalise.length > 0,
                 source: chamber.source,
-              },
-              {
-                name: 'Alone',
-                value: alone.lagS,
-                unit: 's',
-                equation: 'lumped blade in foil: radiation, gap conduction, within 5 °C',
-                source: 'ε 0.70 outside, 0.35 and 0.40 inside, 0.5 mm gap; textbook values, from memory',
-              },
-              {
-                name: 'Crowded, view 0.42',
-                value: crowded.lagS,
-                unit: 's',
-                equation: 'the same with a part of the chamber hidden',
-                source: 'view of strips on edge',
-              },
+              }),
+              worked('lag-alone', alone.lagS, 's', {}),
+              worked('lag-crowded', crowded.lagS, 's', {}),
             ]}
             note="The soak clock starts when the blade, not the oven, arrives. Foil pressed flat on the blade shortens the lag."
           />
-          <Figure label="Soak once there" value={String(Math.round(plan.group.route.soakMin))} unit="min" />
-          {heat?.ok && <EnergyFigure answer={heat.value} shop={shop} />}
-          {!programme.ok && <Warnings lines={programme.problems} />}
+          <Figure label="Soak once there" value={String(Math.round(shown.group.route.soakMin))} unit="min" />
+          {heat?.ok && <EnergyFigure answer={heat.value} />}
+          {!programme.ok && <Problems of={programme.problems} className="my-2" />}
           <CautionNote>
             {CAUTIONS.heat} {DEFER}
           </CautionNote>
@@ -121,18 +109,7 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
       fields={
         view === 'rack' && (
           <div className="grid max-w-3xl grid-cols-2 items-end gap-3 sm:grid-cols-3">
-            <SelectField
-              label="Hardened in"
-              value={oven.id}
-              options={shop.ovens.filter(o => o.use === 'hardening' || o === oven).map(o => [o.id, o.name] as const)}
-              onCommit={id =>
-                void editBatch(batch, 'Oven', b => ({
-                  ...b,
-                  oven: shop.ovens.find(o => o.id === id)?.name ?? b.oven,
-                  rack: undefined,
-                }))
-              }
-            />
+            <OvenField />
             <p className="text-[13px] sm:col-span-2">
               {keyedSays(correctionAt(oven, austenitizeC), shop.units)}{' '}
               <a className="link" href={`/oven/${oven.id}`}>
@@ -146,6 +123,44 @@ export function HeatBench({ batch, plan, shop, go }: BenchProps) {
   )
 }
 
+/** Which oven hardens the batch. Where the packets stood in another does not hold in this one. */
+function OvenField() {
+  const { batch, shop, oven } = useBench()
+  const choices = shop.ovens.filter(o => o.use === 'hardening' || o.id === batch.ovenId)
+  return (
+    <SelectField
+      label="Hardened in"
+      value={oven.ok ? oven.value.id : ''}
+      options={[
+        ...(oven.ok ? [] : [['', `${batch.ovenName || 'no oven'}, not in the workshop`] as const]),
+        ...choices.map(o => [o.id, o.name] as const),
+      ]}
+      onCommit={id => {
+        const chosen = shop.ovens.find(o => o.id === id)
+        if (!chosen) return
+        void editBatch(batch, 'Oven', b => ({
+          ...b,
+          ovenId: chosen.id,
+          ovenName: chosen.name,
+          blades: b.blades.map(({ rack: _, ...blade }) => blade),
+        }))
+      }}
+    />
+  )
+}
+
+/** The batch's oven is gone: nothing is worked out until another is chosen. */
+const OvenChoice = () => {
+  const { oven } = useBench()
+  return (
+    <section aria-label="Heat" className="max-w-md p-6">
+      <h2 className="text-[21px]">Heat</h2>
+      {!oven.ok && <Problems of={oven.problems} className="my-3" />}
+      <OvenField />
+    </section>
+  )
+}
+
 /** When the oven itself is at the soak of this load. */
 function ClimbFigure({ heat }: { heat: Result<HeatAnswer> | undefined }) {
   if (!heat?.ok) return null
@@ -156,15 +171,7 @@ function ClimbFigure({ heat }: { heat: Result<HeatAnswer> | undefined }) {
       label={fromMin > 0 ? 'Oven back up with this load in' : 'Oven from cold to full heat'}
       value={climbMin === null ? '∞' : String(Math.round(climbMin))}
       unit="min, with the load and its preheats"
-      working={[
-        {
-          name: fromMin > 0 ? 'From the load before being out' : 'From oven on',
-          value: climbMin ?? Number.POSITIVE_INFINITY,
-          unit: 'min',
-          equation: 'the programme as keyed, packets in at their entry, doors and walls followed',
-          source: 'wall model, docs/method.md, Oven',
-        },
-      ]}
+      working={[worked('to-full-heat', climbMin ?? Number.POSITIVE_INFINITY, 'min', { afterLoad: fromMin > 0 })]}
     />
   )
 }

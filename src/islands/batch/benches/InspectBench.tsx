@@ -1,33 +1,35 @@
 import { useState } from 'react'
-import { countOf, piecesOf } from '../../../core/plan/tray'
-import { warmWindow } from '../../../core/quench/inspect'
+import { worked } from '../../../core/codes/working'
+import { warmWindow } from '../../../core/job/inspect'
+import { BOUNDS } from '../../../core/shop/bounds'
 import { formatNumber, formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { NumberField } from '../../../ui/PlainFields'
-import { type BenchProps, band95, hrcText } from './bench-props'
+import { bandText, hrcText } from '../../../words/speaker'
+import { useBench } from '../bench-context'
 import { EmptyTray } from './EmptyTray'
 import { InspectOne, InspectTable } from './inspect/InspectTable'
 import { LeakField } from './inspect/LeakField'
 
 /** Count out, look, gauge, file: each blade goes on, is straightened, or waits until it is known why. */
-export function InspectBench({ batch, plan, plans, shop, go }: BenchProps) {
-  const pieces = piecesOf(batch)
-  const [chosen, setChosen] = useState(pieces[0]?.mark ?? '')
-  const countIn = countOf(batch.blades)
-  if (countIn === 0) return <EmptyTray title="Inspect" what="the count to check against" go={go} />
+export function InspectBench() {
+  const { batch, shown, shop, blades } = useBench()
+  const [chosen, setChosen] = useState(blades[0]?.id ?? '')
+  const countIn = blades.length
+  if (countIn === 0) return <EmptyTray title="Inspect" what="the count to check against" />
   const { countedOut } = batch
   const missing = countedOut === null ? 0 : countIn - countedOut
-  const window = warmWindow(plan.thicknessMm, plan.prediction.martensiteStartC)
+  const window = warmWindow(shown.thicknessMm, shown.prediction.martensiteStartC)
   return (
     <Bench
       title="Inspect"
       says="Count before anything else; then straightness, cracks, colour, and a skating file."
       drawing={
         <>
-          <InspectTable batch={batch} plans={plans} shop={shop} chosen={chosen} onChoose={setChosen} />
-          <InspectOne key={chosen} batch={batch} plans={plans} mark={chosen} />
+          <InspectTable chosen={chosen} onChoose={setChosen} />
+          <InspectOne key={chosen} bladeId={chosen} />
         </>
       }
       figures={
@@ -37,12 +39,11 @@ export function InspectBench({ batch, plan, plans, shop, go }: BenchProps) {
               label={`Counted out, of ${countIn} in`}
               whole
               value={countedOut}
-              min={0}
-              max={3600}
-              onCommit={value => void editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
-              onClear={() => void editBatch(batch, 'Not counted', b => ({ ...b, countedOut: null }))}
+              {...BOUNDS.countedOut}
+              onCommit={value => editBatch(batch, 'Counted out', b => ({ ...b, countedOut: value }))}
+              onClear={() => editBatch(batch, 'Not counted', b => ({ ...b, countedOut: null }))}
             />
-            <LeakField batch={batch} />
+            <LeakField />
           </div>
           {missing > 0 && (
             <Warnings
@@ -64,30 +65,15 @@ export function InspectBench({ batch, plan, plans, shop, go }: BenchProps) {
           {countedOut !== null && missing === 0 && <p className="my-2 text-good">All {countIn} are out.</p>}
           <Figure
             label="Should read as quenched"
-            value={hrcText(plan.prediction.hrc.asQuenched.mean)}
-            unit={`HRC ${band95(plan.prediction.hrc.asQuenched.sd)}`}
-            working={plan.prediction.working}
+            value={hrcText(shown.prediction.hrc.asQuenched.mean)}
+            unit={`HRC ${bandText(shown.prediction.hrc.asQuenched.sd)}`}
+            working={shown.prediction.working}
           />
           <Figure
-            label={`Can be set by hand, ${formatQuantity(plan.thicknessMm, 'length', shop.units)} in still air`}
+            label={`Can be set by hand, ${formatQuantity(shown.thicknessMm, 'length', shop.units)} in still air`}
             value={`${Math.round(window.seconds)}`}
             unit={`s, from ${formatQuantity(window.fromC, 'temperature', shop.units)} down to ${formatNumber(window.toC, 'temperature', shop.units)}`}
-            working={[
-              {
-                name: 'Ends at a third martensite',
-                value: window.toC,
-                unit: '°C',
-                equation: 'Ms + ln(1 − 0.35)/0.011',
-                source: 'Koistinen and Marburger (1959); the share: common practice, no published source',
-              },
-              {
-                name: 'Seconds',
-                value: window.seconds,
-                unit: 's',
-                equation: 'lumped, bare, still air',
-                source: 'docs/method.md, Plates',
-              },
-            ]}
+            working={[worked('third-martensite', window.toC, 'C', {}), worked('warm-seconds', window.seconds, 's', {})]}
             note="Above it is too soft to hold its line, below it cracks. After that: clamped flat at the first temper, or in a three-pin vice while at temper heat."
           />
           <CautionNote>

@@ -1,16 +1,17 @@
 import { type ReactNode, useState } from 'react'
-import { newLog } from '../../../core/record/oven-log'
-import type { OvenLog, Workshop } from '../../../core/record/schemas'
+import { newLog } from '../../../core/job/oven-log'
+import { BOUNDS } from '../../../core/shop/bounds'
+import type { OvenLog } from '../../../core/shop/oven-log'
 import { changeLog, putLog, removeLog } from '../../../store/records'
 import { LogDrawing } from '../../../ui/drawings/LogDrawing'
 import { NumberField } from '../../../ui/PlainFields'
+import { useSystem } from '../../../ui/Units'
 import { undoable } from '../../../ui/undoable'
 import { LogImport } from '../../oven/LogImport'
 import { newId } from '../edit'
 
 interface LayLogProps {
   readonly of: Pick<OvenLog, 'ovenId' | 'batchId' | 'load'>
-  readonly shop: Workshop
   readonly log: OvenLog | null
   /** Why one would. */
   readonly says: string
@@ -18,14 +19,13 @@ interface LayLogProps {
 }
 
 /** A load's log where there is one; else, or when another is wanted, the place to read one. */
-export function LayLog({ of, shop, log, says, children }: LayLogProps) {
+export function LayLog({ of, log, says, children }: LayLogProps) {
   const [adding, setAdding] = useState(false)
   if (log && !adding) return children(log, () => setAdding(true))
   return (
     <div className="py-2">
       {!log && <p className="mb-3 max-w-2xl text-[13.5px]">{says}</p>}
       <LogImport
-        system={shop.units}
         action="Lay it over the plan"
         onTake={(name, points) => {
           void putLog(newLog({ id: newId(), ...of, name, addedAt: new Date().toISOString() }, points))
@@ -43,7 +43,6 @@ export function LayLog({ of, shop, log, says, children }: LayLogProps) {
 
 interface LaidLogProps {
   readonly log: OvenLog
-  readonly shop: Workshop
   readonly bladeName: string
   readonly bladePoints: readonly (readonly [min: number, c: number])[]
   readonly targetC: number
@@ -64,7 +63,8 @@ export interface Fact {
 
 /** A log laid over the plan: the display and the blade, what it came to, and its moments put right by hand. */
 export function LaidLog(props: LaidLogProps) {
-  const { log, shop, bladeName, bladePoints, targetC, inMin, outMin, momentNames, facts, children, another } = props
+  const { log, bladeName, bladePoints, targetC, inMin, outMin, momentNames, facts, children, another } = props
+  const system = useSystem()
   return (
     <div>
       <LogDrawing
@@ -72,7 +72,7 @@ export function LaidLog(props: LaidLogProps) {
           { name: 'the display, as logged', points: log.points, look: 'logged' },
           { name: bladeName, points: bladePoints, look: 'blade' },
         ]}
-        system={shop.units}
+        system={system}
         label={`${log.name}: display and blade`}
         targetC={targetC}
         marks={[
@@ -93,16 +93,8 @@ export function LaidLog(props: LaidLogProps) {
       </dl>
       <p className="mt-2 text-[14px]">{children}</p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <MomentField
-          label={momentNames.went}
-          min={inMin}
-          onCommit={loadedMin => void changeLog(log.id, { loadedMin })}
-        />
-        <MomentField
-          label={momentNames.came}
-          min={outMin}
-          onCommit={pulledMin => void changeLog(log.id, { pulledMin })}
-        />
+        <MomentField label={momentNames.went} min={inMin} onCommit={loadedMin => changeLog(log.id, { loadedMin })} />
+        <MomentField label={momentNames.came} min={outMin} onCommit={pulledMin => changeLog(log.id, { pulledMin })} />
         <button type="button" className="btn" onClick={another}>
           Another log …
         </button>
@@ -110,7 +102,9 @@ export function LaidLog(props: LaidLogProps) {
           type="button"
           className="btn"
           onClick={() =>
-            void removeLog(log.id).then(done => done && undoable(`Taken off: ${log.name}`, () => void putLog(log)))
+            void removeLog(log.id).then(
+              done => done.saved && undoable(`Taken off: ${log.name}`, () => void putLog(log)),
+            )
           }
         >
           Take this one off
@@ -122,6 +116,6 @@ export function LaidLog(props: LaidLogProps) {
 
 const MomentField = ({ label, min, onCommit }: { label: string; min: number; onCommit: (min: number) => void }) => (
   <div className="w-36">
-    <NumberField label={label} unit="min" value={Math.round(min * 10) / 10} min={0} max={100_000} onCommit={onCommit} />
+    <NumberField label={label} unit="min" value={Math.round(min * 10) / 10} {...BOUNDS.logMin} onCommit={onCommit} />
   </div>
 )

@@ -1,21 +1,25 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { piecesOf, routeOfPiece } from '../../../core/plan/tray'
-import type { Reading } from '../../../core/record/schemas'
+import type { ImportedReading } from '../../../core/files/readings-import'
+import { bladeHardness } from '../../../core/job/hardness'
+import { latestStage, predictionAt, stagesOf } from '../../../core/job/stages'
+import { isChecked } from '../../../core/job/tester'
+import { type BatchBlade, routeOfBlade } from '../../../core/job/tray'
 import type { Place } from '../../../core/rockwell/places'
-import { summariseReadings } from '../../../core/rockwell/readings'
 import type { FacedReading } from '../../../core/rockwell/round-face'
-import { latestStage, predictedAt, stageLabel, stagesOf } from '../../../core/rockwell/stages'
-import { isChecked } from '../../../core/rockwell/tester'
-import { useReadings } from '../../../store/hooks'
+import type { Reading } from '../../../core/shop/reading'
+import type { Stage } from '../../../core/shop/route'
 import { addReadings, setReadingDeleted } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
 import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
+import { useKeptText } from '../../../ui/kept-text'
 import { SelectField } from '../../../ui/PlainFields'
 import { undoable } from '../../../ui/undoable'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { hrcText } from '../../../words/speaker'
+import { stageName } from '../../../words/stages'
+import { useBench } from '../bench-context'
 import { newId } from '../edit'
-import { type BenchProps, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 import { FaceField } from './measure/FaceField'
 import { FilesView } from './measure/FilesView'
@@ -33,126 +37,115 @@ const VIEWS = [
 ] as const
 
 /** Readings by blade and stage: typed as a run, each with its uncertainty, each undoable. */
-export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
-  const { group, prediction } = plan
-  const pieces = piecesOf(batch).filter(p => p.group.id === group.id)
-  const all = (useReadings(batch.id) ?? []).filter(r => r.groupId === group.id)
-  const [pickedMark, setMark] = useState<string | null>(null)
-  const [pickedStage, setStage] = useState<Reading['stage'] | null>(null)
+export function MeasureBench() {
+  const { shown, blades: all } = useBench()
+  const blades = all.filter(b => b.group.id === shown.group.id)
+  const [pickedId, setPickedId] = useState<string | null>(null)
+  const blade = blades.find(b => b.id === pickedId) ?? blades[0]
+  if (!blade) return <EmptyTray title="Measure" what="places for readings" />
+  return <MeasureBlade blade={blade} blades={blades} onPick={setPickedId} />
+}
+
+interface MeasureProps {
+  readonly blade: BatchBlade
+  /** Blades of the shown steel, in the order they are read. */
+  readonly blades: readonly BatchBlade[]
+  readonly onPick: (bladeId: string) => void
+}
+
+function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
+  const { batch, shown, shop, readings, go } = useBench()
+  const { prediction } = shown
+  const [pickedStage, setStage] = useState<Stage | null>(null)
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('blade')
-  const [text, setText] = useState('')
   const [faceMm, setFaceMm] = useState<number | null>(null)
   const [next, setNext] = useState<readonly Place[]>([])
-  const piece = pieces.find(p => p.mark === pickedMark) ?? pieces[0]
+  const pick = (id: string) => {
+    onPick(id)
+    setNext([])
+  }
+  const ids = new Set(blades.map(b => b.id))
+  const ofGroup = readings.filter(r => r.bladeId !== null && ids.has(r.bladeId))
   // A blade with a temper of its own has a stage more than its group.
-  const stages = stagesOf(piece ? routeOfPiece(batch, piece) : group.route)
-  const pick = (mark: string) => {
-    setMark(mark)
-    setNext([])
-  }
-  const stage =
-    pickedStage ??
-    latestStage({ ...group.route, tempers: piece ? routeOfPiece(batch, piece).tempers : [] }, all) ??
-    (stages[stages.length - 1] as Reading['stage'])
-  if (!piece) return <EmptyTray title="Measure" what="places for readings" go={go} />
-  const own = all.filter(r => r.piece === piece.mark && r.stage === stage)
-  const ofStage = all.filter(r => r.stage === stage)
-  const summary =
-    own.length > 0
-      ? summariseReadings(
-          own.map(r => r.hrc),
-          shop.block,
-          group.target,
-        )
-      : null
-  const wholeMean =
-    ofStage.length > 0
-      ? summariseReadings(
-          ofStage.map(r => r.hrc),
-          shop.block,
-          group.target,
-        )
-      : null
-  const predicted = predictedAt(prediction, stage)
-  const readingOf = (
-    read: Pick<Reading, 'piece' | 'groupId' | 'stage' | 'hrc' | 'roundFace'>,
-    at: string,
-    place?: Place,
-  ): Reading => ({
-    id: newId(),
-    batchId: batch.id,
-    ...read,
-    at,
-    deletedAt: null,
-    ...(isChecked(shop.tester, at) ? {} : { unchecked: true }),
-    ...(place ? { place } : {}),
-  })
-  const addFile = async (read: readonly Pick<Reading, 'piece' | 'groupId' | 'stage' | 'hrc'>[]) => {
+  const route = routeOfBlade(blade)
+  const stages = stagesOf(route)
+  const stage = pickedStage ?? latestStage(route, ofGroup) ?? stages.at(-1) ?? 'as-quenched'
+  const ofStage = ofGroup.filter(r => r.stage === stage)
+  const own = ofStage.filter(r => r.bladeId === blade.id)
+  const predicted = predictionAt(prediction, stage)
+  const textKey = `readings ${blade.id} ${stage}`
+  const { text, set: setText, giveBack } = useKeptText(textKey)
+  const evidence = { readings, tester: shop.tester, predicted: (at: Stage) => predictionAt(prediction, at) }
+  const record = async (read: readonly Pick<Reading, 'bladeId' | 'stage' | 'hrc' | 'roundFace' | 'place'>[]) => {
     const at = new Date().toISOString()
-    const done = await addReadings(read.map(r => readingOf(r, at)))
-    if (done) toast(`${read.length} readings recorded.`)
-    return done
+    const fresh = read.map(
+      (reading): Reading => ({
+        id: newId(),
+        batchId: batch.id,
+        ...reading,
+        at,
+        deletedAt: null,
+        ...(isChecked(shop.tester, at) ? {} : { unchecked: true }),
+      }),
+    )
+    return (await addReadings(fresh)).saved ? fresh : null
   }
-  const add = async (readings: readonly FacedReading[]) => {
-    const at = new Date().toISOString()
-    const fresh = readings.map((read, i) =>
-      readingOf({ piece: piece.mark, groupId: group.id, stage, ...read }, at, next[i]),
-    )
-    if (!(await addReadings(fresh))) return false
-    undoable(
-      `${piece.mark} ${stageLabel(stage)}: ${fresh.map(r => hrcText(r.hrc)).join(', ')}${faceMm === null ? '' : ', with its round face counted'}`,
-      () => {
-        for (const r of fresh) void setReadingDeleted(r.id, new Date().toISOString())
-      },
-    )
-    const following = pieces[pieces.indexOf(piece) + 1]
+  const addFile = async (read: readonly ImportedReading[]) => {
+    const fresh = await record(read.map(({ bladeId, stage: at, hrc }) => ({ bladeId, stage: at, hrc })))
+    if (fresh) toast(`${fresh.length} readings recorded.`)
+    return fresh !== null
+  }
+  const add = (faced: readonly FacedReading[]) => {
+    const places = next
     setNext([])
-    if (following) setMark(following.mark)
-    return true
+    // The next blade is shown at once: what is typed from now on is of it, however long the storing takes.
+    const following = blades[blades.indexOf(blade) + 1]
+    if (following) onPick(following.id)
+    void record(
+      faced.map((read, i) => ({ bladeId: blade.id, stage, ...read, ...(places[i] ? { place: places[i] } : {}) })),
+    ).then(fresh => {
+      if (!fresh) return giveBack(textKey, faced.map(read => read.roundFace?.shownHrc ?? read.hrc).join(' '))
+      undoable(
+        `${blade.mark} ${stageName(stage)}: ${fresh.map(r => hrcText(r.hrc)).join(', ')}${faceMm === null ? '' : ', with its round face counted'}`,
+        () => {
+          for (const r of fresh) void setReadingDeleted(r.id, new Date().toISOString())
+        },
+      )
+    })
   }
   return (
     <Bench
       title="Measure"
-      says="Three a blade, where the handle hides them."
+      says="Three readings per blade, where the handle hides them."
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
           {view === 'blade' && (
             <>
               <PlaceBoard
-                key={piece.mark}
-                blade={piece.blade}
-                mark={piece.mark}
+                key={blade.id}
+                blade={blade.line}
+                mark={blade.mark}
                 readings={own.map(r => ({ hrc: r.hrc, place: r.place ?? null }))}
                 next={next}
-                expectedHrc={Math.min(68, Math.max(30, predicted ?? 60))}
+                expectedHrc={Math.min(68, Math.max(30, predicted?.mean ?? 60))}
                 onPlace={place => setNext([...next, place])}
               />
-              <ReadingsTable pieces={pieces} readings={ofStage} shown={piece.mark} onPick={pick} />
+              <ReadingsTable blades={blades} stage={stage} evidence={evidence} shownId={blade.id} onPick={pick} />
             </>
           )}
-          {view === 'files' && (
-            <FilesView
-              batch={batch}
-              group={group}
-              mark={piece.mark}
-              stage={stage}
-              predicted={predicted === null ? null : { mean: predicted, sd: prediction.finalHrc.sd }}
-              reading={summary && { mean: summary.corrected, sd: summary.standardUncertainty }}
-            />
-          )}
-          {view === 'spread' && <SpreadView batch={batch} shop={shop} pieces={pieces} readings={ofStage} />}
+          {view === 'files' && <FilesView blade={blade} stage={stage} evidence={evidence} />}
+          {view === 'spread' && <SpreadView stage={stage} evidence={evidence} />}
         </>
       }
       figures={
         <MeasureFigures
-          summary={summary}
-          batchMean={wholeMean}
-          mark={piece.mark}
-          predicted={predicted}
-          unchecked={own.some(r => r.unchecked === true)}
-          stage={stageLabel(stage)}
-          thicknessMm={piece.blade.thicknessMm}
+          hardness={bladeHardness(blade, stage, evidence)}
+          ofAll={shown.measured.get(stage) ?? null}
+          mark={blade.mark}
+          predicted={predicted?.mean ?? null}
+          stage={stageName(stage)}
+          thicknessMm={blade.line.thicknessMm}
           onVerdict={() => go('verdict')}
         />
       }
@@ -160,20 +153,20 @@ export function MeasureBench({ batch, plan, shop, go }: BenchProps) {
         <div className="grid gap-3 sm:grid-cols-[120px_180px_1fr]">
           <SelectField
             label="Blade"
-            value={piece.mark}
-            options={pieces.map(p => [p.mark, p.mark] as const)}
+            value={blade.id}
+            options={blades.map(b => [b.id, b.mark] as const)}
             onCommit={pick}
           />
           <SelectField
             label="Stage"
             value={stage}
-            options={stages.map(s => [s, stageLabel(s)] as const)}
+            options={stages.map(s => [s, stageName(s)] as const)}
             onCommit={setStage}
           />
-          <RunOfReadings mark={piece.mark} text={text} faceMm={faceMm} onText={setText} onAdd={add} />
+          <RunOfReadings mark={blade.mark} text={text} faceMm={faceMm} onText={setText} onAdd={add} />
           <div className="flex flex-wrap items-center gap-2 sm:col-span-3">
-            <TesterButton underItHrc={predicted ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
-            <ReadingsFile batch={batch} stage={stage} onTake={addFile} />
+            <TesterButton underItHrc={predicted?.mean ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
+            <ReadingsFile stage={stage} onTake={addFile} />
             <FaceField faceMm={faceMm} onFace={setFaceMm} />
           </div>
         </div>

@@ -1,9 +1,11 @@
 import { lazy, Suspense, useState } from 'react'
-import { contactOf } from '../../../core/plan/pull-list'
-import { bladesOf, loadsOf } from '../../../core/plan/tray'
+import { worked } from '../../../core/codes/working'
+import type { LocalAnswer } from '../../../core/contract/questions/local'
+import { contactOf } from '../../../core/job/pull-list'
+import { linesOf } from '../../../core/job/tray'
 import { seconds800to500Of } from '../../../core/quench/quench'
-import type { LocalAnswer } from '../../../core/record/questions/local'
-import type { Workshop } from '../../../core/record/schemas'
+import { BOUNDS } from '../../../core/shop/bounds'
+import type { Workshop } from '../../../core/shop/workshop'
 import { predict } from '../../../core/steel/predict'
 import { formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
@@ -14,10 +16,12 @@ import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { PlatesDrawing } from '../../../ui/drawings/PlatesDrawing'
 import { SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
+import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { bandText, hrcText } from '../../../words/speaker'
 import { useAnswer } from '../../../workers/use-answer'
+import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
-import { type BenchProps, band95, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 import { OwnPlatesView } from './plates/OwnPlatesView'
 import { PullListView } from './plates/PullListView'
@@ -41,18 +45,21 @@ const VIEWS = [
 const MOST_IN_ROW = 15
 
 /** From soak to hand-warm: one packet between the plates, and how many the plates take one after another. */
-export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
+export function PlatesBench() {
+  const say = useSay()
+  const { batch, shown, shop, load } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('one')
   const { plates } = shop
-  const blade = [...bladesOf(batch, plan.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
-  const queue = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))?.pieces ?? []
+  const line = [...linesOf(batch, shown.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
+  const queue = load?.blades ?? []
   const request = (contactWPerM2K: number, count: number) =>
-    blade ? quenchRequestOf(blade, plan, shop, contactWPerM2K, count) : null
+    line ? quenchRequestOf(line, shown, shop, contactWPerM2K, count) : null
   const usual = useAnswer('quench', request(contactOf(shop), 1))
   const poor = useAnswer('quench', request(CONTACT.clampedLow, 1))
   const good = useAnswer('quench', request(CONTACT.clampedHigh, 1))
   const row = useAnswer('quench', request(contactOf(shop), Math.max(1, Math.min(MOST_IN_ROW, queue.length))))
-  if (!blade) return <EmptyTray title="Plates" what="how fast the plates take the heat" go={go} />
+  if (!line) return <EmptyTray title="Plates" what="how fast the plates take the heat" />
+  const mark = queue.find(b => b.line.id === line.id)?.mark ?? line.mark
   const quench = usual?.ok ? usual.value : null
   const first = quench?.blades[0]
   const range = (mark: string): string => {
@@ -65,28 +72,28 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
     return s === null || s === undefined ? '—' : s < 10 ? s.toFixed(1) : String(Math.round(s))
   }
   const seconds800to500 = first && seconds800to500Of(first)
-  const slow = (seconds800to500 ?? 0) > plan.grade.quench.slowest800to500S
-  const prediction = predict(plan.grade, { ...plan.group.route, seconds800to500 }, plan.experience)
-  const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
+  const slow = (seconds800to500 ?? 0) > shown.grade.quench.slowest800to500S
+  const prediction = predict(shown.grade, { ...shown.group.route, seconds800to500 }, shown.experience)
+  const set = (part: Partial<Workshop['plates']>) => saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
   return (
     <Bench
       title="Plates"
-      says={`The thickest of this steel, ${blade.mark}, ${formatQuantity(blade.thicknessMm, 'length', shop.units)}.`}
+      says={`The thickest of this steel, ${mark}, ${formatQuantity(line.thicknessMm, 'length', shop.units)}.`}
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         view === 'pull' ? (
-          <PullListView batch={batch} plan={plan} shop={shop} />
+          <PullListView />
         ) : view === 'ways' ? (
-          <WaysView blade={blade} plan={plan} shop={shop} />
+          <WaysView line={line} mark={mark} />
         ) : view === 'own' ? (
-          <OwnPlatesView blade={blade} plan={plan} shop={shop} />
+          <OwnPlatesView line={line} mark={mark} />
         ) : (
           <>
             <PlatesDrawing
               plates={plates}
-              blade={blade}
-              mark={queue.find(p => p.blade.id === blade.id)?.mark ?? blade.mark}
-              waiting={queue.map(p => p.mark)}
+              blade={line}
+              mark={mark}
+              waiting={queue.map(b => b.mark)}
               system={shop.units}
             />
             <div className="mt-3 h-[170px]">
@@ -94,7 +101,7 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
                 {quench && (
                   <QuenchChart
                     curve={quench.curve}
-                    martensiteStartC={plan.prediction.martensiteStartC}
+                    martensiteStartC={shown.prediction.martensiteStartC}
                     system={shop.units}
                   />
                 )}
@@ -122,16 +129,16 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
           <Figure
             label="Hardness this quench allows"
             value={hrcText(prediction.hrc.asQuenched.mean)}
-            unit={`HRC ${band95(prediction.hrc.asQuenched.sd)}`}
+            unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}
           />
           {row?.ok && <Warnings lines={row.value.cautions} />}
-          {slow && plan.group.route.seconds800to500 === undefined && (
+          {slow && shown.group.route.seconds800to500 === undefined && (
             <button
               type="button"
               className="btn my-2"
               onClick={() =>
-                void editGroup(batch, plan.group.id, 'Slow quench', g => ({
+                void editGroup(batch, shown.group.id, 'Slow quench', g => ({
                   ...g,
                   route: { ...g.route, seconds800to500: Math.max(0.1, seconds800to500 ?? 0) },
                 }))
@@ -140,14 +147,15 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
               Count it in every prediction of this batch
             </button>
           )}
-          {plan.group.route.seconds800to500 !== undefined && (
+          {shown.group.route.seconds800to500 !== undefined && (
             <p className="my-2 text-[13px]">
-              Every prediction of this batch counts {Math.round(plan.group.route.seconds800to500)} s from 800 to 500 °C.{' '}
+              Every prediction of this batch counts {Math.round(shown.group.route.seconds800to500)} s from{' '}
+              {say.bare(800)} to {say.t(500)}.{' '}
               <button
                 type="button"
                 className="link min-h-9"
                 onClick={() =>
-                  void editGroup(batch, plan.group.id, 'Quench as usual', g => {
+                  void editGroup(batch, shown.group.id, 'Quench as usual', g => {
                     const { seconds800to500: _, ...route } = g.route
                     return { ...g, route }
                   })
@@ -162,7 +170,7 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
               lines={[
                 {
                   code: 'slow',
-                  message: `Slower from 800 to 500 °C than the ${plan.grade.quench.slowest800to500S} s this grade allows.`,
+                  message: `Slower from ${say.bare(800)} to ${say.t(500)} than the ${shown.grade.quench.slowest800to500S} s this grade allows.`,
                 },
               ]}
             />
@@ -179,32 +187,28 @@ export function PlatesBench({ batch, plan, shop, go }: BenchProps) {
               label="Plate thickness"
               dimension="length"
               value={plates.thicknessMm}
-              min={5}
-              max={80}
+              {...BOUNDS.plateThicknessMm}
               onCommit={thicknessMm => set({ thicknessMm })}
             />
             <QuantityField
               label="Plate width"
               dimension="length"
               value={plates.widthMm}
-              min={40}
-              max={300}
+              {...BOUNDS.plateWidthMm}
               onCommit={widthMm => set({ widthMm })}
             />
             <QuantityField
               label="Plate length"
               dimension="length"
               value={plates.lengthMm}
-              min={100}
-              max={1200}
+              {...BOUNDS.plateLengthMm}
               onCommit={lengthMm => set({ lengthMm })}
             />
             <QuantityField
               label="Plates start at"
               dimension="temperature"
               value={plates.startC}
-              min={-20}
-              max={150}
+              {...BOUNDS.plateStartC}
               onCommit={startC => set({ startC })}
             />
             <SelectField
@@ -233,13 +237,12 @@ function InARow({ row, system }: { row: LocalAnswer<'quench'>; system: System })
           ? `plates begin the last at ${t(last?.plateStartC ?? 20)}`
           : `then rest ${Math.max(1, Math.round(row.recoverS / 60))} min, or take a second set`
       }
-      working={row.blades.map((blade, i) => ({
-        name: `Blade ${i + 1}`,
-        value: `plates ${t(blade.plateStartC)}, leaves at ${t(blade.leavesC)}`,
-        unit: '',
-        equation: 'one-dimensional conduction, plates spread sideways and give to air',
-        source: 'docs/method.md, Plates',
-      }))}
+      working={row.blades.map((blade, i) =>
+        worked('blade-between-plates', blade.leavesC, 'C', {
+          blade: i + 1,
+          plateC: blade.plateStartC,
+        }),
+      )}
     />
   )
 }

@@ -1,18 +1,20 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
-import { countOf, steelKgOf } from '../../../core/plan/tray'
-import { newBlade } from '../../../core/record/defaults'
+import { worked } from '../../../core/codes/working'
+import { steelKgOf } from '../../../core/job/loads'
+import { addLine } from '../../../core/job/tray-edit'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
-import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { useBench } from '../bench-context'
 import { newId } from '../edit'
-import type { BenchProps } from './bench-props'
 import { BeforeHeat } from './prepare/BeforeHeat'
-import { BladeRow } from './prepare/BladeRow'
+import { LineRow } from './prepare/LineRow'
 import { OutlineView } from './prepare/OutlineView'
+import { Unplaced } from './prepare/Unplaced'
+import { Tray } from './Tray'
 
 const VIEWS = [
   ['tray', 'Tray'],
@@ -28,16 +30,13 @@ const SAYS: Readonly<Record<View, string>> = {
 }
 
 /** The tray: what blades there are, marked and counted, and made ready. */
-export function PrepareBench({ batch, plan, shop }: BenchProps) {
+export function PrepareBench() {
+  const { batch, shop, shown, blades } = useBench()
   const [view, setView] = useState<View>('tray')
-  const kg = steelKgOf(batch.blades)
+  const kg = steelKgOf(blades)
   const weight = formatQuantity(kg, 'mass', shop.units).split(' ')
-  const some = batch.blades.length > 0
-  const add = () =>
-    void editBatch(batch, 'Add blades', b => ({
-      ...b,
-      blades: [...b.blades, newBlade(newId(), plan.group.id, b.blades)],
-    }))
+  const some = batch.lines.length > 0
+  const add = () => void editBatch(batch, 'Add blades', b => addLine(b, shown.group.id, newId))
   return (
     <Bench
       title="Prepare"
@@ -52,30 +51,23 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
             </button>
           </div>
         ) : view === 'tray' ? (
-          <TrayDrawing rows={batch.blades} />
+          <Tray />
         ) : view === 'outline' ? (
-          <OutlineView batch={batch} shop={shop} />
+          <OutlineView />
         ) : (
-          <BeforeHeat batch={batch} shop={shop} />
+          <BeforeHeat />
         )
       }
       figures={
         <>
-          <Figure label="Blades counted in" value={String(countOf(batch.blades))} unit="" />
+          <Figure label="Blades counted in" value={String(blades.length)} unit="" />
           <Figure
             label="Steel"
             value={weight[0] ?? ''}
             unit={weight[1] ?? ''}
-            working={[
-              {
-                name: 'Weight',
-                value: kg,
-                unit: 'kg',
-                equation: 'Σ length · width · thickness · 7700 kg/m³, as plain bars',
-                source: 'density of steel, textbook value, from memory',
-              },
-            ]}
+            working={[worked('tray-weight', kg, 'kg', {})]}
           />
+          <Unplaced />
           <ul className="mt-2 list-disc space-y-1 pl-5 text-[13px]">
             <li>Degrease: a fingerprint burns in under foil.</li>
             <li>Drill every hole and stamp every mark now: afterwards it is too hard.</li>
@@ -107,8 +99,8 @@ export function PrepareBench({ batch, plan, shop }: BenchProps) {
                   </tr>
                 </thead>
                 <tbody>
-                  {batch.blades.map(blade => (
-                    <BladeRow key={blade.id} blade={blade} batch={batch} />
+                  {batch.lines.map(line => (
+                    <LineRow key={line.id} line={line} />
                   ))}
                 </tbody>
               </table>

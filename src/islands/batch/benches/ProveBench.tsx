@@ -1,19 +1,20 @@
-import { bladesOf } from '../../../core/plan/tray'
-import type { BatchGroup } from '../../../core/record/schemas'
+import type { BatchGroup } from '../../../core/shop/batch'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
-import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
 import { SelectField } from '../../../ui/PlainFields'
+import { bandText, hrcText } from '../../../words/speaker'
+import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
-import { type BenchProps, band95, hrcText } from './bench-props'
+import { Tray } from './Tray'
 
 type Answer = 'holds' | 'chips' | 'rolls'
 
 /** What the edge did against a control: evidence for the verdict. */
-export function ProveBench({ batch, plan, go }: BenchProps) {
-  const { group, prediction } = plan
+export function ProveBench() {
+  const { batch, shown, go } = useBench()
+  const { group, prediction } = shown
   const set = (answer: Answer) =>
-    void editGroup(batch, group.id, `Edge ${answer}`, g => ({
+    editGroup(batch, group.id, `Edge ${answer}`, g => ({
       ...g,
       symptom: answer === 'holds' ? null : (answer as BatchGroup['symptom']),
     }))
@@ -21,13 +22,13 @@ export function ProveBench({ batch, plan, go }: BenchProps) {
     <Bench
       title="Prove"
       says="Edge beside a control of known hardness, one angle at a time. From 20 down to 18° a side differences show."
-      drawing={<TrayDrawing rows={bladesOf(batch, group.id)} />}
+      drawing={<Tray groupId={group.id} />}
       figures={
         <>
           <Figure
             label="Predicted"
             value={hrcText(prediction.finalHrc.mean)}
-            unit={`HRC ${band95(prediction.finalHrc.sd)}`}
+            unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
             working={prediction.working}
           />
           <p className="mt-2 text-[13.5px]">

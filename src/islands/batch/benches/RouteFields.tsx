@@ -1,19 +1,16 @@
 import { Plus, X } from 'lucide-react'
-import { coldToC } from '../../../core/record/defaults'
-import { ovenOf } from '../../../core/record/oven-record'
-import { type Batch, type BatchGroup, BOUNDS, type Workshop } from '../../../core/record/schemas'
+import type { Saving } from '../../../core/codes/result'
+import { coldWay } from '../../../core/cold/way'
+import { coldToC } from '../../../core/job/new-batch'
+import { BOUNDS, MOST } from '../../../core/shop/bounds'
+import type { PlannedRoute } from '../../../core/shop/route'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../core/steel/suggest'
 import { SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
+import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 
-type Route = BatchGroup['route']
-
-interface Props {
-  readonly batch: Batch
-  readonly group: BatchGroup
-  readonly shop: Workshop
-}
+type Route = PlannedRoute
 
 export const COLD_WAYS = [
   ['none', 'none'],
@@ -21,29 +18,31 @@ export const COLD_WAYS = [
   ['dry-ice', 'dry ice'],
   ['liquid-nitrogen', 'liquid nitrogen'],
 ] as const
-type ColdWay = (typeof COLD_WAYS)[number][0]
+type ColdChoice = (typeof COLD_WAYS)[number][0]
 
-const COLD_C: Readonly<Record<Exclude<ColdWay, 'none'>, number>> = {
+const COLD_C: Readonly<Record<Exclude<ColdChoice, 'none'>, number>> = {
   freezer: FREEZER_C,
   'dry-ice': DRY_ICE_C,
   'liquid-nitrogen': LIQUID_NITROGEN_C,
 }
 
 /** A cold treatment of a kind, its times kept from the one before. */
-export const coldFor = (way: ColdWay, before: Route['cold']): Route['cold'] =>
+export const coldFor = (way: ColdChoice, before: Route['cold']): Route['cold'] =>
   way === 'none' ? null : { holdMin: 60, delayMin: 30, ...before, toC: COLD_C[way] }
 
-export const wayOf = (route: Route): ColdWay => {
+export const wayOf = (route: Route): ColdChoice => {
   if (!route.cold) return 'none'
-  return route.cold.toC > -40 ? 'freezer' : route.cold.toC > -120 ? 'dry-ice' : 'liquid-nitrogen'
+  return coldWay(route.cold.toC)
 }
 
 /** The route in exact fields: soak, cold, tempers. */
-export function RouteFields({ batch, group, shop }: Props) {
+export function RouteFields() {
+  const { batch, shop, shown, oven } = useBench()
+  const { group } = shown
   const { route } = group
   const edit = (label: string, change: (route: Route) => Route) =>
-    void editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
-  const setCold = (way: ColdWay) =>
+    editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
+  const setCold = (way: ColdChoice) =>
     edit('Cold', r => ({
       ...r,
       cold: coldFor(way, r.cold),
@@ -56,8 +55,8 @@ export function RouteFields({ batch, group, shop }: Props) {
         label="Austenitize at"
         dimension="temperature"
         value={route.austenitizeC}
-        {...BOUNDS.austenitizeC}
-        max={ovenOf(shop, batch).maxC}
+        min={BOUNDS.austenitizeC.min}
+        max={oven.ok ? oven.value.maxC : BOUNDS.austenitizeC.max}
         onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
       />
       <QuantityField
@@ -93,7 +92,7 @@ export function TemperFields({
   edit,
 }: {
   route: Route
-  edit: (label: string, change: (route: Route) => Route) => void
+  edit: (label: string, change: (route: Route) => Route) => Promise<Saving>
 }) {
   const change = (i: number, part: Partial<Route['tempers'][number]>) =>
     edit(`Temper ${i + 1}`, r => ({ ...r, tempers: r.tempers.map((t, j) => (j === i ? { ...t, ...part } : t)) }))
@@ -131,7 +130,7 @@ export function TemperFields({
             </button>
           </div>
         ))}
-        {route.tempers.length < 8 && (
+        {route.tempers.length < MOST.tempers && (
           <button
             type="button"
             className="btn"

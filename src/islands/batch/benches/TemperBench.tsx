@@ -1,16 +1,18 @@
 import { useState } from 'react'
+import { worked } from '../../../core/codes/working'
 import { temperAirWPerM2K, temperLagS } from '../../../core/oven/temper-lag'
-import { temperingOvenOf } from '../../../core/record/oven-record'
-import type { BatchGroup } from '../../../core/record/schemas'
+import type { BatchGroup } from '../../../core/shop/batch'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
+import { Problems } from '../../../ui/Problems'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { bandText, hrcText } from '../../../words/speaker'
+import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
-import { type BenchProps, band95, hrcText } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 import { TemperFields } from './RouteFields'
-import { AfterTemperView } from './temper/AfterTemperView'
+import { LoggedTemperView } from './temper/LoggedTemperView'
 import { TemperLoads } from './temper/TemperLoads'
 
 const VIEWS = [
@@ -19,24 +21,27 @@ const VIEWS = [
 ] as const
 
 /** Temper loads: who goes in together, at what, and what it should read after each; and what the oven really did. */
-export function TemperBench({ batch, plan, plans, shop, go }: BenchProps) {
+export function TemperBench() {
+  const { batch, shown, shop, blades, temperingOven } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('loads')
-  if (batch.blades.length === 0) return <EmptyTray title="Temper" what="the temper loads" go={go} />
-  const { group, prediction } = plan
+  if (blades.length === 0) return <EmptyTray title="Temper" what="the temper loads" />
+  const { group, prediction } = shown
   const last = group.route.tempers[group.route.tempers.length - 1]
-  const oven = temperingOvenOf(shop, batch)
+  const oven = temperingOven.ok ? temperingOven.value : null
   const edit = (label: string, change: (route: BatchGroup['route']) => BatchGroup['route']) =>
-    void editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
+    editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
   return (
     <Bench
       title="Temper"
-      says={`In ${shop.temperingOven === 'own' ? 'the tempering oven' : 'the hardening oven, once it has cooled'}. Down to room temperature between tempers.`}
+      says={`In ${shop.temperingOvenId !== null ? 'the tempering oven' : 'the hardening oven, once it has cooled'}. Down to room temperature between tempers.`}
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
-        view === 'loads' ? (
-          <TemperLoads batch={batch} oven={oven} shop={shop} plans={plans} />
+        !temperingOven.ok ? (
+          <Problems of={temperingOven.problems} />
+        ) : view === 'loads' ? (
+          <TemperLoads oven={temperingOven.value} />
         ) : (
-          <AfterTemperView batch={batch} oven={oven} shop={shop} plan={plan} />
+          <LoggedTemperView oven={temperingOven.value} />
         )
       }
       figures={
@@ -44,14 +49,14 @@ export function TemperBench({ batch, plan, plans, shop, go }: BenchProps) {
           <Figure
             label="Finished hardness"
             value={hrcText(prediction.finalHrc.mean)}
-            unit={`HRC ${band95(prediction.finalHrc.sd)}`}
+            unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
             working={prediction.working}
           />
           <LagFigure
-            label={`${formatQuantity(plan.thicknessMm, 'length', shop.units)} blade is through after`}
-            thicknessMm={plan.thicknessMm}
+            label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade is through after`}
+            thicknessMm={shown.thicknessMm}
             atC={last?.atC ?? 200}
-            fan={oven.fan}
+            fan={oven?.fan}
           />
           <Figure
             label="Grinding heat it forgives"
@@ -86,13 +91,7 @@ function LagFigure({ label, thicknessMm, atC, fan }: LagProps) {
       label={label}
       value={lags.map(s => Math.round(s / 60)).join(' to ')}
       unit={`min, ${fan === undefined ? 'fan to still' : fan ? 'with its fan' : 'in still air'}`}
-      working={lags.map((s, i) => ({
-        name: fan === undefined ? (['Lag with a fan', 'Lag in still air'][i] ?? '') : 'Lag',
-        value: s,
-        unit: 's',
-        equation: 'ρc(t/2)/h · ln(ΔT/3 K), h 25 with a fan, 10 without',
-        source: 'lumped blade; h: common practice, no published source',
-      }))}
+      working={lags.map((s, i) => worked('temper-lag', s, 's', { fan: fan === undefined ? i === 0 : null }))}
       note={`Start the clock when the blade, not the oven, is there. Two blades that touch count as one of double thickness.${fan === undefined ? ' Say in the Workshop whether this oven has a fan.' : ''}`}
     />
   )

@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { formatQuantity } from '../../../core/units/quantity'
 import { Bench } from '../../../ui/Bench'
+import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { useBench } from '../bench-context'
 import { useWrap } from '../use-wrap'
-import type { BenchProps } from './bench-props'
 import { EmptyTray } from './EmptyTray'
 import { EnvelopeFields, EnvelopeView } from './wrap/EnvelopeView'
 import { PacketsView } from './wrap/PacketsView'
@@ -27,12 +27,13 @@ const SAYS: Readonly<Record<View, string>> = {
 }
 
 /** From blades to marked packets: envelopes, the cut plan on the roll, seals, and the other ways to keep air out. */
-export function WrapBench({ batch, shop, go }: BenchProps) {
+export function WrapBench() {
+  const { batch } = useBench()
   const [view, setView] = useState<View>('roll')
-  const wrap = useWrap(batch, shop)
-  const mm = (value: number) => formatQuantity(value, 'length', shop.units)
-  if (batch.blades.length === 0) return <EmptyTray title="Wrap" what="envelope sizes and a cut plan" go={go} />
-  const shared = { batch, shop, wrap, mm }
+  const wrap = useWrap(batch)
+  const mm = useSay().length
+  if (batch.lines.length === 0) return <EmptyTray title="Wrap" what="envelope sizes and a cut plan" />
+  const shared = { wrap, mm }
   return (
     <Bench
       title="Wrap"
@@ -41,19 +42,13 @@ export function WrapBench({ batch, shop, go }: BenchProps) {
       drawing={
         <>
           {view === 'roll' && <RollView {...shared} />}
-          {view === 'envelope' && <EnvelopeView {...shared} />}
-          {view === 'packets' && <PacketsView {...shared} />}
+          {view === 'envelope' && <EnvelopeView mm={mm} />}
+          {view === 'packets' && <PacketsView />}
           {view === 'protection' && <ProtectionView {...shared} />}
         </>
       }
       figures={<WrapFigures {...shared} />}
-      fields={
-        view === 'roll' ? (
-          <RollFields {...shared} />
-        ) : view === 'envelope' ? (
-          <EnvelopeFields batch={batch} />
-        ) : undefined
-      }
+      fields={view === 'roll' ? <RollFields {...shared} /> : view === 'envelope' ? <EnvelopeFields /> : undefined}
     />
   )
 }

@@ -1,9 +1,8 @@
 import { type ComponentType, lazy } from 'react'
 import type { StationName } from '../../../data/cautions'
-import type { BenchProps } from './bench-props'
 
 /** The bench of each station, fetched when it is first stood at. */
-export const BENCHES: Readonly<Record<StationName, ComponentType<BenchProps>>> = {
+export const BENCHES: Readonly<Record<StationName, ComponentType>> = {
   choose: lazy(async () => ({ default: (await import('./ChooseBench')).ChooseBench })),
   prepare: lazy(async () => ({ default: (await import('./PrepareBench')).PrepareBench })),
   wrap: lazy(async () => ({ default: (await import('./WrapBench')).WrapBench })),

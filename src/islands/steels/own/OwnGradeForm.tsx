@@ -1,12 +1,15 @@
-import { useEffect, useMemo } from 'react'
-import { FormProvider, useForm, useWatch } from 'react-hook-form'
+import { useEffect, useMemo, useState } from 'react'
+import { type FieldErrors, FormProvider, useForm, useWatch } from 'react-hook-form'
 import { toast } from 'sonner'
-import type { GradeSheet } from '../../../core/record/schemas'
-import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
-import type { Grade } from '../../../data/grades'
+import type { Problem } from '../../../core/codes/problem'
+import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from '../../../core/files/own-grade/sheet-draft'
+import { LONGEST } from '../../../core/shop/bounds'
+import type { GradeSheet } from '../../../core/shop/grade-sheet'
 import { putGrade, removeGrade } from '../../../store/records'
-import { useSystem } from '../../../ui/Units'
+import { useSay, useSystem } from '../../../ui/Units'
 import { undoable } from '../../../ui/undoable'
+import { problemWords } from '../../../words/problems'
+import type { Speaker } from '../../../words/speaker'
 import { CompositionFields } from './CompositionFields'
 import { draftKeeping } from './draft-keeping'
 import { Choice, Text } from './SheetFields'
@@ -15,35 +18,38 @@ import { SheetPreview } from './SheetPreview'
 interface Props {
   readonly edited: GradeSheet | null
   readonly names: readonly string[]
-  readonly onDone: (name: string | null) => void
+  /** The grade to show next, by its id; null: the one before. */
+  readonly onDone: (gradeId: string | null) => void
 }
 
 /** A grade of one's own from a supplier's sheet: little is asked, the rest is suggested and can be put right. */
 export default function OwnGradeForm({ edited, names, onDone }: Props) {
+  const say = useSay()
   const system = useSystem()
+  // A new sheet is known by this id from its first save on, whatever it comes to be called.
+  const [id] = useState(() => edited?.id ?? crypto.randomUUID())
   const taken = useMemo(() => names.filter(name => name !== edited?.name), [names, edited])
   const form = useForm<SheetDraft>({
-    defaultValues: edited ? draftOf(edited as Grade, system) : (draftKeeping.read() ?? EMPTY_DRAFT),
+    defaultValues: edited ? draftOf(edited, system) : (draftKeeping.read() ?? EMPTY_DRAFT),
     resolver: values => {
-      const read = readSheet(values, system, taken)
-      return read.ok ? { values, errors: {} } : { values: {}, errors: errorsOf(read.problems) }
+      const read = readSheet(id, values, system, taken)
+      return read.ok ? { values, errors: {} } : { values: {}, errors: errorsOf(read.problems, say) }
     },
   })
   const draft = useWatch({ control: form.control }) as SheetDraft
   useEffect(() => {
     if (!edited) draftKeeping.keep(draft)
   }, [draft, edited])
-  const read = useMemo(() => readSheet(draft, system, taken), [draft, system, taken])
+  const read = useMemo(() => readSheet(id, draft, system, taken), [id, draft, system, taken])
   const save = form.handleSubmit(async values => {
-    const sheet = readSheet(values, system, taken)
-    if (!sheet.ok || !(await putGrade(sheet.value as GradeSheet))) return
-    if (edited && edited.name !== sheet.value.name) await removeGrade(edited.name)
+    const sheet = readSheet(id, values, system, taken)
+    if (!sheet.ok || !(await putGrade(sheet.value)).saved) return
     draftKeeping.forget()
     toast(`${sheet.value.name} saved`)
-    onDone(sheet.value.name)
+    onDone(sheet.value.id)
   })
   const remove = async () => {
-    if (!edited || !(await removeGrade(edited.name))) return
+    if (!edited || !(await removeGrade(edited.id)).saved) return
     undoable(`${edited.name} deleted; batches and recipes keep their own copy`, () => void putGrade(edited))
     onDone(null)
   }
@@ -52,7 +58,7 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
       <form onSubmit={save} noValidate className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="min-w-0 space-y-5">
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.4fr_1fr_1.6fr]">
-            <Text name="name" label="Name" longest={40} />
+            <Text name="name" label="Name" longest={LONGEST.gradeName} />
             <Choice
               name="made"
               label="Made as"
@@ -143,7 +149,7 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
               className="btn"
               onClick={() => {
                 if (!edited) draftKeeping.forget()
-                onDone(edited?.name ?? null)
+                onDone(edited?.id ?? null)
               }}
             >
               {edited ? 'Leave as it was' : 'Give it up'}
@@ -161,13 +167,13 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
 }
 
 /** Problems by their dotted path, as the form keeps them. */
-function errorsOf(problems: readonly { path: string; message: string }[]) {
-  const errors: Record<string, unknown> = {}
-  for (const { path, message } of problems) {
-    const [field = '', part] = path.split('.')
-    const error = { type: 'sheet', message }
+function errorsOf(problems: readonly Problem[], say: Speaker): FieldErrors<SheetDraft> {
+  const errors: Record<string, object> = {}
+  for (const found of problems) {
+    const [field = '', part] = found.path.split('.')
+    const error = { type: 'sheet', message: problemWords(found, say) }
     if (part === undefined) errors[field] ??= error
-    else errors[field] = { [part]: error, ...(errors[field] as object | undefined) }
+    else errors[field] = { [part]: error, ...errors[field] }
   }
-  return errors as never
+  return errors
 }

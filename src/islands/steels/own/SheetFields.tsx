@@ -1,6 +1,6 @@
 import { useId } from 'react'
 import { get, type Path, useFormContext } from 'react-hook-form'
-import type { SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
+import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
 import { formatNumber } from '../../../core/units/quantity'
 import { useSystem } from '../../../ui/Units'
 

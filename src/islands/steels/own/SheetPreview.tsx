@@ -1,16 +1,18 @@
-import type { Result } from '../../../core/result'
-import { parseChartText } from '../../../core/steel/own-grade/chart-text'
-import { misfitOf } from '../../../core/steel/own-grade/misfit'
-import type { SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
+import type { Result } from '../../../core/codes/result'
+import { parseChartText } from '../../../core/files/own-grade/chart-text'
+import { misfitOf } from '../../../core/files/own-grade/misfit'
+import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
 import { predict } from '../../../core/steel/predict'
 import { suggestRoute, usualTargetOf } from '../../../core/steel/suggest'
 import { formatBoth } from '../../../core/units/quantity'
 import type { Grade } from '../../../data/grades'
 import { Figure, Warnings } from '../../../ui/Bench'
-import { useSystem } from '../../../ui/Units'
+import { useSay, useSystem } from '../../../ui/Units'
+import { misfitWords, skippedLineWords } from '../../../words/steels'
 
 /** What the sheet comes to while it is typed: a first prediction, the chart's misfit, and what could not be read. */
 export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<Grade> }) {
+  const say = useSay()
   const { skipped, rows, scale } = parseChartText(draft.chart)
   return (
     <div>
@@ -32,7 +34,7 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
       <ul>
         {skipped.map(line => (
           <li key={line.line} className="border-l-3 border-bad pl-3 text-[13px]">
-            Line {line.line}, “{line.text}”: {line.why}.
+            Line {line.line}, “{line.text}”: {skippedLineWords(line, say)}.
           </li>
         ))}
       </ul>
@@ -41,6 +43,7 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
 }
 
 function Readout({ grade }: { grade: Grade }) {
+  const say = useSay()
   const system = useSystem()
   const route = suggestRoute(grade, usualTargetOf(grade), { coldToC: null, ovenMaxC: 1300, thicknessMm: 3 })
   const prediction = predict(grade, route)
@@ -84,7 +87,7 @@ function Readout({ grade }: { grade: Grade }) {
               ))}
             </tbody>
           </table>
-          {misfit.doubt && <Warnings lines={[{ code: 'misfit', message: misfit.doubt }]} />}
+          {misfit.doubt && <Warnings lines={[{ code: 'misfit', message: misfitWords(misfit.doubt, say) }]} />}
         </>
       )}
     </>

@@ -1,4 +1,4 @@
-import type { SheetDraft } from '../../../core/steel/own-grade/sheet-draft'
+import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
 
 const KEY = 'tawny-ember-sheet-draft'
 

@@ -1,20 +1,21 @@
 import { lazy, Suspense, useMemo } from 'react'
-import type { Workshop } from '../../../../core/record/schemas'
+import type { PlannedRoute } from '../../../../core/shop/route'
+import { steelRequest } from '../../../../core/steel/grades'
 import { withTemperC } from '../../../../core/steel/suggest'
+import { Problems } from '../../../../ui/Problems'
 import { RecipeMap } from '../../../../ui/recipe-map/RecipeMap'
+import { useSay } from '../../../../ui/Units'
 import { useAnswer } from '../../../../workers/use-answer'
 import { mapLimits } from '../../../map-limits'
 import { useRecipeMap } from '../../../use-recipe-map'
-import type { GroupPlan } from '../../use-plan'
+import { useBench } from '../../bench-context'
 
 const TemperChart = lazy(() => import('../../../../ui/charts/TemperChart'))
 
 const HEIGHT = 252
-type Route = GroupPlan['group']['route']
+type Route = PlannedRoute
 
 interface Props {
-  readonly plan: GroupPlan
-  readonly shop: Workshop
   readonly onRoute: (label: string, route: Route, settled: boolean) => void
 }
 
@@ -30,12 +31,13 @@ export const CHOOSE_VIEWS = [
   ['curve', 'Curve'],
 ] as const
 
-function MapView({ plan, shop, onRoute }: Props) {
-  const { group, grade } = plan
-  const map = useRecipeMap(grade, group.route, plan.experience)
+function MapView({ onRoute }: Props) {
+  const { shop, shown } = useBench()
+  const { group, grade } = shown
+  const map = useRecipeMap(grade, group.route, shown.experience)
   const hottest = Math.max(0, ...group.route.tempers.map(t => t.atC))
   if (!map) return <p className="pt-10 text-center text-ink-2">Drawing the map …</p>
-  if (!map.ok) return <p className="pt-10 text-center text-bad">{map.problems[0]?.message}</p>
+  if (!map.ok) return <Problems of={map.problems} />
   return (
     <RecipeMap
       map={map.value}
@@ -46,24 +48,26 @@ function MapView({ plan, shop, onRoute }: Props) {
           austenitizeC: group.route.austenitizeC,
           temperC: hottest || 100,
           active: true,
-          hrc: plan.prediction.finalHrc.mean,
+          hrc: shown.prediction.finalHrc.mean,
         },
       ]}
       limits={mapLimits(grade, shop)}
       system={shop.units}
       height={HEIGHT}
       onMove={(_, austenitizeC, temperC, settled) =>
-        onRoute('Route on the map', withTemperC({ ...group.route, austenitizeC }, temperC) as Route, settled)
+        onRoute('Route on the map', withTemperC({ ...group.route, austenitizeC }, temperC), settled)
       }
     />
   )
 }
 
-function CurveView({ plan, shop, onRoute }: Props) {
-  const { group, grade } = plan
+function CurveView({ onRoute }: Props) {
+  const say = useSay()
+  const { shop, shown } = useBench()
+  const { group, grade, experience } = shown
   const request = useMemo(
-    () => ({ steel: plan.steel, route: group.route, shop: plan.experience }),
-    [plan.steel, group.route, plan.experience],
+    () => ({ steel: steelRequest(grade), route: group.route, shop: experience }),
+    [grade, group.route, experience],
   )
   const curve = useAnswer('temper-curve', request)
   return (
@@ -76,7 +80,7 @@ function CurveView({ plan, shop, onRoute }: Props) {
           system={shop.units}
           rustsAboveC={grade.family === 'stainless' ? 400 : null}
           chart={grade.chart?.points ?? []}
-          onTemper={atC => onRoute(`Temper to ${Math.round(atC)} °C`, withTemperC(group.route, atC) as Route, true)}
+          onTemper={atC => onRoute(`Temper to ${say.t(atC)}`, withTemperC(group.route, atC), true)}
         />
       )}
     </Suspense>

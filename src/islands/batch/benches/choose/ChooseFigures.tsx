@@ -1,27 +1,32 @@
 import { useMemo } from 'react'
+import { worked } from '../../../../core/codes/working'
+import { temperStage } from '../../../../core/job/stages'
+import { steelRequest } from '../../../../core/steel/grades'
 import type { Prediction } from '../../../../core/steel/predict'
+import { STEEL_MODEL } from '../../../../data/steel-model'
 import { Figure, Warnings } from '../../../../ui/Bench'
+import { bandText, hrcText, percentText } from '../../../../words/speaker'
+import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
-import type { GroupPlan } from '../../use-plan'
-import { band95, hrcText, percentText } from '../bench-props'
+import { useBench } from '../../bench-context'
 
 const DRAWS = 2000
 const SEED = 1
 
 /** What the route should give: hardness by the chart and by the shop, the chance of target, and what moves rust. */
-export function ChooseFigures({ plan }: { plan: GroupPlan }) {
-  const { prediction, group } = plan
+export function ChooseFigures() {
+  const { prediction, group } = useBench().shown
   return (
     <>
       <Figure
         label="Finished hardness"
         value={hrcText(prediction.finalHrc.mean)}
-        unit={`HRC ${band95(prediction.finalHrc.sd)}`}
+        unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
         working={prediction.working}
         note="The band holds 95 %: the model’s own error, what a mill’s range does, and what a small shop’s oven temperatures do. Martensitic steels of 0.3 to 2.3 % C."
       />
       <ShopLine prediction={prediction} />
-      <TargetChance plan={plan} />
+      <TargetChance />
       <div className="grid grid-cols-2 gap-x-4">
         <Figure
           label="Soft austenite left"
@@ -53,18 +58,25 @@ export function ShopLine({ prediction }: { prediction: Prediction }) {
       : `move it ${shop.shiftHrc > 0 ? '+' : '−'}${Math.abs(shop.shiftHrc).toFixed(1)}`
   return (
     <p className="pb-2 text-[12.5px] text-ink-2">
-      Chart {hrcText(chartHrc.mean)} {band95(chartHrc.sd)}; your shop’s{' '}
+      Chart {hrcText(chartHrc.mean)} {bandText(chartHrc.sd)}; your shop’s{' '}
       {shop.readings > 0 ? `${shop.readings} readings of it` : 'readings of other steels'} {moved},{' '}
-      {hrcText(finalHrc.mean)} {band95(finalHrc.sd)}.
+      {hrcText(finalHrc.mean)} {bandText(finalHrc.sd)}.
     </p>
   )
 }
 
-function TargetChance({ plan }: { plan: GroupPlan }) {
-  const { group, steel, experience } = plan
+function TargetChance() {
+  const { group, grade, experience } = useBench().shown
   const request = useMemo(
-    () => ({ steel, route: group.route, draws: DRAWS, seed: SEED, target: group.target, shop: experience }),
-    [steel, group.route, group.target, experience],
+    () => ({
+      steel: steelRequest(grade),
+      route: group.route,
+      draws: DRAWS,
+      seed: SEED,
+      target: group.target,
+      shop: experience,
+    }),
+    [grade, group.route, group.target, experience],
   )
   const band = useAnswer('band', request)
   if (!band?.ok || band.value.inTarget === null) return null
@@ -75,15 +87,11 @@ function TargetChance({ plan }: { plan: GroupPlan }) {
       value={percentText(band.value.inTarget)}
       unit={`95 of 100 from ${hrcText(low95)} to ${hrcText(high95)}`}
       working={[
-        {
-          name: 'Draws',
-          value: band.value.draws,
-          unit: '',
-          equation: experience
-            ? 'oven ± 6 °C, ± 1 min; temper ± 5 °C; what your own readings leave open'
-            : 'composition from triangles over the mill’s range; oven ± 6 °C, ± 1 min; temper ± 5 °C; the model’s error',
-          source: 'Monte Carlo, the same seed each time',
-        },
+        worked('band-draws', band.value.draws, '', {
+          learnt: experience !== null,
+          soakSdC: STEEL_MODEL.shopTemperature.austenitizeSdC,
+          temperSdC: STEEL_MODEL.shopTemperature.temperSdC,
+        }),
       ]}
     />
   )
@@ -93,9 +101,9 @@ function TargetChance({ plan }: { plan: GroupPlan }) {
 function StageReadings({ prediction }: { prediction: Prediction }) {
   const { asQuenched, afterCold, afterTempers } = prediction.hrc
   const rows = [
-    ['as quenched', asQuenched] as const,
-    ...(afterCold ? [['after cold', afterCold] as const] : []),
-    ...afterTempers.map((hrc, i) => [`after temper ${i + 1}`, hrc] as const),
+    ['as-quenched', asQuenched] as const,
+    ...(afterCold ? [['after-cold', afterCold] as const] : []),
+    ...afterTempers.map((hrc, i) => [temperStage(i + 1), hrc] as const),
   ]
   return (
     <table className="sheet border-t border-rule">
@@ -103,9 +111,9 @@ function StageReadings({ prediction }: { prediction: Prediction }) {
       <tbody>
         {rows.map(([stage, hrc]) => (
           <tr key={stage}>
-            <td className="!py-0.5">{stage}</td>
+            <td className="!py-0.5">{stageName(stage)}</td>
             <td className="!py-0.5 text-right font-semibold">{hrcText(hrc.mean)}</td>
-            <td className="!py-0.5 !pr-0 text-right text-ink-2">{band95(hrc.sd)}</td>
+            <td className="!py-0.5 !pr-0 text-right text-ink-2">{bandText(hrc.sd)}</td>
           </tr>
         ))}
       </tbody>

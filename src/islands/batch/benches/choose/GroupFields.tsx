@@ -1,27 +1,28 @@
 import { toast } from 'sonner'
-import { bladesOf } from '../../../../core/plan/tray'
-import { newGroup } from '../../../../core/record/defaults'
-import { BOUNDS } from '../../../../core/record/schemas'
+import { ASSUMED_THICKNESS_MM, newGroup } from '../../../../core/job/new-batch'
+import { linesOf } from '../../../../core/job/tray'
+import { BOUNDS, LONGEST, MOST } from '../../../../core/shop/bounds'
 import { gradesWith } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
+import { useBench } from '../../bench-context'
 import { editGroup, newId, sayWithUndo } from '../../edit'
-import type { BenchProps } from '../bench-props'
 
 /** Steel, lot and target of the group shown, and steels added to the batch. */
-export function GroupFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
-  const { group } = plan
+export function GroupFields() {
+  const { batch, shop, shown } = useBench()
+  const { group } = shown
   const own = useOwnGrades() ?? []
   const grades = gradesWith(own)
   const newer =
-    group.sheet && own.find(g => g.name === group.gradeName && JSON.stringify(g) !== JSON.stringify(group.sheet))
-  const setGrade = (name: string) => {
-    const grade = grades.find(g => g.name === name)
+    group.sheet && own.find(g => g.id === group.gradeId && JSON.stringify(g) !== JSON.stringify(group.sheet))
+  const setGrade = (id: string) => {
+    const grade = grades.find(g => g.id === id)
     if (!grade) return
-    const fresh = newGroup(group.id, grade, shop, plan.thicknessMm)
-    void editGroup(batch, group.id, `Steel to ${name}`, () => fresh).then(() =>
-      sayWithUndo(`${name}, with its usual target and a suggested route`, batch.id),
+    const fresh = newGroup(group.id, grade, shop, shown.thicknessMm)
+    void editGroup(batch, group.id, `Steel to ${grade.name}`, () => fresh).then(() =>
+      sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id),
     )
   }
   const setTarget = (target: typeof group.target) => {
@@ -29,24 +30,27 @@ export function GroupFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'p
     else void editGroup(batch, group.id, 'Target', g => ({ ...g, target }))
   }
   const addSteel = () => {
-    const grade = grades.find(g => !batch.groups.some(own => own.gradeName === g.name)) ?? plan.grade
-    void editBatch(batch, 'Add a steel', b => ({ ...b, groups: [...b.groups, newGroup(newId(), grade, shop, 2.5)] }))
+    const grade = grades.find(g => !batch.groups.some(own => own.gradeId === g.id)) ?? shown.grade
+    void editBatch(batch, 'Add a steel', b => ({
+      ...b,
+      groups: [...b.groups, newGroup(newId(), grade, shop, ASSUMED_THICKNESS_MM)],
+    }))
   }
-  const removable = batch.groups.length > 1 && bladesOf(batch, group.id).length === 0
+  const removable = batch.groups.length > 1 && linesOf(batch, group.id).length === 0
   return (
     <div className="mb-3 grid grid-cols-2 gap-3 sm:grid-cols-[1.6fr_1fr_1fr_1fr_auto]">
       <SelectField
         label="Steel"
-        value={group.gradeName}
-        options={grades.map(g => [g.name, g.alsoNamed[1] ? `${g.name} (${g.alsoNamed[1]})` : g.name] as const)}
+        value={group.gradeId}
+        options={grades.map(g => [g.id, g.alsoNamed[1] ? `${g.name} (${g.alsoNamed[1]})` : g.name] as const)}
         onCommit={setGrade}
       />
       <TextField
         label="Lot or bar"
         value={group.lot ?? ''}
-        longest={40}
+        longest={LONGEST.lot}
         mayBeEmpty
-        onCommit={lot => void editGroup(batch, group.id, 'Lot', g => ({ ...g, lot }))}
+        onCommit={lot => editGroup(batch, group.id, 'Lot', g => ({ ...g, lot }))}
       />
       <NumberField
         label="Target from"
@@ -63,7 +67,7 @@ export function GroupFields({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'p
         onCommit={max => setTarget({ ...group.target, max })}
       />
       <div className="flex items-end gap-2">
-        {batch.groups.length < 6 && (
+        {batch.groups.length < MOST.groups && (
           <button type="button" className="btn" onClick={addSteel}>
             Add a steel
           </button>

@@ -1,9 +1,10 @@
 import type { AirInRoom } from '../../../../core/cold/air-in-room'
+import { AIR_LIMIT_SOURCES, AIR_LIMIT_WORDS, airUnit } from '../../../../words/cautions'
 
 /** The room's air against each limit of the workplace, and the air that would keep to them. */
 export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPerH: number }) {
-  const shown = (level: number, unit: string) =>
-    unit === 'ppm CO2' ? (Math.round(level / 100) * 100).toLocaleString('en') : level.toFixed(1)
+  const shown = (level: number, gas: 'co2' | 'oxygen') =>
+    gas === 'co2' ? (Math.round(level / 100) * 100).toLocaleString('en') : level.toFixed(1)
   return (
     <section className="mt-3">
       <table className="sheet">
@@ -22,16 +23,16 @@ export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPe
         <tbody>
           {air.limits.map(limit => (
             <tr key={limit.name}>
-              <td>{limit.name}</td>
+              <td>{AIR_LIMIT_WORDS[limit.name]}</td>
               <td>
-                {shown(limit.limit, limit.unit)} {limit.unit}
+                {shown(limit.limit, limit.gas)} {airUnit(limit.gas)}
               </td>
               <td className={limit.kept ? 'font-semibold' : 'font-semibold text-bad'}>
-                {shown(limit.level, limit.unit)}
+                {shown(limit.level, limit.gas)}
                 {limit.kept ? '' : ' over'}
               </td>
               <td>{limit.reachedMin === null ? 'never' : `${Math.round(limit.reachedMin)} min`}</td>
-              <td className="text-[12px] text-ink-2">{limit.source}</td>
+              <td className="text-[12px] text-ink-2">{AIR_LIMIT_SOURCES[limit.name]}</td>
             </tr>
           ))}
         </tbody>

@@ -1,20 +1,18 @@
 import { bathLevel, boxLayout } from '../../../../core/cold/box'
-import { bladesOf } from '../../../../core/plan/tray'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { coldWay } from '../../../../core/cold/way'
 import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
 import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
-import { coldWay } from './cold-amount'
+import { marksOf } from '../../../../words/lists'
+import { useBench } from '../../bench-context'
 
 const SAYS = { freezer: 'freezer', 'dry-ice': 'dry ice', 'liquid-nitrogen': 'liquid nitrogen' } as const
 
 /** The box with its blades to scale: who stands in it, and whether the bath covers them. */
-export function BoxView({ batch, shop, toC }: { batch: Batch; shop: Workshop; toC: number }) {
+export function BoxView({ toC }: { toC: number }) {
+  const { shop, blades } = useBench()
   const { boxMm, bath } = shop.cold
   const box = boxMm ?? USUAL_BOX_MM
-  const each = batch.groups
-    .filter(g => g.route.cold)
-    .flatMap(g => bladesOf(batch, g.id))
-    .flatMap(blade => Array.from({ length: blade.count }, () => blade))
+  const each = blades.filter(b => b.group.route.cold).map(({ mark, line }) => ({ ...line, mark }))
   const layout = boxLayout(box, each)
   const way = coldWay(toC)
   const bathed = way === 'dry-ice' && bath.fluid !== 'none'
@@ -22,7 +20,7 @@ export function BoxView({ batch, shop, toC }: { batch: Batch; shop: Workshop; to
   const { fits, layers, perLayer, tooLong } = layout
   const lines = [
     tooLong.length > 0
-      ? { bad: true, text: `${[...new Set(tooLong.map(i => each[i]?.mark))].join(', ')}: longer than the box.` }
+      ? { bad: true, text: `${marksOf(tooLong.flatMap(i => each[i]?.mark ?? []))}: longer than the box.` }
       : fits < each.length
         ? {
             bad: true,

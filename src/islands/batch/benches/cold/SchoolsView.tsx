@@ -1,9 +1,11 @@
-import type { BatchGroup, Workshop } from '../../../../core/record/schemas'
+import type { BatchGroup } from '../../../../core/shop/batch'
+import type { Workshop } from '../../../../core/shop/workshop'
 import { predict } from '../../../../core/steel/predict'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/suggest'
 import { formatQuantity } from '../../../../core/units/quantity'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
-import { type BenchProps, hrcText, percentText } from '../bench-props'
 import { coldAmount } from './cold-amount'
 
 const SCHOOLS = [
@@ -26,13 +28,9 @@ interface Row {
 }
 
 /** None, freezer, dry ice, nitrogen; at once or a day late; with a snap temper first: what each does and costs. */
-export function SchoolsView({
-  batch,
-  plan,
-  shop,
-  steelKg,
-}: Pick<BenchProps, 'batch' | 'plan' | 'shop'> & { steelKg: number }) {
-  const { route } = plan.group
+export function SchoolsView({ steelKg }: { steelKg: number }) {
+  const { batch, shop, shown } = useBench()
+  const { route } = shown.group
   const holdMin = route.cold?.holdMin ?? USUAL_HOLD_MIN
   const rows = SCHOOLS.flatMap(([key, name, toC]): Row[] =>
     toC === null
@@ -57,8 +55,8 @@ export function SchoolsView({
     <div className="max-h-[420px] overflow-y-auto">
       <table className="sheet">
         <caption className="mb-1 text-left text-[12.5px] text-ink-2">
-          {plan.grade.name}, held {formatQuantity(holdMin, 'duration', shop.units)}; corrosion resistance is the same in
-          every row
+          {shown.grade.name}, held {formatQuantity(holdMin, 'duration', shop.units)}; corrosion resistance is the same
+          in every row
         </caption>
         <thead>
           <tr>
@@ -74,7 +72,7 @@ export function SchoolsView({
         </thead>
         <tbody>
           {rows.map(row => {
-            const made = predict(plan.grade, { ...route, cold: row.cold }, plan.experience)
+            const made = predict(shown.grade, { ...route, cold: row.cold }, shown.experience)
             return (
               <tr key={row.key}>
                 <td className="!py-0.5">{row.name}</td>
@@ -91,7 +89,7 @@ export function SchoolsView({
                       className="link min-h-8 text-[13px]"
                       aria-label={`Take ${row.name} ${row.when}`}
                       onClick={() =>
-                        void editGroup(batch, plan.group.id, 'Cold', g => ({
+                        void editGroup(batch, shown.group.id, 'Cold', g => ({
                           ...g,
                           recipeId: null,
                           route: { ...g.route, cold: row.cold },

@@ -1,9 +1,12 @@
+import type { Caution } from '../../../../core/codes/caution'
+import type { WorkingLine } from '../../../../core/codes/working'
 import type { AirInRoom } from '../../../../core/cold/air-in-room'
 import { dryIceFor } from '../../../../core/cold/dry-ice'
 import { liquidNitrogenFor } from '../../../../core/cold/liquid-nitrogen'
-import type { BatchGroup, Workshop } from '../../../../core/record/schemas'
-import type { Caution, WorkingLine } from '../../../../core/result'
-import { formatQuantity } from '../../../../core/units/quantity'
+import { coldWay } from '../../../../core/cold/way'
+import type { BatchGroup } from '../../../../core/shop/batch'
+import type { Workshop } from '../../../../core/shop/workshop'
+import { speakerOf } from '../../../../words/speaker'
 
 type Cold = NonNullable<BatchGroup['route']['cold']>
 
@@ -19,20 +22,18 @@ export interface ColdAmount {
   readonly cautions: readonly Caution[]
 }
 
-export const coldWay = (toC: number) => (toC > -40 ? 'freezer' : toC > -120 ? 'dry-ice' : 'liquid-nitrogen')
-
 /** Null for a freezer: it uses nothing up. */
 export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmount | null {
   const { lossWPerK, room, bath, vesselKg } = shop.cold
   const holdH = cold.holdMin / 60
   const way = coldWay(cold.toC)
+  const say = speakerOf(shop.units)
   if (way === 'freezer') return null
   if (way === 'liquid-nitrogen') {
     const n = liquidNitrogenFor({ steelKg, startC: 20, lossWPerK, holdH, room })
     return {
       label: 'Liquid nitrogen',
-      value: n.coolantL.toFixed(1),
-      unit: `L: ${n.chillL.toFixed(1)} to chill, ${n.holdL.toFixed(1)} to hold`,
+      ...parted(say.litres(n.coolantL), `: ${say.litres(n.chillL)} to chill, ${say.litres(n.holdL)} to hold`),
       bought: n.coolantL,
       air: n.air,
       working: n.working,
@@ -40,14 +41,18 @@ export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmo
     }
   }
   const ice = dryIceFor({ steelKg, startC: 20, bath, vesselKg, lossWPerK, holdH, room })
-  const shown = formatQuantity(ice.coolantKg, 'mass', shop.units)
   return {
     label: 'Dry ice',
-    value: shown.split(' ')[0] ?? '',
-    unit: `${shown.split(' ')[1]}, ${ice.coolantL.toFixed(1)} L; ${formatQuantity(ice.holdKg, 'mass', shop.units)} to hold`,
+    ...parted(say.mass(ice.coolantKg), `, ${say.litres(ice.coolantL)}; ${say.mass(ice.holdKg)} to hold`),
     bought: ice.coolantKg,
     air: ice.air,
     working: ice.working,
     cautions: ice.cautions,
   }
+}
+
+/** A quantity as a figure, with its unit and what else there is to say behind it. */
+function parted(quantity: string, more: string): { readonly value: string; readonly unit: string } {
+  const at = quantity.lastIndexOf(' ')
+  return { value: quantity.slice(0, at), unit: `${quantity.slice(at + 1)}${more}` }
 }

@@ -1,30 +1,29 @@
 import { toast } from 'sonner'
+import type { Load } from '../../../../core/job/loads'
+import { newLog } from '../../../../core/job/oven-log'
 import { type ControllerReading, programmeCommands } from '../../../../core/oven/line-protocol'
 import type { Segment } from '../../../../core/oven/programme'
-import type { Load } from '../../../../core/plan/tray'
-import { newLog } from '../../../../core/record/oven-log'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
-import { formatQuantity } from '../../../../core/units/quantity'
+import type { Oven } from '../../../../core/shop/oven'
 import type { ControllerSession, ControllerState } from '../../../../devices/controller-session'
 import { changeLog, putLog } from '../../../../store/records'
 import { LogDrawing } from '../../../../ui/drawings/LogDrawing'
+import { useSay } from '../../../../ui/Units'
+import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 import { StandInControls } from './StandInControls'
 
 interface Props {
-  readonly batch: Batch
   readonly load: Load
   readonly segments: readonly Segment[]
   readonly oven: Oven
-  readonly shop: Workshop
   readonly session: ControllerSession
   readonly state: ControllerState
   readonly disconnect: () => void
 }
 
 /** A connected controller: what it shows, the programme sent to it, and its log kept with the batch. */
-export function ConnectedController({ batch, load, segments, oven, shop, session, state, disconnect }: Props) {
+export function ConnectedController({ load, segments, oven, session, state, disconnect }: Props) {
+  const { batch, shop } = useBench()
   const { reading, trouble, samples, keeping } = state
   const running = (reading?.step ?? 0) > 0
   const run = async () => {
@@ -44,7 +43,9 @@ export function ConnectedController({ batch, load, segments, oven, shop, session
     }
     let written = false
     const done = await session.keep(async points => {
-      const saved = await (written ? changeLog(id, { points: newLog(of, points).points }) : putLog(newLog(of, points)))
+      const { saved } = await (written
+        ? changeLog(id, { points: newLog(of, points).points })
+        : putLog(newLog(of, points)))
       written ||= saved
       return saved
     })
@@ -53,7 +54,7 @@ export function ConnectedController({ batch, load, segments, oven, shop, session
   return (
     <section aria-label={session.name} className="mt-3 border-t border-rule pt-3">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-        <ReadingLine reading={reading} shop={shop} />
+        <ReadingLine reading={reading} />
         <button type="button" className="btn btn-ember" onClick={() => void run()}>
           {running ? 'Send and begin again' : 'Send and run'}
         </button>
@@ -85,17 +86,16 @@ export function ConnectedController({ batch, load, segments, oven, shop, session
   )
 }
 
-function ReadingLine({ reading, shop }: { reading: ControllerReading | null; shop: Workshop }) {
+function ReadingLine({ reading }: { reading: ControllerReading | null }) {
+  const say = useSay()
   if (!reading) return <p className="text-ink-2">Listening …</p>
   return (
     <p aria-live="off">
-      <span className="figure text-[38px]">
-        {reading.shownC === null ? 'open' : formatQuantity(reading.shownC, 'temperature', shop.units)}
-      </span>{' '}
+      <span className="figure text-[38px]">{reading.shownC === null ? 'open' : say.t(reading.shownC)}</span>{' '}
       <span className="text-[13px] text-ink-2">
         {reading.shownC === null
           ? 'thermocouple broken: the controller has shut the power off'
-          : `set ${formatQuantity(reading.setC, 'temperature', shop.units)}, step ${reading.step || '—'}, power ${Math.round(100 * reading.power)} %, ${formatQuantity(Math.round(reading.atS / 60), 'duration', shop.units)} on`}
+          : `set ${say.t(reading.setC)}, step ${reading.step || '—'}, power ${Math.round(100 * reading.power)} %, ${say.minutes(Math.round(reading.atS / 60))} on`}
         {reading.doorOpen ? ', door open' : ''}
       </span>
     </p>

@@ -1,24 +1,23 @@
 import { useState } from 'react'
+import type { Load } from '../../../../core/job/loads'
 import type { Segment } from '../../../../core/oven/programme'
-import type { Load } from '../../../../core/plan/tray'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
+import type { Oven } from '../../../../core/shop/oven'
 import { hasSerial, openSerialPort } from '../../../../devices/serial-port'
 import { openSimulatedPort } from '../../../../devices/simulated-port'
+import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 import { useController } from '../../use-controller'
 import { ConnectedController } from './ConnectedController'
 
 interface Props {
-  readonly batch: Batch
   readonly load: Load
   readonly segments: readonly Segment[]
   readonly oven: Oven
-  readonly shop: Workshop
 }
 
 /** A controller on the line: the simulated one that ships, or one on a cable where the browser has Web Serial. */
-export default function ControllerPanel({ batch, load, segments, oven, shop }: Props) {
+export default function ControllerPanel({ load, segments, oven }: Props) {
+  const { batch } = useBench()
   const { session, state, connect, disconnect } = useController(batch.id)
   const [refused, setRefused] = useState<string | null>(null)
   const openSerial = () =>
@@ -29,11 +28,9 @@ export default function ControllerPanel({ batch, load, segments, oven, shop }: P
   if (session && state)
     return (
       <ConnectedController
-        batch={batch}
         load={load}
         segments={segments}
         oven={oven}
-        shop={shop}
         session={session}
         state={state}
         disconnect={disconnect}

@@ -1,9 +1,11 @@
-import type { HeatAnswer } from '../../../../core/plan/heat-load'
-import type { Workshop } from '../../../../core/record/schemas'
+import { worked } from '../../../../core/codes/working'
+import type { HeatAnswer } from '../../../../core/job/heat-load'
 import { Figure } from '../../../../ui/Bench'
+import { useBench } from '../../bench-context'
 
 /** What a load takes from the mains, and what that costs where a price is set. */
-export function EnergyFigure({ answer, shop }: { answer: HeatAnswer; shop: Workshop }) {
+export function EnergyFigure({ answer }: { answer: HeatAnswer }) {
+  const { shop } = useBench()
   const { energyKWh, fromMin } = answer
   const price = shop.prices?.kWh
   return (
@@ -12,24 +14,8 @@ export function EnergyFigure({ answer, shop }: { answer: HeatAnswer; shop: Works
       value={energyKWh.toFixed(1)}
       unit={price ? `kWh, costs ${(price * energyKWh).toFixed(2)}` : 'kWh'}
       working={[
-        {
-          name: 'Energy',
-          value: energyKWh,
-          unit: 'kWh',
-          equation: 'what the elements take through the programme, soak and 25 min of pulls',
-          source: 'wall model, docs/method.md, Oven',
-        },
-        ...(price
-          ? [
-              {
-                name: 'Cost',
-                value: price * energyKWh,
-                unit: '',
-                equation: 'kWh × price',
-                source: 'price from the Workshop',
-              },
-            ]
-          : []),
+        worked('heat-energy', energyKWh, 'kWh', {}),
+        ...(price ? [worked('heat-cost', price * energyKWh, 'money', {})] : []),
       ]}
     />
   )

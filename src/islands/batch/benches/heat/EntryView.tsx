@@ -1,17 +1,18 @@
 import { useMemo, useRef, useState } from 'react'
+import { heatKindsOf } from '../../../../core/job/heat-load'
+import { type Load, preheatsOf, usualEntry } from '../../../../core/job/loads'
+import { detailedOven } from '../../../../core/job/ovens'
 import type { EntryOutcome } from '../../../../core/oven/entry-schools'
-import { heatKindsOf } from '../../../../core/plan/heat-load'
-import { type Load, preheatsOf, usualEntry } from '../../../../core/plan/tray'
-import { detailedOven } from '../../../../core/record/oven-record'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
+import type { Oven } from '../../../../core/shop/oven'
 import { formatDifference, formatQuantity, type System } from '../../../../core/units/quantity'
 import type { EntrySchool } from '../../../../data/ovens'
 import { editBatch } from '../../../../store/batches'
 import { HeatGrid, plotScale, USUAL_WIDTH } from '../../../../ui/drawings/HeatGrid'
 import { heatColour } from '../../../../ui/heatline/colour'
+import { Problems } from '../../../../ui/Problems'
 import { useWidth } from '../../../../ui/use-width'
 import { useAnswer } from '../../../../workers/use-answer'
+import { useBench } from '../../bench-context'
 
 const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
   'from-cold': { name: 'from cold', says: 'gentlest; the longest in the oven, so foil and skin suffer most' },
@@ -20,14 +21,13 @@ const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
   'straight-in': { name: 'straight in', says: 'quickest for one blade after another; steepest, so thin ones may bend' },
 }
 interface Props {
-  readonly batch: Batch
   readonly load: Load
   readonly oven: Oven
-  readonly shop: Workshop
 }
 
 /** The four schools of entry, on this oven with this load: curves and figures from the wall model. */
-export function EntryView({ batch, load, oven, shop }: Props) {
+export function EntryView({ load, oven }: Props) {
+  const { batch, shop } = useBench()
   const preheats = preheatsOf(load.groups)
   const chosen = batch.entry ?? usualEntry(preheats)
   const [shown, setShown] = useState<EntrySchool>(chosen)
@@ -37,7 +37,7 @@ export function EntryView({ batch, load, oven, shop }: Props) {
       austenitizeC: load.austenitizeC,
       soakMin: Math.max(...load.groups.map(g => g.route.soakMin)),
       equalise: [...preheatsOf(load.groups)],
-      load: heatKindsOf(load, oven, batch).map(({ thicknessMm, widthMm, lengthMm, count, view }) => ({
+      load: heatKindsOf(load, oven).map(({ thicknessMm, widthMm, lengthMm, count, view }) => ({
         thicknessMm,
         widthMm,
         lengthMm,
@@ -45,11 +45,11 @@ export function EntryView({ batch, load, oven, shop }: Props) {
         view,
       })),
     }),
-    [load, oven, batch],
+    [load, oven],
   )
   const answer = useAnswer('entries', request)
   if (!answer) return <p className="py-10 text-ink-2">Running the oven …</p>
-  if (!answer.ok) return <p className="py-10 text-bad">{answer.problems[0]?.message}</p>
+  if (!answer.ok) return <Problems of={answer.problems} />
   const outcomes = answer.value
   const active = outcomes.find(o => o.school === shown) ?? outcomes[0]
   const time = (min: number | null) =>

@@ -1,10 +1,12 @@
-import { type KeyedStep, rampHeading } from '../../../../core/oven/as-keyed'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Workshop } from '../../../../core/record/schemas'
-import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
+import type { KeyedStep } from '../../../../core/oven/keyed-programme'
+import type { Oven } from '../../../../core/shop/oven'
+import { formatQuantity } from '../../../../core/units/quantity'
+import { useSay } from '../../../../ui/Units'
+import { keyedStepName, rampHeading } from '../../../../words/oven'
 
 /** To key in, exactly as shown. */
-export function KeyedTable({ steps, oven, shop }: { steps: readonly KeyedStep[]; oven: Oven; shop: Workshop }) {
+export function KeyedTable({ steps, oven }: { steps: readonly KeyedStep[]; oven: Oven }) {
+  const say = useSay()
   const { degrees } = oven.controller
   // From the exact set point, not from the digits: 1065.6 °C is 1950 °F, though 1066 is keyed.
   const other = (setC: number) => formatQuantity(setC, 'temperature', degrees === 'C' ? 'imperial' : 'metric')
@@ -26,7 +28,7 @@ export function KeyedTable({ steps, oven, shop }: { steps: readonly KeyedStep[];
         {steps.map(step => (
           <tr key={step.step}>
             <td>
-              {step.step} {step.name}
+              {step.step} {keyedStepName(step)}
             </td>
             <td className="figure text-[22px]">{step.ramp}</td>
             <td>
@@ -34,7 +36,7 @@ export function KeyedTable({ steps, oven, shop }: { steps: readonly KeyedStep[];
               <span className="text-[12.5px] text-ink-2">{other(step.setC)}</span>
             </td>
             <td className="figure text-[22px]">{step.holdMin}</td>
-            <td>{formatBoth(step.nominalC, shop.units)}</td>
+            <td>{say.keyed(step.nominalC)}</td>
           </tr>
         ))}
       </tbody>

@@ -1,66 +1,72 @@
 import { useMemo, useState } from 'react'
+import type { Result } from '../../../../core/codes/result'
+import { type HeatAnswer, placesOf, rackPacketsOf, zoneOf } from '../../../../core/job/heat-load'
+import type { Load } from '../../../../core/job/loads'
 import { checkRack, type RackPlace } from '../../../../core/oven/rack'
 import { newestSurvey } from '../../../../core/oven/survey'
-import { type HeatAnswer, packetsOf, placesOf, zoneOf } from '../../../../core/plan/heat-load'
-import type { Load } from '../../../../core/plan/tray'
-import { foilMarkLine } from '../../../../core/plan/words'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
-import type { Result } from '../../../../core/result'
-import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
+import type { Oven } from '../../../../core/shop/oven'
 import { editBatch } from '../../../../store/batches'
 import { RackBoard } from '../../../../ui/drawings/RackBoard'
-import { Prose } from '../../../../ui/Units'
+import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
+import { cautionWords } from '../../../../words/cautions'
+import { marksOf } from '../../../../words/lists'
+import { useBench } from '../../bench-context'
+import { editBlade } from '../../edit'
 
 interface Props {
-  readonly batch: Batch
   readonly load: Load
   readonly oven: Oven
-  readonly shop: Workshop
   /** What the wall model says of this load; undefined while it is computed. */
   readonly heat: Result<HeatAnswer> | undefined
 }
 
 /** Packets on the rack, moved by hand; what is wrong with how they stand; when each kind is there and how long it is to soak. */
-export function RackView({ batch, load, oven, shop, heat }: Props) {
+export function RackView({ load, oven, heat }: Props) {
+  const { batch } = useBench()
+  const say = useSay()
   const [dragged, setDragged] = useState<RackPlace | null>(null)
-  const packets = useMemo(() => packetsOf(load), [load])
+  const marks = useMemo(() => new Map(load.blades.map(blade => [blade.id, blade.mark])), [load])
+  const packets = useMemo(() => rackPacketsOf(load), [load])
   const places = useMemo(
-    () => placesOf(load, oven, batch).map(place => (dragged?.mark === place.mark ? dragged : place)),
-    [load, oven, batch, dragged],
+    () => placesOf(load, oven).map(place => (dragged?.id === place.id ? dragged : place)),
+    [load, oven, dragged],
   )
+  const marksIn = (ids: readonly string[]) => marksOf(ids.flatMap(id => marks.get(id) ?? []))
   const warnings = checkRack(oven, packets, places)
   const keep = (place: RackPlace) => {
     setDragged(place)
-    void editBatch(batch, 'Rack', b => ({
-      ...b,
-      rack: [
-        ...(b.rack ?? []).filter(p => p.mark !== place.mark),
-        { ...place, inMm: Math.round(place.inMm), acrossMm: Math.round(place.acrossMm) },
-      ],
+    void editBlade(batch, place.id, 'Rack', blade => ({
+      ...blade,
+      rack: { inMm: Math.round(place.inMm), acrossMm: Math.round(place.acrossMm) },
     })).then(() => setDragged(now => (now === place ? null : now)))
   }
   return (
     <>
       <RackBoard
         chamber={oven.chamberMm}
-        packets={packets}
+        packets={packets.map(packet => ({ ...packet, mark: marks.get(packet.id) ?? '' }))}
         places={places}
-        warned={new Set(warnings.flatMap(w => w.marks))}
+        warned={new Set(warnings.flatMap(w => w.ids))}
         onDrag={setDragged}
         onDrop={keep}
       />
       {warnings.map(w => (
-        <p key={w.code} className="mt-1 text-[13px]">
-          <strong className="text-bad">{foilMarkLine(w.marks)}</strong> <Prose>{w.message}</Prose>
+        <p key={w.caution.code} className="mt-1 text-[13px]">
+          <strong className="text-bad">{marksIn(w.ids)}</strong> {cautionWords(w.caution, say)}
         </p>
       ))}
-      <SoakClocks batch={batch} load={load} oven={oven} shop={shop} places={places} heat={heat} />
-      {(batch.rack?.length ?? 0) > 0 && (
+      <SoakClocks load={load} oven={oven} places={places} heat={heat} marksIn={marksIn} />
+      {load.blades.some(blade => blade.record.rack) && (
         <button
           type="button"
           className="link mt-1 min-h-9 text-[13px]"
-          onClick={() => void editBatch(batch, 'Rack arranged', b => ({ ...b, rack: undefined }))}
+          onClick={() =>
+            void editBatch(batch, 'Rack arranged', b => ({
+              ...b,
+              blades: b.blades.map(({ rack: _, ...blade }) => blade),
+            }))
+          }
         >
           Arrange them again
         </button>
@@ -69,15 +75,20 @@ export function RackView({ batch, load, oven, shop, heat }: Props) {
   )
 }
 
+interface SoakProps extends Props {
+  readonly places: readonly RackPlace[]
+  readonly marksIn: (ids: readonly string[]) => string
+}
+
 /** By the wall model: when each kind of blade is within 5 °C, and when it may be pulled. */
-function SoakClocks({ load, oven, shop, places, heat }: Props & { places: readonly RackPlace[] }) {
+function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
+  const say = useSay()
   const survey = newestSurvey(oven.evidence)
   if (!heat) return <p className="py-3 text-[13px] text-ink-2">Running the oven …</p>
-  if (!heat.ok) return <p className="py-3 text-[13px] text-bad">{heat.problems[0]?.message}</p>
+  if (!heat.ok) return <Problems of={heat.problems} className="py-3" />
   const { kinds, reachedMin, fromMin, leftOut, cautions } = heat.value
-  const minutes = (min: number | null) =>
-    min === null ? 'never' : formatQuantity(Math.round(min), 'duration', shop.units)
-  const soakOf = (bladeId: string) => load.pieces.find(p => p.blade.id === bladeId)?.group.route.soakMin ?? 0
+  const minutes = (min: number | null) => (min === null ? 'never' : say.minutes(Math.round(min)))
+  const soakOf = (lineId: string) => load.blades.find(b => b.line.id === lineId)?.group.route.soakMin ?? 0
   return (
     <>
       <table className="sheet mt-2">
@@ -100,24 +111,24 @@ function SoakClocks({ load, oven, shop, places, heat }: Props & { places: readon
           {kinds.map(kind => {
             const there = kind.withinFiveCMin
             return (
-              <tr key={kind.bladeId}>
-                <td className="font-semibold">{foilMarkLine(kind.marks)}</td>
-                <td>{formatQuantity(kind.thicknessMm, 'length', shop.units)}</td>
+              <tr key={kind.lineId}>
+                <td className="font-semibold">{marksIn(kind.bladeIds)}</td>
+                <td>{say.length(kind.thicknessMm)}</td>
                 <td>{Math.round(100 * kind.view)} %</td>
-                {survey && <td>{formatDifference(zoneOf(kind, survey, oven, places), shop.units)}</td>}
+                {survey && <td>{say.signed(zoneOf(kind, survey, oven, places))}</td>}
                 <td>{minutes(there)}</td>
-                <td className="font-semibold">{there === null ? '—' : minutes(there + soakOf(kind.bladeId))}</td>
+                <td className="font-semibold">{there === null ? '—' : minutes(there + soakOf(kind.lineId))}</td>
               </tr>
             )
           })}
         </tbody>
       </table>
       {leftOut.length > 0 && (
-        <p className="text-[13px]">Not followed, there are too many kinds of blades: {foilMarkLine(leftOut)}.</p>
+        <p className="text-[13px]">Not followed, there are too many kinds of blades: {marksIn(leftOut)}.</p>
       )}
       {cautions.map(c => (
         <p key={c.code} className="text-[13px] text-bad">
-          {c.message}
+          {cautionWords(c, say)}
         </p>
       ))}
     </>

@@ -1,24 +1,22 @@
-import { piecesOf } from '../../../../core/plan/tray'
-import type { InspectVerdict } from '../../../../core/quench/inspect'
-import { bowLimitMm, type Inspection, inspect } from '../../../../core/quench/inspect'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
-import { formatQuantity } from '../../../../core/units/quantity'
+import type { InspectVerdict } from '../../../../core/job/inspect'
+import { bowLimitMm, inspect } from '../../../../core/job/inspect'
+import type { BladeInspection } from '../../../../core/shop/blade'
+import { BOUNDS } from '../../../../core/shop/bounds'
 import { BENT_AT, COLOUR_WORDS, COLOURS } from '../../../../data/inspection'
-import { editBatch } from '../../../../store/batches'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
-import { Prose } from '../../../../ui/Units'
-import type { GroupPlan } from '../../use-plan'
+import { useSay } from '../../../../ui/Units'
+import { findingWords } from '../../../../words/inspection'
+import { useBench } from '../../bench-context'
+import { editBlade } from '../../edit'
 
 interface Props {
-  readonly batch: Batch
-  readonly plans: readonly GroupPlan[]
-  readonly shop: Workshop
+  /** Blade looked at below, by its id. */
   readonly chosen: string
-  readonly onChoose: (mark: string) => void
+  readonly onChoose: (bladeId: string) => void
 }
 
-const NOTHING: Inspection = {
+const NOTHING: BladeInspection = {
   bowMm: null,
   bentAt: null,
   cracked: false,
@@ -27,8 +25,6 @@ const NOTHING: Inspection = {
   bites: null,
   hrc: null,
 }
-const seenOf = (batch: Batch, mark: string): Inspection => batch.inspections?.find(i => i.mark === mark) ?? NOTHING
-
 const VERDICT_WORDS: Readonly<Record<InspectVerdict, string>> = {
   go: 'go on',
   straighten: 'straighten',
@@ -43,7 +39,9 @@ const TONE: Readonly<Record<InspectVerdict, string>> = {
 }
 
 /** Every blade with what was seen of it, in a word; the one chosen is looked at below. */
-export function InspectTable({ batch, plans, shop, chosen, onChoose }: Props) {
+export function InspectTable({ chosen, onChoose }: Props) {
+  const { blades, groups } = useBench()
+  const say = useSay()
   return (
     <div className="max-h-[244px] overflow-y-auto">
       <table className="sheet">
@@ -58,28 +56,26 @@ export function InspectTable({ batch, plans, shop, chosen, onChoose }: Props) {
           </tr>
         </thead>
         <tbody>
-          {piecesOf(batch).map(({ mark, blade, group }) => {
-            const seen = seenOf(batch, mark)
-            const looked = batch.inspections?.some(i => i.mark === mark)
-            const due = plans.find(p => p.group.id === group.id)?.prediction.hrc.asQuenched
-            const { verdict } = inspect(seen, blade, due ?? null)
+          {blades.map(({ id, mark, line, group, record }) => {
+            const looked = record.inspection !== undefined
+            const seen = record.inspection ?? NOTHING
+            const due = groups.find(g => g.group.id === group.id)?.prediction.hrc.asQuenched
+            const { verdict } = inspect(seen, line, due ?? null)
             return (
-              <tr key={mark}>
+              <tr key={id}>
                 <td className="!py-0">
                   <button
                     type="button"
-                    aria-pressed={mark === chosen}
-                    className={`min-h-9 font-semibold ${mark === chosen ? 'text-ember underline underline-offset-4' : 'link'}`}
-                    onClick={() => onChoose(mark)}
+                    aria-pressed={id === chosen}
+                    className={`min-h-9 font-semibold ${id === chosen ? 'text-ember underline underline-offset-4' : 'link'}`}
+                    onClick={() => onChoose(id)}
                   >
                     {mark}
                   </button>
                 </td>
                 <td className="!py-0 text-ink-2">{group.gradeName}</td>
                 <td className="!py-0">
-                  {seen.bowMm === null
-                    ? '—'
-                    : `${formatQuantity(seen.bowMm, 'length', shop.units)} of ${formatQuantity(bowLimitMm(blade.lengthMm), 'length', shop.units)}`}
+                  {seen.bowMm === null ? '—' : `${say.length(seen.bowMm)} of ${say.length(bowLimitMm(line.lengthMm))}`}
                 </td>
                 <td className="!py-0 text-ink-2">{seenWords(seen)}</td>
                 <td className={`!py-0 font-semibold ${looked ? TONE[verdict] : 'text-ink-2'}`}>
@@ -94,7 +90,7 @@ export function InspectTable({ batch, plans, shop, chosen, onChoose }: Props) {
   )
 }
 
-const seenWords = (seen: Inspection) =>
+const seenWords = (seen: BladeInspection) =>
   [
     seen.cracked ? 'crack' : '',
     seen.colour && seen.colour !== 'bright' ? COLOUR_WORDS[seen.colour] : '',
@@ -109,16 +105,19 @@ const FILES = [40, 45, 50, 55, 60, 65] as const
 const fileOptions = [['', 'not tried'] as const, ...FILES.map(hrc => [String(hrc), `${hrc} HRC`] as const)]
 
 /** One blade looked at: gauge, crack, colour, file, a first reading; and what follows. */
-export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readonly GroupPlan[]; mark: string }) {
-  const piece = piecesOf(batch).find(p => p.mark === mark)
-  if (!piece) return null
-  const seen = seenOf(batch, mark)
-  const due = plans.find(p => p.group.id === piece.group.id)?.prediction.hrc.asQuenched ?? null
-  const { reasons } = inspect(seen, piece.blade, due)
-  const set = (part: Partial<Inspection>) =>
-    void editBatch(batch, `${mark} looked at`, b => ({
+export function InspectOne({ bladeId }: { bladeId: string }) {
+  const say = useSay()
+  const { batch, blades, groups } = useBench()
+  const blade = blades.find(b => b.id === bladeId)
+  if (!blade) return null
+  const { mark, line, group, record } = blade
+  const seen = record.inspection ?? NOTHING
+  const due = groups.find(g => g.group.id === group.id)?.prediction.hrc.asQuenched ?? null
+  const { reasons } = inspect(seen, line, due)
+  const set = (part: Partial<BladeInspection>) =>
+    editBlade(batch, bladeId, `${mark} looked at`, b => ({
       ...b,
-      inspections: [...(b.inspections ?? []).filter(i => i.mark !== mark), { mark, ...seenOf(b, mark), ...part }],
+      inspection: { ...NOTHING, ...b.inspection, ...part },
     }))
   const file = (value: string) => (value === '' ? null : Number(value))
   return (
@@ -129,8 +128,7 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
           label="Gauge that goes under it"
           dimension="length"
           value={seen.bowMm}
-          min={0}
-          max={50}
+          {...BOUNDS.bowMm}
           onCommit={bowMm => set({ bowMm })}
           onClear={() => set({ bowMm: null })}
         />
@@ -171,19 +169,22 @@ export function InspectOne({ batch, plans, mark }: { batch: Batch; plans: readon
           label="A first reading"
           unit="HRC"
           value={seen.hrc}
-          min={5}
-          max={70}
+          {...BOUNDS.readingHrc}
           onCommit={hrc => set({ hrc })}
           onClear={() => set({ hrc: null })}
         />
-        <button type="button" className="btn self-end" onClick={() => set({ ...NOTHING, bowMm: 0, colour: 'bright' })}>
+        <button
+          type="button"
+          className="btn self-end"
+          onClick={() => void set({ ...NOTHING, bowMm: 0, colour: 'bright' })}
+        >
           Straight and bright
         </button>
       </div>
       <ul className="mt-2 grid items-start gap-x-4 gap-y-1 text-[13px] sm:grid-cols-2">
         {reasons.map(reason => (
-          <li key={reason} className="border-l-3 border-rule-strong pl-3">
-            <Prose>{reason}</Prose>
+          <li key={reason.code} className="border-l-3 border-rule-strong pl-3">
+            {findingWords(reason, say)}
           </li>
         ))}
       </ul>

@@ -1,14 +1,21 @@
-import { notePacket, packetsOf } from '../../../../core/plan/packets'
-import type { Batch } from '../../../../core/record/schemas'
+import { notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
 import { editBatch } from '../../../../store/batches'
 import { SelectField } from '../../../../ui/PlainFields'
+import { marksOf } from '../../../../words/lists'
+import { useBench } from '../../bench-context'
 
 const DARK_SCALE = 'dark scale on opening'
 
-/** A packet that leaked is noted here and stands with its blade from then on. */
-export function LeakField({ batch }: { batch: Batch }) {
+const keyOf = (packet: Packet) => packet.blades[0]?.id ?? ''
+const markOf = (packet: Packet) => marksOf(packet.blades.map(b => b.mark))
+
+/** A packet that leaked is noted here and stands with its blades from then on. */
+export function LeakField() {
+  const { batch } = useBench()
   const packets = packetsOf(batch)
   const leaked = packets.filter(p => p.leak !== null)
+  const note = (packet: Packet, leak: string | null) =>
+    void editBatch(batch, `${markOf(packet)} ${leak ? 'leaked' : 'held'}`, b => notePacket(b, packet, { leak }))
   return (
     <div>
       <SelectField
@@ -16,24 +23,19 @@ export function LeakField({ batch }: { batch: Batch }) {
         value="none"
         options={[
           ['none', leaked.length > 0 ? 'another one …' : 'none'] as const,
-          ...packets.filter(p => p.leak === null).map(p => [p.mark, p.mark] as const),
+          ...packets.filter(p => p.leak === null).map(p => [keyOf(p), markOf(p)] as const),
         ]}
-        onCommit={mark =>
-          mark !== 'none' && void editBatch(batch, `${mark} leaked`, b => notePacket(b, mark, { leak: DARK_SCALE }))
-        }
+        onCommit={key => {
+          const packet = packets.find(p => keyOf(p) === key)
+          if (packet) note(packet, DARK_SCALE)
+        }}
       />
       <ul className="mt-1 text-[13px]">
         {leaked.map(packet => (
-          <li key={packet.mark} className="flex items-baseline gap-2">
-            <strong>{packet.mark}</strong> {packet.leak}
-            <button
-              type="button"
-              className="link min-h-6 whitespace-nowrap"
-              onClick={() =>
-                void editBatch(batch, `${packet.mark} held`, b => notePacket(b, packet.mark, { leak: null }))
-              }
-            >
-              it held
+          <li key={keyOf(packet)} className="flex items-baseline gap-2">
+            <strong>{markOf(packet)}</strong> {packet.leak}
+            <button type="button" className="link min-h-6 whitespace-nowrap" onClick={() => note(packet, null)}>
+              no leak
             </button>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../../../core/shop/bounds'
 import { QuantityField } from '../../../../ui/QuantityField'
 
 /** A round face to begin with, mm. */
@@ -13,7 +14,13 @@ export function FaceField({ faceMm, onFace }: { faceMm: number | null; onFace: (
       </label>
       {faceMm !== null && (
         <div className="w-28">
-          <QuantityField label="Its diameter" dimension="length" value={faceMm} min={6} max={500} onCommit={onFace} />
+          <QuantityField
+            label="Its diameter"
+            dimension="length"
+            value={faceMm}
+            {...BOUNDS.faceDiameterMm}
+            onCommit={onFace}
+          />
         </div>
       )}
     </div>

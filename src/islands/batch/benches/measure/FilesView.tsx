@@ -1,46 +1,44 @@
-import type { Batch, BatchGroup, Reading } from '../../../../core/record/schemas'
-import type { Estimate } from '../../../../core/result'
+import { bladeHardness, type HardnessEvidence } from '../../../../core/job/hardness'
+import type { BatchBlade } from '../../../../core/job/tray'
 import { combineHardness } from '../../../../core/rockwell/files'
-import { stageLabel } from '../../../../core/rockwell/stages'
-import { editBatch } from '../../../../store/batches'
+import type { Stage } from '../../../../core/shop/route'
 import { SelectField } from '../../../../ui/PlainFields'
-import { hrcText, percentText } from '../bench-props'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { stageName } from '../../../../words/stages'
+import { useBench } from '../../bench-context'
+import { editBlade } from '../../edit'
 
 interface Props {
-  readonly batch: Batch
-  readonly group: BatchGroup
-  readonly mark: string
-  readonly stage: Reading['stage']
-  readonly predicted: Estimate | null
-  readonly reading: Estimate | null
+  readonly blade: BatchBlade
+  readonly stage: Stage
+  readonly evidence: HardnessEvidence
 }
 
 const FILES = [40, 45, 50, 55, 60, 65] as const
 const options = [['', 'not tried'] as const, ...FILES.map(hrc => [String(hrc), `${hrc} HRC`] as const)]
 
 /** A set of hardness files: what skates, what bites, and what that makes of the hardness. A shop without a tester is served. */
-export function FilesView({ batch, group, mark, stage, predicted, reading }: Props) {
-  const own = batch.files?.find(f => f.mark === mark && f.stage === stage) ?? null
+export function FilesView({ blade, stage, evidence }: Props) {
+  const { batch } = useBench()
+  const { mark, record, group } = blade
+  const own = record.files?.find(f => f.stage === stage)
   const test = { skates: own?.skates ?? null, bites: own?.bites ?? null }
   const set = (part: Partial<typeof test>) =>
-    void editBatch(batch, `${mark} files`, b => ({
+    editBlade(batch, blade.id, `${mark} files`, b => ({
       ...b,
       files: [
-        ...(b.files ?? []).filter(f => f.mark !== mark || f.stage !== stage),
-        { mark, stage, ...test, ...part, at: new Date().toISOString() },
+        ...(b.files ?? []).filter(f => f.stage !== stage),
+        { stage, ...test, ...part, at: new Date().toISOString() },
       ],
     }))
   const alone = combineHardness({ readings: null, files: [test], predicted: null }, group.target)
-  const together = combineHardness(
-    { readings: reading, files: [test], predicted: reading ? null : predicted },
-    group.target,
-  )
+  const together = own ? bladeHardness(blade, stage, evidence) : null
   const value = (v: string) => (v === '' ? null : Number(v))
   const contradicts = test.skates !== null && test.bites !== null && test.skates >= test.bites
   return (
     <div className="max-w-2xl space-y-3 py-2">
       <p className="text-[13.5px]">
-        Push each file once, lightly, on a clean flat of {mark}, {stageLabel(stage)}: from the hardest down until one
+        Push each file once, lightly, on a clean flat of {mark}, {stageName(stage)}: from the hardest down until one
         skates no more. Eye shield: an edge may chip.
       </p>
       <div className="grid grid-cols-2 gap-3">
@@ -70,12 +68,14 @@ export function FilesView({ batch, group, mark, stage, predicted, reading }: Pro
           </dd>
           {together && (
             <>
-              <dt className="text-ink-2">{reading ? 'With the readings' : 'With what was predicted'}</dt>
+              <dt className="text-ink-2">
+                {together.by === 'readings' ? 'With the readings' : 'With what was predicted'}
+              </dt>
               <dd>
                 <strong>
-                  {hrcText(together.low)} to {hrcText(together.high)} HRC
+                  {hrcText(together.hrc)} ± {hrcText(together.u95)} HRC
                 </strong>
-                , likeliest near {hrcText(together.mean)}; in target {percentText(together.inTargetProbability ?? 0)}
+                ; chance that it is within target {percentText(together.inTargetProbability)}
               </dd>
             </>
           )}

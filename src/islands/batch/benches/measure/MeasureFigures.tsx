@@ -1,24 +1,27 @@
-import type { ReadingSummary } from '../../../../core/rockwell/readings'
+import type { Hardness } from '../../../../core/job/hardness'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
-import { Prose } from '../../../../ui/Units'
-import { hrcText, percentText } from '../bench-props'
+import { useSay } from '../../../../ui/Units'
+import { marksOf } from '../../../../words/lists'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { useBench } from '../../bench-context'
 
 interface FiguresProps {
-  readonly summary: ReadingSummary | null
-  readonly batchMean: ReadingSummary | null
+  readonly hardness: Hardness | null
+  readonly ofAll: Hardness | null
   readonly mark: string
   readonly stage: string
   readonly predicted: number | null
   readonly thicknessMm: number
-  /** Some of the shown blade's readings were taken without a block check of that day. */
-  readonly unchecked: boolean
   readonly onVerdict: () => void
 }
 
 /** What the readings of the shown blade say, and those of all. */
-export function MeasureFigures(props: FiguresProps) {
-  const { summary, batchMean, mark, stage, predicted, thicknessMm, unchecked, onVerdict } = props
+export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thicknessMm, onVerdict }: FiguresProps) {
+  const { blades } = useBench()
+  const say = useSay()
+  const summary = hardness?.summary ?? null
+  const apart = ofAll?.apart.flatMap(a => blades.find(b => b.id === a.bladeId)?.mark ?? []) ?? []
   const warnings = summary
     ? [
         ...(summary.outliers.length > 0
@@ -33,11 +36,11 @@ export function MeasureFigures(props: FiguresProps) {
           ? [
               {
                 code: 'thin',
-                message: `Too thin for Rockwell C here: at least ${summary.rules.minimumThicknessMm.toFixed(2)} mm.`,
+                message: `Too thin for Rockwell C here: at least ${say.thin(summary.rules.minimumThicknessMm)}.`,
               },
             ]
           : []),
-        ...(unchecked
+        ...(hardness?.unchecked
           ? [
               {
                 code: 'unchecked',
@@ -59,47 +62,48 @@ export function MeasureFigures(props: FiguresProps) {
   return (
     <>
       <Figure
-        label={`${mark} ${stage}`}
-        value={summary ? hrcText(summary.corrected) : '—'}
+        label={`Hardness of ${mark} ${stage}`}
+        value={hardness ? hrcText(hardness.hrc) : '—'}
         unit={
-          summary
-            ? `HRC ± ${hrcText(summary.u95)}, ${summary.n} ${summary.n === 1 ? 'reading' : 'readings'}`
-            : 'no reading yet'
+          hardness
+            ? `HRC ± ${hrcText(hardness.u95)}, ${hardness.by === 'files' ? 'by files' : hardness.n === 1 ? 'one reading' : `mean of ${hardness.n}`}`
+            : 'not measured'
         }
         working={summary?.working}
         note={
           summary?.verification
             ? `Corrected by the tester’s ${summary.verification.bias.toFixed(2)} on its block.`
-            : 'No block check is stored, so nothing is corrected for the tester.'
+            : 'No block check stood when it was read, so nothing is corrected for the tester.'
         }
       />
       <Figure
-        label="Chance it is in target"
-        value={summary?.inTargetProbability != null ? percentText(summary.inTargetProbability) : '—'}
+        label="Chance that it is within target"
+        value={hardness ? percentText(hardness.inTargetProbability) : '—'}
         unit=""
         working={summary?.working}
       />
       <Figure
         label={`All blades ${stage}`}
-        value={batchMean ? hrcText(batchMean.corrected) : '—'}
+        value={ofAll ? hrcText(ofAll.hrc) : '—'}
         unit={
-          batchMean
-            ? `HRC, from ${batchMean.n}; predicted ${predicted === null ? '—' : hrcText(predicted)}`
+          ofAll
+            ? `HRC, mean of ${ofAll.n}; predicted ${predicted === null ? '—' : hrcText(predicted)}`
             : predicted === null
               ? ''
               : `predicted ${hrcText(predicted)}`
         }
-        working={batchMean?.working}
+        working={ofAll?.summary?.working}
+        note={apart.length > 0 ? `${marksOf(apart)} left out: too far from the others.` : undefined}
       />
+      {apart.length > 0 && <p className="text-[13px] text-ink-2">Without {marksOf(apart)}, judged alone.</p>}
       <Warnings lines={warnings} />
       {summary && (
         <p className="text-[13px] text-ink-2">
-          <Prose>
-            {`Indents at least ${summary.rules.minimumSpacingMm.toFixed(1)} mm apart and ${summary.rules.minimumEdgeMm.toFixed(1)} mm from an edge.`}
-          </Prose>
+          Indents at least {say.length(summary.rules.minimumSpacingMm)} apart and{' '}
+          {say.length(summary.rules.minimumEdgeMm)} from an edge.
         </p>
       )}
-      {batchMean && (
+      {ofAll && (
         <button type="button" className="btn btn-ember mt-2" onClick={onVerdict}>
           To the verdict
         </button>

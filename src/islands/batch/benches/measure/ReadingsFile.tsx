@@ -1,19 +1,23 @@
 import { useState } from 'react'
-import { importReadings, type ReadingsImport } from '../../../../core/record/readings-import'
-import type { Batch, Reading } from '../../../../core/record/schemas'
-import { stageLabel } from '../../../../core/rockwell/stages'
+import { importReadings, type ReadingsImport } from '../../../../core/files/readings-import'
+import type { Stage } from '../../../../core/shop/route'
+import { useSay } from '../../../../ui/Units'
+import { problemWords, rowWords } from '../../../../words/problems'
+import { stageName } from '../../../../words/stages'
+import { useBench } from '../../bench-context'
 
 interface Props {
-  readonly batch: Batch
   /** Stands in where the file has no column of stages. */
-  readonly stage: Reading['stage']
+  readonly stage: Stage
   readonly onTake: (read: ReadingsImport['readings']) => Promise<boolean>
 }
 
 const MOST_MB = 5
 
 /** A tester's own file: read, shown with what is left out, and only then recorded. */
-export function ReadingsFile({ batch, stage, onTake }: Props) {
+export function ReadingsFile({ stage, onTake }: Props) {
+  const say = useSay()
+  const { batch } = useBench()
   const [read, setRead] = useState<ReadingsImport | null>(null)
   const [trouble, setTrouble] = useState<string | null>(null)
   const choose = async (file: File) => {
@@ -21,7 +25,7 @@ export function ReadingsFile({ batch, stage, onTake }: Props) {
     if (file.size > MOST_MB * 1e6)
       return setTrouble(`This file is over ${MOST_MB} MB: it is no tester’s list of readings.`)
     const result = importReadings(await file.text(), batch, stage)
-    setTrouble(result.ok ? null : (result.problems[0]?.message ?? ''))
+    setTrouble(result.ok ? null : result.problems.map(found => problemWords(found, say)).join(' '))
     if (result.ok) setRead(result.value)
   }
   return (
@@ -47,12 +51,12 @@ export function ReadingsFile({ batch, stage, onTake }: Props) {
       {read && (
         <div className="w-full border-l-3 border-rule-strong pl-3 text-[13px]">
           <p>
-            {read.readings.length} readings of {new Set(read.readings.map(r => r.piece)).size} blades,{' '}
-            {[...new Set(read.readings.map(r => stageLabel(r.stage)))].join(', ')}.
+            {read.readings.length} readings of {new Set(read.readings.map(r => r.bladeId)).size} blades,{' '}
+            {[...new Set(read.readings.map(r => stageName(r.stage)))].join(', ')}.
           </p>
           {read.skipped.slice(0, 4).map(s => (
             <p key={s.path} className="text-bad">
-              {s.message}
+              {rowWords(s, say)}
             </p>
           ))}
           {read.skipped.length > 4 && <p className="text-bad">And {read.skipped.length - 4} more lines left out.</p>}

@@ -1,68 +1,50 @@
 import { X } from 'lucide-react'
-import type { Piece } from '../../../../core/plan/tray'
-import type { Reading } from '../../../../core/record/schemas'
-import { meanOf } from '../../../../core/rockwell/mean'
+import { bladeHardness, type HardnessEvidence, readingsOf } from '../../../../core/job/hardness'
+import type { BatchBlade } from '../../../../core/job/tray'
+import type { Reading } from '../../../../core/shop/reading'
+import type { Stage } from '../../../../core/shop/route'
 import { setReadingDeleted } from '../../../../store/records'
 import { undoable } from '../../../../ui/undoable'
-import { hrcText } from '../bench-props'
+import { hrcText } from '../../../../words/speaker'
 
-/** Every blade of the group with its readings of a stage; each can be taken out, and brought back. */
-export function ReadingsTable({
-  pieces,
-  readings,
-  shown,
-  onPick,
-}: {
-  pieces: readonly Piece[]
-  readings: readonly Reading[]
-  shown: string
-  onPick: (mark: string) => void
-}) {
+interface Props {
+  readonly blades: readonly BatchBlade[]
+  readonly stage: Stage
+  readonly evidence: HardnessEvidence
+  readonly shownId: string
+  readonly onPick: (bladeId: string) => void
+}
+
+/** Every blade of the group with its hardness at a stage and the readings it rests on; each can be taken out, and brought back. */
+export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Props) {
   return (
     <div className="mt-1 max-h-[112px] overflow-y-auto" tabIndex={0} role="region" aria-label="Readings of this stage">
       <table className="sheet">
         <thead className="sticky top-0 bg-ash">
           <tr>
             <th className="w-24">Blade</th>
-            <th className="w-24">Mean</th>
-            <th>Readings, each can be taken out</th>
+            <th className="w-24">HRC</th>
+            <th>Readings as shown, each can be taken out</th>
           </tr>
         </thead>
         <tbody>
-          {pieces.map(piece => {
-            const own = readings.filter(r => r.piece === piece.mark)
+          {blades.map(blade => {
+            const hardness = bladeHardness(blade, stage, evidence)
             return (
-              <tr key={piece.mark}>
+              <tr key={blade.id}>
                 <td>
                   <button
                     type="button"
-                    className={`link min-h-6 ${piece.mark === shown ? 'font-bold text-ember' : ''}`}
-                    onClick={() => onPick(piece.mark)}
+                    className={`link min-h-6 ${blade.id === shownId ? 'font-bold text-ember' : ''}`}
+                    onClick={() => onPick(blade.id)}
                   >
-                    {piece.mark}
+                    {blade.mark}
                   </button>
                 </td>
-                <td className="font-semibold">{own.length > 0 ? hrcText(meanOf(own.map(r => r.hrc))) : '—'}</td>
+                <td className="font-semibold">{hardness ? hrcText(hardness.hrc) : '—'}</td>
                 <td>
-                  {own.map(r => (
-                    <button
-                      key={r.id}
-                      type="button"
-                      className="mr-3 inline-flex min-h-6 items-center gap-1 text-ink hover:text-bad"
-                      aria-label={`Take out ${hrcText(r.hrc)} of ${piece.mark}`}
-                      onClick={() =>
-                        void setReadingDeleted(r.id, new Date().toISOString()).then(() =>
-                          undoable(
-                            `${hrcText(r.hrc)} of ${piece.mark} taken out`,
-                            () => void setReadingDeleted(r.id, null),
-                          ),
-                        )
-                      }
-                    >
-                      {hrcText(r.hrc)}
-                      {r.roundFace && <span className="text-ink-2">({hrcText(r.roundFace.shownHrc)} on a round)</span>}{' '}
-                      <X size={12} aria-hidden="true" />
-                    </button>
+                  {readingsOf([blade], stage, evidence).map(reading => (
+                    <ReadingButton key={reading.id} reading={reading} mark={blade.mark} />
                   ))}
                 </td>
               </tr>
@@ -71,5 +53,25 @@ export function ReadingsTable({
         </tbody>
       </table>
     </div>
+  )
+}
+
+function ReadingButton({ reading, mark }: { reading: Reading; mark: string }) {
+  const shown = hrcText(reading.hrc)
+  const takeOut = () =>
+    void setReadingDeleted(reading.id, new Date().toISOString()).then(() =>
+      undoable(`${shown} of ${mark} taken out`, () => void setReadingDeleted(reading.id, null)),
+    )
+  return (
+    <button
+      type="button"
+      className="mr-3 inline-flex min-h-6 items-center gap-1 text-ink hover:text-bad"
+      aria-label={`Take out ${shown} of ${mark}`}
+      onClick={takeOut}
+    >
+      {shown}
+      {reading.roundFace && <span className="text-ink-2">({hrcText(reading.roundFace.shownHrc)} on a round face)</span>}{' '}
+      <X size={12} aria-hidden="true" />
+    </button>
   )
 }

@@ -1,8 +1,9 @@
 import { useId, useState } from 'react'
-import type { Problem } from '../../../../core/result'
+import type { Problem } from '../../../../core/codes/problem'
 import { parseReadings } from '../../../../core/rockwell/parse-readings'
 import { type FacedReading, onFace } from '../../../../core/rockwell/round-face'
-import { Prose } from '../../../../ui/Units'
+import { useSay } from '../../../../ui/Units'
+import { problemWords } from '../../../../words/problems'
 
 /** Reads '61 60.5 61'; what is wrong is said by place and stays to be corrected. */
 export function RunOfReadings({
@@ -17,21 +18,25 @@ export function RunOfReadings({
   /** Diameter of the face they are read on, mm; null: flat. */
   faceMm: number | null
   onText: (text: string) => void
-  onAdd: (readings: readonly FacedReading[]) => Promise<boolean>
+  /** Takes the readings; it shows the next blade before they are stored, so that typing ahead is of that one. */
+  onAdd: (readings: readonly FacedReading[]) => void
 }) {
+  const say = useSay()
   const id = useId()
   const [problems, setProblems] = useState<readonly Problem[]>([])
-  const submit = async () => {
+  const submit = () => {
     const parsed = parseReadings(text)
     const read = parsed.ok ? onFace(parsed.value, faceMm) : parsed
     setProblems(read.ok ? [] : read.problems)
-    if (read.ok && (await onAdd(read.value))) onText('')
+    if (!read.ok) return
+    onText('')
+    onAdd(read.value)
   }
   return (
     <form
       onSubmit={event => {
         event.preventDefault()
-        void submit()
+        submit()
       }}
     >
       <label htmlFor={id} className="label">
@@ -56,9 +61,7 @@ export function RunOfReadings({
       {problems.length > 0 && (
         <ul id={`${id}-p`} role="alert" className="mt-1 text-[13px] text-bad">
           {problems.map(problem => (
-            <li key={problem.path}>
-              <Prose>{problem.message}</Prose>
-            </li>
+            <li key={problem.path}>{problemWords(problem, say)}</li>
           ))}
         </ul>
       )}

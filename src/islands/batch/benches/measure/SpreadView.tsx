@@ -1,97 +1,87 @@
-import { placesOf } from '../../../../core/plan/heat-load'
-import { packetOf } from '../../../../core/plan/packets'
-import { loadsOf, type Piece } from '../../../../core/plan/tray'
-import { ovenOf } from '../../../../core/record/oven-record'
-import type { Batch, Reading, Workshop } from '../../../../core/record/schemas'
+import { bladeHardness, type HardnessEvidence, readingsOf } from '../../../../core/job/hardness'
+import { placesOf } from '../../../../core/job/heat-load'
+import { packetOf } from '../../../../core/job/packets'
 import { slopeOver, spreadOf } from '../../../../core/rockwell/components'
-import { formatQuantity } from '../../../../core/units/quantity'
+import type { Stage } from '../../../../core/shop/route'
 import { ChamberFrame, chamberViewBox } from '../../../../ui/drawings/ChamberFrame'
-import { hrcText } from '../bench-props'
+import { useSay } from '../../../../ui/Units'
+import { hrcText, type Speaker } from '../../../../words/speaker'
+import { useBench } from '../../bench-context'
 
 interface Props {
-  readonly batch: Batch
-  readonly shop: Workshop
-  readonly pieces: readonly Piece[]
-  readonly readings: readonly Reading[]
+  readonly stage: Stage
+  readonly evidence: HardnessEvidence
 }
 
 const SURE = 0.05
 
 /** Within a blade, between blades, and over the oven: a cold corner or a leaking packet shows. */
-export function SpreadView({ batch, shop, pieces, readings }: Props) {
-  const byBlade = pieces
-    .map(piece => ({ piece, values: readings.filter(r => r.piece === piece.mark).map(r => r.hrc) }))
-    .filter(b => b.values.length > 0)
+export function SpreadView({ stage, evidence }: Props) {
+  const { batch, shown, blades, loads, oven } = useBench()
+  const say = useSay()
+  const byBlade = blades
+    .filter(b => b.group.id === shown.group.id)
+    .flatMap(blade => {
+      const hardness = bladeHardness(blade, stage, evidence)
+      const values = readingsOf([blade], stage, evidence).map(r => r.hrc)
+      return hardness && values.length > 0 ? [{ blade, values, hrc: hardness.hrc }] : []
+    })
   if (byBlade.length < 2)
     return (
       <p className="py-6 text-ink-2">Two blades with readings of this stage are needed to tell blades from scatter.</p>
     )
   const spread = spreadOf(byBlade.map(b => b.values))
-  const oven = ovenOf(shop, batch)
   const places = new Map(
-    loadsOf(batch).flatMap(load => placesOf(load, oven, batch).map(place => [place.mark, place] as const)),
+    oven.ok ? loads.flatMap(load => placesOf(load, oven.value).map(place => [place.id, place] as const)) : [],
   )
-  const points = byBlade.flatMap(({ piece, values }) => {
-    const place = places.get(piece.mark)
+  const points = byBlade.flatMap(({ blade, hrc }) => {
+    const place = places.get(blade.id)
     return place
-      ? [
-          {
-            mark: piece.mark,
-            inMm: place.inMm + piece.blade.lengthMm / 2,
-            acrossMm: place.acrossMm,
-            hrc: values.reduce((a, b) => a + b, 0) / values.length,
-          },
-        ]
+      ? [{ mark: blade.mark, inMm: place.inMm + blade.line.lengthMm / 2, acrossMm: place.acrossMm, hrc }]
       : []
   })
   const deep = slopeOver(points.map(p => ({ atMm: p.inMm, hrc: p.hrc })))
   const wide = slopeOver(points.map(p => ({ atMm: p.acrossMm, hrc: p.hrc })))
-  const leaks = byBlade.filter(({ piece }) => packetOf(batch, piece.mark)?.leak)
-  const shown = (sd: number | null) => (sd === null ? '—' : `${sd.toFixed(2)} HRC`)
+  const leaks = byBlade.filter(({ blade }) => packetOf(batch, blade.id)?.leak)
+  const scatter = (sd: number | null) => (sd === null ? '—' : `${sd.toFixed(2)} HRC`)
   return (
     <div className="space-y-3 py-2">
-      <OvenMap points={points} chamber={oven.chamberMm} />
+      {oven.ok && <OvenMap points={points} chamber={oven.value.chamberMm} />}
       <dl className="grid max-w-2xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-[14px]">
         <dt className="text-ink-2">Within a blade, one sigma</dt>
-        <dd>{shown(spread.withinSd)}</dd>
+        <dd>{scatter(spread.withinSd)}</dd>
         <dt className="text-ink-2">Between blades beyond that</dt>
         <dd>
-          {shown(spread.betweenSd)}
+          {scatter(spread.betweenSd)}
           {spread.pBlades !== null &&
             (spread.pBlades < SURE
               ? `: the blades differ (chance of it by scatter ${(100 * spread.pBlades).toFixed(1)} %)`
               : ': no more than scatter gives')}
         </dd>
         <dt className="text-ink-2">From the door to the back</dt>
-        <dd>{slopeWords(deep)}</dd>
+        <dd>{slopeWords(deep, say)}</dd>
         <dt className="text-ink-2">From left to right</dt>
-        <dd>{slopeWords(wide)}</dd>
+        <dd>{slopeWords(wide, say)}</dd>
         {leaks.length > 0 && (
           <>
             <dt className="text-ink-2">From packets that leaked</dt>
-            <dd>
-              {leaks
-                .map(
-                  ({ piece, values }) => `${piece.mark} ${hrcText(values.reduce((a, b) => a + b, 0) / values.length)}`,
-                )
-                .join(', ')}
-            </dd>
+            <dd>{leaks.map(({ blade, hrc }) => `${blade.mark} ${hrcText(hrc)}`).join(', ')}</dd>
           </>
         )}
       </dl>
       <p className="text-[12.5px] text-ink-2">
-        One-way analysis of variance; slopes by least squares with Student’s t. Places are as on the rack at Heat,{' '}
-        {formatQuantity(oven.chamberMm.depth, 'length', shop.units)} deep.
+        One-way analysis of variance; slopes by least squares with Student’s t. Places are as on the rack at Heat
+        {oven.ok && `, ${say.length(oven.value.chamberMm.depth)} deep`}.
       </p>
     </div>
   )
 }
 
-const slopeWords = (slope: ReturnType<typeof slopeOver>) =>
+const slopeWords = (slope: ReturnType<typeof slopeOver>, say: Speaker) =>
   slope === null
     ? 'too few blades, or all in one row'
     : slope.p < SURE
-      ? `${slope.per100Mm > 0 ? '+' : '−'}${Math.abs(slope.per100Mm).toFixed(2)} HRC over 100 mm: place matters. Survey the oven.`
+      ? `${slope.per100Mm > 0 ? '+' : '−'}${Math.abs(slope.per100Mm).toFixed(2)} HRC over ${say.length(100)}: place matters. Survey the oven.`
       : 'nothing beyond scatter'
 
 /** Blades where they stood, each with its mean. */

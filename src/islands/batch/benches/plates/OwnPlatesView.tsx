@@ -1,39 +1,45 @@
 import { useState } from 'react'
-import { plateSize } from '../../../../core/plan/pull-list'
-import type { Blade, Workshop } from '../../../../core/record/schemas'
+import { plateSize } from '../../../../core/job/pull-list'
+import type { Line } from '../../../../core/shop/blade'
+import { BOUNDS } from '../../../../core/shop/bounds'
+import type { Workshop } from '../../../../core/shop/workshop'
 import { formatQuantity } from '../../../../core/units/quantity'
 import { PACE } from '../../../../data/pace'
 import { CONTACT, PLATE_METALS, type PlateMetal } from '../../../../data/thermal'
 import { saveShop } from '../../../../store/records'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { useSay } from '../../../../ui/Units'
+import { problemWords } from '../../../../words/problems'
 import { useAnswer } from '../../../../workers/use-answer'
-import type { BenchProps } from '../bench-props'
+import { useBench } from '../../bench-context'
 
 interface Props {
-  readonly blade: Blade
-  readonly plan: BenchProps['plan']
-  readonly shop: Workshop
+  /** The line whose blade is quenched, and that blade's mark. */
+  readonly line: Line
+  readonly mark: string
 }
 
 const metals = Object.entries(PLATE_METALS).map(([name, { label }]) => [name as PlateMetal, label] as const)
 
 /** What two readings of a thermometer say of these plates: how well the foil lies, how well they are cooled. */
-export function OwnPlatesView({ blade, plan, shop }: Props) {
+export function OwnPlatesView({ line, mark }: Props) {
+  const say = useSay()
+  const { shown, shop } = useBench()
   const [clamped, setClamped] = useState<{ afterS: number; plateC: number | null }>({ afterS: 15, plateC: null })
   const [cooled, setCooled] = useState<{ afterMin: number; plateC: number | null }>({ afterMin: 10, plateC: null })
-  const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
+  const set = (part: Partial<Workshop['plates']>) => saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
   const answer = useAnswer(
     'plate-fit',
     clamped.plateC === null
       ? null
       : {
-          blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
-          fromC: plan.group.route.austenitizeC,
+          blade: { thicknessMm: line.thicknessMm, widthMm: line.widthMm, lengthMm: line.lengthMm },
+          fromC: shown.group.route.austenitizeC,
           plates: plateSize(shop),
           startC: shop.plates.startC,
           ambientC: PACE.roomC,
-          martensiteStartC: plan.prediction.martensiteStartC,
+          martensiteStartC: shown.prediction.martensiteStartC,
           clamped: { afterS: clamped.afterS, plateC: clamped.plateC },
           cooled: cooled.plateC === null ? null : { afterS: cooled.afterMin * 60, plateC: cooled.plateC },
         },
@@ -41,57 +47,52 @@ export function OwnPlatesView({ blade, plan, shop }: Props) {
   return (
     <div className="max-w-2xl space-y-3">
       <p className="text-[13.5px]">
-        Quench one blade like {blade.mark} with the plates at{' '}
-        {formatQuantity(shop.plates.startC, 'temperature', shop.units)}. Read a thermometer on the plates early in the
-        clamp, take the blade out, and read it again after they have cooled a while. Gauntlets: plates burn long after
-        the glow is gone.
+        Quench one blade like {mark} with the plates at {formatQuantity(shop.plates.startC, 'temperature', shop.units)}.
+        Read a thermometer on the plates early in the clamp, take the blade out, and read it again after they have
+        cooled a while. Gauntlets: plates burn long after the glow is gone.
       </p>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <NumberField
           label="First reading after"
           unit="s"
           value={clamped.afterS}
-          min={2}
-          max={600}
+          {...BOUNDS.plateReadAfterS}
           onCommit={afterS => setClamped({ ...clamped, afterS })}
         />
         <QuantityField
           label="The plates were then"
           dimension="temperature"
           value={clamped.plateC ?? shop.plates.startC}
-          min={-20}
-          max={700}
+          {...BOUNDS.plateReadC}
           onCommit={plateC => setClamped({ ...clamped, plateC })}
         />
         <QuantityField
           label="Second, after it"
           dimension="duration"
           value={cooled.afterMin}
-          min={1}
-          max={120}
+          {...BOUNDS.plateReadAfterMin}
           onCommit={afterMin => setCooled({ ...cooled, afterMin })}
         />
         <QuantityField
           label="And then"
           dimension="temperature"
           value={cooled.plateC ?? shop.plates.startC}
-          min={-20}
-          max={700}
+          {...BOUNDS.plateReadC}
           onCommit={plateC => setCooled({ ...cooled, plateC })}
         />
       </div>
       {answer && !answer.ok && (
         <p role="alert" className="text-[13px] text-bad">
-          {answer.problems[0]?.message}
+          {answer.problems.map(found => problemWords(found, say)).join(' ')}
         </p>
       )}
       {answer?.ok && (
         <div className="border-t border-rule pt-2">
           <p className="text-[14px]">
-            Contact <strong>{Math.round(answer.value.contactWPerM2K)} W/m²K</strong>, from{' '}
-            {Math.round(answer.value.contactRange[0])} to {Math.round(answer.value.contactRange[1])} for a thermometer
-            good to 2 °C
-            {answer.value.airWPerM2K === null ? '' : `; to air ${Math.round(answer.value.airWPerM2K)} W/m²K`}.
+            Contact <strong>{say.transfer(answer.value.contactWPerM2K)}</strong>, from{' '}
+            {say.transfer(answer.value.contactRange[0])} to {say.transfer(answer.value.contactRange[1])} for a
+            thermometer good to {say.d(2)}
+            {answer.value.airWPerM2K === null ? '' : `; to air ${say.transfer(answer.value.airWPerM2K)}`}.
             {answer.value.contactSure ? '' : ' That is too wide to go by: read the first one earlier, at 10 to 15 s.'}
           </p>
           <button

@@ -1,14 +1,14 @@
 import { useMemo } from 'react'
-import { paceRequestOf } from '../../../../core/plan/pull-list'
-import { loadsOf } from '../../../../core/plan/tray'
+import { paceRequestOf } from '../../../../core/job/pull-list'
 import type { Pull, Waited } from '../../../../core/quench/pace'
-import type { Workshop } from '../../../../core/record/schemas'
-import { formatQuantity } from '../../../../core/units/quantity'
+import type { Workshop } from '../../../../core/shop/workshop'
 import { CONTACT } from '../../../../data/thermal'
 import { saveShop } from '../../../../store/records'
 import { SelectField } from '../../../../ui/PlainFields'
+import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
 import { useAnswer } from '../../../../workers/use-answer'
-import type { BenchProps } from '../bench-props'
+import { useBench } from '../../bench-context'
 
 const WAITED: Readonly<Record<Waited, string>> = {
   door: 'the oven back at heat',
@@ -20,11 +20,10 @@ const WAITED: Readonly<Record<Waited, string>> = {
 const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.round(s % 60)).padStart(2, '0')}`
 
 /** When each blade may be pulled, to the second, and what a second set, a helper or ice would change. */
-export function PullListView({ batch, plan, shop }: Pick<BenchProps, 'batch' | 'plan' | 'shop'>) {
-  const request = useMemo(() => {
-    const load = loadsOf(batch).find(l => l.groups.some(g => g.id === plan.group.id))
-    return load ? paceRequestOf(load, shop, batch) : null
-  }, [batch, plan, shop])
+export function PullListView() {
+  const { batch, shop, load } = useBench()
+  const asked = useMemo(() => (load ? paceRequestOf(load, shop, batch) : null), [batch, load, shop])
+  const request = asked?.ok ? asked.value : null
   const heavyFirst = useMemo(() => {
     const kg = (b: { thicknessMm: number; widthMm: number; lengthMm: number }) => b.thicknessMm * b.widthMm * b.lengthMm
     return request && { ...request, blades: [...request.blades].sort((a, b) => kg(b) - kg(a)) }
@@ -34,9 +33,11 @@ export function PullListView({ batch, plan, shop }: Pick<BenchProps, 'batch' | '
   const second = useAnswer('pace', request && { ...request, sets: 2 as const })
   const iced = useAnswer('pace', request && { ...request, restWPerM2K: CONTACT.iceWater })
   const reordered = useAnswer('pace', heavyFirst)
-  if (!request) return null
+  if (asked && !asked.ok) return <Problems of={asked.problems} />
+  if (!request || !load) return null
+  const marks = new Map(load.blades.map(blade => [blade.id, blade.mark]))
   if (!answer) return <p className="py-6 text-ink-2">Trying the plates …</p>
-  if (!answer.ok) return <p className="py-6 text-bad">{answer.problems[0]?.message}</p>
+  if (!answer.ok) return <Problems of={answer.problems} />
   const { pulls, totalS, restS } = answer.value
   const total = (a: ReturnType<typeof useAnswer<'pace'>>) => (a?.ok ? clock(a.value.totalS) : '…')
   return (
@@ -56,7 +57,7 @@ export function PullListView({ batch, plan, shop }: Pick<BenchProps, 'batch' | '
           </thead>
           <tbody>
             {pulls.map(pull => (
-              <PullRow key={pull.mark} pull={pull} shop={shop} sets={request.sets} />
+              <PullRow key={pull.id} pull={pull} mark={marks.get(pull.id) ?? ''} sets={request.sets} />
             ))}
           </tbody>
         </table>
@@ -70,17 +71,17 @@ export function PullListView({ batch, plan, shop }: Pick<BenchProps, 'batch' | '
       <p className="text-[12.5px] text-ink-2">
         The last blades soak on while the others are quenched: keep {clock(totalS)} within what their soak allows.
       </p>
-      <SetsAndPeople shop={shop} />
+      <SetsAndPeople />
     </div>
   )
 }
 
-function PullRow({ pull, shop, sets }: { pull: Pull; shop: Workshop; sets: number }) {
-  const t = (c: number) => formatQuantity(c, 'temperature', shop.units)
+function PullRow({ pull, mark, sets }: { pull: Pull; mark: string; sets: number }) {
+  const { t } = useSay()
   return (
     <tr>
       <td className="figure text-[20px]">{clock(pull.pullAtS)}</td>
-      <td className="font-semibold">{pull.mark}</td>
+      <td className="font-semibold">{mark}</td>
       <td>
         {sets > 1 ? `set ${pull.set}, ` : ''}
         {t(pull.plateStartC)}
@@ -95,8 +96,9 @@ function PullRow({ pull, shop, sets }: { pull: Pull; shop: Workshop; sets: numbe
   )
 }
 
-function SetsAndPeople({ shop }: { shop: Workshop }) {
-  const set = (part: Partial<Workshop['plates']>) => void saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
+function SetsAndPeople() {
+  const { shop } = useBench()
+  const set = (part: Partial<Workshop['plates']>) => saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
   return (
     <div className="mt-3 grid max-w-md grid-cols-2 gap-3">
       <SelectField

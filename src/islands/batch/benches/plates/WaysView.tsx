@@ -1,19 +1,20 @@
-import { contactOf } from '../../../../core/plan/pull-list'
+import { contactOf } from '../../../../core/job/pull-list'
 import { oneSidedBow } from '../../../../core/quench/one-sided'
 import { seconds800to500Of } from '../../../../core/quench/quench'
-import type { Blade, Workshop } from '../../../../core/record/schemas'
+import type { Line } from '../../../../core/shop/blade'
 import { predict } from '../../../../core/steel/predict'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { CONTACT } from '../../../../data/thermal'
-import { Prose } from '../../../../ui/Units'
+import { useSay } from '../../../../ui/Units'
+import { hrcText } from '../../../../words/speaker'
 import { useAnswer } from '../../../../workers/use-answer'
-import { type BenchProps, hrcText } from '../bench-props'
+import { useBench } from '../../bench-context'
 import { quenchRequestOf } from './plates-request'
 
 interface Props {
-  readonly blade: Blade
-  readonly plan: BenchProps['plan']
-  readonly shop: Workshop
+  /** The line whose blade is quenched, and that blade's mark. */
+  readonly line: Line
+  readonly mark: string
 }
 
 /** Laid down and clamped late: what a slow hand costs, s. */
@@ -21,8 +22,10 @@ const LATE_S = 6
 const THICKER_MM = 12
 
 /** The same blade by other ways: air, fan, oil, plates worse and better; what each leaves of hardness and of chromium. */
-export function WaysView({ blade, plan, shop }: Props) {
-  const base = quenchRequestOf(blade, plan, shop, contactOf(shop))
+export function WaysView({ line, mark }: Props) {
+  const { shown, shop } = useBench()
+  const say = useSay()
+  const base = quenchRequestOf(line, shown, shop, contactOf(shop))
   const ways = [
     ['plates, as they are', useAnswer('quench', base)],
     ['plates in air blast', useAnswer('quench', { ...base, airWPerM2K: CONTACT.airBlast })],
@@ -39,22 +42,22 @@ export function WaysView({ blade, plan, shop }: Props) {
     ['a fan, bare', useAnswer('quench', { ...base, medium: 'fan-air' as const, foilMm: 0 })],
     ['still air, in foil', useAnswer('quench', { ...base, medium: 'still-air' as const })],
   ] as const
-  const slowest = plan.grade.quench.slowest800to500S
-  const bow = oneSidedBow(blade, plan.group.route.austenitizeC, shop.plates.startC, 3)
+  const slowest = shown.grade.quench.slowest800to500S
+  const bow = oneSidedBow(line, shown.group.route.austenitizeC, shop.plates.startC, 3)
   const seconds = (s: number | null | undefined) =>
     s === null || s === undefined ? '—' : s < 10 ? s.toFixed(1) : String(Math.round(s))
   return (
     <div>
       <table className="sheet">
         <caption className="mb-1 text-left text-[12.5px] text-ink-2">
-          {blade.mark}, {formatQuantity(blade.thicknessMm, 'length', shop.units)}; this grade wants {slowest} s or less
-          <Prose>from 800 to 500 °C</Prose>
+          {mark}, {formatQuantity(line.thicknessMm, 'length', shop.units)}; this grade wants {slowest} s or less from{' '}
+          {say.bare(800)} to {say.t(500)}
         </caption>
         <thead>
           <tr>
             <th>Way</th>
             <th>
-              <Prose>800 to 500 °C, s</Prose>
+              {say.bare(800)} to {say.t(500)}, s
             </th>
             <th>Hand-warm, s</th>
             <th>As quenched, HRC</th>
@@ -68,7 +71,7 @@ export function WaysView({ blade, plan, shop }: Props) {
             const made =
               s === undefined
                 ? null
-                : predict(plan.grade, { ...plan.group.route, seconds800to500: Math.max(0.1, s) }, plan.experience)
+                : predict(shown.grade, { ...shown.group.route, seconds800to500: Math.max(0.1, s) }, shown.experience)
             return (
               <tr key={name}>
                 <td>{name}</td>
@@ -86,8 +89,8 @@ export function WaysView({ blade, plan, shop }: Props) {
       </table>
       <p className="mt-2 max-w-2xl text-[13px]">
         Laid on one plate before it is clamped, it is {formatDifference(bow.gradientK, shop.units).replace(/^\+/, '')}{' '}
-        hotter on top and bows <Prose>{`${bow.bowMm.toFixed(2)} mm`}</Prose> within three seconds. The clamp takes that
-        out again; what stays as warp is not foretold.
+        hotter on top and bows {say.thin(bow.bowMm)} within three seconds. The clamp takes that out again; what stays as
+        warp is not foretold.
       </p>
     </div>
   )

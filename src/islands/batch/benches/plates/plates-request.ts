@@ -1,18 +1,18 @@
-import { airOf, plateSize } from '../../../../core/plan/pull-list'
-import type { Blade, Workshop } from '../../../../core/record/schemas'
+import type { BatchModel, GroupModel } from '../../../../core/job/batch-model'
+import { airOf, plateSize } from '../../../../core/job/pull-list'
+import type { Line } from '../../../../core/shop/blade'
 import { PACE } from '../../../../data/pace'
-import type { BenchProps } from '../bench-props'
 
-/** One blade, or several, between this shop's plates, as the worker is asked. */
+/** One blade of a line, or several, between this shop's plates, as the worker is asked. */
 export const quenchRequestOf = (
-  blade: Blade,
-  plan: BenchProps['plan'],
-  shop: Workshop,
+  line: Line,
+  shown: GroupModel,
+  shop: BatchModel['shop'],
   contactWPerM2K: number,
   count = 1,
 ) => ({
-  blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
-  fromC: plan.group.route.austenitizeC,
+  blade: { thicknessMm: line.thicknessMm, widthMm: line.widthMm, lengthMm: line.lengthMm },
+  fromC: shown.group.route.austenitizeC,
   medium: 'plates' as const,
   plates: { ...plateSize(shop), startC: shop.plates.startC, cooling: shop.plates.air },
   count,
@@ -20,5 +20,5 @@ export const quenchRequestOf = (
   clampedS: PACE.clampedS,
   contactWPerM2K,
   airWPerM2K: airOf(shop),
-  martensiteStartC: plan.prediction.martensiteStartC,
+  martensiteStartC: shown.prediction.martensiteStartC,
 })

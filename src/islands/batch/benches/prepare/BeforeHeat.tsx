@@ -1,20 +1,22 @@
-import { preparationOf, stressReliefSteps } from '../../../../core/blade/prepare'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
+import { preparationOf, stressReliefOf } from '../../../../core/job/prepare'
+import { BOUNDS } from '../../../../core/shop/bounds'
 import { gradeOf } from '../../../../core/steel/grades'
-import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { QuantityField } from '../../../../ui/QuantityField'
-import { Prose } from '../../../../ui/Units'
+import { useSay } from '../../../../ui/Units'
 import { Working } from '../../../../ui/Working'
-import { editBlade } from '../../edit'
+import { stressReliefWords } from '../../../../words/protection'
+import { useBench } from '../../bench-context'
+import { editLine } from '../../edit'
 
 /** Edge and skin to leave, shims for tapered tangs, and stress relief where it was machined hard. */
-export function BeforeHeat({ batch, shop }: { batch: Batch; shop: Workshop }) {
-  const mm = (value: number) => formatQuantity(value, 'length', shop.units)
-  const rows = batch.blades.flatMap(blade => {
-    const group = batch.groups.find(g => g.id === blade.groupId)
-    return group ? [{ blade, group, prepared: preparationOf(blade, group, batch.protection ?? 'foil') }] : []
+export function BeforeHeat() {
+  const { batch } = useBench()
+  const say = useSay()
+  const rows = batch.lines.flatMap(line => {
+    const group = batch.groups.find(g => g.id === line.groupId)
+    return group ? [{ line, group, prepared: preparationOf(line, group, batch.protection ?? 'foil') }] : []
   })
   return (
     <div className="space-y-3">
@@ -30,54 +32,44 @@ export function BeforeHeat({ batch, shop }: { batch: Batch; shop: Workshop }) {
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ blade, prepared }) => (
-              <tr key={blade.id}>
-                <td className="font-semibold">{blade.mark}</td>
+            {rows.map(({ line, prepared }) => (
+              <tr key={line.id}>
+                <td className="font-semibold">{line.mark}</td>
                 <td>
-                  {blade.bevels === 'full' ? (
+                  {line.bevels === 'full' ? (
                     'full thickness'
                   ) : (
                     <QuantityField
                       hideLabel
-                      label={`Edge of ${blade.mark}`}
+                      label={`Edge of ${line.mark}`}
                       dimension="length"
                       value={prepared.edgeMm}
-                      min={0.1}
-                      max={12}
-                      onCommit={edgeMm => void editBlade(batch, blade.id, `${blade.mark}: edge`, { edgeMm })}
+                      {...BOUNDS.edgeMm}
+                      onCommit={edgeMm => editLine(batch, line.id, `${line.mark}: edge`, { edgeMm })}
                     />
                   )}
                 </td>
                 <td>
-                  <Prose>
-                    {prepared.skinMm < 0.01 ? 'under 0.01 mm a side' : `${prepared.skinMm.toFixed(2)} mm a side`}
-                  </Prose>{' '}
-                  <Working of={`Skin of ${blade.mark}`} lines={prepared.working} />
+                  {prepared.skinMm < 0.01 ? `under ${say.thin(0.01)}` : say.thin(prepared.skinMm)} a side{' '}
+                  <Working of={`Skin of ${line.mark}`} lines={prepared.working} />
                 </td>
                 <td>
                   <QuantityField
                     hideLabel
-                    label={`Tang end of ${blade.mark}`}
+                    label={`Tang end of ${line.mark}`}
                     dimension="length"
-                    value={blade.tangThicknessMm ?? blade.thicknessMm}
-                    min={0.3}
-                    max={12}
-                    onCommit={tangThicknessMm =>
-                      void editBlade(batch, blade.id, `${blade.mark}: tang`, { tangThicknessMm })
-                    }
+                    value={line.tangThicknessMm ?? line.thicknessMm}
+                    {...BOUNDS.tangThicknessMm}
+                    onCommit={tangThicknessMm => editLine(batch, line.id, `${line.mark}: tang`, { tangThicknessMm })}
                   />
                 </td>
-                <td>{prepared.shimMm === null ? 'none' : `${mm(prepared.shimMm)} under the tang’s end`}</td>
+                <td>{prepared.shimMm === null ? 'none' : `${say.length(prepared.shimMm)} under the tang’s end`}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      <Warnings
-        lines={rows.flatMap(({ blade, prepared }) =>
-          prepared.doubts.map(d => ({ ...d, code: `${d.code}-${blade.id}` })),
-        )}
-      />
+      <Warnings lines={rows.flatMap(({ prepared }) => prepared.doubts)} />
       <label className="flex min-h-11 items-center gap-2">
         <input
           type="checkbox"
@@ -96,11 +88,8 @@ export function BeforeHeat({ batch, shop }: { batch: Batch; shop: Workshop }) {
           return (
             grade && (
               <p key={group.id} className="text-[13px]">
-                <strong>{group.gradeName}</strong>{' '}
-                {stressReliefSteps(grade)
-                  .map(step => `${step.what} ${formatBoth(step.atC, shop.units)}, ${step.note}`)
-                  .join('; ')}
-                . <span className="text-ink-2 italic">{grade.stressRelief.source}</span>
+                <strong>{group.gradeName}</strong> {stressReliefWords(stressReliefOf(grade), say)}.{' '}
+                <span className="text-ink-2 italic">{grade.stressRelief.source}</span>
               </p>
             )
           )

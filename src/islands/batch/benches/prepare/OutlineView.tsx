@@ -1,12 +1,18 @@
 import { useId, useState } from 'react'
 import { toast } from 'sonner'
-import type { ImportedOutline } from '../../../../core/blade/import-outline'
-import { flipped, outlinePath, plainOutline, TIP_SHAPES, type TipShape } from '../../../../core/blade/outline'
-import type { Batch, Blade, Workshop } from '../../../../core/record/schemas'
+import type { ImportedOutline } from '../../../../core/files/outline/import-outline'
+import { flipped, outlinePath, plainOutline } from '../../../../core/rockwell/outline'
+import type { Line } from '../../../../core/shop/blade'
+import { BOUNDS, LONGEST } from '../../../../core/shop/bounds'
 import { formatQuantity } from '../../../../core/units/quantity'
+import { TIP_SHAPES, type TipShape } from '../../../../data/outline'
 import { SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
-import { editBlade, sayWithUndo } from '../../edit'
+import { useSay } from '../../../../ui/Units'
+import { counted } from '../../../../words/lists'
+import { problemWords } from '../../../../words/problems'
+import { useBench } from '../../bench-context'
+import { editLine, sayWithUndo } from '../../edit'
 
 const TIP_WORDS: Readonly<Record<TipShape, string>> = {
   drop: 'drop point',
@@ -15,60 +21,64 @@ const TIP_WORDS: Readonly<Record<TipShape, string>> = {
   sheepsfoot: 'sheepsfoot',
 }
 
+/** A tang takes at most this share of its blade. */
+const LONGEST_TANG_SHARE = 0.7
+
 /** The outline of each line of blades: tang and tip, or a drawing read from SVG or DXF. */
-export function OutlineView({ batch, shop }: { batch: Batch; shop: Workshop }) {
+export function OutlineView() {
+  const say = useSay()
+  const { batch, shop } = useBench()
   const inputId = useId()
-  const [shown, setShown] = useState(batch.blades[0]?.id ?? '')
+  const [shown, setShown] = useState(batch.lines[0]?.id ?? '')
   const [trouble, setTrouble] = useState<string | null>(null)
   const [said, setSaid] = useState<ImportedOutline | null>(null)
-  const blade = batch.blades.find(b => b.id === shown) ?? (batch.blades[0] as Blade)
-  const outline = blade.outline ?? plainOutline(blade)
+  const line = batch.lines.find(l => l.id === shown) ?? (batch.lines[0] as Line)
+  const outline = line.outline ?? plainOutline(line)
   const mm = (value: number) => formatQuantity(value, 'length', shop.units)
-  const set = (label: string, change: Partial<Blade>) =>
-    void editBlade(batch, blade.id, `${blade.mark}: ${label}`, change)
+  const set = (label: string, change: Partial<Line>) => editLine(batch, line.id, `${line.mark}: ${label}`, change)
   const drawn = (part: Partial<ReturnType<typeof plainOutline>>) =>
-    set('outline', { outline: { ...(outline.kind === 'drawn' ? outline : plainOutline(blade)), ...part } })
+    set('outline', { outline: { ...(outline.kind === 'drawn' ? outline : plainOutline(line)), ...part } })
   const read = async (file: File | undefined) => {
     setTrouble(null)
     setSaid(null)
     if (!file) return
-    const { importOutline } = await import('../../../../core/blade/import-outline')
+    const { importOutline } = await import('../../../../core/files/outline/import-outline')
     const imported = importOutline(file.name, await file.text())
-    if (!imported.ok) return setTrouble(imported.problems[0]?.message ?? 'This drawing can not be read.')
+    if (!imported.ok) return setTrouble(imported.problems.map(found => problemWords(found, say)).join(' '))
     setSaid(imported.value)
-    await editBlade(batch, blade.id, `${blade.mark}: outline from ${file.name}`, {
+    await editLine(batch, line.id, `${line.mark}: outline from ${file.name}`, {
       outline: {
         kind: 'imported',
-        from: file.name.slice(0, 120),
+        from: file.name.slice(0, LONGEST.fileName),
         points: imported.value.points.map(([x, y]) => [x, y]),
       },
     })
-    sayWithUndo(`Outline of ${blade.mark} from ${file.name}`, batch.id)
+    sayWithUndo(`Outline of ${line.mark} from ${file.name}`, batch.id)
   }
   return (
     <div>
       <svg
-        viewBox={`-4 -4 ${blade.lengthMm + 8} ${blade.widthMm + 8}`}
+        viewBox={`-4 -4 ${line.lengthMm + 8} ${line.widthMm + 8}`}
         className="max-h-[190px] w-full"
         preserveAspectRatio="xMinYMid meet"
         role="img"
-        aria-label={`Outline of ${blade.mark}, ${mm(blade.lengthMm)} by ${mm(blade.widthMm)}, tang left`}
+        aria-label={`Outline of ${line.mark}, ${mm(line.lengthMm)} by ${mm(line.widthMm)}, tang left`}
       >
         <rect
-          width={blade.lengthMm}
-          height={blade.widthMm}
+          width={line.lengthMm}
+          height={line.widthMm}
           fill="none"
           className="stroke-rule"
           strokeDasharray="3 3"
           strokeWidth={0.6}
         />
-        <path d={outlinePath(blade)} className="fill-raised stroke-ink" strokeWidth={1} />
+        <path d={outlinePath(line)} className="fill-raised stroke-ink" strokeWidth={1} />
       </svg>
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         <SelectField
           label="Blade"
-          value={blade.id}
-          options={batch.blades.map(b => [b.id, b.mark] as const)}
+          value={line.id}
+          options={batch.lines.map(l => [l.id, l.mark] as const)}
           onCommit={setShown}
         />
         <SelectField
@@ -86,16 +96,16 @@ export function OutlineView({ batch, shop }: { batch: Batch; shop: Workshop }) {
               label="Tang length"
               dimension="length"
               value={outline.tangMm}
-              min={5}
-              max={blade.lengthMm * 0.7}
+              min={BOUNDS.tangLengthMm.min}
+              max={Math.min(BOUNDS.tangLengthMm.max, LONGEST_TANG_SHARE * line.lengthMm)}
               onCommit={tangMm => drawn({ tangMm })}
             />
             <QuantityField
               label="Tang width"
               dimension="length"
               value={outline.tangWidthMm}
-              min={2}
-              max={blade.widthMm}
+              min={BOUNDS.tangWidthMm.min}
+              max={Math.min(BOUNDS.tangWidthMm.max, line.widthMm)}
               onCommit={tangWidthMm => drawn({ tangWidthMm })}
             />
           </>
@@ -148,7 +158,7 @@ export function OutlineView({ batch, shop }: { batch: Batch; shop: Workshop }) {
         {said && (
           <p className="mt-1 text-[13px]" role="status">
             The drawing measures {mm(said.lengthMm)} × {mm(said.widthMm)}.{' '}
-            {(Math.abs(said.lengthMm - blade.lengthMm) > 0.5 || Math.abs(said.widthMm - blade.widthMm) > 0.5) && (
+            {(Math.abs(said.lengthMm - line.lengthMm) > 0.5 || Math.abs(said.widthMm - line.widthMm) > 0.5) && (
               <button
                 type="button"
                 className="link min-h-6 font-medium"
@@ -160,7 +170,8 @@ export function OutlineView({ batch, shop }: { batch: Batch; shop: Workshop }) {
                 Take its size
               </button>
             )}{' '}
-            {said.leftOut.length > 0 && `Left out of the file: ${said.leftOut.join(', ')}.`}
+            {said.leftOut.length > 0 &&
+              `Left out of the file: ${said.leftOut.map(({ what, count }) => counted(count, what)).join(', ')}.`}
           </p>
         )}
       </div>

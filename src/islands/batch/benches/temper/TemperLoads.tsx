@@ -1,28 +1,16 @@
-import { useMemo } from 'react'
 import { keyedC } from '../../../../core/oven/correction'
-import { expectedAfter } from '../../../../core/plan/temper-expected'
-import { temperLoadsOf } from '../../../../core/plan/tray'
-import { foilMarkLine } from '../../../../core/plan/words'
-import type { Oven } from '../../../../core/record/oven-schema'
-import type { Batch, Workshop } from '../../../../core/record/schemas'
-import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
+import type { Oven } from '../../../../core/shop/oven'
 import { heatColour } from '../../../../ui/heatline/colour'
-import type { GroupPlan } from '../../use-plan'
-import { hrcText } from '../bench-props'
-
-interface Props {
-  readonly batch: Batch
-  readonly oven: Oven
-  readonly shop: Workshop
-  readonly plans: readonly GroupPlan[]
-}
+import { useSay } from '../../../../ui/Units'
+import { marksOf } from '../../../../words/lists'
+import { hrcText } from '../../../../words/speaker'
+import { useBench } from '../../bench-context'
 
 /** The temper loads in order: who goes in together, what is keyed, and what it should read afterwards. */
-export function TemperLoads({ batch, oven, shop, plans }: Props) {
-  const loads = useMemo(
-    () => temperLoadsOf(batch).map(load => ({ ...load, expected: expectedAfter(load, batch, plans) })),
-    [batch, plans],
-  )
+export function TemperLoads({ oven }: { oven: Oven }) {
+  const { temperLoads, groups } = useBench()
+  const say = useSay()
+  const nameOf = (groupId: string) => groups.find(g => g.group.id === groupId)?.grade.name ?? ''
   return (
     <table className="sheet">
       <thead>
@@ -36,12 +24,12 @@ export function TemperLoads({ batch, oven, shop, plans }: Props) {
         </tr>
       </thead>
       <tbody>
-        {loads.map(load => (
+        {temperLoads.map(load => (
           <tr key={`${load.round} ${load.atC} ${load.holdMin}`}>
             <td>Temper {load.round}</td>
-            <td>{foilMarkLine(load.pieces.map(p => p.mark))}</td>
-            <td className="figure text-[22px]">{formatBoth(keyedC(oven, load.atC), shop.units)}</td>
-            <td>{formatQuantity(load.holdMin, 'duration', shop.units)}</td>
+            <td>{marksOf(load.blades.map(b => b.mark))}</td>
+            <td className="figure text-[22px]">{say.keyed(keyedC(oven, load.atC))}</td>
+            <td>{say.minutes(load.holdMin)}</td>
             <td>
               <span
                 className="inline-block h-5 w-12 border align-middle border-rule-strong"
@@ -50,7 +38,7 @@ export function TemperLoads({ batch, oven, shop, plans }: Props) {
             </td>
             <td>
               {load.expected
-                .map(e => `${hrcText(e.hrc)}${load.expected.length > 1 ? ` (${e.gradeName})` : ''}`)
+                .map(e => `${hrcText(e.hrc)}${load.expected.length > 1 ? ` (${nameOf(e.groupId)})` : ''}`)
                 .join(', ')}
             </td>
           </tr>

@@ -1,54 +1,53 @@
 import { useMemo } from 'react'
-import { asMeasured, soakedShare } from '../../../../core/plan/as-measured'
-import { packetOf } from '../../../../core/plan/packets'
-import type { Batch, BatchGroup, Reading, Workshop } from '../../../../core/record/schemas'
-import { routeUpTo, stageLabel } from '../../../../core/rockwell/stages'
-import { CAUSES } from '../../../../data/causes'
+import type { Hardness } from '../../../../core/job/hardness'
+import { loggedRoute, soakedShare } from '../../../../core/job/logged-heat'
+import { packetOf } from '../../../../core/job/packets'
+import { routeUpTo } from '../../../../core/job/stages'
+import { steelRequest } from '../../../../core/steel/grades'
 import { useBatchLogs } from '../../../../store/hooks'
-import { Prose } from '../../../../ui/Units'
+import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
+import { CAUSE_TESTS, CAUSE_WORDS } from '../../../../words/advice'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
-import type { GroupPlan } from '../../use-plan'
-import { hrcText, percentText } from '../bench-props'
+import { useBench } from '../../bench-context'
 
 interface Props {
-  readonly batch: Batch
-  readonly group: BatchGroup
-  readonly plan: GroupPlan
-  readonly shop: Workshop
-  readonly stage: Reading['stage']
-  readonly measured: { readonly mean: number; readonly sd: number }
-  readonly readings: readonly Reading[]
+  readonly hardness: Hardness
   readonly predicted: number
 }
 
 /** Why a reading is off its prediction: causes by likelihood, computed from the model, each with the test that tells it. */
-export function CausesView({ batch, group, plan, shop, stage, measured, readings, predicted }: Props) {
-  const read = new Set(readings.map(r => r.piece))
-  const leakSeen =
-    [...read].some(mark => packetOf(batch, mark)?.leak) ||
-    (batch.inspections ?? []).some(seen => read.has(seen.mark) && seen.colour === 'flaking')
+export function CausesView({ hardness, predicted }: Props) {
+  const { batch, shop, shown, blades } = useBench()
+  const say = useSay()
+  const { group, grade } = shown
+  const { stage } = hardness
+  const read = blades.filter(b => hardness.bladeIds.includes(b.id))
+  const leakSeen = read.some(b => packetOf(batch, b.id)?.leak || b.record.inspection?.colour === 'flaking')
   const logs = useBatchLogs(batch.id)
   const soaked = useMemo(
-    () => (logs ? soakedShare(asMeasured(logs, batch, group, plan.grade, shop).heat, group.route.soakMin) : null),
-    [logs, batch, group, plan.grade, shop],
+    () => (logs ? soakedShare(loggedRoute(logs, batch, group, grade, shop).heat, group.route.soakMin) : null),
+    [logs, batch, group, grade, shop],
   )
   const answer = useAnswer('causes', {
-    steel: plan.steel,
+    steel: steelRequest(grade),
     route: routeUpTo(group.route, stage),
     stage,
-    measured: { mean: measured.mean, sd: Math.max(0.05, measured.sd) },
+    measured: { mean: hardness.hrc, sd: Math.max(0.05, hardness.sd) },
     dueHrc: predicted,
-    checked: readings.length > 0 && readings.every(r => r.unchecked !== true),
+    checked: !hardness.unchecked,
     leakSeen,
     ...(soaked === null ? {} : { loggedSoakShare: soaked }),
   })
   if (!answer) return <p className="py-6 text-ink-2">Trying the causes …</p>
-  if (!answer.ok) return <p className="py-6 text-bad">{answer.problems[0]?.message}</p>
-  const off = measured.mean - predicted
+  if (!answer.ok) return <Problems of={answer.problems} />
+  const off = hardness.hrc - predicted
   return (
     <div>
       <p className="mb-2 text-[13.5px]">
-        {hrcText(measured.mean)} HRC {stageLabel(stage)}, {hrcText(Math.abs(off))} {off < 0 ? 'under' : 'over'} the
+        {hrcText(hardness.hrc)} HRC {stageName(stage)}, {hrcText(Math.abs(off))} {off < 0 ? 'under' : 'over'} the
         prediction. Each cause was run through the model over how bad it may be
         {leakSeen ? '; a leaking packet was seen' : ''}
         {soaked === null ? '' : `; by its log the soak was worth ${percentText(soaked)} of what was asked`}.
@@ -65,7 +64,7 @@ export function CausesView({ batch, group, plan, shop, stage, measured, readings
         <tbody>
           {answer.value.map(cause => (
             <tr key={cause.cause}>
-              <td>{CAUSES.words[cause.cause]}</td>
+              <td>{CAUSE_WORDS[cause.cause]}</td>
               <td className="w-28">
                 <span className="font-semibold">{percentText(cause.probability)}</span>
                 <svg viewBox="0 0 100 4" className="mt-1 h-1 w-full" aria-hidden="true" preserveAspectRatio="none">
@@ -73,9 +72,7 @@ export function CausesView({ batch, group, plan, shop, stage, measured, readings
                 </svg>
               </td>
               <td>{hrcText(cause.givesHrc)}</td>
-              <td className="text-[13px] text-ink-2">
-                <Prose>{cause.test}</Prose>
-              </td>
+              <td className="text-[13px] text-ink-2">{CAUSE_TESTS[cause.cause](say)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,8 +1,11 @@
+import type { Decision } from '../../../../core/shop/batch'
 import { format } from '../../../../ui/dates'
-import type { BenchProps } from '../bench-props'
+import { useSay } from '../../../../ui/Units'
+import { decisionWords } from '../../../../words/verdict'
 
 /** What was decided about a group before, newest first, with its reasons. */
-export function Decisions({ decisions }: { decisions: BenchProps['plan']['group']['decisions'] }) {
+export function Decisions({ decisions }: { decisions: readonly Decision[] }) {
+  const say = useSay()
   if (decisions.length === 0) return null
   return (
     <div className="mt-3 border-t border-rule pt-2">
@@ -11,11 +14,15 @@ export function Decisions({ decisions }: { decisions: BenchProps['plan']['group'
         {[...decisions]
           .reverse()
           .slice(0, 4)
-          .map(d => (
-            <li key={d.at} className="border-b border-rule py-1.5">
-              <span className="text-ink-2">{format(d.at)}</span> {d.what}. <span className="text-ink-2">{d.why}</span>
-            </li>
-          ))}
+          .map(decision => {
+            const { what, why } = decisionWords(decision, say)
+            return (
+              <li key={decision.at} className="border-b border-rule py-1.5">
+                <span className="text-ink-2">{format(decision.at)}</span> {what}{' '}
+                <span className="text-ink-2">{why}</span>
+              </li>
+            )
+          })}
       </ul>
     </div>
   )

@@ -1,41 +1,47 @@
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { foilMarkLine } from '../../../../core/plan/words'
-import { coldToC } from '../../../../core/record/defaults'
-import type { Batch, Reading, Workshop } from '../../../../core/record/schemas'
-import { stageLabel } from '../../../../core/rockwell/stages'
+import type { NeedGroup } from '../../../../core/job/each-blade'
+import { coldToC } from '../../../../core/job/new-batch'
+import { addOwnTemper } from '../../../../core/job/tray-edit'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
-import { type NeedGroup, withPieceTemper } from '../../../../core/verdict/each-blade'
 import { editBatch } from '../../../../store/batches'
-import { Prose } from '../../../../ui/Units'
+import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
+import { whyWords } from '../../../../words/advice'
+import { marksOf } from '../../../../words/lists'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
-import { hrcText, percentText } from '../bench-props'
+import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
 
-interface Props {
-  readonly batch: Batch
-  readonly shop: Workshop
-  readonly readings: readonly Reading[]
-}
-
 /** Each blade by its own readings and files; those that need the same make the next load. */
-export function EachBladeView({ batch, shop, readings }: Props) {
+export function EachBladeView() {
+  const { batch, shop, readings, blades, groups: steels } = useBench()
+  const say = useSay()
   const request = useMemo(
-    () => ({ batch, readings: [...readings], block: shop.block, can: { coldToC: coldToC(shop), anneal: true } }),
-    [batch, readings, shop],
+    () => ({
+      batch,
+      readings: [...readings],
+      tester: shop.tester,
+      can: { coldToC: coldToC(shop), anneal: true },
+      learnt: Object.fromEntries(steels.map(s => [s.group.id, s.experience])),
+    }),
+    [batch, readings, shop, steels],
   )
   const answer = useAnswer('each-blade', request)
+  const marks = new Map(blades.map(blade => [blade.id, blade.mark]))
+  const marksIn = (ids: readonly string[]) => marksOf(ids.flatMap(id => marks.get(id) ?? []))
   if (!answer) return <p className="py-6 text-ink-2">Judging each blade …</p>
-  if (!answer.ok) return <p className="py-6 text-bad">{answer.problems[0]?.message}</p>
+  if (!answer.ok) return <Problems of={answer.problems} />
   const { needs, groups, unread } = answer.value
   const make = (group: NeedGroup) => {
     const { temper } = group
     if (!temper) return
-    void editBatch(batch, `Temper ${foilMarkLine(group.marks)}`, b => withPieceTemper(b, group.marks, temper)).then(
-      () =>
-        toast(
-          `Temper at ${formatBoth(temper.atC, shop.units)} for ${foilMarkLine(group.marks)}: it stands at Temper and in the next run.`,
-        ),
+    void editBatch(batch, `Temper ${marksIn(group.bladeIds)}`, b => addOwnTemper(b, group.bladeIds, temper)).then(() =>
+      toast(
+        `Temper at ${formatBoth(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: it stands at Temper and in the next run.`,
+      ),
     )
   }
   return (
@@ -43,18 +49,18 @@ export function EachBladeView({ batch, shop, readings }: Props) {
       <ul>
         {groups.map(group => (
           <li
-            key={group.marks.join()}
+            key={group.bladeIds.join()}
             className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2"
           >
             <div className="min-w-60 flex-1">
               <p className="text-[15px]">
-                <strong>{foilMarkLine(group.marks)}</strong>: {KIND[group.kind].toLowerCase()}
+                <strong>{marksIn(group.bladeIds)}</strong>: {KIND[group.kind].toLowerCase()}
                 {group.temper && `, ${formatBoth(group.temper.atC, shop.units)} for ${group.temper.holdMin / 60} h`}
               </p>
               <p className="text-[12.5px] text-ink-2">
                 To {hrcText(group.fromHrc)}
                 {group.toHrc - group.fromHrc > 0.05 ? ` to ${hrcText(group.toHrc)}` : ''} HRC, in target at least{' '}
-                {percentText(group.leastProbability)}. <Prose>{group.marks.length === 1 ? group.why : ''}</Prose>
+                {percentText(group.leastProbability)}. {group.bladeIds.length === 1 ? whyWords(group.first, say) : ''}
               </p>
             </div>
             {group.temper && group.kind === 'temper' && (
@@ -65,7 +71,7 @@ export function EachBladeView({ batch, shop, readings }: Props) {
           </li>
         ))}
       </ul>
-      {unread.length > 0 && <p className="text-[13px]">Not read yet: {foilMarkLine(unread)}.</p>}
+      {unread.length > 0 && <p className="text-[13px]">Not read yet: {marksIn(unread)}.</p>}
       <div className="max-h-[240px] overflow-y-auto" role="region" aria-label="Each blade" tabIndex={0}>
         <table className="sheet">
           <thead>
@@ -79,11 +85,11 @@ export function EachBladeView({ batch, shop, readings }: Props) {
           </thead>
           <tbody>
             {needs.map(need => (
-              <tr key={need.mark}>
-                <td className="font-semibold">{need.mark}</td>
+              <tr key={need.bladeId}>
+                <td className="font-semibold">{marks.get(need.bladeId)}</td>
                 <td>
                   {hrcText(need.measured)} ± {hrcText(need.u95)}{' '}
-                  <span className="text-ink-2">{stageLabel(need.stage)}</span>
+                  <span className="text-ink-2">{stageName(need.stage)}</span>
                 </td>
                 <td>
                   {KIND[need.best.kind].toLowerCase()}

@@ -1,15 +1,16 @@
-import type { Workshop } from '../../../../core/record/schemas'
+import { costOf, toughnessOf } from '../../../../core/job/option-cost'
+import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
-import { costOf, toughnessOf } from '../../../../core/verdict/worth'
-import { Prose } from '../../../../ui/Units'
-import { hrcText, percentText } from '../bench-props'
+import { useSay } from '../../../../ui/Units'
+import { TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
 import type { Option } from './take-option'
 
 interface Props {
   readonly options: readonly Option[]
   readonly onTake: (option: Option) => void
-  readonly shop: Workshop
   readonly measuredHrc: number
 }
 
@@ -19,11 +20,13 @@ const costWords = (option: Option, shop: Workshop) => {
 }
 const toughWords = (option: Option, measuredHrc: number) => {
   const tough = toughnessOf(option, measuredHrc)
-  return tough ? `; ${tough}` : ''
+  return tough ? `; ${TOUGHNESS_WORDS[tough]}` : ''
 }
 
 /** What can be done, best first, each with what it gives, costs and risks, and why. */
-export function Options({ options, onTake, shop, measuredHrc }: Props) {
+export function Options({ options, onTake, measuredHrc }: Props) {
+  const { shop } = useBench()
+  const say = useSay()
   return (
     <ol className="mt-2">
       {options.map((option, i) => (
@@ -36,9 +39,7 @@ export function Options({ options, onTake, shop, measuredHrc }: Props) {
               {KIND[option.kind]}
               {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
             </h3>
-            <p className="text-[13px]">
-              <Prose>{option.why}</Prose>
-            </p>
+            <p className="text-[13px]">{whyWords(option, say)}</p>
             <p className="text-[12.5px] text-ink-2">
               {option.kind === 'scrap'
                 ? ''

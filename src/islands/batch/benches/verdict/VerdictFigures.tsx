@@ -1,43 +1,40 @@
-import { packetOf } from '../../../../core/plan/packets'
-import type { Batch, Reading } from '../../../../core/record/schemas'
-import type { ReadingSummary } from '../../../../core/rockwell/readings'
-import { stageLabel } from '../../../../core/rockwell/stages'
-import { readOn } from '../../../../core/verdict/advise'
+import { readOn } from '../../../../core/job/advise'
+import type { Hardness } from '../../../../core/job/hardness'
+import { packetOf } from '../../../../core/job/packets'
 import { Figure, Warnings } from '../../../../ui/Bench'
-import { type BenchProps, hrcText, percentText } from '../bench-props'
+import { hrcText, percentText } from '../../../../words/speaker'
+import { stageName } from '../../../../words/stages'
+import { useBench } from '../../bench-context'
 import { Decisions } from './Decisions'
 
 /** A reading this far from its prediction, in its own sigmas, asks for a cause. */
 const ASTRAY_SIGMA = 2.5
 
 interface Props {
-  readonly batch: Batch
-  readonly plan: BenchProps['plan']
-  readonly stage: Reading['stage']
-  readonly summary: ReadingSummary
+  readonly hardness: Hardness
   readonly predicted: number | null
-  /** Blades that stand apart from the rest and are left out. */
-  readonly apart: readonly { readonly piece: string; readonly mean: number }[]
 }
 
 /** What was measured, the chance that it is in target, how far off the prediction it is; and what to mind. */
-export function VerdictFigures({ batch, plan, stage, summary, predicted, apart }: Props) {
-  const { group, prediction } = plan
-  const off = predicted === null ? 0 : summary.corrected - predicted
-  const astray = Math.abs(off) > ASTRAY_SIGMA * Math.hypot(prediction.finalHrc.sd, summary.standardUncertainty)
+export function VerdictFigures({ hardness, predicted }: Props) {
+  const { batch, shown, blades } = useBench()
+  const { group, prediction } = shown
+  const working = hardness.summary?.working
+  const off = predicted === null ? 0 : hardness.hrc - predicted
+  const astray = Math.abs(off) > ASTRAY_SIGMA * Math.hypot(prediction.finalHrc.sd, hardness.sd)
   return (
     <>
       <Figure
-        label={`Measured ${stageLabel(stage)}`}
-        value={hrcText(summary.corrected)}
-        unit={`HRC ± ${hrcText(summary.u95)}`}
-        working={summary.working}
+        label={`Measured ${stageName(hardness.stage)}`}
+        value={hrcText(hardness.hrc)}
+        unit={`HRC ± ${hrcText(hardness.u95)}`}
+        working={working}
       />
       <Figure
-        label="Chance it is in target now"
-        value={percentText(summary.inTargetProbability ?? 0)}
+        label="Chance that it is within target now"
+        value={percentText(hardness.inTargetProbability)}
         unit={`${group.target.min} to ${group.target.max}`}
-        working={summary.working}
+        working={working}
       />
       <Figure
         label="Against the prediction"
@@ -45,7 +42,7 @@ export function VerdictFigures({ batch, plan, stage, summary, predicted, apart }
         unit={`HRC of ${predicted === null ? '—' : hrcText(predicted)}`}
         working={prediction.working}
       />
-      {readOn({ mean: summary.corrected, u95: summary.u95 }, group.target) && (
+      {readOn({ mean: hardness.hrc, u95: hardness.u95 }, group.target) && (
         <Warnings
           lines={[
             {
@@ -66,7 +63,16 @@ export function VerdictFigures({ batch, plan, stage, summary, predicted, apart }
           ]}
         />
       )}
-      <Warnings lines={apart.map(blade => ({ code: blade.piece, message: apartWords(batch, blade) }))} />
+      <Warnings
+        lines={hardness.apart.map(({ bladeId, hrc }) => ({
+          code: bladeId,
+          message: apartWords(
+            blades.find(b => b.id === bladeId)?.mark ?? '',
+            hrc,
+            packetOf(batch, bladeId)?.leak ?? null,
+          ),
+        }))}
+      />
       {group.symptom && <p className="my-2 text-[13px]">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
       <a className="btn my-2 inline-flex" href={`/certificate/${batch.id}`}>
         Certificates
@@ -77,9 +83,8 @@ export function VerdictFigures({ batch, plan, stage, summary, predicted, apart }
 }
 
 /** A blade that stands apart, with what is known of its packet. */
-function apartWords(batch: Batch, { piece, mean }: { readonly piece: string; readonly mean: number }): string {
-  const leak = packetOf(batch, piece)?.leak
-  const reads = `${piece} reads ${hrcText(mean)}, apart from the rest, and is left out here.`
+function apartWords(mark: string, hrc: number, leak: string | null): string {
+  const reads = `${mark} has ${hrcText(hrc)} HRC, apart from the rest, and is left out here.`
   return leak
     ? `${reads} Its packet leaked (${leak}): its skin has lost carbon. Grind a little deeper, read again, and judge it alone.`
     : `${reads} Look at its packet for a leak, and judge it alone.`

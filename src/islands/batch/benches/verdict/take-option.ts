@@ -1,35 +1,46 @@
-import type { LocalAnswer } from '../../../../core/record/questions/local'
-import type { Reading } from '../../../../core/record/schemas'
-import { routeUpTo } from '../../../../core/rockwell/stages'
+import type { LocalAnswer } from '../../../../core/contract/questions/local'
+import type { Hardness } from '../../../../core/job/hardness'
+import { routeUpTo } from '../../../../core/job/stages'
+import type { Batch, BatchGroup } from '../../../../core/shop/batch'
 import { editGroup } from '../../edit'
-import type { BenchProps } from '../bench-props'
 import { KIND } from './kind-words'
 
 export type Option = LocalAnswer<'advise'>['options'][number]
 
-/** Writes an option into the group's route behind what was measured, with its reason. */
+/** Writes an option into the group's route behind what was measured, with what it rested on. */
 export async function takeOption({
   batch,
-  plan,
+  group,
   option,
-  stage,
+  hardness,
 }: {
-  batch: BenchProps['batch']
-  plan: BenchProps['plan']
+  batch: Batch
+  group: BatchGroup
   option: Option
-  stage: Reading['stage']
+  hardness: Hardness
 }) {
-  await editGroup(batch, plan.group.id, `Decide: ${KIND[option.kind].toLowerCase()}`, group => {
-    const done = routeUpTo(group.route, stage)
+  await editGroup(batch, group.id, `Decide: ${KIND[option.kind].toLowerCase()}`, now => {
+    const done = routeUpTo(now.route, hardness.stage)
     const route = option.temper
       ? { ...done, cold: option.cold ?? done.cold, tempers: [...done.tempers, option.temper] }
-      : group.route
+      : now.route
     return {
-      ...group,
+      ...now,
       route,
       decisions: [
-        ...group.decisions,
-        { at: new Date().toISOString(), what: option.steps.join(' ').slice(0, 400), why: option.why.slice(0, 1000) },
+        ...now.decisions,
+        {
+          by: 'option' as const,
+          at: new Date().toISOString(),
+          kind: option.kind,
+          temper: option.temper,
+          cold: option.cold,
+          from: { stage: hardness.stage, hrc: hardness.hrc, u95: Math.min(20, hardness.u95) },
+          target: now.target,
+          toHrc: option.hrc.mean,
+          inTargetProbability: option.inTargetProbability,
+          note: '',
+        },
       ],
     }
   })

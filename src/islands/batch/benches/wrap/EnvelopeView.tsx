@@ -1,17 +1,21 @@
 import { useState } from 'react'
-import { outlinePath } from '../../../../core/blade/outline'
-import { envelopeCautions, FOLD_WAYS, type FoldWay, seamLayers } from '../../../../core/foil/envelope'
+import { envelopeCautions, seamLayers } from '../../../../core/foil/envelope'
 import { foldTemplate, templateSvg } from '../../../../core/foil/template'
-import type { Batch } from '../../../../core/record/schemas'
-import { FOIL } from '../../../../data/foil'
+import { outlinePath } from '../../../../core/rockwell/outline'
+import type { Batch } from '../../../../core/shop/batch'
+import { BOUNDS } from '../../../../core/shop/bounds'
+import { FOIL, FOLD_WAYS, type FoldWay } from '../../../../data/foil'
 import { editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { TemplateDrawing } from '../../../../ui/foil/TemplateDrawing'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
+import { Problems } from '../../../../ui/Problems'
 import { foldTemplatePdf, type Paper } from '../../../../ui/pdf/fold-template-pdf'
 import { QuantityField } from '../../../../ui/QuantityField'
-import { Prose } from '../../../../ui/Units'
+import { useSay } from '../../../../ui/Units'
+import { templateNoteWords } from '../../../../words/foil'
 import { download } from '../../../save-everything'
+import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 
 const WAY_WORDS: Readonly<Record<FoldWay, string>> = {
@@ -21,16 +25,18 @@ const WAY_WORDS: Readonly<Record<FoldWay, string>> = {
 }
 
 /** One sheet laid flat with its folds, to scale, and its template to print at 1:1. */
-export function EnvelopeView({ batch, mm }: WrapProps) {
-  const [shown, setShown] = useState(batch.blades[0]?.id ?? '')
-  const blade = batch.blades.find(b => b.id === shown) ?? batch.blades[0]
-  if (!blade) return null
-  const template = foldTemplate(blade, batch.envelope)
+export function EnvelopeView({ mm }: Pick<WrapProps, 'mm'>) {
+  const { batch } = useBench()
+  const say = useSay()
+  const [shown, setShown] = useState(batch.lines[0]?.id ?? '')
+  const line = batch.lines.find(l => l.id === shown) ?? batch.lines[0]
+  if (!line) return null
+  const template = foldTemplate(line, batch.envelope)
   const layers = seamLayers(batch.envelope.folds)
   const save = async (paper: Paper) => {
     if (!template.ok) return
     download(
-      `fold-${blade.mark}-${paper}.pdf`,
+      `fold-${line.mark}-${paper}.pdf`,
       'application/pdf',
       (await foldTemplatePdf(template.value, paper)) as Uint8Array<ArrayBuffer>,
     )
@@ -38,17 +44,17 @@ export function EnvelopeView({ batch, mm }: WrapProps) {
   return (
     <div>
       {template.ok ? (
-        <TemplateDrawing template={template.value} outline={outlinePath(blade)} lengthText={mm} />
+        <TemplateDrawing template={template.value} outline={outlinePath(line)} lengthText={mm} />
       ) : (
-        <Warnings lines={template.problems} />
+        <Problems of={template.problems} className="my-2" />
       )}
-      <Warnings lines={envelopeCautions(blade, batch.envelope, FOIL.thicknessMm)} />
+      <Warnings lines={envelopeCautions(line, batch.envelope, FOIL.thicknessMm)} />
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <div className="w-28">
           <SelectField
             label="For blade"
-            value={blade.id}
-            options={batch.blades.map(b => [b.id, b.mark] as const)}
+            value={line.id}
+            options={batch.lines.map(l => [l.id, l.mark] as const)}
             onCommit={setShown}
           />
         </div>
@@ -63,24 +69,30 @@ export function EnvelopeView({ batch, mm }: WrapProps) {
           className="btn"
           disabled={!template.ok}
           onClick={() =>
-            template.ok && download(`fold-${blade.mark}.svg`, 'image/svg+xml', templateSvg(template.value))
+            template.ok &&
+            download(
+              `fold-${line.mark}.svg`,
+              'image/svg+xml',
+              templateSvg(template.value, note => templateNoteWords(note, say)),
+            )
           }
         >
           SVG
         </button>
         <p className="text-[12.5px] text-ink-2">
-          A seam is {layers.seam} layers, <Prose>{`${(layers.seam * FOIL.thicknessMm).toFixed(2)} mm`}</Prose>;{' '}
-          {layers.crossing} where an end fold crosses it.
+          A seam is {layers.seam} layers, {say.thin(layers.seam * FOIL.thicknessMm)}; {layers.crossing} where an end
+          fold crosses it.
         </p>
       </div>
     </div>
   )
 }
 
-export function EnvelopeFields({ batch }: { batch: Batch }) {
+export function EnvelopeFields() {
+  const { batch } = useBench()
   const { envelope } = batch
   const set = (part: Partial<Batch['envelope']>) =>
-    void editBatch(batch, 'Envelope', b => ({ ...b, envelope: { ...b.envelope, ...part } }))
+    editBatch(batch, 'Envelope', b => ({ ...b, envelope: { ...b.envelope, ...part } }))
   return (
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SelectField
@@ -93,56 +105,49 @@ export function EnvelopeFields({ batch }: { batch: Batch }) {
         label="Free at each end"
         dimension="length"
         value={envelope.endMm}
-        min={1}
-        max={150}
+        {...BOUNDS.foilEndMm}
         onCommit={endMm => set({ endMm })}
       />
       <QuantityField
         label="Free at the edge"
         dimension="length"
         value={envelope.edgeMm}
-        min={1}
-        max={60}
+        {...BOUNDS.foilEdgeMm}
         onCommit={edgeMm => set({ edgeMm })}
       />
       <QuantityField
         label="A fold"
         dimension="length"
         value={envelope.foldMm}
-        min={3}
-        max={30}
+        {...BOUNDS.foldMm}
         onCommit={foldMm => set({ foldMm })}
       />
       <NumberField
         label="Folds a seam"
         whole
         value={envelope.folds}
-        min={1}
-        max={4}
+        {...BOUNDS.folds}
         onCommit={folds => set({ folds })}
       />
       <NumberField
         label="Blades side by side"
         whole
         value={envelope.beside ?? 1}
-        min={1}
-        max={12}
+        {...BOUNDS.bladesBeside}
         onCommit={beside => set({ beside })}
       />
       <NumberField
         label="Blades end to end"
         whole
         value={envelope.endToEnd ?? 1}
-        min={1}
-        max={6}
+        {...BOUNDS.bladesEndToEnd}
         onCommit={endToEnd => set({ endToEnd })}
       />
       <QuantityField
         label="Between them"
         dimension="length"
         value={envelope.gapMm ?? 3}
-        min={0}
-        max={30}
+        {...BOUNDS.foilGapMm}
         onCommit={gapMm => set({ gapMm })}
       />
     </div>

@@ -3,6 +3,8 @@ import { editBatch } from '../../../../store/batches'
 import { saveShop } from '../../../../store/records'
 import { ago } from '../../../../ui/dates'
 import { undoable } from '../../../../ui/undoable'
+import { marksOf } from '../../../../words/lists'
+import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 import type { WrapProps } from './wrap-props'
 
@@ -11,7 +13,8 @@ const KEEP_MM = { short: 60, long: 150 }
 const MOST_OFFCUTS = 60
 
 /** Offcuts from other days, used first; and, once it is cut, the roll going down and what is left over kept. */
-export function FoilStock({ batch, shop, wrap, mm }: WrapProps) {
+export function FoilStock({ wrap, mm }: WrapProps) {
+  const { batch, shop } = useBench()
   const { answer, laid } = wrap
   const offcuts = shop.foil.offcuts ?? []
   if (!answer?.ok || !laid) return null
@@ -55,7 +58,7 @@ export function FoilStock({ batch, shop, wrap, mm }: WrapProps) {
               <li key={offcut.id} className={`flex items-center gap-1 ${use ? 'font-semibold' : ''}`}>
                 {mm(offcut.widthMm)} × {mm(offcut.lengthMm)}
                 {use &&
-                  `: ${use.layout.length} ${use.layout.length === 1 ? 'sheet' : 'sheets'} for ${[...new Set(use.layout.map(p => batch.blades[p.piece]?.mark))].join(', ')}`}
+                  `: ${use.layout.length} ${use.layout.length === 1 ? 'sheet' : 'sheets'} for ${marksOf([...new Set(use.layout.flatMap(p => batch.lines[p.piece]?.mark ?? []))])}`}
                 <button
                   type="button"
                   className="grid h-8 w-7 place-items-center"

@@ -1,11 +1,17 @@
-import { notePacket, packetsOf } from '../../../../core/plan/packets'
+import { notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
 import { editBatch } from '../../../../store/batches'
-import type { WrapProps } from './wrap-props'
+import { marksOf } from '../../../../words/lists'
+import { useBench } from '../../bench-context'
+
+const markOf = (packet: Packet) => marksOf(packet.blades.map(b => b.mark))
 
 /** Every packet with its mark, what is in it, its seal, and the leak that was found when it was opened. */
-export function PacketsView({ batch }: WrapProps) {
+export function PacketsView() {
+  const { batch } = useBench()
   const packets = packetsOf(batch)
   const sealed = packets.filter(p => p.sealed).length
+  const seal = (packet: Packet, now: boolean) =>
+    void editBatch(batch, `${markOf(packet)} sealed`, b => notePacket(b, packet, { sealed: now }))
   return (
     <div>
       <div className="max-h-[400px] overflow-auto" role="region" aria-label="Packets" tabIndex={0}>
@@ -15,27 +21,26 @@ export function PacketsView({ batch }: WrapProps) {
               <th>Scribe on it</th>
               <th>Steel</th>
               <th>Blades</th>
+              <th>Serial</th>
               <th>Sealed</th>
               <th>Leak found</th>
             </tr>
           </thead>
           <tbody>
             {packets.map(packet => (
-              <tr key={packet.mark}>
-                <td className="figure !py-0.5 text-[22px]">{packet.mark}</td>
-                <td className="!py-0.5">{packet.pieces[0]?.group.gradeName}</td>
-                <td className="!py-0.5">{packet.pieces.length}</td>
+              <tr key={packet.blades[0]?.id}>
+                <td className="figure !py-0.5 text-[22px]">{markOf(packet)}</td>
+                <td className="!py-0.5">{packet.blades[0]?.group.gradeName}</td>
+                <td className="!py-0.5">{packet.blades.length}</td>
+                <td className="!py-0.5 text-ink-2">{packet.blades.map(b => b.serial).join(', ')}</td>
                 <td className="!py-0.5">
                   <label className="grid min-h-11 w-11 place-items-center">
-                    <span className="sr-only">{packet.mark} is sealed</span>
+                    <span className="sr-only">{markOf(packet)} is sealed</span>
                     <input
                       type="checkbox"
                       className="h-5 w-5"
                       checked={packet.sealed}
-                      onChange={event => {
-                        const now = event.target.checked
-                        void editBatch(batch, `${packet.mark} sealed`, b => notePacket(b, packet.mark, { sealed: now }))
-                      }}
+                      onChange={event => seal(packet, event.target.checked)}
                     />
                   </label>
                 </td>
@@ -55,7 +60,7 @@ export function PacketsView({ batch }: WrapProps) {
             className="btn"
             onClick={() =>
               void editBatch(batch, 'All sealed', b =>
-                packets.reduce((all, p) => notePacket(all, p.mark, { sealed: true }), b),
+                packets.reduce((all, p) => notePacket(all, p, { sealed: true }), b),
               )
             }
           >

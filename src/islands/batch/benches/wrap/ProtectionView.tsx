@@ -1,16 +1,19 @@
 import { compareProtection } from '../../../../core/foil/protection'
-import { countOf } from '../../../../core/plan/tray'
 import { IN_PACKET, PROTECTION } from '../../../../data/protection'
 import { editBatch } from '../../../../store/batches'
-import { Prose } from '../../../../ui/Units'
+import { useSay } from '../../../../ui/Units'
 import { Working } from '../../../../ui/Working'
+import { PROTECTION_WORDS, protectionRefusal } from '../../../../words/protection'
+import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 
 /** Foil, argon in the packet or the oven, coat, bare and vacuum for this batch: what each costs, how it finishes, and what may go wrong. */
-export function ProtectionView({ batch, shop, wrap }: WrapProps) {
+export function ProtectionView({ wrap }: WrapProps) {
+  const { batch, shop, blades } = useBench()
+  const say = useSay()
   const rows = compareProtection({
-    blades: countOf(batch.blades),
-    steelAreaM2: batch.blades.reduce((sum, b) => sum + (2 * b.count * b.lengthMm * b.widthMm) / 1e6, 0),
+    blades: blades.length,
+    steelAreaM2: blades.reduce((sum, { line }) => sum + (2 * line.lengthMm * line.widthMm) / 1e6, 0),
     hottestC: wrap.hottestC,
     soakMin: Math.max(...batch.groups.map(g => g.route.soakMin)),
     foilM: wrap.laid ? wrap.laid.check.usedLengthMm / 1000 : null,
@@ -37,34 +40,35 @@ export function ProtectionView({ batch, shop, wrap }: WrapProps) {
             </tr>
           </thead>
           <tbody>
-            {rows.map(row => (
-              <tr key={row.name} className={row.refused ? 'text-ink-2' : undefined}>
-                <td className="!py-1">
-                  <label className="grid min-h-11 w-11 place-items-center">
-                    <span className="sr-only">{row.label} for this batch</span>
-                    <input
-                      type="radio"
-                      name="protection"
-                      className="h-5 w-5"
-                      disabled={row.refused !== null}
-                      checked={row.name === chosen}
-                      onChange={() => void editBatch(batch, row.label, b => ({ ...b, protection: row.name }))}
-                    />
-                  </label>
-                </td>
-                <td className="!py-1 font-semibold">{row.label}</td>
-                <td className="!py-1 whitespace-nowrap">
-                  {row.material.toFixed(0)} <Working of={`${row.label}, cost`} lines={row.working} />
-                </td>
-                <td className="!py-1 whitespace-nowrap">{row.hours.toFixed(1)} h</td>
-                <td className="!py-1">{row.total.toFixed(0)}</td>
-                <td className="!py-1">{row.refused ?? row.finish}</td>
-                <td className="!py-1">{row.risk}</td>
-                <td className="!py-1 whitespace-nowrap">
-                  <Prose>{`${row.allowanceMm.toFixed(2)} mm`}</Prose>
-                </td>
-              </tr>
-            ))}
+            {rows.map(row => {
+              const { label, finish, risk } = PROTECTION_WORDS[row.name]
+              return (
+                <tr key={row.name} className={row.refused ? 'text-ink-2' : undefined}>
+                  <td className="!py-1">
+                    <label className="grid min-h-11 w-11 place-items-center">
+                      <span className="sr-only">{label} for this batch</span>
+                      <input
+                        type="radio"
+                        name="protection"
+                        className="h-5 w-5"
+                        disabled={row.refused !== null}
+                        checked={row.name === chosen}
+                        onChange={() => void editBatch(batch, label, b => ({ ...b, protection: row.name }))}
+                      />
+                    </label>
+                  </td>
+                  <td className="!py-1 font-semibold">{label}</td>
+                  <td className="!py-1 whitespace-nowrap">
+                    {row.material.toFixed(0)} <Working of={`${label}, cost`} lines={row.working} />
+                  </td>
+                  <td className="!py-1 whitespace-nowrap">{row.hours.toFixed(1)} h</td>
+                  <td className="!py-1">{row.total.toFixed(0)}</td>
+                  <td className="!py-1">{row.refused ? protectionRefusal(row.refused, say) : finish}</td>
+                  <td className="!py-1">{risk}</td>
+                  <td className="!py-1 whitespace-nowrap">{say.thin(row.allowanceMm)}</td>
+                </tr>
+              )
+            })}
           </tbody>
         </table>
       </div>

@@ -1,17 +1,21 @@
 import type { Placement } from '../../../../core/foil/cut-plan'
+import { BOUNDS } from '../../../../core/shop/bounds'
 import { editBatch } from '../../../../store/batches'
 import { saveShop } from '../../../../store/records'
 import { Warnings } from '../../../../ui/Bench'
 import { RollBoard } from '../../../../ui/foil/RollBoard'
+import { Problems } from '../../../../ui/Problems'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { useBench } from '../../bench-context'
 import { FoilStock } from './FoilStock'
 import type { WrapProps } from './wrap-props'
 
 /** The sheets on the roll, and where each goes; moved by hand where the maker knows better. */
-export function RollView({ batch, shop, wrap, mm }: WrapProps) {
+export function RollView({ wrap, mm }: WrapProps) {
+  const { batch, shop } = useBench()
   const { answer, laid } = wrap
   if (!answer) return <p className="py-10 text-ink-2">Planning the cuts …</p>
-  if (!answer.ok) return <Warnings lines={answer.problems} />
+  if (!answer.ok) return <Problems of={answer.problems} className="my-2" />
   if (!laid) return null
   const move = (index: number, place: Placement) =>
     void editBatch(batch, 'Sheet on the roll', b => ({
@@ -64,7 +68,7 @@ export function RollView({ batch, shop, wrap, mm }: WrapProps) {
         <p>
           {answer.value.pieces.map((piece, i) => (
             <span key={i} className="mr-4 whitespace-nowrap">
-              <strong>{batch.blades[i]?.mark}</strong> {piece.count} of {mm(piece.lengthMm)} × {mm(piece.widthMm)}
+              <strong>{batch.lines[i]?.mark}</strong> {piece.count} of {mm(piece.lengthMm)} × {mm(piece.widthMm)}
             </span>
           ))}
         </p>
@@ -83,7 +87,7 @@ export function RollView({ batch, shop, wrap, mm }: WrapProps) {
 }
 
 export function RollFields(props: WrapProps) {
-  const { shop } = props
+  const { shop } = useBench()
   return (
     <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[330px_minmax(0,1fr)]">
       <div className="grid grid-cols-3 gap-3">
@@ -91,25 +95,22 @@ export function RollFields(props: WrapProps) {
           label="Roll width"
           dimension="length"
           value={shop.foil.rollWidthMm}
-          min={100}
-          max={1300}
-          onCommit={rollWidthMm => void saveShop(s => ({ ...s, foil: { ...s.foil, rollWidthMm } }))}
+          {...BOUNDS.rollWidthMm}
+          onCommit={rollWidthMm => saveShop(s => ({ ...s, foil: { ...s.foil, rollWidthMm } }))}
         />
         <QuantityField
           label="Longest section"
           dimension="length"
           value={shop.foil.longestSectionMm ?? 2000}
-          min={50}
-          max={2000}
-          onCommit={longestSectionMm => void saveShop(s => ({ ...s, foil: { ...s.foil, longestSectionMm } }))}
+          {...BOUNDS.longestSectionMm}
+          onCommit={longestSectionMm => saveShop(s => ({ ...s, foil: { ...s.foil, longestSectionMm } }))}
         />
         <QuantityField
           label="Left on the roll"
           dimension="length"
           value={shop.foil.leftMm ?? 0}
-          min={0}
-          max={200_000}
-          onCommit={leftMm => void saveShop(s => ({ ...s, foil: { ...s.foil, leftMm } }))}
+          {...BOUNDS.foilLeftMm}
+          onCommit={leftMm => saveShop(s => ({ ...s, foil: { ...s.foil, leftMm } }))}
         />
       </div>
       <FoilStock {...props} />

@@ -1,14 +1,18 @@
-import { countOf } from '../../../../core/plan/tray'
+import { worked } from '../../../../core/codes/working'
 import { formatBoth } from '../../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { FOIL_MARGIN_C } from '../../../../data/foil'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
+import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
+import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 
 const ARGON = 'Argon drives out the air you breathe, low down first: a door open, never in a pit or a closed room.'
 
 /** Foil type, what comes off the roll and how near that is to the least, and what it costs a blade. */
-export function WrapFigures({ batch, shop, wrap, mm }: WrapProps) {
+export function WrapFigures({ wrap, mm }: WrapProps) {
+  const { batch, shop } = useBench()
   const { answer, laid, foil, hottestC } = wrap
   return (
     <>
@@ -17,20 +21,12 @@ export function WrapFigures({ batch, shop, wrap, mm }: WrapProps) {
           label={`Foil for ${formatBoth(hottestC, shop.units)}`}
           value={foil.value.name}
           unit={`stands ${formatBoth(foil.value.maxC, shop.units)}`}
-          working={[
-            {
-              name: 'Hottest step',
-              value: hottestC,
-              unit: '°C',
-              equation: `hottest + correction + ${FOIL_MARGIN_C} ≤ limit`,
-              source: 'limits: common practice, no published source',
-            },
-          ]}
+          working={[worked('hottest-step', hottestC, 'C', { marginK: FOIL_MARGIN_C })]}
         />
       ) : (
-        <Warnings lines={foil.problems} />
+        <Problems of={foil.problems} className="my-2" />
       )}
-      {answer?.ok && laid && <RollFigures {...{ batch, shop, wrap, mm }} />}
+      {answer?.ok && laid && <RollFigures {...{ wrap, mm }} />}
       <CautionNote>
         {CAUTIONS.wrap} {batch.protection?.startsWith('argon') && ARGON} {DEFER}
       </CautionNote>
@@ -38,7 +34,9 @@ export function WrapFigures({ batch, shop, wrap, mm }: WrapProps) {
   )
 }
 
-function RollFigures({ batch, shop, wrap, mm }: WrapProps) {
+function RollFigures({ wrap, mm }: WrapProps) {
+  const { shop, blades } = useBench()
+  const say = useSay()
   const { answer, laid } = wrap
   if (!answer?.ok || !laid) return null
   const plan = answer.value
@@ -59,44 +57,16 @@ function RollFigures({ batch, shop, wrap, mm }: WrapProps) {
         value={mm(used).split(' ').slice(0, -1).join(' ')}
         unit={`${shop.units === 'metric' ? 'mm' : 'in'}, ${proof}`}
         working={[
-          {
-            name: 'No plan can use less than',
-            value: plan.lowerBoundMm,
-            unit: 'mm',
-            equation: plan.proven
-              ? 'every guillotine pattern tried, or the bound met'
-              : 'bar relaxation, rounded up to a sum of sides',
-            source: 'docs/method.md, Foil',
-          },
-          {
-            name: 'This plan is above that by',
-            value: Math.round(gap * 1000) / 10,
-            unit: '%',
-            equation: 'used / bound − 1',
-            source: 'guillotine strip packing',
-          },
-          {
-            name: 'Left over inside the used length',
-            value: Math.round(waste * 100),
-            unit: '%',
-            equation: '1 − sheets / (length · width)',
-            source: 'geometry',
-          },
+          worked('foil-bound', plan.lowerBoundMm, 'mm', { proven: plan.proven }),
+          worked('foil-over-bound', Math.round(gap * 1000) / 10, '%', {}),
+          worked('foil-left-over', waste, 'share', {}),
         ]}
       />
       <Figure
         label="Cost of foil, a blade"
-        value={(((used / 1000) * shop.foil.pricePerM) / Math.max(1, countOf(batch.blades))).toFixed(2)}
-        unit={`at ${shop.foil.pricePerM} a metre, ${Math.round(waste * 100)} % left over`}
-        working={[
-          {
-            name: 'Used length',
-            value: used / 1000,
-            unit: 'm',
-            equation: 'length · price / blades',
-            source: 'price as set in the Workshop',
-          },
-        ]}
+        value={(((used / 1000) * shop.foil.pricePerM) / Math.max(1, blades.length)).toFixed(2)}
+        unit={`at ${say.perLength(shop.foil.pricePerM)}, ${Math.round(waste * 100)} % left over`}
+        working={[worked('foil-used', used / 1000, 'm', {})]}
       />
       {leftMm !== undefined && leftMm > 0 && leftMm < used && (
         <Warnings

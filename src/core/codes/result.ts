@@ -1,0 +1,29 @@
+import { type Problem, type ProblemCode, type ProblemCodes, problem } from './problem'
+
+/** An expected failure is a value, never an exception. */
+export type Result<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problems: readonly Problem[] }
+
+export const ok = <T>(value: T): Result<T> => ({ ok: true, value })
+
+/** A failure for one reason; `path` is dotted into the input, '' for the whole of it. */
+export const fail = <C extends ProblemCode>(code: C, params: ProblemCodes[C], path = ''): Result<never> => ({
+  ok: false,
+  problems: [problem(code, params, path)],
+})
+
+/** A figure with its standard uncertainty (one sigma). */
+export interface Estimate {
+  readonly mean: number
+  readonly sd: number
+}
+
+/** What came of keeping something: kept, or why not. */
+export interface Saving {
+  readonly saved: boolean
+  /** What does not fit, each with its path; or that it was refused. */
+  readonly problems: readonly Problem[]
+  /** Says that the problems are shown beside their field, so that they are not said a second time elsewhere. */
+  readonly shownBeside?: () => void
+}

@@ -1,0 +1,4 @@
+export type ColdWay = 'freezer' | 'dry-ice' | 'liquid-nitrogen'
+
+/** What makes a blade so cold, by the temperature asked for, °C: a freezer, dry ice, or liquid nitrogen. */
+export const coldWay = (toC: number): ColdWay => (toC > -40 ? 'freezer' : toC > -120 ? 'dry-ice' : 'liquid-nitrogen')

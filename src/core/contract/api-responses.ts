@@ -1,0 +1,209 @@
+import { z } from 'zod'
+import { stageSchema } from '../shop/route'
+import { pieceSchema } from './api-requests'
+
+/** Answers are read, never changed. */
+export const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
+
+export const estimate = z.object({ mean: z.number(), sd: z.number() })
+const params = z.record(z.string(), z.unknown())
+/** Something said as a code; over HTTP its sentence comes along. */
+const caution = z.object({ code: z.string(), params, message: z.string().optional() })
+/** A line of working; over HTTP its name, equation and source come along. */
+export const workingSchema = z.object({
+  code: z.string(),
+  params,
+  value: z.number().nullable(),
+  unit: z.string(),
+  name: z.string().optional(),
+  equation: z.string().optional(),
+  source: z.string().optional(),
+})
+
+export const predictResponse = z.object({
+  hrc: z.object({ asQuenched: estimate, afterCold: estimate.nullable(), afterTempers: list(estimate) }),
+  martensiteStartC: z.number(),
+  /** What the finished band is made of, one sigma each, HRC. */
+  band: list(
+    z.object({ part: z.string(), element: z.string().optional(), sd: z.number(), name: z.string().optional() }),
+  ),
+  retainedAustenite: z.object({
+    asQuenched: z.number(),
+    afterCold: z.number().nullable(),
+    afterTempers: list(z.number()),
+    final: z.number(),
+  }),
+  austenite: z.record(z.string(), z.number()),
+  carbideFraction: z.number(),
+  corrosion: z.object({
+    chromiumInSolution: z.number(),
+    index: z.number(),
+    temperPenalty: z.number(),
+    slowCoolingPenalty: z.number(),
+  }),
+  /** Undissolved carbide over what it takes to hold the grain: below 1 it coarsens. */
+  grainPinning: z.number(),
+  cautions: list(caution),
+  working: list(workingSchema),
+})
+
+const rectangle = { xMm: z.number(), yMm: z.number(), acrossMm: z.number(), alongMm: z.number() }
+const placement = z.object({ piece: z.int(), ...rectangle, rotated: z.boolean() })
+
+export const foilResponse = z.object({
+  pieces: list(pieceSchema),
+  usedLengthMm: z.number(),
+  lowerBoundMm: z.number(),
+  /** Whether no plan of straight cuts can be shorter. */
+  proven: z.boolean(),
+  layout: list(placement),
+  cuts: list(z.object({ yMm: z.number(), alongMm: z.number() })),
+  /** Every cut in the order it is made. */
+  shearing: list(
+    z.object({ kind: z.enum(['across', 'along']), atMm: z.number(), fromMm: z.number(), toMm: z.number() }),
+  ),
+  leftovers: list(z.object(rectangle)),
+  offcuts: list(z.object({ id: z.string(), layout: list(placement) })),
+})
+
+export const ovenResponse = z.object({
+  segments: list(
+    z.object({
+      reachedMin: z.number().nullable(),
+      endedMin: z.number().nullable(),
+      endedKWh: z.number().nullable(),
+    }),
+  ),
+  load: list(
+    z.object({
+      insertedMin: z.number().nullable(),
+      withinFiveCMin: z.number().nullable(),
+      soakMin: z.number(),
+      steepestKPerMin: z.number(),
+      skinAheadK: z.number(),
+      peakC: z.number(),
+    }),
+  ),
+  energyKWh: z.number(),
+  curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
+  cautions: list(caution),
+})
+
+export const quenchResponse = z.object({
+  blades: list(
+    z.object({
+      secondsTo: z.record(z.string(), z.number().nullable()),
+      plateStartC: z.number(),
+      platePeakC: z.number(),
+      leavesC: z.number(),
+      rate800to500CPerS: z.number().nullable(),
+    }),
+  ),
+  pauseAfter: z.int().nullable(),
+  recoverS: z.number(),
+  curve: list(z.tuple([z.number(), z.number(), z.number()]).readonly()),
+  cautions: list(caution),
+  working: list(workingSchema),
+})
+
+const refusal = z.object({
+  gas: z.enum(['co2', 'nitrogen']),
+  /** CO2 at its peak, ppm; oxygen at its least, %. */
+  level: z.number(),
+  neededAirChangesPerH: z.number().nullable(),
+})
+
+export const coldResponse = z.object({
+  coolantKg: z.number(),
+  coolantL: z.number(),
+  gasM3: z.number(),
+  peak: z.object({ co2Ppm: z.number().optional(), oxygenPercent: z.number().optional() }),
+  limits: list(
+    z.object({
+      name: z.string(),
+      /** The limit's code, over HTTP beside its name in words. */
+      code: z.string().optional(),
+      limit: z.number(),
+      gas: z.enum(['co2', 'oxygen']),
+      unit: z.string().optional(),
+      level: z.number(),
+      kept: z.boolean(),
+      reachedMin: z.number().nullable(),
+      source: z.string().optional(),
+    }),
+  ),
+  /** Air changes an hour that would keep to the limits; null: none would. */
+  neededAirChangesPerH: z.number().nullable(),
+  /** Why the plan is refused as it stands; null: it is not. */
+  refused: z.union([refusal, z.string()]).nullable(),
+  /** The same in its parts, over HTTP. */
+  refusal: refusal.nullable().optional(),
+  cautions: list(caution),
+  working: list(workingSchema),
+})
+
+export const rockwellResponse = z.object({
+  mean: z.number(),
+  corrected: z.number(),
+  u95: z.number(),
+  n: z.int(),
+  outliers: list(z.number()),
+  inTargetProbability: z.number().nullable(),
+  minimumThicknessMm: z.number(),
+  minimumSpacingMm: z.number(),
+  minimumEdgeMm: z.number(),
+  thickEnough: z.boolean().nullable(),
+  verification: z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() }).nullable(),
+  /** With the files; null where none were given. */
+  combined: z
+    .object({
+      mean: z.number(),
+      sd: z.number(),
+      low: z.number(),
+      high: z.number(),
+      inTargetProbability: z.number().nullable(),
+    })
+    .nullable(),
+  working: list(workingSchema),
+})
+
+const adviceReason = z.object({
+  measured: z.object({
+    mean: z.number(),
+    u95: z.number(),
+    stage: stageSchema,
+    by: z.enum(['readings', 'files']).optional(),
+    degreesOfFreedom: z.number().optional(),
+  }),
+  wanted: z.object({ min: z.number(), max: z.number() }),
+  changeHrc: z.number(),
+  robsChromium: z.boolean(),
+  lateCold: z.boolean(),
+})
+
+export const adviseResponse = z.object({
+  options: list(
+    z.object({
+      kind: z.enum(['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap']),
+      temper: z.object({ atC: z.number(), holdMin: z.number() }).nullable(),
+      cold: z.object({ toC: z.number(), holdMin: z.number(), delayMin: z.number() }).nullable(),
+      hrc: estimate,
+      inTargetProbability: z.number(),
+      hours: z.number(),
+      corrosion: z.number(),
+      risk: z.enum(['low', 'some', 'high']),
+      /** What it rests on and what speaks for it; over HTTP a sentence, with the grounds beside it. */
+      why: z.union([adviceReason, z.string()]),
+      grounds: adviceReason.optional(),
+      steps: list(z.string()).optional(),
+    }),
+  ),
+})
+
+export const errorResponse = z.object({
+  error: z.object({
+    code: z.string(),
+    message: z.string(),
+    issues: list(z.object({ code: z.string(), path: z.string(), message: z.string() })),
+  }),
+})

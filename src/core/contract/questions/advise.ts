@@ -1,0 +1,12 @@
+import { ok } from '../../codes/result'
+import { advise as adviseOn } from '../../job/advise'
+import { adviseRequest, adviseResponse } from '../api'
+import { question, steelOf } from '../question'
+
+export const advise = question({
+  summary: 'What can be done after a reading, best first',
+  request: adviseRequest,
+  response: adviseResponse,
+  answer: ({ steel, symptom, ...rest }) =>
+    ok({ options: adviseOn({ ...rest, steel: steelOf(steel), symptom: symptom ?? null }) }),
+})

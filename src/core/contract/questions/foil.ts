@@ -1,0 +1,49 @@
+import type { z } from 'zod'
+import { ok } from '../../codes/result'
+import { checkLayout } from '../../foil/check-layout'
+import { envelopeOf } from '../../foil/envelope'
+import { planWithStock } from '../../foil/stock'
+import { foilRequest, foilResponse } from '../api'
+import { question } from '../question'
+
+type EnvelopeRequest = Extract<z.infer<typeof foilRequest>, { blades: unknown }>
+
+/** One piece of foil for each line of blades. */
+function envelopePieces({ blades, envelope }: EnvelopeRequest) {
+  const pieces: { lengthMm: number; widthMm: number; count: number }[] = []
+  for (const blade of blades) {
+    const sheet = envelopeOf(blade, envelope)
+    if (!sheet.ok) return sheet
+    const { lengthMm, widthMm, sheets, holds } = sheet.value
+    pieces.push({ lengthMm, widthMm, count: sheets * Math.ceil(blade.count / holds) })
+  }
+  return ok(pieces)
+}
+
+export const foil = question({
+  summary: 'Envelope sizes and a cut plan on the roll',
+  request: foilRequest,
+  response: foilResponse,
+  answer: request => {
+    const pieces = 'pieces' in request ? ok(request.pieces) : envelopePieces(request)
+    if (!pieces.ok) return pieces
+    const { rollWidthMm, rotate, longestSectionMm, offcuts } = request
+    const plan = planWithStock(
+      { rollWidthMm, rotate, longestSectionMm: longestSectionMm ?? null, pieces: pieces.value },
+      offcuts ?? [],
+    )
+    if (!plan.ok) return plan
+    const { usedLengthMm, lowerBoundMm, proven, layout, sections, leftovers, offcuts: used } = plan.value
+    return ok({
+      pieces: pieces.value,
+      usedLengthMm,
+      lowerBoundMm,
+      proven,
+      layout,
+      cuts: sections,
+      shearing: checkLayout(layout, rollWidthMm).cuts ?? [],
+      leftovers,
+      offcuts: used.map(({ offcut, layout: places }) => ({ id: offcut.id, layout: places })),
+    })
+  },
+})

@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { fitPlates, type PlateFit } from '../../quench/fit-plates'
+import { between, bounded } from '../../shop/bounds'
+import { quenchRequest } from '../api'
+import { question } from '../question'
+
+const reading = z.object({ afterS: bounded('plateReadAfterS'), plateC: bounded('plateReadC') })
+
+export const plateFit = question({
+  summary: 'Contact and air of a maker’s own plates, from two readings of a thermometer',
+  request: z.object({
+    blade: quenchRequest.shape.blade,
+    fromC: between(100, 1300),
+    plates: quenchRequest.shape.plates.omit({ startC: true, cooling: true }),
+    startC: bounded('plateStartC'),
+    ambientC: between(-20, 50),
+    martensiteStartC: between(-100, 500),
+    clamped: reading,
+    cooled: reading.nullable(),
+  }),
+  response: z.custom<PlateFit>(),
+  answer: fitPlates,
+})

@@ -1,0 +1,26 @@
+import { CONTACT } from '../../../data/thermal'
+import { ok } from '../../codes/result'
+import { PLATE_AIR, quench as quenchOf } from '../../quench/quench'
+import { quenchRequest, quenchResponse } from '../api'
+import { question } from '../question'
+
+/** Martensite start and room where they were not given, °C. Common practice, no published source. */
+const USUAL = { martensiteStartC: 180, ambientC: 25 }
+
+export const quench = question({
+  summary: 'Blades from soak to hand-warm, one after another, between plates, in air or in oil',
+  request: quenchRequest,
+  response: quenchResponse,
+  answer: ({ plates: { startC, cooling, ...plates }, ...rest }) =>
+    ok(
+      quenchOf({
+        ...rest,
+        plates,
+        plateStartC: startC,
+        contactWPerM2K: rest.contactWPerM2K ?? CONTACT.clampedFoil,
+        airWPerM2K: rest.airWPerM2K ?? PLATE_AIR[cooling],
+        martensiteStartC: rest.martensiteStartC ?? USUAL.martensiteStartC,
+        ambientC: rest.ambientC ?? USUAL.ambientC,
+      }),
+    ),
+})

@@ -1,0 +1,37 @@
+import { ok } from '../../codes/result'
+import { combineHardness } from '../../rockwell/files'
+import { summariseReadings } from '../../rockwell/readings'
+import { rockwellRequest, rockwellResponse } from '../api'
+import { question } from '../question'
+
+export const rockwell = question({
+  summary: 'What a set of Rockwell C readings says',
+  request: rockwellRequest,
+  response: rockwellResponse,
+  answer: ({ readings, block, thicknessMm, target, files }) => {
+    const { rules, ...summary } = summariseReadings(readings, block ?? null, target ?? null)
+    const { mean, corrected, u95, n, outliers, inTargetProbability, verification, working } = summary
+    const { minimumThicknessMm, minimumSpacingMm, minimumEdgeMm } = rules
+    const thickEnough = thicknessMm === undefined ? null : thicknessMm >= minimumThicknessMm
+    return ok({
+      mean,
+      corrected,
+      u95,
+      n,
+      outliers,
+      inTargetProbability,
+      minimumThicknessMm,
+      minimumSpacingMm,
+      minimumEdgeMm,
+      thickEnough,
+      verification,
+      combined: files
+        ? combineHardness(
+            { readings: { mean: corrected, sd: summary.standardUncertainty }, files, predicted: null },
+            target ?? null,
+          )
+        : null,
+      working,
+    })
+  },
+})

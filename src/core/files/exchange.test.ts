@@ -1,0 +1,80 @@
+import fc from 'fast-check'
+import Papa from 'papaparse'
+import { describe, expect, it } from 'vitest'
+import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { refusalOf } from '../../testing/tray'
+import { bladesOf } from '../job/tray'
+import { withBlades } from '../shop/batch-records'
+import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
+import { readingsCsv } from './readings-csv'
+
+const NOW = new Date('2026-06-15T12:00:00.000Z')
+const demo = makeDemoWorkshop(7, NOW)
+const text = exportText(demo, NOW.toISOString())
+const code = (given: string) => {
+  const result = parseExchange(given)
+  return result.ok ? 'ok' : result.problems[0]?.code
+}
+
+describe('the workshop file', () => {
+  it('comes back whole', () => {
+    const back = parseExchange(text)
+    if (!back.ok) throw new Error(refusalOf(back))
+    const { format: _f, version: _v, exportedAt: _e, ...data } = back.value
+    expect(data).toEqual(demo)
+  })
+
+  it.each([
+    ['a cut-off file', text.slice(0, 5000), 'file-not-json'],
+    ['some other JSON', '{"hello":1}', 'file-not-ours'],
+    ['a list', '[]', 'file-not-ours'],
+    ['a newer file', text.replace(`"version": ${EXCHANGE_VERSION}`, '"version": 99'), 'file-newer'],
+    ['a damaged batch', text.replace('"austenitizeC": 1', '"austenitizeC": 91'), 'file-broken'],
+    ['nothing', '', 'file-not-json'],
+  ])('says what is wrong with %s', (_, given, expected) => {
+    expect(code(given)).toBe(expected)
+  })
+
+  it('names the place of the damage', () => {
+    const result = parseExchange(text.replace('"rev": 1', '"rev": -1'))
+    expect(refusalOf(result)).toMatch(/batches\.0\.rev must be at least 0/)
+  })
+
+  it('never throws, whatever it is given', () => {
+    fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), given => typeof code(given) === 'string'))
+  })
+})
+
+describe('the demo workshop', () => {
+  it('is the same for the same seed and day, and another for another seed', () => {
+    expect(makeDemoWorkshop(7, NOW)).toEqual(demo)
+    expect(makeDemoWorkshop(8, NOW).readings).not.toEqual(demo.readings)
+  })
+
+  it('spans most of a year, with an oven that drifts upward and a packet that leaked', () => {
+    const days = demo.batches.map(b => Date.parse(b.createdAt))
+    expect((Math.max(...days) - Math.min(...days)) / 86_400_000).toBeGreaterThan(300)
+    const leaked = withBlades(demo.batches, demo.blades).find(b => b.name === 'Net knives')
+    const mean = (mark: string) => {
+      const blade = leaked && bladesOf(leaked).find(b => b.mark === mark)
+      const own = demo.readings.filter(r => r.bladeId === blade?.id && r.stage === 'temper-2')
+      return own.reduce((sum, r) => sum + r.hrc, 0) / own.length
+    }
+    expect(mean('A3')).toBeLessThan(mean('A2') - 3)
+  })
+})
+
+describe('readings as CSV', () => {
+  it('has a header, a line a reading, and no formula a spreadsheet would run', () => {
+    const [first, ...others] = withBlades(demo.batches, demo.blades)
+    if (!first) throw new Error('no batch')
+    const evil = { ...first, name: '=HYPERLINK("x")' }
+    const csv = readingsCsv(demo.readings, [evil, ...others])
+    const parsed = Papa.parse<Record<string, string>>(csv, { header: true })
+    expect(parsed.data).toHaveLength(demo.readings.length)
+    expect(parsed.data[0]).toHaveProperty('austenitize_c')
+    expect(new Set(parsed.data.map(row => row.serial)).size).toBeGreaterThan(20)
+    expect(parsed.data.every(row => /^\d\d-\d{3}$/.test(row.serial ?? ''))).toBe(true)
+    expect(csv).not.toMatch(/(^|,)"?=/m)
+  })
+})

@@ -1,0 +1,148 @@
+import { XMLParser } from 'fast-xml-parser'
+import { svgPathProperties } from 'svg-path-properties'
+import { fail, ok, type Result } from '../../codes/result'
+import type { Point } from '../../rockwell/outline'
+import { type Drawing, MM_PER_INCH } from './drawing'
+
+/** CSS pixel, of which an SVG without units is made. */
+const MM_PER_PX = MM_PER_INCH / 96
+/** Points taken along a path: enough for any drawing of it. */
+const PATH_POINTS = 240
+
+type Node = Record<string, unknown>
+const attributes = (node: Node) => (node[':@'] ?? {}) as Record<string, string>
+const tagOf = (node: Node) => Object.keys(node).find(key => key !== ':@') ?? ''
+
+/** Shapes of an SVG: geometry alone; scripts, links and pictures are counted and left out. */
+export function readSvg(text: string): Result<Drawing> {
+  let roots: Node[]
+  try {
+    // Entities are not expanded: nothing in a file may grow or fetch anything.
+    roots = new XMLParser({
+      ignoreAttributes: false,
+      attributeNamePrefix: '',
+      preserveOrder: true,
+      processEntities: false,
+    }).parse(text)
+  } catch {
+    return fail('drawing-unreadable', { kind: 'svg', empty: false })
+  }
+  const root = Array.isArray(roots) ? roots.find(node => tagOf(node) === 'svg') : undefined
+  if (!root) return fail('drawing-unreadable', { kind: 'svg', empty: false })
+  const shapes: Point[][] = []
+  const left = new Map<string, number>()
+  const leave = (what: string) => left.set(what, (left.get(what) ?? 0) + 1)
+  const walk = (nodes: readonly Node[], at: Matrix) => {
+    for (const node of nodes) {
+      const tag = tagOf(node)
+      const own = attributes(node)
+      for (const [key, value] of Object.entries(own)) {
+        if (/^on/i.test(key)) leave('script')
+        if (/href$/i.test(key) && !String(value).startsWith('#')) leave('outside link')
+      }
+      if (/^(script|foreignObject)$/i.test(tag)) leave('script')
+      else if (/^(image|use)$/i.test(tag)) leave('picture')
+      else if (/^(g|svg|a|symbol)$/i.test(tag)) walk((node[tag] as Node[]) ?? [], times(at, matrixOf(own.transform)))
+      else {
+        const points = shapeOf(tag, own)
+        if (points) shapes.push(points.map(point => apply(times(at, matrixOf(own.transform)), point)))
+      }
+    }
+  }
+  walk((root.svg as Node[]) ?? [], IDENTITY)
+  for (const key of Object.keys(attributes(root))) if (/^on/i.test(key)) leave('script')
+  const leftOut = [...left].map(([what, count]) => ({ what, count }))
+  return ok({ shapes, mmPerUnit: svgScale(attributes(root)), leftOut })
+}
+
+/** Millimetres to a user unit, from the width of the page and its view box. */
+function svgScale(root: Record<string, string>): number {
+  const match = /^([\d.]+)\s*(mm|cm|in|pt|px)?$/.exec(root.width ?? '')
+  const boxWidth = Number((root.viewBox ?? '').trim().split(/[\s,]+/)[2])
+  if (!match) return MM_PER_PX
+  const unit = { mm: 1, cm: 10, in: MM_PER_INCH, pt: MM_PER_INCH / 72, px: MM_PER_PX }[match[2] ?? 'px'] ?? MM_PER_PX
+  return boxWidth > 0 ? (Number(match[1]) * unit) / boxWidth : unit
+}
+
+function shapeOf(tag: string, own: Record<string, string>): Point[] | null {
+  const n = (key: string) => Number(own[key] ?? 0)
+  if (tag === 'path') return sampled(own.d ?? '')
+  if (tag === 'polygon' || tag === 'polyline') {
+    const values = (own.points ?? '').match(/[+-]?\d*\.?\d+(?:e[+-]?\d+)?/gi)?.map(Number) ?? []
+    return Array.from(
+      { length: Math.floor(values.length / 2) },
+      (_, i) => [values[2 * i] ?? 0, values[2 * i + 1] ?? 0] as const,
+    )
+  }
+  if (tag === 'rect') {
+    const [x, y, w, h] = [n('x'), n('y'), n('width'), n('height')]
+    return [
+      [x, y],
+      [x + w, y],
+      [x + w, y + h],
+      [x, y + h],
+    ]
+  }
+  if (tag === 'ellipse' || tag === 'circle') {
+    const [rx, ry] = tag === 'circle' ? [n('r'), n('r')] : [n('rx'), n('ry')]
+    return Array.from({ length: 72 }, (_, i) => {
+      const angle = (i / 72) * 2 * Math.PI
+      return [n('cx') + rx * Math.cos(angle), n('cy') + ry * Math.sin(angle)] as const
+    })
+  }
+  return null
+}
+
+/** Points along a path, its first part where it has several. */
+function sampled(d: string): Point[] | null {
+  const [, first] = /^\s*(m[^m]*)/i.exec(d) ?? []
+  if (!first) return null
+  try {
+    const path = new svgPathProperties(first)
+    const total = path.getTotalLength()
+    if (!Number.isFinite(total) || total <= 0) return null
+    // Corners are kept by starting each part anew.
+    return path.getParts().flatMap(part => {
+      const steps = Math.max(1, Math.round((part.length / total) * PATH_POINTS))
+      return Array.from({ length: steps }, (_, i) => {
+        const { x, y } = part.getPointAtLength((part.length * i) / steps)
+        return [x, y] as const
+      })
+    })
+  } catch {
+    return null
+  }
+}
+
+type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number]
+const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0]
+const times = ([a, b, c, d, e, f]: Matrix, [g, h, i, j, k, l]: Matrix): Matrix => [
+  a * g + c * h,
+  b * g + d * h,
+  a * i + c * j,
+  b * i + d * j,
+  a * k + c * l + e,
+  b * k + d * l + f,
+]
+const apply = ([a, b, c, d, e, f]: Matrix, [x, y]: Point): Point => [a * x + c * y + e, b * x + d * y + f]
+
+/** An SVG transform attribute; what it does not know leaves the drawing as it lies. */
+function matrixOf(text: string | undefined): Matrix {
+  let out = IDENTITY
+  for (const [, name, args] of (text ?? '').matchAll(/(\w+)\(([^)]*)\)/g)) {
+    const v = (args ?? '')
+      .split(/[\s,]+/)
+      .filter(Boolean)
+      .map(Number)
+    const [p = 0, q] = v
+    if (name === 'matrix' && v.length === 6) out = times(out, v as unknown as Matrix)
+    if (name === 'translate') out = times(out, [1, 0, 0, 1, p, q ?? 0])
+    if (name === 'scale') out = times(out, [p, 0, 0, q ?? p, 0, 0])
+    if (name === 'rotate') {
+      const [cos, sin] = [Math.cos((p * Math.PI) / 180), Math.sin((p * Math.PI) / 180)]
+      const [cx, cy] = [v[1] ?? 0, v[2] ?? 0]
+      out = times(out, [cos, sin, -sin, cos, cx - cos * cx + sin * cy, cy - sin * cx - cos * cy])
+    }
+  }
+  return out
+}

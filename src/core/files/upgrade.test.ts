@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { expectWhole, OLDER_VERSIONS, olderText, olderWorkshop } from '../../testing/older-workshop'
+import { expectOk } from '../../testing/tray'
+import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
+import { looseEndsOf } from './loose-ends'
+
+const read = (version: (typeof OLDER_VERSIONS)[number]) => expectOk(parseExchange(olderText(version)))
+
+describe.each(OLDER_VERSIONS)('a file of version %i', version => {
+  it('is the age it says it is, and opens whole', () => {
+    const old = olderWorkshop(version)
+    expect(old.version).toBe(version)
+    expectWhole(old, read(version))
+  })
+
+  it('is this version from then on: saved and read again it is the same', () => {
+    const now = read(version)
+    const { format: _, version: is, exportedAt, ...data } = now
+    expect(is).toBe(EXCHANGE_VERSION)
+    expect(expectOk(parseExchange(exportText(data, exportedAt)))).toEqual(now)
+  })
+
+  it('names what points nowhere, and at two blades at once', () => {
+    const ends = looseEndsOf(read(version))
+    const of = (kind: string) => ends.filter(end => end.kind === kind)
+    expect(of('marks')).toEqual([{ kind: 'marks', batch: 'Thin slicers, first try', marks: ['A1', 'A2'] }])
+    expect(of('no-batch')).toContainEqual({ kind: 'no-batch', what: 'readings', count: 1 })
+    expect(of('readings').flatMap(end => ('marks' in end ? end.marks : []))).toContain('Q7')
+    // The first version had one oven, without a name: there was none to be gone.
+    expect(of('oven')).toEqual(
+      version === 1 ? [] : [{ kind: 'oven', batch: 'Boat knives, spring refit', oven: 'A kiln long sold' }],
+    )
+  })
+})
+
+describe('what an older file does not tell', () => {
+  it('is not guessed: a batch whose oven is gone has none, and keeps its name', () => {
+    for (const version of [2, 3, 4] as const) {
+      const boat = read(version).batches.find(b => b.name.startsWith('Boat'))
+      expect(boat).toMatchObject({ ovenId: null, ovenName: 'A kiln long sold' })
+    }
+  })
+
+  it('a check of the tester whose day was not noted still corrects what was read', () => {
+    const { tester } = read(1).shop
+    expect(tester.checks).toEqual([{ id: 'check-1', blockId: 'block-1', at: null, readings: [60.5, 60.6, 60.4] }])
+    expect(tester.blocks[0]).toMatchObject({ certifiedHrc: 60.3, certifiedSd: 0.2 })
+  })
+
+  it('a packet of several is noted with each blade in it', () => {
+    const file = read(4)
+    const shared = olderWorkshop(4).batches.find((b: { packets?: { mark: string }[] }) =>
+      b.packets?.some(p => p.mark.includes(' to ')),
+    )
+    const lines = file.batches.find(b => b.id === shared.id)?.lines ?? []
+    const first = file.blades.filter(b => b.lineId === lines[0]?.id).sort((a, b) => a.number - b.number)
+    const note = shared.packets.find((p: { mark: string }) => p.mark === 'A1 to A3')
+    expect(first.slice(0, 3).map(b => b.packet)).toEqual(Array(3).fill({ sealed: note.sealed, leak: note.leak }))
+  })
+})

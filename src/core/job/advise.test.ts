@@ -1,0 +1,168 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { findGrade } from '../steel/grades'
+import { predict } from '../steel/predict'
+import type { Route } from '../steel/route'
+import type { Steel } from '../steel/steel'
+import { type AdviceRequest, advise, readOn } from './advise'
+import { costOf, toughnessOf } from './option-cost'
+
+const steel = findGrade('X65Cr13') as Steel
+const route = (...tempersC: number[]): Route => ({
+  austenitizeC: 1065.6,
+  soakMin: 15,
+  quenchedToC: 25,
+  cold: { toC: -75, holdMin: 60, delayMin: 30 },
+  tempers: tempersC.map(atC => ({ atC, holdMin: 120 })),
+})
+const ask = (change: Partial<AdviceRequest> = {}) =>
+  advise({
+    steel,
+    route: route(200, 200),
+    reading: { mean: 60.3, u95: 0.6, stage: 'temper-2' },
+    target: { min: 59.5, max: 61 },
+    symptom: null,
+    can: { coldToC: -75, anneal: true },
+    ...change,
+  })
+const best = (change: Partial<AdviceRequest> = {}) => ask(change)[0] as ReturnType<typeof ask>[number]
+
+describe('advice after a reading', () => {
+  it('accepts what reads in target', () => {
+    expect(best().kind).toBe('accept')
+  })
+
+  it('tempers again, hotter, what reads too hard, and names the reading', () => {
+    const option = best({ reading: { mean: 61.7, u95: 0.5, stage: 'temper-2' } })
+    expect(option.kind).toBe('temper')
+    expect(option.temper?.atC).toBeGreaterThan(200)
+    expect(option.temper?.atC).toBeLessThan(330)
+    expect(option.hrc.mean).toBeGreaterThanOrEqual(59.5)
+    expect(option.hrc.mean).toBeLessThanOrEqual(61)
+    expect(option.why.measured.mean).toBe(61.7)
+  })
+
+  it('leaves a finished blade alone for a few per cent, and does not once a tenth is to be gained', () => {
+    const nearEdge = (mean: number) => best({ reading: { mean, u95: 0.6, stage: 'temper-2' } })
+    const gain = (mean: number) => {
+      const options = ask({ reading: { mean, u95: 0.6, stage: 'temper-2' } })
+      const chanceOf = (kind: string) => options.find(o => o.kind === kind)?.inTargetProbability ?? 0
+      return chanceOf('temper') - chanceOf('accept')
+    }
+    for (const mean of [60.5, 60.6, 60.7, 60.9, 61.1]) {
+      expect(nearEdge(mean).kind).toBe(gain(mean) > 0.1 ? 'temper' : 'accept')
+    }
+    // The second temper is not optional: it is advised for next to nothing.
+    const once = best({ route: route(200), reading: { mean: 60.6, u95: 0.6, stage: 'temper-1' } })
+    expect(once.kind).toBe('temper')
+  })
+
+  it('tempers an edge that chipped even where it reads in the moved target', () => {
+    const asked = { reading: { mean: 60, u95: 0.5, stage: 'temper-2' }, target: { min: 59.5, max: 61.5 } } as const
+    expect(best(asked).kind).toBe('accept')
+    expect(best({ ...asked, symptom: 'chips' }).kind).toBe('temper')
+  })
+
+  it('asks for more readings where they leave it open, and not where they settle it', () => {
+    const target = { min: 59.5, max: 61 }
+    expect(readOn({ mean: 60.6, u95: 1.5 }, target)).toBe(true)
+    expect(readOn({ mean: 60.6, u95: 0.5 }, target)).toBe(false)
+    expect(readOn({ mean: 54, u95: 1.5 }, target)).toBe(false)
+  })
+
+  it('never finishes an untempered blade, however well it reads', () => {
+    const options = ask({
+      route: route(),
+      reading: { mean: 62, u95: 0.5, stage: 'after-cold' },
+      target: { min: 60, max: 63 },
+    })
+    expect(options.some(o => o.kind === 'accept')).toBe(false)
+    expect(options[0]?.kind).toBe('temper')
+  })
+
+  it('does not pretend a temper can harden what is far too soft', () => {
+    const option = best({ reading: { mean: 54, u95: 0.6, stage: 'temper-2' } })
+    expect(option.kind).toBe('anneal-and-reharden')
+  })
+
+  it('aims lower when the edge chips and higher when it rolls: fact of the trade', () => {
+    const asked = { reading: { mean: 61.2, u95: 0.4, stage: 'temper-2' }, target: { min: 60, max: 61.2 } } as const
+    expect(best({ ...asked, symptom: 'chips' }).hrc.mean).toBeLessThan(best(asked).hrc.mean + 1e-9)
+    expect(ask({ ...asked, symptom: 'chips' }).find(o => o.kind === 'temper')?.hrc.mean).toBeLessThan(60.5)
+  })
+
+  it('offers cold only to a shop that can go colder than the blade has been', () => {
+    expect(ask().some(o => o.kind === 'cold')).toBe(false)
+    expect(
+      ask({ route: { ...route(200), cold: null }, reading: { mean: 58.5, u95: 0.5, stage: 'temper-1' } }).some(
+        o => o.kind === 'cold',
+      ),
+    ).toBe(true)
+    expect(
+      ask({ can: { coldToC: null, anneal: false } }).some(o => o.kind === 'cold' || o.kind === 'anneal-and-reharden'),
+    ).toBe(false)
+  })
+
+  it('takes only the change from the model: an offset reading carries through', () => {
+    const at = (mean: number) =>
+      ask({ reading: { mean, u95: 0.4, stage: 'temper-2' }, target: { min: 50, max: 52 } }).find(
+        o => o.kind === 'accept',
+      )?.hrc.mean
+    expect(at(57)).toBe(57)
+    const predicted = predict(steel, route(200, 200)).finalHrc.mean
+    const exact = ask({
+      reading: { mean: predicted, u95: 0.4, stage: 'temper-2' },
+      target: { min: predicted - 3, max: predicted - 2 },
+    }).find(o => o.kind === 'temper')
+    const truth = predict(steel, {
+      ...route(200, 200),
+      tempers: [...route(200, 200).tempers, exact?.temper ?? { atC: 0, holdMin: 1 }],
+    }).finalHrc.mean
+    expect(exact?.hrc.mean).toBeCloseTo(truth, 6)
+  })
+
+  it('recommends nothing that its own prediction says is worse than doing nothing', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 50, max: 66, noNaN: true }),
+        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        fc.double({ min: 54, max: 62, noNaN: true }),
+        fc.constantFrom(null, 'chips' as const, 'rolls' as const),
+        (mean, u95, min, symptom) => {
+          const options = ask({ reading: { mean, u95, stage: 'temper-2' }, target: { min, max: min + 1.5 }, symptom })
+          const accept = options.find(o => o.kind === 'accept')
+          for (const option of options) {
+            expect(option.inTargetProbability).toBeGreaterThanOrEqual(0)
+            expect(option.inTargetProbability).toBeLessThanOrEqual(1)
+          }
+          expect(options[0]?.inTargetProbability).toBeGreaterThanOrEqual((accept?.inTargetProbability ?? 0) - 1e-9)
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+})
+
+describe('what an option is worth beside hardness', () => {
+  const temper = (atC: number, mean: number) => ({
+    kind: 'temper' as const,
+    temper: { atC, holdMin: 120 },
+    hrc: { mean, sd: 0.4 },
+  })
+
+  // Tempered martensite embrittlement, about 260 to 370 °C; handbooks, from memory.
+  it('softening is tougher, but hardly between 260 and 370 °C; hardening is less tough; nothing done has no word', () => {
+    expect(toughnessOf(temper(220, 60), 61)).toBe('tougher')
+    expect(toughnessOf(temper(320, 58), 61)).toBe('softer-hardly-tougher')
+    expect(toughnessOf(temper(500, 62), 61)).toBe('less-tough')
+    expect(toughnessOf(temper(200, 61), 61)).toBe('as-tough')
+    expect(toughnessOf({ kind: 'accept', temper: null, hrc: { mean: 61, sd: 0.4 } }, 61)).toBeNull()
+  })
+
+  it('costs nothing to leave it, most to begin again, and has no figure without prices', () => {
+    const prices = { hour: 25, kWh: 0.3 }
+    expect(costOf('accept', prices)).toBe(0)
+    expect(costOf('anneal-and-reharden', prices)).toBeGreaterThan(costOf('temper', prices) ?? 0)
+    expect(costOf('temper', undefined)).toBeNull()
+  })
+})

@@ -1,0 +1,21 @@
+import { type Problem, problem } from '../codes/problem'
+import type { Batch } from '../shop/batch'
+import { MOST } from '../shop/bounds'
+import { bladesOf, sharedMarks } from './tray'
+
+/**
+ * What a batch's schema can not say of it: marks that two blades bear, and more lines or blades than a batch holds. Paths are
+ * dotted into the batch.
+ */
+export function batchProblems(batch: Pick<Batch, 'lines' | 'blades' | 'groups'>): Problem[] {
+  const blades = bladesOf(batch)
+  const shared = new Set(sharedMarks(batch))
+  return [
+    ...batch.lines.flatMap((line, i) => {
+      const mark = blades.find(blade => blade.line.id === line.id && shared.has(blade.mark))?.mark
+      return mark === undefined ? [] : [problem('mark-taken', { mark }, `lines.${i}.mark`)]
+    }),
+    ...(batch.lines.length > MOST.lines ? [problem('too-many-lines', { most: MOST.lines }, 'lines')] : []),
+    ...(blades.length > MOST.bladesInBatch ? [problem('too-many-blades', { most: MOST.bladesInBatch }, 'blades')] : []),
+  ]
+}

@@ -1,0 +1,163 @@
+import type { Batch, BatchGroup } from '../shop/batch'
+import type { OvenLog } from '../shop/oven-log'
+import type { Reading } from '../shop/reading'
+import type { Stage } from '../shop/route'
+import type { Run, RunStep } from '../shop/run'
+import type { Workshop } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import { predict } from '../steel/predict'
+import { bladeHardness, readingsOf } from './hardness'
+import { loggedRoute } from './logged-heat'
+import { runStateAt } from './run-state'
+import { predictionAt, stagesOf } from './stages'
+import { bladesOf, routeOfBlade } from './tray'
+
+/** One blade's certificate, as it is printed and as a file beside it. */
+export interface Certificate {
+  readonly format: 'tawny-ember-certificate'
+  readonly version: 2
+  readonly shop: string
+  readonly issuedAt: string
+  readonly blade: string
+  readonly serial: string
+  readonly batch: string
+  /** Standard designation, and the maker's name for the bar. */
+  readonly grade: string
+  readonly lot: string | null
+  readonly sizeMm: { readonly length: number; readonly width: number; readonly thickness: number }
+  readonly oven: string
+  readonly route: {
+    readonly austenitizeC: number
+    readonly soakMin: number
+    readonly cold: { readonly toC: number; readonly holdMin: number } | null
+    readonly tempers: readonly { readonly atC: number; readonly holdMin: number }[]
+  }
+  /** What the ovens' logs say the thickest blade of its group saw; null where a heat was not logged. */
+  readonly measured: {
+    readonly heat: MeasuredHold | null
+    readonly tempers: readonly (MeasuredHold | null)[]
+  }
+  /** Steps confirmed in the run that hardened it, with when; empty where none was run. */
+  readonly happened: readonly { readonly step: RunStep; readonly at: string }[]
+  readonly practice: boolean
+  readonly hardness: readonly {
+    readonly stage: Stage
+    /** As the tester showed them, with the correction of a round face. */
+    readonly readings: readonly number[]
+    readonly roundFace: boolean
+    readonly hrc: number
+    readonly u95: number
+    readonly corrected: boolean
+    readonly uncheckedTester: boolean
+  }[]
+  readonly target: { readonly min: number; readonly max: number }
+  /** Of the last stage measured; null where none was. */
+  readonly inTargetProbability: number | null
+}
+
+/** A hold as it was logged: the blade's mean within 5 °C of what was asked or above it, and how long. */
+export interface MeasuredHold {
+  readonly meanC: number
+  readonly heldMin: number
+}
+
+/** Everything a certificate is drawn up from. */
+export interface CertificateSources {
+  readonly batch: Batch
+  readonly shop: Workshop
+  readonly readings: readonly Reading[]
+  readonly runs: readonly Run[]
+  readonly logs: readonly OvenLog[]
+}
+
+/** Certificates of every blade of a batch, in the order of the tray. */
+export function certificatesOf(sources: CertificateSources, issuedAt: string): Certificate[] {
+  const { batch, shop, readings, runs, logs } = sources
+  const holds = new Map(batch.groups.map(group => [group.id, measuredHolds(logs, batch, group, shop)]))
+  return bladesOf(batch).map((blade): Certificate => {
+    const { group, line } = blade
+    const route = routeOfBlade(blade)
+    const grade = gradeOf(group)
+    const prediction = grade ? predict(grade, route) : null
+    const hardness = stagesOf(route).flatMap(stage => {
+      const found = bladeHardness(blade, stage, {
+        readings,
+        tester: shop.tester,
+        predicted: at => prediction && predictionAt(prediction, at),
+      })
+      return found ? [{ found, own: readingsOf([blade], stage, { readings }) }] : []
+    })
+    const { events, practice } = happenedTo(blade.id, runs)
+    return {
+      format: 'tawny-ember-certificate',
+      version: 2,
+      shop: shop.name,
+      issuedAt,
+      blade: blade.mark,
+      serial: blade.serial,
+      batch: batch.name,
+      grade: group.gradeName,
+      lot: group.lot ?? null,
+      sizeMm: { length: line.lengthMm, width: line.widthMm, thickness: line.thicknessMm },
+      oven: shop.ovens.find(oven => oven.id === batch.ovenId)?.name ?? batch.ovenName,
+      route: {
+        austenitizeC: route.austenitizeC,
+        soakMin: route.soakMin,
+        cold: route.cold && { toC: route.cold.toC, holdMin: route.cold.holdMin },
+        tempers: route.tempers.map(({ atC, holdMin }) => ({ atC, holdMin })),
+      },
+      measured: holds.get(group.id) ?? { heat: null, tempers: [] },
+      happened: events,
+      practice,
+      hardness: hardness.map(({ found, own }) => ({
+        stage: found.stage,
+        readings: own.map(r => r.hrc),
+        roundFace: own.some(r => r.roundFace !== undefined),
+        hrc: Math.round(found.hrc * 10) / 10,
+        u95: Math.round(found.u95 * 10) / 10,
+        corrected: found.summary?.verification != null,
+        uncheckedTester: found.unchecked,
+      })),
+      target: group.target,
+      inTargetProbability: hardness.at(-1)?.found.inTargetProbability ?? null,
+    }
+  })
+}
+
+function measuredHolds(
+  logs: readonly OvenLog[],
+  batch: Batch,
+  group: BatchGroup,
+  shop: Workshop,
+): Certificate['measured'] {
+  const grade = gradeOf(group)
+  if (!grade) return { heat: null, tempers: [] }
+  const { heat, tempers } = loggedRoute(logs, batch, group, grade, shop)
+  const hold = (meanC: number, heldMin: number) => ({ meanC: Math.round(meanC), heldMin: Math.round(heldMin) })
+  return {
+    heat: heat?.doseC == null ? null : hold(heat.doseC, heat.atHeatMin),
+    tempers: tempers.map(after => after && hold(after.dose.atC, after.atHeatMin)),
+  }
+}
+
+/** What happened to a blade, by the newest run that loaded it and the temper runs after. */
+function happenedTo(bladeId: string, runs: readonly Run[]) {
+  const own = [...runs]
+    .sort((a, b) => a.startedAt.localeCompare(b.startedAt))
+    .map(run => ({
+      run,
+      steps: runStateAt(run, 0, null).confirmed.filter(({ step }) => step.bladeIds.includes(bladeId)),
+    }))
+    .filter(({ steps }) => steps.length > 0)
+  const from = own.findLastIndex(({ steps }) => steps.some(({ step }) => step.kind === 'load'))
+  const used = from < 0 ? own : own.slice(from)
+  return {
+    practice: used.some(({ run }) => run.mode === 'practice'),
+    events: used.flatMap(({ run, steps }) =>
+      steps.map(({ step, atS }) => ({
+        step,
+        at: new Date(Date.parse(run.startedAt) + atS * 1000).toISOString(),
+      })),
+    ),
+  }
+}

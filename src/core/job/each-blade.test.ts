@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { gradeOf, groupOf, readingOf, trayOf, withBlade } from '../../testing/tray'
+import type { Batch } from '../shop/batch'
+import { DEFAULT_WORKSHOP } from '../shop/defaults'
+import type { Reading } from '../shop/reading'
+import { predict } from '../steel/predict'
+import { eachBlade } from './each-blade'
+import { hardnessTrace } from './hardness-trace'
+import { temperLoadsOf } from './loads'
+import { stagesOf } from './stages'
+import { addOwnTemper } from './tray-edit'
+
+const grade = gradeOf('X65Cr13')
+const plain = trayOf(grade, [{ mark: 'A', count: 4 }])
+const batch: Batch = { ...plain, groups: plain.groups.map(g => ({ ...g, target: { min: 59, max: 60.5 } })) }
+const { route } = groupOf(batch)
+const last = stagesOf(route).at(-1) ?? 'temper-2'
+const read = (bladeId: string, ...values: number[]): Reading[] => values.map(hrc => readingOf(bladeId, hrc, last))
+const of = (readings: Reading[], tray = batch) =>
+  eachBlade({
+    batch: tray,
+    readings,
+    tester: DEFAULT_WORKSHOP.tester,
+    can: { coldToC: -75, anneal: true },
+    experienceOf: () => null,
+  })
+
+describe('blades that differ', () => {
+  const readings = [...read('A1', 59.5, 60, 59.5), ...read('A2', 62, 62, 61.5), ...read('A3', 62, 61.5, 62)]
+  const { needs, groups, unread } = of(readings)
+
+  it('each get their own word, those that need the same go together, the unread are named', () => {
+    expect(needs.find(n => n.bladeId === 'A1')?.best.kind).toBe('accept')
+    expect(groups.find(g => g.kind === 'temper')?.bladeIds).toEqual(['A2', 'A3'])
+    expect(unread).toEqual(['A4'])
+  })
+
+  it('make their next temper load, behind what their group had', () => {
+    const load = groups.find(g => g.kind === 'temper')
+    const next = addOwnTemper(batch, load?.bladeIds ?? [], load?.temper ?? { atC: 0, holdMin: 0 })
+    const rounds = route.tempers.length
+    const loads = temperLoadsOf(next).filter(l => l.round > rounds)
+    expect(loads.map(l => [l.round, l.atC, l.blades.map(b => b.mark)])).toEqual([
+      [rounds + 1, load?.temper?.atC, ['A2', 'A3']],
+    ])
+    expect(temperLoadsOf(batch).some(l => l.round > rounds)).toBe(false)
+  })
+
+  it('are served by files alone where there is no tester', () => {
+    const files = [{ stage: last, skates: null, bites: 55, at: '2026-03-04T08:00:00.000Z' }]
+    const [need] = of([], withBlade(batch, 'A1', { files })).needs
+    expect(need?.measured).toBeLessThan(predict(grade, route).finalHrc.mean)
+    expect(need?.u95).toBeGreaterThan(0.8)
+    // Nothing was read, and the reason must not say so.
+    expect(need?.best.why.measured.by).toBe('files')
+  })
+})
+
+describe('hardness along the route', () => {
+  it('goes on from what was measured', () => {
+    const prediction = predict(grade, route)
+    const stages = stagesOf(route)
+    const first = hardnessTrace(prediction, stages, new Map())
+    const off = hardnessTrace(prediction, stages, new Map([['as-quenched', (first[0]?.predicted ?? 0) - 1.2]]))
+    expect(off[0]?.expected).toBeCloseTo(first[0]?.predicted ?? 0, 9)
+    off.slice(1).forEach((row, i) => {
+      expect(row.expected).toBeCloseTo((first[i + 1]?.predicted ?? 0) - 1.2, 9)
+    })
+  })
+})

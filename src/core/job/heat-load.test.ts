@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest'
+import { expectOk, gradeOf, groupOf, refusalOf, trayOf, withTray } from '../../testing/tray'
+import { oven as question } from '../contract/questions/oven'
+import { DEFAULT_WORKSHOP } from '../shop/defaults'
+import { heatAnswerOf, heatOf, kindsOf, placesOf } from './heat-load'
+import { loadsOf } from './loads'
+import { ovenOf } from './ovens'
+import { bladesOf } from './tray'
+
+const blade = { lengthMm: 220, widthMm: 35, bevels: 'full' as const }
+const plain = trayOf(gradeOf('X65Cr13'), [])
+const group = groupOf(plain)
+const batch = withTray(
+  {
+    ...plain,
+    entry: 'on-the-way-up',
+    groups: [group, { ...group, id: 'h', route: { ...group.route, austenitizeC: group.route.austenitizeC - 30 } }],
+  },
+  [
+    { ...blade, mark: 'A', thicknessMm: 2, count: 2 },
+    { ...blade, mark: 'B', thicknessMm: 5 },
+    { ...blade, groupId: 'h', mark: 'C', thicknessMm: 3, count: 3 },
+  ],
+)
+const oven = expectOk(ovenOf(DEFAULT_WORKSHOP, batch))
+const loads = loadsOf(batch)
+const answered = (i: number) => {
+  const asked = heatOf(loads, i, oven)
+  const answer = question.answer(question.request.parse(asked.request))
+  if (!answer.ok) throw new Error(refusalOf(answer))
+  return { asked, heat: heatAnswerOf(asked, answer.value), answer: answer.value }
+}
+
+describe('a load on its oven', () => {
+  it('begins from cold; the one after it from where the first is out', () => {
+    const [first, second] = [answered(0), answered(1)]
+    expect(first.heat.fromMin).toBe(0)
+    expect(second.heat.fromMin).toBeGreaterThan(first.heat.reachedMin ?? Number.POSITIVE_INFINITY)
+    expect((second.heat.reachedMin ?? 0) - second.heat.fromMin).toBeLessThan(0.5 * (first.heat.reachedMin ?? 0))
+  })
+
+  it('shares the energy of both between them', () => {
+    const [first, second] = [answered(0), answered(1)]
+    // The first alone is held for as long as before the second goes in, and so takes what the second does not.
+    expect(first.heat.energyKWh + second.heat.energyKWh).toBeCloseTo(second.answer.energyKWh, 1)
+    expect(second.heat.energyKWh).toBeLessThan(first.heat.energyKWh)
+  })
+
+  it('names its own blades, the thick ones later than the thin', () => {
+    const { kinds } = answered(1).heat
+    expect(kinds.map(k => k.bladeIds.join(' '))).toEqual(['A1 A2', 'B'])
+    expect(kinds[1]?.withinFiveCMin).toBeGreaterThan(kinds[0]?.withinFiveCMin ?? Number.POSITIVE_INFINITY)
+  })
+
+  it('of six soaks is still one question the worker takes', () => {
+    const groups = Array.from({ length: 6 }, (_, i) => ({
+      ...group,
+      id: `g${i}`,
+      route: { ...group.route, austenitizeC: 1000 + 10 * i },
+    }))
+    const many = withTray(
+      { ...batch, groups },
+      Array.from({ length: 48 }, (_, i) => ({
+        ...blade,
+        groupId: `g${i % 6}`,
+        mark: `M${i}`,
+        thicknessMm: 2 + (i % 7) / 2,
+      })),
+    )
+    const asked = heatOf(loadsOf(many), 5, oven)
+    expect(question.request.safeParse(asked.request).success).toBe(true)
+    expect(asked.request.load).toHaveLength(5 + asked.kinds.length)
+  })
+
+  it('names the blades of more kinds than the walls are followed with', () => {
+    const many = withTray(
+      { ...batch, groups: [group] },
+      Array.from({ length: 20 }, (_, i) => ({ ...blade, mark: `M${i}`, thicknessMm: 2 + i / 10 })),
+    )
+    const { kinds, leftOut } = heatOf(loadsOf(many), 0, oven)
+    expect([...kinds.flatMap(k => k.bladeIds), ...leftOut].sort()).toEqual(
+      bladesOf(many)
+        .map(b => b.id)
+        .sort(),
+    )
+    expect(leftOut.length).toBeGreaterThan(0)
+  })
+
+  it('loaded cold is asked for at minute 0', () => {
+    const cold = { ...batch, entry: 'from-cold' as const }
+    expect(heatOf(loadsOf(cold), 0, oven).request.load[0]).toMatchObject({ atMin: 0 })
+  })
+
+  it('sees the chamber the less the closer its packets stand', () => {
+    const [load] = loads
+    if (!load) throw new Error('load')
+    const places = placesOf(load, oven)
+    const near = places.map(p => ({ ...p, acrossMm: 75 + (p.acrossMm - 75) / 2 }))
+    const mean = (at: typeof places) => kindsOf(load, at)[0]?.view ?? 0
+    expect(mean(near)).toBeLessThan(mean(places))
+  })
+})

@@ -1,0 +1,101 @@
+import type { Batch } from '../shop/batch'
+import type { Reading } from '../shop/reading'
+import type { Stage } from '../shop/route'
+import type { Tester } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import { predict } from '../steel/predict'
+import { bladeHardness } from './hardness'
+import { predictionAt, routeUpTo, stagesOf } from './stages'
+import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
+
+/** One blade at one stage, beside what was predicted. */
+export interface LogRow {
+  readonly key: string
+  /** When it was first read there. */
+  readonly at: string
+  readonly batchId: string
+  readonly batch: string
+  readonly gradeName: string
+  readonly bladeId: string
+  readonly mark: string
+  readonly serial: string
+  readonly stage: Stage
+  readonly hrc: number
+  readonly n: number
+  readonly predicted: number | null
+  /** Measured less predicted, HRC. */
+  readonly off: number | null
+  readonly inTarget: boolean
+}
+
+/** Every blade that was read, by stage, newest first. Readings of batches or blades that are gone are left out. */
+export function logRows(readings: readonly Reading[], batches: readonly Batch[], tester: Tester): LogRow[] {
+  const byBatch = groupBy(readings, r => r.batchId)
+  return batches
+    .flatMap(batch => rowsOfBatch(batch, byBatch.get(batch.id) ?? [], tester))
+    .sort((a, b) => b.at.localeCompare(a.at))
+}
+
+function rowsOfBatch(batch: Batch, readings: readonly Reading[], tester: Tester): LogRow[] {
+  const byBlade = groupBy(
+    readings.filter(r => r.deletedAt === null),
+    r => r.bladeId ?? '',
+  )
+  const predictedOf = memoPredictions()
+  return bladesOf(batch).flatMap(blade => {
+    const own = byBlade.get(blade.id) ?? []
+    const route = routeOfBlade(blade)
+    return stagesOf(route).flatMap((stage): LogRow[] => {
+      const set = own.filter(r => r.stage === stage)
+      const hardness = set.length > 0 ? bladeHardness(blade, stage, { readings: own, tester }) : null
+      if (!hardness) return []
+      const predicted = predictedOf(blade, stage)
+      const { target } = blade.group
+      return [
+        {
+          key: `${blade.id}/${stage}`,
+          at: set.reduce((first, r) => (r.at < first ? r.at : first), set[0]?.at ?? ''),
+          batchId: batch.id,
+          batch: batch.name,
+          gradeName: blade.group.gradeName,
+          bladeId: blade.id,
+          mark: blade.mark,
+          serial: blade.serial,
+          stage,
+          hrc: hardness.hrc,
+          n: hardness.n,
+          predicted,
+          off: predicted === null ? null : hardness.hrc - predicted,
+          inTarget: hardness.hrc >= target.min && hardness.hrc <= target.max,
+        },
+      ]
+    })
+  })
+}
+
+/** What blades of one route should read at a stage, worked out once for all of them. */
+export function memoPredictions(): (blade: BatchBlade, stage: Stage) => number | null {
+  const known = new Map<string, number | null>()
+  return (blade, stage) => {
+    const route = routeUpTo(routeOfBlade(blade), stage)
+    const key = `${blade.group.id}/${stage}/${JSON.stringify(route.tempers)}`
+    const found = known.get(key)
+    if (found !== undefined) return found
+    const grade = gradeOf(blade.group)
+    const made = grade ? (predictionAt(predict(grade, route), stage)?.mean ?? null) : null
+    known.set(key, made)
+    return made
+  }
+}
+
+/** Items by a key of theirs, in their order. */
+export function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>()
+  for (const item of items) {
+    const key = keyOf(item)
+    const group = groups.get(key)
+    if (group) group.push(item)
+    else groups.set(key, [item])
+  }
+  return groups
+}

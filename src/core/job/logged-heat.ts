@@ -1,0 +1,109 @@
+import type { Grade } from '../../data/grades'
+import { correctionOf } from '../oven/correction'
+import { afterHeat, type LoggedHeat } from '../oven/logged-soak'
+import { afterTemper, type LoggedTemper } from '../oven/logged-temper'
+import { viewOf } from '../oven/rack'
+import { temperAirWPerM2K } from '../oven/temper-lag'
+import type { Batch, BatchGroup } from '../shop/batch'
+import type { Oven } from '../shop/oven'
+import type { OvenLog } from '../shop/oven-log'
+import type { PlannedRoute } from '../shop/route'
+import type { Workshop } from '../shop/workshop'
+import { compositionOf } from '../steel/steel'
+import { placesOf, rackPacketsOf } from './heat-load'
+import { type Load, loadOfGroup, loadsOf } from './loads'
+import { logOf } from './oven-log'
+
+/** A group's route as its logs show it. */
+export interface LoggedRoute {
+  /** Null where the heat was not logged. */
+  readonly heat: LoggedHeat | null
+  /** One for each temper of the route; null where it was not logged. */
+  readonly tempers: readonly (LoggedTemper | null)[]
+  /** The route with what was logged in the place of what was planned; null where the blade never came to its soak. */
+  readonly route: PlannedRoute | null
+}
+
+/** A blade held for less than this has had no soak or temper that a model could count, min. */
+const LEAST_MIN = 0.5
+
+/** The oven a log is of; null once it is out of the workshop. */
+const loggedOven = (log: OvenLog, shop: Pick<Workshop, 'ovens'>): Oven | null =>
+  shop.ovens.find(oven => oven.id === log.ovenId) ?? null
+
+/** True for shown by the oven's own correction. Of an oven that is gone the display is believed: another's would be worse. */
+const trueBy = (oven: Oven | null) => {
+  const correction = oven ? correctionOf(oven) : () => 0
+  return (shownC: number) => shownC - correction(shownC)
+}
+
+/** What the logs of a batch, newest first, say happened to the thickest blade of one of its groups. */
+export function loggedRoute(
+  logs: readonly OvenLog[],
+  batch: Batch,
+  group: BatchGroup,
+  grade: Grade,
+  shop: Pick<Workshop, 'ovens'>,
+): LoggedRoute {
+  const { route } = group
+  const load = loadOfGroup(loadsOf(batch), group.id)
+  const heatLog = logOf(logs, group.id, 0)
+  const heat = heatLog && load ? heatOf(heatLog, load, group, grade, shop) : null
+  const tempers = route.tempers.map((asked, i) => {
+    const log = logOf(logs, group.id, i + 1)
+    if (!log) return null
+    const oven = loggedOven(log, shop)
+    return afterTemper({
+      points: log.points,
+      trueC: trueBy(oven),
+      asked,
+      thicknessMm: thickestOf(load, group),
+      hWPerM2K: temperAirWPerM2K(oven?.fan),
+      inMin: log.loadedMin,
+      outMin: log.pulledMin,
+    })
+  })
+  return { heat, tempers, route: heat && heat.doseC === null ? null : happened(route, heat, tempers) }
+}
+
+function heatOf(log: OvenLog, load: Load, group: BatchGroup, grade: Grade, shop: Pick<Workshop, 'ovens'>): LoggedHeat {
+  const oven = loggedOven(log, shop)
+  const thicknessMm = thickestOf(load, group)
+  const thick = load.blades.find(b => b.group.id === group.id && b.line.thicknessMm === thicknessMm)
+  return afterHeat({
+    points: log.points,
+    trueC: trueBy(oven),
+    austenitizeC: group.route.austenitizeC,
+    thicknessMm,
+    // In an oven that is gone nobody knows where it stood: it is taken to have stood free.
+    view: thick && oven ? viewOf(thick.id, rackPacketsOf(load), placesOf(load, oven)) : 1,
+    steel: compositionOf(grade),
+    loadedMin: log.loadedMin,
+    pulledMin: log.pulledMin,
+  })
+}
+
+const thickestOf = (load: Load | undefined, group: BatchGroup): number =>
+  Math.max(1, ...(load?.blades ?? []).filter(b => b.group.id === group.id).map(b => b.line.thicknessMm))
+
+function happened(
+  route: PlannedRoute,
+  heat: LoggedHeat | null,
+  tempers: readonly (LoggedTemper | null)[],
+): PlannedRoute {
+  const soaked =
+    heat?.doseC == null
+      ? route
+      : { ...route, austenitizeC: heat.doseC, soakMin: Math.max(LEAST_MIN, heat.soakAtDoseMin) }
+  return {
+    ...soaked,
+    tempers: route.tempers.map((asked, i) => {
+      const dose = tempers[i]?.dose
+      return dose ? { atC: dose.atC, holdMin: Math.max(LEAST_MIN, dose.holdMin) } : asked
+    }),
+  }
+}
+
+/** What a logged soak was worth of the one asked for; null where no heat was logged. */
+export const soakedShare = (heat: LoggedHeat | null, askedMin: number): number | null =>
+  heat && (heat.arrivedMin === null ? 0 : heat.effectiveSoakMin / Math.max(LEAST_MIN, askedMin))

@@ -1,0 +1,19 @@
+import type { LogPoint } from '../oven/log-points'
+import type { OvenLog } from '../shop/oven-log'
+
+/** A log as it is kept; when blades went in and came out is read off it until someone says better. */
+export const newLog = (
+  of: Pick<OvenLog, 'id' | 'ovenId' | 'name' | 'addedAt'> & Partial<Pick<OvenLog, 'batchId' | 'load'>>,
+  points: readonly LogPoint[],
+): OvenLog => ({
+  batchId: null,
+  load: null,
+  ...of,
+  points: points.map(([min, c]): [number, number] => [min, c]),
+  loadedMin: null,
+  pulledMin: null,
+})
+
+/** The newest log of a group's hardening heat (0) or of one of its tempers, of logs newest first; null without one. */
+export const logOf = (logs: readonly OvenLog[], groupId: string, temper: number): OvenLog | null =>
+  logs.find(log => log.load?.temper === temper && log.load.groupIds.includes(groupId)) ?? null

@@ -1,0 +1,48 @@
+import type { Batch } from '../shop/batch'
+import { type BatchBlade, bladesOf } from './tray'
+import { editBlade } from './tray-edit'
+
+/** One foil envelope: what is in it, and what became of it. */
+export interface Packet {
+  readonly blades: readonly BatchBlade[]
+  /** All of it is sealed. */
+  readonly sealed: boolean
+  /** Seen on opening: what was found; null when it held. */
+  readonly leak: string | null
+}
+
+/** Packets of a batch in the order of the tray; blades of one line share an envelope where the rules say so. */
+export function packetsOf(batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'envelope'>): Packet[] {
+  const holds = (batch.envelope.beside ?? 1) * (batch.envelope.endToEnd ?? 1)
+  const all = bladesOf(batch)
+  return batch.lines.flatMap(line => {
+    const own = all.filter(blade => blade.line.id === line.id)
+    return Array.from({ length: Math.ceil(own.length / holds) }, (_, i): Packet => {
+      const blades = own.slice(i * holds, (i + 1) * holds)
+      return {
+        blades,
+        sealed: blades.every(({ record }) => record.packet?.sealed === true),
+        leak: blades.map(({ record }) => record.packet?.leak ?? null).find(leak => leak !== null) ?? null,
+      }
+    })
+  })
+}
+
+/** The packet a blade lay in. */
+export const packetOf = (batch: Parameters<typeof packetsOf>[0], bladeId: string): Packet | undefined =>
+  packetsOf(batch).find(packet => packet.blades.some(blade => blade.id === bladeId))
+
+/** The batch with something noted of one packet: it stands with every blade in it. */
+export const notePacket = (
+  batch: Batch,
+  packet: Packet,
+  note: { readonly sealed?: boolean; readonly leak?: string | null },
+): Batch =>
+  packet.blades.reduce(
+    (all, { id }) =>
+      editBlade(all, id, blade => ({
+        ...blade,
+        packet: { sealed: false, leak: null, ...blade.packet, ...note },
+      })),
+    batch,
+  )

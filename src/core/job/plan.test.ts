@@ -1,0 +1,259 @@
+import { describe, expect, it } from 'vitest'
+import { OVEN_PRESETS } from '../../data/ovens'
+import { createSimulatedOven } from '../../simulators/simulated-oven'
+import { expectOk, gradeOf, groupOf, NOW, trayOf, withTray } from '../../testing/tray'
+import { type Batch, batchSchema } from '../shop/batch'
+import { DEFAULT_WORKSHOP } from '../shop/defaults'
+import { type Run, type RunEvent, runSchema } from '../shop/run'
+import { loadsOf, temperLoadsOf } from './loads'
+import { newGroup } from './new-batch'
+import { ovenEventsOf } from './oven-events'
+import { runSecondsAt, runStateAt } from './run-state'
+import { buildRunSteps, buildTemperRun } from './run-steps'
+import { measuredTrace } from './run-trace'
+import { tempersDone, tempersWaiting } from './tempers-done'
+import { planTimeline, timelineMin } from './timeline'
+
+const shop = DEFAULT_WORKSHOP
+
+/** Three blades of two grades: two thin ones, and a stout one that soaks cooler and longer. */
+function tray(): Batch {
+  const thin = trayOf(gradeOf('X65Cr13'), [])
+  const batch = {
+    ...thin,
+    groups: [{ ...groupOf(thin), id: 'g1' }, newGroup('g2', gradeOf('X105CrMo17'), shop, 3.2)],
+  }
+  return batchSchema.parse(
+    withTray(batch, [
+      { mark: 'A', thicknessMm: 2.2, count: 2 },
+      { mark: 'C', groupId: 'g2', thicknessMm: 3.2 },
+    ]),
+  )
+}
+
+const runOf = (batch: Batch, events: readonly RunEvent[] = []): Run =>
+  runSchema.parse({
+    id: 'r',
+    batchId: 'b',
+    startedAt: NOW,
+    endedAt: null,
+    mode: 'practice',
+    clock: [{ realMs: 1000, runS: 0, speed: 60 }],
+    steps: expectOk(buildRunSteps(batch, shop)),
+    events,
+  })
+
+const confirm = (run: Run, ...atS: number[]): RunEvent[] =>
+  atS.map((at, i) => ({ atS: at, kind: 'confirm', stepId: run.steps[i]?.id ?? '', minutes: null, text: '' }))
+
+describe('the tray', () => {
+  it('loads the cooler soak first, and the next one straight into the hot oven', () => {
+    const loads = loadsOf(tray())
+    expect(loads.map(l => l.blades.map(b => b.mark))).toEqual([['C'], ['A1', 'A2']])
+    expect(loads.map(l => [Math.round(l.entryC), l.equalise.length])).toEqual([
+      [790, 1],
+      [1050, 0],
+    ])
+  })
+
+  it('tempers together what shares temperature and hold', () => {
+    const batch = tray()
+    const [first, second] = batch.groups
+    if (!first || !second) throw new Error('groups')
+    const shared = {
+      ...batch,
+      groups: [first, { ...second, route: { ...second.route, tempers: first.route.tempers } }],
+    }
+    expect(temperLoadsOf(batch)).toHaveLength(4)
+    expect(temperLoadsOf(shared).map(l => [l.round, l.blades.length])).toEqual([
+      [1, 3],
+      [2, 3],
+    ])
+  })
+})
+
+describe('the timeline', () => {
+  const group = tray().groups[0] as Batch['groups'][number]
+  const oven = OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number]
+  const plan = (route = group.route) =>
+    planTimeline({ route, equalise: [{ atC: 760, holdMin: 10 }], entryC: 760, oven, steelKg: 1, thicknessMm: 2.4 })
+
+  it('runs on without a gap, through every station in order', () => {
+    const stretches = plan()
+    for (const [i, s] of stretches.slice(1).entries()) {
+      expect(s.startMin).toBeCloseTo(stretches[i]?.endMin ?? -1, 9)
+      expect(s.points[0]?.[0]).toBeCloseTo(s.startMin, 9)
+    }
+    expect([...new Set(stretches.map(s => s.station))]).toEqual([
+      'choose',
+      'prepare',
+      'wrap',
+      'heat',
+      'plates',
+      'inspect',
+      'cold',
+      'temper',
+      'measure',
+      'verdict',
+      'finish',
+      'prove',
+    ])
+    expect(Math.max(...stretches.flatMap(s => s.points.map(([, c]) => c)))).toBeCloseTo(1065.6, 6)
+    expect(Math.min(...stretches.flatMap(s => s.points.map(([, c]) => c)))).toBe(-75)
+  })
+
+  it('is a working day long: two tempers of two hours and all before them', () => {
+    expect(timelineMin(plan()) / 60).toBeGreaterThan(7)
+    expect(timelineMin(plan()) / 60).toBeLessThan(11)
+  })
+
+  it('keeps the stations of a route without cold or temper', () => {
+    const bare = plan({ ...group.route, cold: null, tempers: [] })
+    expect(bare.map(s => s.station)).toEqual(expect.arrayContaining(['cold', 'temper']))
+  })
+})
+
+describe('the hot run', () => {
+  const batch = tray()
+  const run = runOf(batch)
+
+  it('moves every packet in once and out once', () => {
+    const moved = (kind: string) => run.steps.filter(s => s.kind === kind).flatMap(s => s.bladeIds)
+    expect(moved('load').sort()).toEqual(['A1', 'A2', 'C'])
+    expect(moved('pull').sort()).toEqual(['A1', 'A2', 'C'])
+  })
+
+  it('never pulls a blade before the one in the plates is hand-warm', () => {
+    const pulls = run.steps.filter(s => s.kind === 'pull' && s.bladeIds.length > 0)
+    expect(pulls[2]?.wait).toMatchObject({ kind: 'seconds', seconds: 90 })
+  })
+
+  it('stands where its events say, at any later moment, and after a step taken back', () => {
+    const events = confirm(run, 10, 60, 2400)
+    const at = runStateAt({ ...run, events }, 2500, null)
+    expect(at.step).toMatchObject({ kind: 'equalise', names: { holdMin: 10 } })
+    expect(at.step?.names.atC).toBeCloseTo(790, 6)
+    expect(at.remainingS).toBe(2400 + 600 - 2500)
+    expect(at.inOven).toBe(1)
+    expect(at.ready).toBe(false)
+    expect(runStateAt({ ...run, events }, 3001, null).ready).toBe(true)
+    const back = runStateAt(
+      { ...run, events: [...events, { atS: 2600, kind: 'take-back', stepId: '', minutes: null, text: '' }] },
+      2700,
+      null,
+    )
+    expect(back.stepIndex).toBe(2)
+    expect(back.inOven).toBe(0)
+  })
+
+  it('adds minutes to the step they were added at', () => {
+    const events = [
+      ...confirm(run, 10, 60, 2400),
+      { atS: 2450, kind: 'add-minutes' as const, stepId: run.steps[3]?.id ?? '', minutes: 2, text: '' },
+    ]
+    expect(runStateAt({ ...run, events }, 2500, null).remainingS).toBe(2400 + 720 - 2500)
+  })
+
+  it('waits for the oven when it can read it, and trusts the person when it cannot', () => {
+    const events = confirm(run, 10, 60)
+    expect(runStateAt({ ...run, events }, 100, 300).ready).toBe(false)
+    expect(runStateAt({ ...run, events }, 100, 788).ready).toBe(true)
+    expect(runStateAt({ ...run, events }, 100, null).ready).toBe(true)
+  })
+
+  it('keeps time from stored instants through changes of speed', () => {
+    const clock = [
+      { realMs: 0, runS: 0, speed: 1 },
+      { realMs: 10_000, runS: 10, speed: 600 },
+      { realMs: 11_000, runS: 610, speed: 1 },
+    ]
+    expect([5_000, 10_500, 11_000, 12_000].map(ms => runSecondsAt(clock, ms))).toEqual([5, 310, 610, 611])
+  })
+
+  it('is ended by confirming all of it, and then has every blade out', () => {
+    const all = runStateAt({ ...run, events: confirm(run, ...run.steps.map((_, i) => i * 100)) }, 1e6, null)
+    expect(all.step).toBeNull()
+    expect([all.inOven, all.out]).toEqual([0, 3])
+  })
+})
+
+describe('what was measured', () => {
+  const batch = tray()
+  const run = runOf(batch)
+  // Confirmed as a calm person would: oven on, loaded when there, and so on through the first load.
+  const events = confirm(run, 10, 60, 2600, 3300, 6500, 7900, 8000)
+  const going = { ...run, events }
+  const oven = createSimulatedOven(OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number])
+  oven.tell(ovenEventsOf(going, batch, shop))
+
+  it('shows the door on the oven, and the steel coming out again', () => {
+    const doors = ovenEventsOf(going, batch, shop).filter(e => e.kind === 'door')
+    expect(doors.map(d => Math.round(d.steelInKg * 1000))).toEqual([246, 0])
+    expect(oven.read(2590).indicatedC - oven.read(2604).indicatedC).toBeGreaterThan(40)
+  })
+
+  it('is the same oven when read again from the start', () => {
+    const again = createSimulatedOven(OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number])
+    again.tell(ovenEventsOf(going, batch, shop))
+    expect(again.read(7000).indicatedC).toBeCloseTo(oven.read(7000).indicatedC, 6)
+    expect(oven.read(3000).indicatedC).toBeCloseTo(again.read(3000).indicatedC, 6)
+  })
+
+  it('is laid over the plan in order, with now at its end', () => {
+    const group = batch.groups[1] as Batch['groups'][number]
+    const stretches = planTimeline({
+      route: group.route,
+      equalise: [{ atC: 790, holdMin: 10 }],
+      entryC: 790,
+      oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+      steelKg: 1,
+      thicknessMm: 3.2,
+    })
+    const { trace, now } = measuredTrace(going, stretches, new Set(['C']), 7000, atS => oven.read(atS))
+    expect(trace.length).toBeGreaterThan(50)
+    for (const [i, point] of trace.slice(1).entries())
+      expect(point.planMin).toBeGreaterThanOrEqual(trace[i]?.planMin ?? 0)
+    expect(stretches[now?.index ?? -1]?.phase).toBe('soak')
+    expect(Math.max(...trace.map(p => p.c))).toBeGreaterThan(1040)
+  })
+})
+
+describe('tempers that wait', () => {
+  const batch = tray()
+  const whole = runOf(batch)
+  const ended = { ...whole, events: confirm(whole, ...whole.steps.map((_, i) => i * 100)) }
+  const [first, second] = batch.groups
+  if (!first || !second) throw new Error('groups')
+  const added: Batch = {
+    ...batch,
+    groups: [
+      { ...first, route: { ...first.route, tempers: [...first.route.tempers, { atC: 230, holdMin: 120 }] } },
+      second,
+    ],
+  }
+
+  it('are none before a first run, and none after one that did them all', () => {
+    expect(tempersWaiting(batch, [])).toEqual([])
+    expect([...tempersDone([ended])]).toEqual([
+      ['C', 2],
+      ['A1', 2],
+      ['A2', 2],
+    ])
+    expect(tempersWaiting(batch, [ended])).toEqual([])
+  })
+
+  it('are the one written in since, for the blades it was written for', () => {
+    const waiting = tempersWaiting(added, [ended])
+    expect(waiting.map(l => [l.round, l.atC, l.blades.map(b => b.mark)])).toEqual([[3, 230, ['A1', 'A2']]])
+    const steps = expectOk(buildTemperRun(waiting, shop, batch))
+    expect(steps.map(s => s.kind)).toEqual(['temper-start', 'temper-in', 'temper-out', 'measure'])
+    const alone = { ...ended, id: 'r2', steps, events: confirm({ ...ended, steps }, 10, 900, 9000, 9100) }
+    expect(tempersWaiting(added, [ended, alone])).toEqual([])
+  })
+
+  it('begin again with a new hardening', () => {
+    const hardening = { ...whole, id: 'r3', events: confirm(whole, 10, 60, 2600) }
+    expect(tempersDone([ended, hardening]).get('C')).toBe(0)
+    expect(tempersDone([ended, hardening]).get('A1')).toBe(2)
+  })
+})

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest'
+import { GRADES, type Grade } from '../../data/grades'
+import { USE_NAMES } from '../../data/uses'
+import { routeChanges, whyDifferent } from '../steel/compare-routes'
+import { knobOf, TALES, tellTale } from '../steel/folklore'
+import { rangeEffects, soakCurve } from '../steel/grade-curves'
+import { findGrade } from '../steel/grades'
+import { predict } from '../steel/predict'
+import type { Route } from '../steel/route'
+import { suggestRoute, usualTargetOf, withTemperC } from '../steel/suggest'
+import { rankGrades, targetFor } from './rank-steels'
+
+const named = (name: string) => findGrade(name) as Grade
+const shop = { grades: GRADES, edgeDeg: 15, thicknessMm: 2.5, coldToC: -75, ovenMaxC: 1200, oil: false }
+
+describe('which steel', () => {
+  it('refuses oil-hardening grades between plates, and says why; with oil it takes them', () => {
+    const { refused } = rankGrades({ ...shop, use: 'kitchen' })
+    expect(refused.map(r => r.grade.name).sort()).toEqual(['100Cr6', '80CrV2', '95MnWCr5', 'C75S'])
+    expect(refused.find(r => r.grade.name === 'C75S')?.why).toMatchObject({ code: 'needs-oil', fast: true })
+    expect(rankGrades({ ...shop, use: 'chopper', oil: true }).refused).toEqual([])
+  })
+
+  it('refuses what the oven does not reach', () => {
+    const { refused, ranked } = rankGrades({ ...shop, use: 'outdoor', ovenMaxC: 1080 })
+    expect(refused.find(r => r.grade.name === 'HS6-5-2C')?.why).toMatchObject({ code: 'oven-too-cold', ovenMaxC: 1080 })
+    for (const r of ranked) expect(r.route.austenitizeC).toBeLessThanOrEqual(1080)
+  })
+
+  it('puts what stands salt first at sea, and never a rusting grade', () => {
+    const { ranked } = rankGrades({ ...shop, use: 'sea' })
+    expect(ranked[0]?.grade.corrosionClass).toBe('sea')
+    expect(ranked.findIndex(r => r.grade.corrosionClass === 'rusts')).toBeGreaterThan(
+      ranked.findLastIndex(r => r.grade.corrosionClass === 'sea'),
+    )
+  })
+
+  it('gives each its reasons, in order of score, without cold in a shop that has none', () => {
+    for (const use of USE_NAMES) {
+      const { ranked } = rankGrades({ ...shop, use, coldToC: null })
+      expect(ranked.map(r => r.score)).toEqual(ranked.map(r => r.score).sort((a, b) => b - a))
+      for (const r of ranked) {
+        expect(r.why).toMatchObject({ target: r.target, corrosionClass: r.grade.corrosionClass })
+        expect(r.route.cold).toBeNull()
+      }
+    }
+  })
+
+  it('a finer edge is wanted harder, a stouter one softer', () => {
+    expect(targetFor('kitchen', 10).min).toBeGreaterThan(targetFor('kitchen', 20).min)
+  })
+})
+
+describe('two routes of one hardness', () => {
+  const grade = named('X65Cr13')
+  const low = suggestRoute(grade, usualTargetOf(grade), shop)
+  const of = (name: string, route: Route) => ({ name, route, prediction: predict(grade, route) })
+
+  it('differ in rust by the high temper, and it says so', () => {
+    const said = whyDifferent(of('A', low), of('B', withTemperC(low, 490)))
+    expect(said).toContainEqual({ code: 'robbed', worse: 'second' })
+    expect(whyDifferent(of('A', low), of('B', { ...low, cold: null }))).toContainEqual({ code: 'same-rust' })
+  })
+
+  it('a version says what changed', () => {
+    expect(routeChanges(low, low)).toEqual([])
+    const changes = routeChanges(low, { ...withTemperC(low, 210), cold: null })
+    expect(changes).toContainEqual({ what: 'cold', from: -75, to: null })
+    expect(changes).toContainEqual({ what: 'temper-temperature', round: 1, from: low.tempers[0]?.atC, to: 210 })
+  })
+})
+
+describe('folklore, on every grade', () => {
+  it.each(TALES)('%s: figures are finite along the whole knob', tale => {
+    for (const grade of GRADES) {
+      const knob = knobOf(tale, grade)
+      for (const at of [knob.min, knob.first, knob.max]) {
+        const { figures, seen } = tellTale(tale, grade, at)
+        expect(Object.values(seen).every(v => typeof v !== 'number' || Number.isFinite(v))).toBe(true)
+        for (const f of figures) for (const [, v] of f.along) expect(Number.isFinite(v)).toBe(true)
+      }
+    }
+  })
+
+  it('a low temper moves hardness and leaves chromium alone (fact of the trade)', () => {
+    for (const grade of GRADES) {
+      const [hardness, chromium] = tellTale('hardness-rust', grade, 200).figures
+      const span = (f: typeof hardness) => {
+        const values = f?.along.map(([, v]) => v) ?? []
+        return Math.max(...values) - Math.min(...values)
+      }
+      expect(span(hardness)).toBeGreaterThan(1)
+      expect(span(chromium)).toBe(0)
+    }
+  })
+})
+
+describe('curves of a grade', () => {
+  it('cold moves the best soak of X65Cr13 up (fact of the trade)', () => {
+    const points = soakCurve(named('X65Cr13'), 15)
+    const best = (pick: (p: (typeof points)[number]) => number) =>
+      points.reduce((a, b) => (pick(b) > pick(a) ? b : a)).atC
+    expect(best(p => p.nitrogen)).toBeGreaterThan(best(p => p.noCold))
+    for (const p of points) expect(p.nitrogen).toBeGreaterThanOrEqual(p.dryIce - 1e-9)
+  })
+
+  it('carbon matters most where no carbide is left to give it, and little under the chart of a carbide-rich steel', () => {
+    const effect = (name: string) => {
+      const grade = named(name)
+      const found = rangeEffects(grade, suggestRoute(grade, usualTargetOf(grade), shop)).find(e => e.element === 'C')
+      return Math.abs((found?.hrcAtMost ?? 0) - (found?.hrcAtLeast ?? 0))
+    }
+    expect(effect('X65Cr13')).toBeGreaterThan(3 * effect('X153CrMoV12'))
+  })
+})

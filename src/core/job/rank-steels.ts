@@ -1,0 +1,143 @@
+import { CORROSION_CLASSES, type CorrosionClass, type Grade } from '../../data/grades'
+import { HRC_PER_DEGREE, USES, type UseName } from '../../data/uses'
+import { foilFor } from '../foil/foil-type'
+import type { TargetHrc } from '../rockwell/target'
+import { type Prediction, predict } from '../steel/predict'
+import type { Route } from '../steel/route'
+import { suggestRoute } from '../steel/suggest'
+import { toughnessTendency } from '../steel/toughness'
+
+export interface RankRequest {
+  readonly grades: readonly Grade[]
+  readonly use: UseName
+  /** Edge angle, degrees a side. */
+  readonly edgeDeg: number
+  readonly thicknessMm: number
+  readonly coldToC: number | null
+  readonly ovenMaxC: number
+  /** Whether the shop can quench in oil; plates alone otherwise. */
+  readonly oil: boolean
+}
+
+export interface RankedGrade {
+  readonly grade: Grade
+  readonly target: TargetHrc
+  readonly route: Route
+  readonly hrc: Prediction['finalHrc']
+  readonly retained: number
+  readonly corrosion: number
+  /** 0..1, for the order alone. */
+  readonly score: number
+  /** What speaks for it and what against. */
+  readonly why: RankReason
+}
+
+/** What speaks for a grade in a use and what against. */
+export interface RankReason {
+  readonly hrc: number
+  readonly target: TargetHrc
+  readonly reaches: 'within' | 'short' | 'above'
+  readonly edge: 'long-and-coarse' | 'long' | 'very-fine' | 'fine'
+  readonly strength: 'tough' | 'brittle' | 'usual'
+  readonly corrosionClass: CorrosionClass
+  /** It rusts sooner than this use bears. */
+  readonly rustsTooSoon: boolean
+}
+
+/** What a shop can not do with a grade. */
+export type Refusal =
+  | { readonly code: 'needs-oil'; readonly slowest800to500S: number; readonly fast: boolean }
+  | { readonly code: 'oven-too-cold'; readonly needsC: number; readonly ovenMaxC: number }
+  | { readonly code: 'no-foil'; readonly needsC: number }
+
+export interface RefusedGrade {
+  readonly grade: Grade
+  readonly why: Refusal
+}
+
+/** Hardness wanted for a use at an edge angle: a finer edge wants it harder to hold, up to what the use bears. */
+export function targetFor(use: UseName, edgeDeg: number): TargetHrc {
+  const { hrc, edgeDeg: usual } = USES[use]
+  const shift = Math.min(1, Math.max(-1, HRC_PER_DEGREE * (edgeDeg - usual)))
+  const half = (value: number) => Math.round(2 * (value + shift)) / 2
+  return { min: half(hrc[0]), max: half(hrc[1]) }
+}
+
+/**
+ * What a shop can not do with a grade; null when it can. Oil-hardening grades are refused between plates:
+ * they must pass their nose in a second or a few.
+ */
+export function cannotDo(grade: Grade, can: Pick<RankRequest, 'ovenMaxC' | 'oil'>): Refusal | null {
+  const { slowest800to500S, needs } = grade.quench
+  const { minC: needsC } = grade.austenitize
+  if (needs !== 'plates' && !can.oil) return { code: 'needs-oil', slowest800to500S, fast: needs === 'fast-oil' }
+  if (needsC > can.ovenMaxC) return { code: 'oven-too-cold', needsC, ovenMaxC: can.ovenMaxC }
+  return foilFor(needsC).ok ? null : { code: 'no-foil', needsC }
+}
+
+const classRank = (c: CorrosionClass) => CORROSION_CLASSES.indexOf(c)
+
+/** Grades for a use and a shop, best first, each with a route and its reason; and what the shop can not do, with why. */
+export function rankGrades(request: RankRequest): { ranked: RankedGrade[]; refused: RefusedGrade[] } {
+  const ranked: RankedGrade[] = []
+  const refused: RefusedGrade[] = []
+  for (const grade of request.grades) {
+    const why = cannotDo(grade, request)
+    if (why) refused.push({ grade, why })
+    else ranked.push(rankOne(grade, request))
+  }
+  return { ranked: ranked.sort((a, b) => b.score - a.score), refused }
+}
+
+function rankOne(grade: Grade, request: RankRequest): RankedGrade {
+  const use = USES[request.use]
+  const target = targetFor(request.use, request.edgeDeg)
+  const route = suggestRoute(grade, target, request)
+  const p = predict(grade, route)
+  const middle = (target.min + target.max) / 2
+  const miss = Math.max(0, Math.abs(p.finalHrc.mean - middle) - (target.max - target.min) / 2)
+  const short = Math.max(0, classRank(grade.corrosionClass) - classRank(use.least))
+  const rust = 1 - classRank(grade.corrosionClass) / (CORROSION_CLASSES.length - 1)
+  const tough = toughnessTendency(p)
+  const wear = Math.min(1, (p.carbideFraction + 2 * p.austenite.mcFraction + p.austenite.m6cFraction) / 0.14)
+  const { weight } = use
+  const sum = weight.corrosion + weight.toughness + weight.edge
+  const fit = (weight.corrosion * rust + weight.toughness * tough + weight.edge * (0.5 + 0.5 * wear)) / sum
+  const score = Math.max(0, fit - 0.25 * miss - 0.2 * short)
+  return {
+    grade,
+    target,
+    route,
+    hrc: p.finalHrc,
+    retained: p.retainedAustenite.final,
+    corrosion: p.corrosion.index,
+    score,
+    why: reason({ grade, p, target, miss, short, tough, wear, edgeDeg: request.edgeDeg }),
+  }
+}
+
+interface Grounds {
+  readonly grade: Grade
+  readonly p: Prediction
+  readonly target: TargetHrc
+  readonly miss: number
+  readonly short: number
+  readonly tough: number
+  readonly wear: number
+  readonly edgeDeg: number
+}
+
+/** Nearer to the target than this a grade reaches it, HRC. */
+const REACHED_HRC = 0.3
+/** An edge finer than this, degrees a side, breaks out of a steel of large carbides. Common practice, no published source. */
+const FINE_EDGE_DEG = 15
+
+const reason = ({ grade, p, target, miss, short, tough, wear, edgeDeg }: Grounds): RankReason => ({
+  hrc: p.finalHrc.mean,
+  target,
+  reaches: miss < REACHED_HRC ? 'within' : p.finalHrc.mean < target.min ? 'short' : 'above',
+  edge: wear > 0.7 ? (edgeDeg < FINE_EDGE_DEG ? 'long-and-coarse' : 'long') : wear < 0.25 ? 'very-fine' : 'fine',
+  strength: tough > 0.6 ? 'tough' : tough < 0.3 ? 'brittle' : 'usual',
+  corrosionClass: grade.corrosionClass,
+  rustsTooSoon: short > 0,
+})

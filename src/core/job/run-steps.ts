@@ -1,0 +1,196 @@
+import { PACE } from '../../data/pace'
+import type { Result } from '../codes/result'
+import { ok } from '../codes/result'
+import { AMBIENT_C } from '../oven/chamber'
+import { keyedC } from '../oven/correction'
+import { CROWDED_VIEW } from '../oven/lag'
+import { soakLag } from '../oven/soak-lag'
+import type { Batch } from '../shop/batch'
+import type { Oven } from '../shop/oven'
+import type { RunStep } from '../shop/run'
+import type { Workshop } from '../shop/workshop'
+import { type Load, loadsOf, steelKgOf, type TemperLoad, temperLoadsOf } from './loads'
+import { chamberOf, ovenOf, temperingOvenOf } from './ovens'
+import type { PullGap } from './pull-list'
+import { bladesOf, thickestMm } from './tray'
+
+/** Chamber within this of its set point counts as there, K. Common practice, no published source. */
+const AT_HEAT_WITHIN_K = 4
+
+type Draft = Omit<RunStep, 'id'>
+
+const numbered = (steps: readonly Draft[]): RunStep[] => steps.map((step, i) => ({ ...step, id: `s${i + 1}` }))
+
+/** A step that waits for nothing, with the oven off and no blade moved, unless it says otherwise. */
+const step = (kind: RunStep['kind'], station: string, part: Partial<Draft> = {}): Draft => ({
+  kind,
+  station,
+  wait: null,
+  ovenSetC: 0,
+  bladeIds: [],
+  names: {},
+  ...part,
+})
+
+/**
+ * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
+ * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
+ * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place.
+ */
+export function buildRunSteps(
+  batch: Batch,
+  shop: Workshop,
+  gaps: ReadonlyMap<string, PullGap> = new Map(),
+): Result<RunStep[]> {
+  const oven = ovenOf(shop, batch)
+  if (!oven.ok) return oven
+  const tempering = temperSteps(temperLoadsOf(batch), shop, batch)
+  if (!tempering.ok) return tempering
+  const loads = loadsOf(batch)
+  const all = bladesOf(batch).map(blade => blade.id)
+  const last = loads.at(-1)
+  return ok(
+    numbered([
+      step('ready', 'heat', { bladeIds: [] }),
+      ...loads.flatMap((load, i) => loadSteps(load, i === 0, oven.value, gaps)),
+      ...(last ? [step('oven-off', 'plates', { ovenSetC: keyedC(oven.value, last.austenitizeC) })] : []),
+      step('inspect', 'inspect', { names: {}, bladeIds: all }),
+      ...coldSteps(batch),
+      ...tempering.value,
+      step('measure', 'measure'),
+    ]),
+  )
+}
+
+/** A run of tempers alone, for blades that were hardened before. Errors: as temperingOvenOf. */
+export function buildTemperRun(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Result<RunStep[]> {
+  const tempering = temperSteps(loads, shop, batch)
+  return tempering.ok ? ok(numbered([...tempering.value, step('measure', 'measure')])) : tempering
+}
+
+/** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
+function loadSteps(load: Load, isFirst: boolean, oven: Oven, gaps: ReadonlyMap<string, PullGap>): Draft[] {
+  const setC = keyedC(oven, load.austenitizeC)
+  const fromCold = isFirst && load.entryC <= AMBIENT_C
+  const entrySetC = load.entryC <= AMBIENT_C ? AMBIENT_C : keyedC(oven, load.entryC)
+  const bladeIds = load.blades.map(blade => blade.id)
+  const last = load.blades.at(-1)
+  if (!last) return []
+  const loading = step('load', 'heat', {
+    wait: fromCold ? null : { kind: 'oven', atLeastC: entrySetC - AT_HEAT_WITHIN_K },
+    ovenSetC: fromCold ? 0 : entrySetC,
+    bladeIds,
+  })
+  const ways = fromCold
+    ? [loading, step('oven-on-loaded', 'heat', { names: { setC } })]
+    : [...(isFirst ? [step('oven-on', 'heat', { names: { setC: entrySetC } })] : []), loading]
+  return [
+    ...ways,
+    ...load.equalise.map(({ atC, holdMin }) =>
+      step('equalise', 'heat', {
+        wait: { kind: 'seconds', seconds: holdMin * 60 },
+        ovenSetC: keyedC(oven, atC),
+        names: { atC: keyedC(oven, atC), setC, holdMin },
+      }),
+    ),
+    step('full-heat', 'heat', {
+      wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
+      ovenSetC: setC,
+      names: { setC },
+    }),
+    ...pullSteps(load, oven, setC, gaps),
+    step('unclamp', 'plates', {
+      wait: { kind: 'seconds', seconds: PACE.clampedS },
+      ovenSetC: setC,
+      names: { afterBladeId: last.id },
+    }),
+  ]
+}
+
+/** One packet at a time: each at its own soak, and not before the one in the plates is cool enough to hold. */
+function pullSteps(load: Load, oven: Oven, setC: number, gaps: ReadonlyMap<string, PullGap>): Draft[] {
+  const steelKg = steelKgOf(load.blades)
+  const chamber = chamberOf(oven)
+  const { equalise, entryC, austenitizeC } = load
+  // The clock is for the slowest case, a packet crowded by others.
+  const soakedS = load.blades.map(({ line, group }) => {
+    const { thicknessMm } = line
+    const { lagS } = soakLag({
+      oven: chamber,
+      steelKg,
+      equalise,
+      entryC,
+      austenitizeC,
+      thicknessMm,
+      view: CROWDED_VIEW,
+    })
+    return Math.round(60 * group.route.soakMin + lagS)
+  })
+  return load.blades.map((blade, i) => {
+    const previous = load.blades[i - 1]
+    const gap = gaps.get(blade.id)
+    const own = soakedS[i] ?? 0
+    return step('pull', 'plates', {
+      wait: {
+        kind: 'seconds',
+        seconds: previous ? Math.max(gap?.seconds ?? PACE.clampedS, own - (soakedS[i - 1] ?? 0)) : own,
+      },
+      ovenSetC: setC,
+      bladeIds: [blade.id],
+      names: {
+        ...(previous ? { afterBladeId: previous.id } : {}),
+        ...(gap && gap.restedS > 0 ? { restS: gap.restedS } : {}),
+      },
+    })
+  })
+}
+
+function coldSteps(batch: Batch): Draft[] {
+  const cold = bladesOf(batch).flatMap(({ id, group }) => (group.route.cold ? [{ id, cold: group.route.cold }] : []))
+  if (cold.length === 0) return []
+  const bladeIds = cold.map(({ id }) => id)
+  const holdMin = Math.max(...cold.map(c => c.cold.holdMin))
+  return [
+    step('cold-in', 'cold', { bladeIds, names: { atC: Math.min(...cold.map(c => c.cold.toC)) } }),
+    step('cold-out', 'cold', { bladeIds, wait: { kind: 'seconds', seconds: holdMin * 60 + PACE.coldLagS } }),
+  ]
+}
+
+function temperSteps(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Result<Draft[]> {
+  if (loads.length === 0) return ok([])
+  const oven = temperingOvenOf(shop, batch)
+  if (!oven.ok) return oven
+  const sameOven = shop.temperingOvenId === null
+  return ok(
+    loads.flatMap((load, i): Draft[] => {
+      const before = loads[i - 1]
+      const setC = keyedC(oven.value, load.atC)
+      const bladeIds = load.blades.map(blade => blade.id)
+      const { round } = load
+      const thicknessMm = thickestMm(load.blades.map(blade => blade.line))
+      return [
+        before !== undefined && round > before.round
+          ? step('temper-cool', 'temper', {
+              wait: { kind: 'seconds', seconds: PACE.coolBetweenMin * 60 },
+              names: { setC, round },
+            })
+          : step('temper-start', 'temper', {
+              wait: sameOven ? { kind: 'oven-below', atMostC: setC + AT_HEAT_WITHIN_K } : null,
+              names: { setC, round, sameOven },
+            }),
+        step('temper-in', 'temper', {
+          wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
+          ovenSetC: setC,
+          bladeIds,
+          names: { round, thicknessMm },
+        }),
+        step('temper-out', 'temper', {
+          wait: { kind: 'seconds', seconds: (load.holdMin + PACE.temperLagMin) * 60 },
+          ovenSetC: setC,
+          bladeIds,
+          names: { round },
+        }),
+      ]
+    }),
+  )
+}

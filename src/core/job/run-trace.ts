@@ -1,0 +1,98 @@
+import type { OvenDisplay } from '../oven/controller'
+import type { Run } from '../shop/run'
+import { runStateAt } from './run-state'
+import type { Phase, Stretch } from './timeline'
+
+/** A moment of a run against the plan: the same event in both. */
+interface Anchor {
+  readonly atS: number
+  readonly planMin: number
+}
+
+export interface TracePoint {
+  /** Stretch of the plan it falls into, and the plan's minute there. */
+  readonly index: number
+  readonly planMin: number
+  readonly c: number
+}
+
+const starts = (stretches: readonly Stretch[], phase: Phase) =>
+  stretches.filter(s => s.phase === phase).map(s => s.startMin)
+
+/** Ties what was confirmed to where it stands in the plan of one group's blades. */
+function anchorsOf(run: Run, stretches: readonly Stretch[], bladeIds: ReadonlySet<string>): Anchor[] {
+  const moves = (ids: readonly string[]) => ids.some(id => bladeIds.has(id))
+  const temperIn = starts(stretches, 'temper-ramp')
+  const temperOut = starts(stretches, 'cool')
+  const load = stretches.find(s => s.note?.code === 'load')?.startMin
+  const anchors: Anchor[] = []
+  const tie = (atS: number, planMin: number | undefined) => {
+    const last = anchors[anchors.length - 1]
+    if (planMin !== undefined && (!last || planMin > last.planMin)) anchors.push({ atS, planMin })
+  }
+  let tempers = 0
+  let loaded = false
+  for (const { step, atS } of runStateAt(run, 0, null).confirmed) {
+    if ((step.kind === 'oven-on' || step.kind === 'oven-on-loaded') && anchors.length === 0) tie(atS, 0)
+    if (step.kind === 'load' && moves(step.bladeIds)) {
+      loaded = true
+      tie(atS, load)
+    }
+    if (step.kind === 'full-heat' && loaded) tie(atS, starts(stretches, 'soak')[0])
+    if (step.kind === 'pull' && moves(step.bladeIds)) tie(atS, starts(stretches, 'quench')[0])
+    if (step.kind === 'cold-in' && moves(step.bladeIds)) tie(atS, starts(stretches, 'chill')[0])
+    if (step.kind === 'cold-out' && moves(step.bladeIds)) tie(atS, starts(stretches, 'warm')[0])
+    if (step.kind === 'temper-in' && moves(step.bladeIds)) tie(atS, temperIn[tempers])
+    if (step.kind === 'temper-out' && moves(step.bladeIds)) tie(atS, temperOut[tempers++])
+    if (step.kind === 'measure') tie(atS, stretches[stretches.length - 1]?.endMin)
+  }
+  return anchors
+}
+
+/** The plan's minute that a moment of the run stands for; null before the oven is on. Past the last event it runs on at the plan's pace. */
+function planMinuteAt(anchors: readonly Anchor[], stretches: readonly Stretch[], atS: number): number | null {
+  const first = anchors[0]
+  if (!first || atS < first.atS) return null
+  const upper = anchors.findIndex(anchor => anchor.atS > atS)
+  const b = anchors[upper]
+  const a = anchors[upper < 0 ? anchors.length - 1 : upper - 1] as Anchor
+  if (b) return a.planMin + ((atS - a.atS) / (b.atS - a.atS)) * (b.planMin - a.planMin)
+  // It cannot have passed the end of the stretch that is still going on.
+  const stretch = stretches.find(s => s.startMin <= a.planMin && s.endMin > a.planMin)
+  return Math.min(stretch?.endMin ?? a.planMin, a.planMin + (atS - a.atS) / 60)
+}
+
+/** The stretch a minute of the plan falls into; −1 outside. */
+export const indexAt = (stretches: readonly Stretch[], minute: number) =>
+  stretches.findIndex(s => minute >= s.startMin && minute < s.endMin)
+
+const OVEN_PHASES: ReadonlySet<Phase> = new Set(['ramp', 'equalise', 'soak', 'temper-ramp', 'temper'])
+
+/** Samples drawn at most: a long run is thinned, not cut. */
+const MOST_SAMPLES = 400
+
+/**
+ * What the oven's display showed, laid over the plan of one group's blades, and where the run stands now. Only
+ * stretches in an oven are measured; between them there is nothing to draw.
+ */
+export function measuredTrace(
+  run: Run,
+  stretches: readonly Stretch[],
+  bladeIds: ReadonlySet<string>,
+  nowS: number,
+  read: (atS: number) => OvenDisplay,
+): { readonly trace: readonly TracePoint[]; readonly now: TracePoint | null } {
+  const anchors = anchorsOf(run, stretches, bladeIds)
+  const place = (atS: number): TracePoint | null => {
+    const planMin = planMinuteAt(anchors, stretches, atS)
+    const index = planMin === null ? -1 : indexAt(stretches, planMin)
+    return planMin === null || index < 0 ? null : { index, planMin, c: read(atS).indicatedC }
+  }
+  const stepS = Math.max(20, nowS / MOST_SAMPLES)
+  const trace: TracePoint[] = []
+  for (let atS = 0; atS <= nowS; atS += stepS) {
+    const point = place(atS)
+    if (point && OVEN_PHASES.has(stretches[point.index]?.phase ?? 'room')) trace.push(point)
+  }
+  return { trace, now: place(nowS) }
+}

@@ -1,0 +1,159 @@
+import type { StationName } from '../../data/cautions'
+import type { Equalise } from '../../data/grades'
+import { PACE } from '../../data/pace'
+import { coldWay } from '../cold/way'
+import { type ChamberModel, heatUpMin } from '../oven/chamber'
+import { FULL_VIEW } from '../oven/lag'
+import { soakLag } from '../oven/soak-lag'
+import type { Route } from '../steel/route'
+
+/** What the metal lives through in a stretch; it decides the colour, never the temperature alone. */
+export type Phase =
+  | 'room'
+  | 'ramp'
+  | 'equalise'
+  | 'soak'
+  | 'quench'
+  | 'chill'
+  | 'cold'
+  | 'warm'
+  | 'temper-ramp'
+  | 'temper'
+  | 'cool'
+
+/** What a stretch is called on the line, with its figures. */
+export type StretchNote =
+  | { readonly code: 'load'; readonly atC: number }
+  | { readonly code: 'soak' | 'temper'; readonly minutes: number }
+  | { readonly code: 'freezer' | 'dry-ice' | 'liquid-nitrogen' }
+
+export interface Stretch {
+  readonly phase: Phase
+  readonly station: StationName
+  readonly startMin: number
+  readonly endMin: number
+  /** [min, °C] from start to end, at least two. */
+  readonly points: readonly (readonly [min: number, c: number])[]
+  /** What is written at it; null for nothing. */
+  readonly note: StretchNote | null
+}
+
+export interface TimelineRequest {
+  readonly route: Route
+  readonly equalise: readonly Equalise[]
+  /** What the oven stands at when the packets go in, °C. */
+  readonly entryC: number
+  readonly oven: ChamberModel
+  readonly steelKg: number
+  readonly thicknessMm: number
+}
+
+const ROOM_C = 20
+
+/**
+ * The planned temperature of a group's blades through its whole route, as stretches in time order. Before the oven is
+ * on and after the last temper there are stretches of room temperature without length, one for each station.
+ */
+export function planTimeline(request: TimelineRequest): Stretch[] {
+  const { route, equalise, entryC: entry, oven, steelKg } = request
+  const out: Stretch[] = []
+  let now = 0
+  const push = (
+    phase: Phase,
+    station: StationName,
+    minutes: number,
+    shape: (part: number) => number,
+    note: StretchNote | null = null,
+    steps = 1,
+  ) => {
+    const points = Array.from({ length: steps + 1 }, (_, i) => [now + (minutes * i) / steps, shape(i / steps)] as const)
+    out.push({ phase, station, startMin: now, endMin: now + minutes, points, note })
+    now += minutes
+  }
+  const flat = (station: StationName) => push('room', station, 0, () => ROOM_C)
+  const rise = (station: StationName, from: number, to: number, kg: number, note: StretchNote | null = null) =>
+    push(
+      'ramp',
+      station,
+      finite(heatUpMin(oven, from, to, kg)),
+      part => exponential(from, to, oven.heating.settlesAtC, part),
+      note,
+      10,
+    )
+
+  for (const station of ['choose', 'prepare', 'wrap'] as const) flat(station)
+
+  rise('heat', ROOM_C, entry, 0)
+  const dip = Math.min(PACE.loadDropK, entry - ROOM_C)
+  push('ramp', 'heat', 3, part => entry - dip * Math.sin(part * (Math.PI / 2)), { code: 'load', atC: entry }, 5)
+  push('ramp', 'heat', finite(heatUpMin(oven, entry - dip, entry, steelKg)), part => entry - dip * (1 - part), null, 3)
+  let at = entry
+  for (const step of equalise) {
+    if (step.atC > at && step.atC < route.austenitizeC) rise('heat', at, step.atC, steelKg)
+    at = Math.max(at, Math.min(step.atC, route.austenitizeC))
+    push('equalise', 'heat', step.holdMin, () => at)
+  }
+  rise('heat', at, route.austenitizeC, steelKg)
+  const { lagS } = soakLag({
+    oven,
+    steelKg,
+    equalise,
+    entryC: entry,
+    austenitizeC: route.austenitizeC,
+    thicknessMm: request.thicknessMm,
+    view: FULL_VIEW,
+  })
+  push('soak', 'heat', lagS / 60 + route.soakMin, () => route.austenitizeC, { code: 'soak', minutes: route.soakMin })
+
+  const quenchEnd = ROOM_C
+  push(
+    'quench',
+    'plates',
+    PACE.quenchMin,
+    part => quenchEnd + (route.austenitizeC - quenchEnd) * decay(6, part),
+    null,
+    16,
+  )
+  push('room', 'inspect', PACE.inspectMin, () => ROOM_C)
+
+  if (route.cold) {
+    const { toC, holdMin, delayMin } = route.cold
+    if (delayMin > PACE.inspectMin) push('room', 'cold', Math.min(delayMin - PACE.inspectMin, 24 * 60), () => ROOM_C)
+    push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - decay(5, part)), null, 8)
+    push('cold', 'cold', holdMin, () => toC, { code: coldWay(toC) })
+    push('warm', 'cold', PACE.warmMin, part => toC + (ROOM_C - toC) * part, null, 4)
+  } else flat('cold')
+
+  if (route.tempers.length === 0) flat('temper')
+
+  for (const temper of route.tempers) {
+    push(
+      'temper-ramp',
+      'temper',
+      PACE.temperLagMin,
+      part => ROOM_C + (temper.atC - ROOM_C) * (1 - decay(5, part)),
+      null,
+      8,
+    )
+    push('temper', 'temper', temper.holdMin, () => temper.atC, { code: 'temper', minutes: temper.holdMin })
+    push('cool', 'temper', PACE.coolMin, part => ROOM_C + (temper.atC - ROOM_C) * decay(4, part), null, 8)
+  }
+
+  for (const station of ['measure', 'verdict', 'finish', 'prove'] as const) flat(station)
+  return out
+}
+
+/** An exponential fall that ends where it should: 1 at the start, 0 at the end. */
+const decay = (constants: number, part: number) =>
+  (Math.exp(-constants * part) - Math.exp(-constants)) / (1 - Math.exp(-constants))
+
+const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
+
+/** Along an exponential rise toward a settling temperature, at a share of its duration. */
+function exponential(from: number, to: number, settlesAtC: number, part: number): number {
+  if (to >= settlesAtC) return from + (to - from) * part
+  return settlesAtC - (settlesAtC - from) * ((settlesAtC - to) / (settlesAtC - from)) ** part
+}
+
+/** Minutes from oven on to the end of the last temper. */
+export const timelineMin = (stretches: readonly Stretch[]): number => stretches[stretches.length - 1]?.endMin ?? 0

@@ -1,0 +1,117 @@
+import { CholeskyDecomposition, Matrix, solve as solveSystem } from 'ml-matrix'
+import { LEARNING } from '../../data/learning'
+import { covariance, type ShopModel, type Standing } from '../steel/shop-model'
+
+/** The mean of one group's readings at one stage, beside what was predicted without the shop's own experience. */
+export interface Observation extends Standing {
+  readonly batchId: string
+  /** Measured less predicted, HRC. */
+  readonly residual: number
+  readonly readings: number
+}
+
+/** Errors of prediction on batches left out of the fit, HRC (root of the mean square). */
+export interface HeldOut {
+  readonly chart: number
+  readonly shop: number
+  readonly readings: number
+}
+
+export interface ShopFit {
+  readonly model: ShopModel
+  readonly heldOut: HeldOut
+  readonly byGrade: Readonly<Record<string, HeldOut>>
+  /** Observations set aside because another cause is likelier than the steel, oven or lot. */
+  readonly setAside: readonly Observation[]
+}
+
+/**
+ * Fits the shop's correction and tries it on every batch in turn, left out. The strength that foretells left-out
+ * batches best is kept; strength 0 is the chart alone, so the correction is used only where it helps.
+ * Null without observations.
+ */
+export function fitShop(observations: readonly Observation[]): ShopFit | null {
+  const setAside = observations.filter(o => Math.abs(o.residual) > LEARNING.outlierHrc)
+  const used = observations
+    .filter(o => Math.abs(o.residual) <= LEARNING.outlierHrc)
+    .sort((a, b) => b.day - a.day)
+    .slice(0, LEARNING.most)
+  if (used.length === 0) return null
+  const tried = LEARNING.strengths.map(strength => ({ strength, ...solve(used, strength) }))
+  const chart = tried[0] as (typeof tried)[number]
+  const best = tried.reduce((a, b) => (rms(used, b.left) < rms(used, a.left) ? b : a))
+  const chosen = rms(used, best.left) < rms(used, chart.left) * (1 - LEARNING.leastGain) ? best : chart
+  const heldOut = (rows: readonly Observation[]): HeldOut => {
+    const errors = (left: readonly number[]) =>
+      rms(
+        rows,
+        rows.map(row => left[used.indexOf(row)] ?? 0),
+      )
+    return { chart: errors(chart.left), shop: errors(chosen.left), readings: count(rows) }
+  }
+  const grades = [...new Set(used.map(o => o.gradeId))]
+  const byGrade = Object.fromEntries(grades.map(name => [name, heldOut(used.filter(o => o.gradeId === name))]))
+  return {
+    model: {
+      strength: chosen.strength,
+      rows: used.map(({ gradeId, lot, ovenId, day, austenitizeC, coldC, parameter }) => ({
+        gradeId,
+        lot,
+        ovenId,
+        day,
+        austenitizeC,
+        coldC,
+        parameter,
+      })),
+      alpha: chosen.alpha,
+      inverse: chosen.inverse,
+      readings: Object.fromEntries(grades.map(name => [name, count(used.filter(o => o.gradeId === name))])),
+      lastDay: Math.max(...used.map(o => o.day)),
+    },
+    heldOut: heldOut(used),
+    byGrade,
+    setAside,
+  }
+}
+
+const count = (rows: readonly Observation[]) => rows.reduce((sum, row) => sum + row.readings, 0)
+
+/** Root mean square of errors, each observation by its readings. */
+const rms = (rows: readonly Observation[], errors: readonly number[]): number =>
+  Math.sqrt(rows.reduce((sum, row, i) => sum + row.readings * (errors[i] ?? 0) ** 2, 0) / Math.max(1, count(rows)))
+
+/** Weights, inverse covariance and the error on each observation with its whole batch left out. */
+function solve(rows: readonly Observation[], strength: number) {
+  const n = rows.length
+  const { batchSdHrc, testerSdHrc, readingSdHrc } = LEARNING
+  const k = Matrix.zeros(n, n)
+  rows.forEach((a, i) => {
+    rows.forEach((b, j) => {
+      const sameBatch = a.batchId === b.batchId && a.gradeId === b.gradeId ? batchSdHrc ** 2 : 0
+      const own = i === j ? testerSdHrc ** 2 + readingSdHrc ** 2 / a.readings : 0
+      k.set(i, j, covariance(a, b, strength) + sameBatch + own)
+    })
+  })
+  const inverse = new CholeskyDecomposition(k).solve(Matrix.eye(n))
+  const residual = Matrix.columnVector(rows.map(row => row.residual))
+  const alpha = inverse.mmul(residual).getColumn(0)
+  return { alpha, inverse: inverse.to2DArray(), left: leftOut(rows, inverse, alpha) }
+}
+
+/**
+ * Error of prediction of each batch from the others: [K⁻¹]ᵦ⁻¹·(K⁻¹r)ᵦ for its rows.
+ * Source: Rasmussen and Williams (2006), eq. 5.12, for blocks.
+ */
+function leftOut(rows: readonly Observation[], inverse: Matrix, alpha: readonly number[]): number[] {
+  const errors = new Array<number>(rows.length).fill(0)
+  for (const batchId of new Set(rows.map(row => row.batchId))) {
+    const own = rows.flatMap((row, i) => (row.batchId === batchId ? [i] : []))
+    const block = inverse.selection(own, own)
+    const weights = Matrix.columnVector(own.map(i => alpha[i] ?? 0))
+    const error = solveSystem(block, weights)
+    own.forEach((row, i) => {
+      errors[row] = error.get(i, 0)
+    })
+  }
+  return errors
+}

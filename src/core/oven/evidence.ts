@@ -1,0 +1,58 @@
+import type { ElementSides } from '../../data/ovens'
+
+/** Readings over the chamber at one set point, in the style of a uniformity survey. */
+export interface OvenSurvey {
+  readonly id: string
+  readonly kind: 'survey'
+  readonly at: string
+  readonly setC: number
+  /** What the display showed meanwhile. */
+  readonly indicatedC: number
+  /** Uncertainty of the survey's own thermocouple, one sigma, K. */
+  readonly sdK: number
+  readonly points: readonly {
+    readonly acrossMm: number
+    readonly upMm: number
+    readonly inMm: number
+    readonly c: number
+  }[]
+}
+
+/** One comparison of the display with a better thermometer at the same place. */
+export interface SensorCheck {
+  readonly id: string
+  readonly kind: 'sensor'
+  readonly at: string
+  readonly trueC: number
+  readonly indicatedC: number
+  readonly sdK: number
+}
+
+/** What the shop's hardness readings say of the oven: it acts as if it were this much hotter than it shows. */
+export interface HardnessEvidence {
+  readonly id: string
+  readonly kind: 'hardness'
+  readonly at: string
+  readonly atC: number
+  readonly offsetK: number
+  readonly sdK: number
+  /** Readings it rests on. */
+  readonly readings: number
+}
+
+/** What is known of how far an oven's display is from its blades. */
+export type OvenEvidence = OvenSurvey | SensorCheck | HardnessEvidence
+
+/** An oven as its correction is worked out: what was set by hand, and what was measured. */
+export interface CorrectedOven {
+  readonly correctionFrom: 'hand' | 'evidence'
+  /** Added to what the blade should see to get what is keyed in, K. */
+  readonly correctionC: number
+  readonly evidence: readonly OvenEvidence[]
+}
+
+/** A chamber as a rack stands in it. */
+export interface RackOven {
+  readonly chamberMm: { readonly width: number; readonly depth: number }
+  readonly elements: ElementSides
+}

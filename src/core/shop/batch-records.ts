@@ -1,0 +1,18 @@
+import type { Batch, BatchRecord } from './batch'
+import type { Blade } from './blade'
+
+/** Batches with their blades, as everything outside the storage knows them. Blades of no batch among them are left aside. */
+export function withBlades(records: readonly BatchRecord[], blades: readonly Blade[]): Batch[] {
+  const byBatch = new Map<string, Blade[]>()
+  for (const blade of blades) {
+    const own = byBatch.get(blade.batchId)
+    if (own) own.push(blade)
+    else byBatch.set(blade.batchId, [blade])
+  }
+  return records.map(record => ({ ...record, blades: byBatch.get(record.id) ?? [] }))
+}
+
+/** A batch parted into its record and those of its blades, as they are stored. */
+export function partBatch({ blades, ...record }: Batch): { record: BatchRecord; blades: readonly Blade[] } {
+  return { record, blades }
+}

@@ -1,0 +1,94 @@
+import { z } from 'zod'
+import { BENT_AT, COLOURS } from '../../data/inspection'
+import { TIP_SHAPES } from '../../data/outline'
+import { between, bounded, id, instant, MOST, textUpTo } from './bounds'
+import type { ReadOnly } from './read-only'
+import { stageSchema, temperSchema } from './route'
+
+export const outlineSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('drawn'),
+    tip: z.enum(TIP_SHAPES),
+    tangMm: bounded('tangLengthMm'),
+    tangWidthMm: bounded('tangWidthMm'),
+  }),
+  z.object({
+    kind: z.literal('imported'),
+    from: textUpTo('fileName'),
+    points: z
+      .array(z.tuple([between(0, 1), between(0, 1)]))
+      .min(3)
+      .max(400),
+  }),
+])
+
+export const bladeSizeSchema = z.object({
+  lengthMm: bounded('bladeLengthMm'),
+  widthMm: bounded('bladeWidthMm'),
+  thicknessMm: bounded('bladeThicknessMm'),
+})
+
+/** One line of the tray: what its equal blades have in common. It stands for the blades that name it. */
+export const lineSchema = bladeSizeSchema.extend({
+  id,
+  groupId: id,
+  /** What is scribed on the blades: alone for a single one, with a number behind it for several. */
+  mark: textUpTo('mark'),
+  bevels: z.enum(['pre-ground', 'full']),
+  /** Left at the edge before hardening; absent: about 0.5 mm when pre-ground. */
+  edgeMm: bounded('edgeMm').optional(),
+  /** Where the tang ends, when it is tapered; absent: as thick as the spine. */
+  tangThicknessMm: bounded('tangThicknessMm').optional(),
+  outline: outlineSchema.optional(),
+})
+
+/** What was seen of a blade when its foil came off. */
+export const inspectionSchema = z.object({
+  bowMm: bounded('bowMm').nullable(),
+  bentAt: z.enum(BENT_AT).nullable(),
+  cracked: z.boolean(),
+  colour: z.enum(COLOURS).nullable(),
+  skates: bounded('fileHrc').nullable(),
+  bites: bounded('fileHrc').nullable(),
+  hrc: bounded('readingHrc').nullable(),
+})
+
+/** What became of the packet a blade lay in: whether its seams are rolled, and what was seen of a leak. */
+export const packetSchema = z.object({ sealed: z.boolean(), leak: textUpTo('leak').nullable() })
+
+/** Files tried on a blade at a stage: the hardest that skated and the softest that bit, HRC. */
+export const fileTestSchema = z.object({
+  stage: stageSchema,
+  skates: bounded('fileHrc').nullable(),
+  bites: bounded('fileHrc').nullable(),
+  at: instant,
+})
+
+/**
+ * One blade. Everything that happens to it hangs on its id: renaming its line, counting more or fewer of them, or giving them
+ * another steel changes what it is called and nothing that is known of it.
+ */
+export const bladeSchema = z.object({
+  id,
+  batchId: id,
+  lineId: id,
+  /** Its place in its line, from 1; it keeps it when others come and go. */
+  number: z.int().min(1).max(MOST.storedBlades),
+  /** Unique in the whole log; empty until it is stored the first time. */
+  serial: textUpTo('serial'),
+  /** Taken off the tray again; what hung on it is kept, and comes back with it. */
+  removedAt: instant.nullable(),
+  /** Its place on the rack by hand: middle of the tang end from the door and across, mm. */
+  rack: z.object({ inMm: bounded('rackMm'), acrossMm: bounded('rackMm') }).optional(),
+  /** What became of the packet it lay in. */
+  packet: packetSchema.optional(),
+  inspection: inspectionSchema.optional(),
+  /** Tempers of its own, after those of its group. */
+  tempers: z.array(temperSchema).max(MOST.tempers).optional(),
+  files: z.array(fileTestSchema).max(20).optional(),
+})
+
+export type Line = ReadOnly<z.infer<typeof lineSchema>>
+export type Blade = ReadOnly<z.infer<typeof bladeSchema>>
+export type BladeInspection = ReadOnly<z.infer<typeof inspectionSchema>>
+export type FileTestRecord = ReadOnly<z.infer<typeof fileTestSchema>>

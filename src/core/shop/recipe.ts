@@ -1,0 +1,22 @@
+import { z } from 'zod'
+import { id, instant, textUpTo } from './bounds'
+import { gradeSheetSchema } from './grade-sheet'
+import type { ReadOnly } from './read-only'
+import { routeSchema, targetSchema } from './route'
+
+/** A grade's saved route, with its versions and why each came about. */
+export const recipeSchema = z.object({
+  id,
+  name: textUpTo('recipeName'),
+  gradeId: id,
+  gradeName: textUpTo('gradeName'),
+  sheet: gradeSheetSchema.optional(),
+  target: targetSchema,
+  retired: z.boolean(),
+  versions: z
+    .array(z.object({ number: z.int().min(1), at: instant, route: routeSchema, why: textUpTo('why') }))
+    .min(1)
+    .max(200),
+})
+
+export type Recipe = ReadOnly<z.infer<typeof recipeSchema>>

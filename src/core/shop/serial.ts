@@ -1,0 +1,34 @@
+/** How serials are written where nothing else was set: the year in two digits, then a number in at least three. */
+export const USUAL_SERIALS = 'YY-NNN'
+
+const NUMBER = /N+/
+
+/** Whether a pattern can number blades: it has one run of N. */
+export const isSerialPattern = (pattern: string): boolean => pattern.split(NUMBER).length === 2
+
+/** A pattern with its year written in, parted at the number. */
+function partsOf(pattern: string, year: number): { before: string; digits: number; after: string } {
+  const dated = pattern.replace('YYYY', String(year)).replace('YY', String(year % 100).padStart(2, '0'))
+  const digits = NUMBER.exec(dated)?.[0].length ?? 1
+  const [before = '', after = ''] = dated.split(NUMBER)
+  return { before, digits, after }
+}
+
+/** What the serials of a year begin with: those in use are found by it. */
+export const serialPrefix = (pattern: string, year: number): string => partsOf(pattern, year).before
+
+/**
+ * The next serials of a year, after the highest of those in use. A number that outgrows its digits grows longer.
+ * @param used serials in use; those of other years and patterns do not count
+ * @example nextSerials('YY-NNN', 2026, ['26-013', '25-200'], 2) // ['26-014', '26-015']
+ */
+export function nextSerials(pattern: string, year: number, used: Iterable<string>, count: number): string[] {
+  const { before, digits, after } = partsOf(isSerialPattern(pattern) ? pattern : USUAL_SERIALS, year)
+  let highest = 0
+  for (const serial of used) {
+    if (!serial.startsWith(before) || !serial.endsWith(after)) continue
+    const middle = serial.slice(before.length, serial.length - after.length)
+    if (/^\d+$/.test(middle)) highest = Math.max(highest, Number(middle))
+  }
+  return Array.from({ length: count }, (_, i) => `${before}${String(highest + 1 + i).padStart(digits, '0')}${after}`)
+}

@@ -1,0 +1,40 @@
+import { newOven } from './defaults'
+
+type Stored = Record<string, unknown>
+
+const isStored = (value: unknown): value is Stored => typeof value === 'object' && value !== null
+
+/**
+ * A log of version 3, tied to a batch alone, as version 4 keeps it: tied to the load it is of. Only hardening heats were laid over
+ * a batch until then, and over all of its groups.
+ */
+export function logWithLoad(log: Stored, batch: Stored | undefined): Stored {
+  if ('load' in log) return log
+  const groups = Array.isArray(batch?.groups) ? batch.groups.filter(isStored) : []
+  const groupIds = groups.flatMap(group => (typeof group.id === 'string' ? [group.id] : []))
+  return { ...log, load: log.batchId === null ? null : { temper: 0, groupIds } }
+}
+
+/**
+ * A workshop of version 2, with one oven by its size, as version 3 keeps it: a list of ovens, the one it had first. An
+ * oven without a name gets one; batches refer to it by name, so a name it had is kept as it is.
+ */
+export function shopWithOvens(shop: Stored): Stored {
+  if (!isStored(shop.oven)) return shop
+  const { oven, ...rest } = shop
+  const preset = oven.preset === 'small' || oven.preset === 'large' ? oven.preset : 'medium'
+  const name = typeof oven.name === 'string' && oven.name !== '' ? oven.name : 'Hardening oven'
+  const first = newOven('oven-1', name, preset)
+  return {
+    ...rest,
+    ovens: [
+      {
+        ...first,
+        maxC: typeof oven.maxC === 'number' ? oven.maxC : first.maxC,
+        correctionC: typeof oven.correctionC === 'number' ? oven.correctionC : 0,
+      },
+      ...(shop.temperingOven === 'own' ? [newOven('oven-2', 'Tempering oven', 'small', 'tempering')] : []),
+    ],
+    hardeningOven: 'oven-1',
+  }
+}

@@ -1,0 +1,68 @@
+import { LEARNING } from '../../data/learning'
+import { STEEL_MODEL } from '../../data/steel-model'
+import type { Estimate } from '../codes/result'
+
+/** Where a reading, or a wish to predict one, stands. */
+export interface Standing {
+  readonly gradeId: string
+  readonly lot: string
+  readonly ovenId: string
+  /** Day number of the batch. */
+  readonly day: number
+  readonly austenitizeC: number
+  /** Coldest it was, °C: room temperature without cold. */
+  readonly coldC: number
+  /** Combined tempering parameter; null before the first temper. */
+  readonly parameter: number | null
+}
+
+/** What a shop's readings teach: plain data, so that it crosses to the worker. */
+export interface ShopModel {
+  readonly strength: number
+  readonly rows: readonly Standing[]
+  /** Weights of the residuals, and the inverse of their covariance. */
+  readonly alpha: readonly number[]
+  readonly inverse: readonly (readonly number[])[]
+  /** Readings behind the rows, by grade. */
+  readonly readings: Readonly<Record<string, number>>
+  readonly lastDay: number
+}
+
+const square = (x: number) => x * x
+const parameterOf = (s: Standing) => s.parameter ?? STEEL_MODEL.temper.from
+
+/** Covariance of the correction at two standings, HRC²: grade, lot, oven and the route's neighbourhood. */
+export function covariance(a: Standing, b: Standing, strength: number): number {
+  const { gradeSdHrc, lotSdHrc, ovenSdHrc, routeSdHrc, scales } = LEARNING
+  const sameGrade = a.gradeId === b.gradeId
+  const apart =
+    square((a.austenitizeC - b.austenitizeC) / scales.austenitizeK) +
+    square((a.coldC - b.coldC) / scales.coldK) +
+    square((parameterOf(a) - parameterOf(b)) / scales.parameter)
+  const grade = sameGrade ? square(gradeSdHrc) + square(routeSdHrc) * Math.exp(-apart / 2) : 0
+  const lot = sameGrade && a.lot !== '' && a.lot === b.lot ? square(lotSdHrc) : 0
+  const oven = a.ovenId === b.ovenId ? square(ovenSdHrc) * Math.exp(-Math.abs(a.day - b.day) / scales.ovenDays) : 0
+  return strength * (grade + lot + oven)
+}
+
+/** A correction to a prediction and what is left unknown of it, HRC; how many readings of the grade it rests on. */
+export interface Correction extends Estimate {
+  readonly readings: number
+}
+
+/**
+ * What the shop's own readings add to a prediction (Gaussian process on measured less predicted).
+ * Null where the fit found that the chart alone foretells as well.
+ * Source: Rasmussen and Williams (2006), Gaussian Processes for Machine Learning, algorithm 2.1.
+ */
+export function shopCorrection(model: ShopModel, at: Standing): Correction | null {
+  if (model.strength === 0 || model.rows.length === 0) return null
+  const k = model.rows.map(row => covariance(row, at, model.strength))
+  const mean = k.reduce((sum, value, i) => sum + value * (model.alpha[i] ?? 0), 0)
+  const explained = k.reduce(
+    (sum, value, i) => sum + value * k.reduce((inner, other, j) => inner + other * (model.inverse[i]?.[j] ?? 0), 0),
+    0,
+  )
+  const variance = Math.max(0, covariance(at, at, model.strength) - explained)
+  return { mean, sd: Math.sqrt(variance), readings: model.readings[at.gradeId] ?? 0 }
+}

@@ -1,0 +1,26 @@
+import { createContext, useContext } from 'react'
+import type { BatchModel, GroupModel } from '../../core/job/batch-model'
+import type { Load } from '../../core/job/loads'
+import type { PlannedRoute } from '../../core/shop/route'
+import type { StationName } from '../../data/cautions'
+
+/** What every bench of a batch stands on: the batch worked out once, the steel that is shown, and the ways on. */
+export interface Bench extends BatchModel {
+  /** The steel shown. */
+  readonly shown: GroupModel
+  /** The load the shown steel is in; undefined while it has no blade. */
+  readonly load: Load | undefined
+  readonly go: (station: StationName) => void
+  /** Shows a route while it is dragged, before it is saved; null puts the saved one back. */
+  readonly preview: (groupId: string, route: PlannedRoute | null) => void
+}
+
+const BenchContext = createContext<Bench | null>(null)
+export const BenchProvider = BenchContext.Provider
+
+/** The batch a bench is of. */
+export function useBench(): Bench {
+  const bench = useContext(BenchContext)
+  if (!bench) throw new Error('a bench stands inside a batch')
+  return bench
+}

@@ -1,0 +1,76 @@
+import { useMemo } from 'react'
+import type { Load } from '../../../../core/job/loads'
+import { loggedRoute } from '../../../../core/job/logged-heat'
+import { logOf } from '../../../../core/job/oven-log'
+import type { Oven } from '../../../../core/shop/oven'
+import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
+import { useBatchLogs } from '../../../../store/hooks'
+import { useBench } from '../../bench-context'
+import { Expected } from '../Expected'
+import { LaidLog, LayLog } from '../LaidLog'
+
+interface Props {
+  readonly load: Load
+  readonly oven: Oven
+}
+
+/** What the oven really did, and what it did to the blades of this group. */
+export function LoggedHeatView({ load, oven }: Props) {
+  const { batch, shop, shown } = useBench()
+  const logs = useBatchLogs(batch.id)
+  const { group, grade } = shown
+  const measured = useMemo(
+    () => (logs ? loggedRoute(logs, batch, group, grade, shop) : null),
+    [logs, batch, group, grade, shop],
+  )
+  if (!logs || !measured) return <p className="py-6 text-ink-2">Reading …</p>
+  const minutes = (min: number) => formatQuantity(Math.round(min * 10) / 10, 'duration', shop.units)
+  const { austenitizeC, soakMin } = group.route
+  const { heat } = measured
+  return (
+    <LayLog
+      of={{ ovenId: oven.id, batchId: batch.id, load: { temper: 0, groupIds: load.groups.map(g => g.id) } }}
+      log={logOf(logs, group.id, 0)}
+      says="After the heat: lay the logger’s file over the plan, and the soak is counted by what the blade really saw."
+    >
+      {(log, another) =>
+        heat && (
+          <LaidLog
+            log={log}
+            bladeName={`blade of ${grade.name}, modelled`}
+            bladePoints={heat.blade}
+            targetC={austenitizeC}
+            inMin={heat.loadedMin}
+            outMin={heat.pulledMin}
+            momentNames={{ went: 'Went in at', came: 'First came out at', out: 'first out' }}
+            another={another}
+            facts={[
+              {
+                name: 'Within 5° or above',
+                value: heat.arrivedMin === null ? 'never' : minutes(heat.atHeatMin),
+                asked: `asked ${minutes(soakMin)}`,
+              },
+              {
+                name: 'Worth, at the soak asked for',
+                value: minutes(heat.effectiveSoakMin),
+                asked: 'by what it dissolved',
+              },
+              {
+                name: 'Went past it by',
+                value: formatDifference(heat.overshootK, shop.units),
+                asked: `${minutes(heat.aboveMin)} above`,
+              },
+              {
+                name: 'Mean of the blade in its soak',
+                value: heat.doseC === null ? '—' : formatQuantity(heat.doseC, 'temperature', shop.units),
+                asked: `asked ${formatQuantity(austenitizeC, 'temperature', shop.units)}`,
+              },
+            ]}
+          >
+            <Expected route={measured.route} />
+          </LaidLog>
+        )
+      }
+    </LayLog>
+  )
+}

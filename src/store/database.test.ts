@@ -1,0 +1,94 @@
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import { describe, expect, it } from 'vitest'
+import { batchRecordSchema } from '../core/shop/batch'
+import { bladeSchema } from '../core/shop/blade'
+import { gradeSheetSchema } from '../core/shop/grade-sheet'
+import { ovenLogSchema } from '../core/shop/oven-log'
+import { readingSchema } from '../core/shop/reading'
+import { recipeSchema } from '../core/shop/recipe'
+import { runSchema } from '../core/shop/run'
+import { workshopSchema } from '../core/shop/workshop'
+import { expectWhole, OLDER_VERSIONS, type OlderVersion, olderWorkshop } from '../testing/older-workshop'
+import { WorkshopDatabase } from './database'
+
+/** The tables each version was released with; never edited. */
+const TABLES: Record<OlderVersion, Record<string, string>> = {
+  1: {
+    batches: 'id, updatedAt',
+    readings: 'id, batchId, at',
+    recipes: 'id, gradeName',
+    runs: 'id, batchId, startedAt',
+    shop: 'id',
+    meta: 'key',
+  },
+  2: { grades: 'name' },
+  3: { logs: 'id, ovenId, batchId' },
+  4: {},
+}
+
+/** A browser's database as the application of a version left it. */
+async function leave(name: string, version: OlderVersion) {
+  const old = olderWorkshop(version)
+  const database = new Dexie(name)
+  for (const v of OLDER_VERSIONS) if (v <= version) database.version(v).stores(TABLES[v])
+  for (const table of ['batches', 'readings', 'recipes', 'runs', 'grades', 'logs'])
+    if (old[table]) await database.table(table).bulkPut(old[table])
+  await database.table('shop').put(old.shop)
+  await database.table('meta').put({ key: 'seeded', value: old.exportedAt })
+  database.close()
+  return old
+}
+
+async function contents(database: WorkshopDatabase) {
+  const [shop] = await database.shop.toArray()
+  return {
+    shop: workshopSchema.parse(shop),
+    batches: (await database.batches.toArray()).map(row => batchRecordSchema.parse(row)),
+    blades: (await database.blades.toArray()).map(row => bladeSchema.parse(row)),
+    readings: (await database.readings.toArray()).map(row => readingSchema.parse(row)),
+    recipes: (await database.recipes.toArray()).map(row => recipeSchema.parse(row)),
+    runs: (await database.runs.toArray()).map(row => runSchema.parse(row)),
+    grades: (await database.ownGrades.toArray()).map(row => gradeSheetSchema.parse(row)),
+    logs: (await database.logs.toArray()).map(row => ovenLogSchema.parse(row)),
+  }
+}
+
+describe.each(OLDER_VERSIONS)('a browser that last ran version %i', version => {
+  it('has everything it had, in the shape of today', async () => {
+    const old = await leave(`left-by-${version}`, version)
+    const database = new WorkshopDatabase(`left-by-${version}`)
+    const now = await contents(database)
+    expectWhole(old, now)
+    expect(now.shop.name).toBe(old.shop.name)
+    expect((await database.meta.get('seeded'))?.value).toBe(old.exportedAt)
+    expect(database.tables.map(table => table.name)).not.toContain('grades')
+    database.close()
+  })
+
+  it('is asked once: opened again nothing moves', async () => {
+    await leave(`twice-${version}`, version)
+    const first = new WorkshopDatabase(`twice-${version}`)
+    const once = await contents(first)
+    first.close()
+    const second = new WorkshopDatabase(`twice-${version}`)
+    expect(await contents(second)).toEqual(once)
+    second.close()
+  })
+})
+
+describe('the one oven of the first versions', () => {
+  it('is first of several, with its name, its limit and its correction', async () => {
+    const old = await leave('one-oven', 2)
+    const database = new WorkshopDatabase('one-oven')
+    const { shop, batches } = await contents(database)
+    expect(shop.ovens.map(o => [o.name, o.use])).toEqual([
+      ['Old Gannet', 'hardening'],
+      ['Tempering oven', 'tempering'],
+    ])
+    expect(shop.ovens[0]).toMatchObject({ preset: 'medium', maxC: old.shop.oven.maxC, correctionC: 0 })
+    expect([shop.hardeningOvenId, shop.temperingOvenId]).toEqual(['oven-1', 'oven-2'])
+    expect(batches.find(b => b.name === 'Net knives')).toMatchObject({ ovenId: 'oven-1', ovenName: 'Old Gannet' })
+    database.close()
+  })
+})

@@ -1,0 +1,84 @@
+import type { AdviceOption } from '../core/job/advise'
+import type { Toughness } from '../core/job/option-cost'
+import type { CauseName } from '../data/causes'
+import { hrcText, type Speaker } from './speaker'
+import { stageName } from './stages'
+
+export const TOUGHNESS_WORDS: Readonly<Record<Toughness, string>> = {
+  tougher: 'tougher',
+  'softer-hardly-tougher': 'softer but hardly tougher',
+  'less-tough': 'less tough',
+  'as-tough': 'as tough',
+}
+
+const range = ({ min, max }: { min: number; max: number }) => `${hrcText(min)} to ${hrcText(max)}`
+
+/** Why an option is offered: what it rests on, and what it does. */
+export function whyWords({ kind, why, temper }: Pick<AdviceOption, 'kind' | 'why' | 'temper'>, say: Speaker): string {
+  const { measured, wanted, changeHrc } = why
+  const rests = `${measured.by === 'files' ? 'By files and prediction it has' : 'It reads'} ${hrcText(measured.mean)} ± ${hrcText(measured.u95)} HRC ${stageName(measured.stage)}`
+  switch (kind) {
+    case 'accept':
+      return `${rests}; the target is ${range(wanted)}.`
+    case 'temper':
+      return `${rests}; ${say.t(temper?.atC ?? 0)} should move it ${changeHrc < 0 ? 'down' : 'up'} by ${hrcText(Math.abs(changeHrc))} toward ${range(wanted)}${why.robsChromium ? ', at the price of chromium' : ''}.`
+    case 'cold':
+      return `${rests}; cold ${why.lateCold ? 'after a temper turns only part of the soft austenite' : 'turns soft austenite hard'}, with the temper a change of ${hrcText(changeHrc)}.`
+    case 'anneal-and-reharden':
+      return `${rests}; everything starts over, with the risk of warp, scale and lost carbon.`
+    case 'scrap':
+      return 'Only when the blade is cracked, too thin to grind clean, or not worth another two days.'
+  }
+}
+
+/** What to do, in order, one line each. */
+export function stepsOf(
+  { kind, temper, cold }: Pick<AdviceOption, 'kind' | 'temper' | 'cold'>,
+  say: Speaker,
+): string[] {
+  switch (kind) {
+    case 'accept':
+      return ['Finish the blade.']
+    case 'temper':
+      return [
+        `Temper ${say.minutes(temper?.holdMin ?? 0)} at ${say.both(temper?.atC ?? 0)}, then cool to room temperature.`,
+      ]
+    case 'cold':
+      return [
+        `Cold at ${say.both(cold?.toC ?? 0)} for ${say.minutes(cold?.holdMin ?? 0)}.`,
+        `Temper ${say.minutes(temper?.holdMin ?? 0)} at ${say.both(temper?.atC ?? 0)}, since new martensite is brittle.`,
+      ]
+    case 'anneal-and-reharden':
+      return [
+        `Anneal wrapped: ${say.both(900)} for 2 h, ${say.perHour(10)} to ${say.perHour(15)} to ${say.both(650)}, then oven off.`,
+        'Check straightness and decarburised skin.',
+        'Harden again by a corrected route.',
+      ]
+    case 'scrap':
+      return ['Mark it, keep it as a test piece.']
+  }
+}
+
+export const CAUSE_WORDS: Readonly<Record<CauseName, string>> = {
+  scatter: 'the usual scatter',
+  'under-soaked': 'soaked too short: the blade arrived later than the clock',
+  'oven-cold': 'an oven colder than it shows',
+  'oven-hot': 'an oven hotter than it shows: too much soft austenite',
+  leak: 'a leaking packet: the skin lost carbon',
+  'slow-quench': 'a slow quench',
+  'wrong-steel': 'another steel than was thought',
+  tester: 'the tester',
+}
+
+/** What would tell a cause from the others. */
+export const CAUSE_TESTS: Readonly<Record<CauseName, (say: Speaker) => string>> = {
+  scatter: () => 'Read twice more, three diameters away.',
+  'under-soaked': () => 'Harden a scrap with twice the soak: it comes out harder.',
+  'oven-cold': say => `A second thermocouple beside the blades, or a scrap ${say.d(20)} hotter: it comes out harder.`,
+  'oven-hot': say =>
+    `Chill a scrap at ${say.t(-75)} or colder: it gains several points. A scrap ${say.d(20)} cooler comes out harder.`,
+  leak: say => `Grind ${say.length(0.1)} off a spot and read there: it is harder below the skin.`,
+  'slow-quench': () => 'Quench a scrap bare in fast air or oil from the same soak: it comes out harder.',
+  'wrong-steel': () => 'A spark or a magnet after the soak, the mill’s certificate, or a sample to a laboratory.',
+  tester: () => 'Read the test block now, near this hardness: the answer is there.',
+}

@@ -1,0 +1,121 @@
+import type { AirLimitName, Caution, CautionCode, CautionCodes } from '../core/codes/caution'
+import type { Speaker } from './speaker'
+
+type Words<C extends CautionCode> = (params: CautionCodes[C], say: Speaker) => string
+
+export const AIR_LIMIT_WORDS: Readonly<Record<AirLimitName, string>> = {
+  'eight-hours': '8-hour mean',
+  'fifteen-minutes': '15-minute mean',
+  'instant-co2': 'at no instant',
+  'instant-oxygen': 'at no instant less than',
+}
+/** Whose limit it is. */
+export const AIR_LIMIT_SOURCES: Readonly<Record<AirLimitName, string>> = {
+  'eight-hours': 'OSHA PEL and EU 2006/15/EC, from memory',
+  'fifteen-minutes': 'ACGIH TLV-STEL, from memory',
+  'instant-co2': 'NIOSH IDLH, from memory',
+  'instant-oxygen': 'OSHA 29 CFR 1910.134, from memory',
+}
+/** What the air is judged by. */
+export const airUnit = (gas: 'co2' | 'oxygen'): string => (gas === 'co2' ? 'ppm CO2' : '% oxygen')
+
+const window = (p: { minC: number; maxC: number }, say: Speaker) =>
+  `this grade’s ${say.bare(p.minC)} to ${say.t(p.maxC)}`
+
+const roundTo = (value: number, step: number) => Math.round(value / step) * step
+
+/** Every caution as a sentence. */
+export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
+  'above-window': (p, say) => `${say.t(p.atC)} is above ${window(p, say)}: grain coarsens and austenite stays soft.`,
+  'below-window': (p, say) => `${say.t(p.atC)} is below ${window(p, say)}: too little carbon dissolves.`,
+  'long-soak': (p, say) =>
+    `A soak of ${say.minutes(Math.round(p.soakMin))} is well past this grade’s ${say.minutes(p.usualMin)}.`,
+  'coarse-grain': (p, say) =>
+    `At ${say.t(p.atC)} too little carbide is left to hold the grain: it coarsens, and the edge turns brittle whatever its hardness.`,
+  'lean-matrix': () => 'Less than 0.3 % carbon is in solution: it will not harden usefully. Soak hotter or longer.',
+  'much-austenite': (p, say) =>
+    `About ${say.percent(p.share)} soft austenite stays. Lower the soak temperature or add cold.`,
+  'low-ms': () => 'Martensite starts only just above room temperature: expect a soft blade without cold.',
+  'slow-quench': (p, say) =>
+    `${Math.round(p.seconds)} s from ${say.bare(800)} to ${say.t(500)} is too slow for this grade: about ${say.percent(p.softShare)} turns soft, whatever follows.`,
+  'late-cold': (p, say) =>
+    `Cold ${say.minutes(p.delayMin)} after the quench does much less: austenite that rests at room temperature stabilises.`,
+  'robbed-chromium': (_, say) =>
+    `Tempers above about ${say.t(400)} take chromium out of the steel around each new carbide: the edge rusts sooner.`,
+  'second-temper': (_, say) =>
+    `Above ${say.t(450)} the austenite turns to fresh, brittle martensite on cooling. Temper a second time.`,
+  'temper-above-soak': () => 'A temper is as hot as the soak: check the figures.',
+  untempered: () => 'Untempered martensite is brittle. Temper the same day.',
+  'outside-model': p =>
+    `This composition is outside what the model was tried on: ${p.elements.map(o => `${o.value} % ${o.element} (tried on ${o.least} to ${o.most} %)`).join(', ')}. Trust its chart and your own readings, not the model.`,
+
+  'tight-end': (p, say) =>
+    `${say.length(p.endMm)} at the ends leaves no room to shear the packet open and draw the blade out: ${say.length(p.usualMm)} is usual.`,
+  'thick-corner': (p, say) =>
+    `Where an end fold crosses the seam ${p.layers} layers (${say.length(p.mm)}) are thicker than the blade: keep the corners outside the plates.`,
+  'one-fold': () => 'One fold leaks: air burns the skin. Two are usual.',
+  shared: () => 'Blades that share an envelope are quenched one by one: open it at the vice, and be quick.',
+  'thick-seam': p => `A seam of ${p.layers} layers stands up: keep it off the blade.`,
+
+  'thin-edge': (p, say) =>
+    `${p.mark}: ${say.length(p.edgeMm)} at the edge is little more than the skin that may lose carbon on both sides (${say.thin(2 * p.skinMm)}).`,
+  warp: (p, say) => `${p.mark}: under ${say.length(p.leastMm)} the edge waves in the quench.`,
+
+  'not-reached': (p, say) =>
+    `Step ${p.step} is not reached within ${say.minutes(p.longestMin)}: it is beyond what this oven can do.`,
+  'not-loaded': () => 'A load never went in: the oven did not reach its temperature, or the programme ended before.',
+  'not-soaked': (p, say) => `A blade never came within ${say.d(p.withinK)} of the soak: hold longer.`,
+  'rate-limited': () => 'The climb is a straight line: it was held to a rate, so only the cooling was learnt from.',
+  'log-not-followed': () =>
+    'The model does not come onto this log: the door was opened, a load was in, or the power was held back. Do not let the oven follow it; log an empty run from cold at full power.',
+  'no-cooling-leg': () =>
+    'Without a cooling leg, what the wall conducts and what leaks past the door cannot be told apart: log on for an hour after the power is off, door shut.',
+  'no-climb': () => 'Without a climb at full power, the power and the heat the wall takes in are not seen.',
+
+  outside: (p, say) =>
+    `does not stand inside the chamber, ${say.length(p.widthMm)} wide and ${say.length(p.depthMm)} deep.`,
+  element: (p, say) => `stands within ${say.length(p.withinMm)} of an element: tip or edge runs hotter than the rest.`,
+  overlap: () => 'stand in one another.',
+  close: (p, say) =>
+    `stand nearer than ${say.length(p.withinMm)}: they shade one another and arrive late. Split the load, or spread them.`,
+  blocked: () => 'comes out early but stands behind a packet that stays.',
+
+  'thin-plates': (p, say) =>
+    `Plates of ${say.length(p.plateMm)} hold too little heat for a blade of ${say.length(p.bladeMm)}: use plates several times as thick.`,
+  'small-plates': () => 'The plates do not cover the blade: what sticks out stays hot, cools last and bends.',
+  melting: (p, say) => `${say.t(p.atC)} is near melting: check the figure.`,
+  'plates-hot': (p, say) =>
+    `Blade ${p.blade} would leave its clamp at ${say.t(p.leavesC)}: rest or cool the plates after ${p.blade - 1}, or take a second set.`,
+
+  'air-refused': p => {
+    const what =
+      p.gas === 'co2'
+        ? `CO2 would reach ${roundTo(p.level, 100)} ppm. Not in this room as it stands: chill outdoors, with less bath, or with the ventilation shown.`
+        : `Oxygen would fall to ${p.level.toFixed(1)} %. Not in this room as it stands: outdoors, or with the ventilation shown and an oxygen alarm.`
+    const needed =
+      p.neededAirChangesPerH === null
+        ? 'No ventilation of this room would do.'
+        : `${p.neededAirChangesPerH} air changes an hour would do.`
+    return `${what} ${needed}`
+  },
+  'air-limit': p =>
+    `${Math.round(p.level)} ${airUnit(p.gas)} is over the ${AIR_LIMIT_WORDS[p.name]} of ${p.limit}. Keep a door open on each side, and do not stay beside the box.`,
+  solvent: (p, say) =>
+    `${p.fluid} gives off vapour that a spark or the oven lights from ${say.t(p.flashC)} up, colder than the room: mix it away from oven, sparks and pilot lights, and cover it loosely.`,
+
+  'beside-blade': () => 'This is beside the blade.',
+  bevel: () => 'On the bevel the blade rocks and the cone slips: read on a flat, best on the tang.',
+  edge: (p, say) => `${say.length(p.mm)} from the edge: it needs ${say.length(p.leastMm)}.`,
+  near: (p, say) => `${say.length(p.mm)} from another indent: it needs ${say.length(p.leastMm)}.`,
+  slope: p =>
+    `The tang tapers by ${p.degrees.toFixed(1)}° here: shim it until its face is square to the cone within ${p.withinDegrees}°.`,
+  thin: (p, say) => `${say.length(p.mm)} thick here: the anvil is felt below ${say.length(p.leastMm)}.`,
+}
+
+const spoken = <C extends CautionCode>(
+  { code, params }: { readonly code: C; readonly params: CautionCodes[C] },
+  say: Speaker,
+): string => CAUTION_WORDS[code](params, say)
+
+/** A caution as a sentence in the shop's units. */
+export const cautionWords = (caution: Caution, say: Speaker): string => spoken(caution, say)

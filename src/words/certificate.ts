@@ -1,0 +1,51 @@
+import type { Certificate, MeasuredHold } from '../core/job/certificate'
+import { bothScales, formatQuantity, type System } from '../core/units/quantity'
+import { plainStepTitle } from './run'
+import { stageName } from './stages'
+
+export const CERTIFICATE_METHOD =
+  'Rockwell C after ISO 6508-1; 95 % uncertainty after the GUM from scatter, block and resolution'
+
+/** Lines of a certificate as they are printed: name and value; a name alone is a heading. */
+export function certificateLines(c: Certificate, system: System): readonly (readonly [name: string, value: string])[] {
+  const t = (celsius: number) => bothScales(celsius, system)
+  const mm = (value: number) => formatQuantity(value, 'length', system)
+  const logged = (hold: MeasuredHold | null | undefined) =>
+    hold ? `; logged: ${hold.heldMin} min at a mean of ${formatQuantity(hold.meanC, 'temperature', system)}` : ''
+  return [
+    ['Blade', `${c.blade} of ${c.batch}, serial ${c.serial}`],
+    ['Steel', `${c.grade}${c.lot ? `, lot ${c.lot}` : ''}`],
+    ['Size', `${mm(c.sizeMm.length)} x ${mm(c.sizeMm.width)} x ${mm(c.sizeMm.thickness)}`],
+    ['Route', ''],
+    [
+      'Austenitized',
+      `${t(c.route.austenitizeC)}, ${Math.round(c.route.soakMin)} min at heat, in ${c.oven}${logged(c.measured.heat)}`,
+    ],
+    ['Cold', c.route.cold ? `${t(c.route.cold.toC)}, ${c.route.cold.holdMin} min` : 'none'],
+    ...c.route.tempers.map(
+      (temper, i) =>
+        [`Temper ${i + 1}`, `${t(temper.atC)}, ${temper.holdMin} min${logged(c.measured.tempers[i])}`] as const,
+    ),
+    ...(c.happened.length > 0
+      ? ([
+          [c.practice ? 'As it was practised' : 'As it happened', ''],
+          ...c.happened
+            .slice(0, 12)
+            .map(e => [e.at.slice(0, 16).replace('T', ' '), plainStepTitle(e.step, c.blade, system)] as const),
+        ] as const)
+      : []),
+    ['Hardness', ''],
+    ...c.hardness.map(
+      h =>
+        [
+          stageName(h.stage),
+          `${h.hrc.toFixed(1)} HRC ± ${h.u95.toFixed(1)} (readings ${h.readings.join(', ')}${h.roundFace ? ', corrected for a round face' : ''}${h.corrected ? ', corrected by the block' : ''}${h.uncheckedTester ? '; tester not checked that day' : ''})`,
+        ] as const,
+    ),
+    ...(c.hardness.length === 0 ? ([['', 'not measured']] as const) : []),
+    [
+      'Target',
+      `${c.target.min} to ${c.target.max} HRC${c.inTargetProbability === null ? '' : `; chance that it is within target ${Math.round(100 * c.inTargetProbability)} %`}`,
+    ],
+  ]
+}

@@ -1,0 +1,38 @@
+import type { Adoption } from '../core/files/adopt'
+import type { LooseEnd } from '../core/files/loose-ends'
+import { counted, listOf } from './lists'
+
+/** Something that points nowhere, said by its name, with what to do. */
+export function looseEndWords(end: LooseEnd): string {
+  switch (end.kind) {
+    case 'oven':
+      return end.oven === ''
+        ? `${end.batch} has no oven. Choose one at its Heat bench.`
+        : `${end.batch} was planned for the oven “${end.oven}”, which is not in the workshop. Choose another at its Heat bench.`
+    case 'grade':
+      return `${end.batch}: the grade “${end.grade}” is not known. Its blades are kept; choose a steel for them at the bench.`
+    case 'marks':
+      return `${end.batch}: two blades are marked ${listOf(end.marks)}. Give one of the lines another mark at Prepare.`
+    case 'readings':
+      return `${end.batch}: ${counted(end.count, 'reading')} of ${listOf(end.marks.map(mark => mark || 'an unknown blade'))} ${end.count === 1 ? 'belongs' : 'belong'} to no one blade. Give them to a blade at Prepare.`
+    case 'notes':
+      return `${end.batch}: something is noted of ${listOf(end.marks)}, which no blade is marked. Give it to a blade at Prepare.`
+    case 'no-batch':
+      return `${counted(end.count, end.what.slice(0, -1))} of a batch that is not in the file ${end.count === 1 ? 'is' : 'are'} kept.`
+  }
+}
+
+/** What was called otherwise when a file was laid beside what was here. */
+export function adoptionWords({ ovens, serials }: Adoption): string[] {
+  return [
+    ...(ovens.length > 0 ? [`${counted(ovens.length, 'oven')} came along: ${listOf(ovens)}.`] : []),
+    ...(serials.length > 0
+      ? [
+          `${counted(serials.length, 'serial')} ${serials.length === 1 ? 'was' : 'were'} in use here and ${serials.length === 1 ? 'is' : 'are'} new: ${serials
+            .slice(0, 6)
+            .map(s => `${s.from} is now ${s.to}`)
+            .join(', ')}${serials.length > 6 ? ', and more' : ''}.`,
+        ]
+      : []),
+  ]
+}

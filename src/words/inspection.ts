@@ -1,0 +1,37 @@
+import type { Finding, FindingCodes } from '../core/job/inspect'
+import { hrcText, type Speaker } from './speaker'
+
+type Words<C extends keyof FindingCodes> = (params: FindingCodes[C], say: Speaker) => string
+
+const soft = (found: string, dueHrc: number) =>
+  `${found} but ${hrcText(dueHrc)} HRC was due: soft skin, a soak cut short, a slow quench or another steel. Find out before the temper.`
+
+/** What was found of a blade as its foil came off, as a sentence with what follows from it. */
+export const FINDING_WORDS: { readonly [C in keyof FindingCodes]: Words<C> } = {
+  crack: () =>
+    'A crack does not heal: do not chill or temper it further for use. Mark it, keep it apart, and look at the edge and corners of its sisters.',
+  flaking: () =>
+    'Dark scale that flakes: its packet leaked, and the skin has lost carbon. Grind a spot clean and read the hardness there before it goes on.',
+  grey: () => 'Even dull grey is the little air that was in the packet: it comes off with the finish.',
+  'bow-within': (p, say) => `${say.length(p.bowMm)} of bow is within ${say.length(p.limitMm)} for its length.`,
+  'bow-over': (p, say) => {
+    const where = p.bentAt === 'twist' ? 'twisted' : p.bentAt ? `bent at the ${p.bentAt}` : 'bent'
+    const then = p.grindable
+      ? `it can be ground out of ${say.length(p.thicknessMm)}, or set while warm or at the first temper.`
+      : 'set it while warm, or clamped at the first temper. Cold and untempered it snaps.'
+    return `${say.length(p.bowMm)}, ${where}, over ${say.length(p.limitMm)}: ${then}`
+  },
+  'files-disagree': p =>
+    `A ${p.skates} HRC file cannot skate where one of ${p.bites} bites: try them again on a clean spot.`,
+  'soft-reading': p => soft(`It reads ${p.hrc} HRC,`, p.dueHrc),
+  'soft-file': p => soft(`A ${p.bites} HRC file bites,`, p.dueHrc),
+  'as-due': (p, say) => `${p.hrc} HRC is what was due, ${hrcText(p.dueHrc)} ${say.band(p.dueSd)}.`,
+  'file-skates': p => `A ${p.skates} HRC file skates: it hardened.`,
+}
+
+const spoken = <C extends keyof FindingCodes>(
+  { code, params }: { readonly code: C; readonly params: FindingCodes[C] },
+  say: Speaker,
+): string => FINDING_WORDS[code](params, say)
+
+export const findingWords = (finding: Finding, say: Speaker): string => spoken(finding, say)

@@ -1,0 +1,28 @@
+import type { TimeFormat } from '../core/files/oven-log/time-cells'
+import type { ControllerSettings, KeyedStep } from '../core/oven/keyed-programme'
+
+/** How the times of a log are written. */
+export function timeFormatWords(format: TimeFormat): string {
+  switch (format.kind) {
+    case 'iso':
+      return 'year-month-day and time'
+    case 'date-time':
+      return format.dayFirst ? 'day, month, year and time' : 'month, day, year and time'
+    case 'clock':
+      return 'hours, minutes, seconds'
+    default:
+      return format.name
+  }
+}
+
+/** What the ramp column is called on this kind of controller. */
+export function rampHeading({ ramp, degrees }: Pick<ControllerSettings, 'ramp' | 'degrees'>): string {
+  if (ramp === 'minutes-to-target') return 'Minutes to get there'
+  return `Rate, °${degrees}/${ramp === 'per-hour' ? 'h' : 'min'}`
+}
+
+/** What a step of a programme is for. */
+export function keyedStepName({ purpose, heldOn }: Pick<KeyedStep, 'purpose' | 'heldOn'>): string {
+  const name = purpose.kind === 'soak' ? 'Soak' : `Equalise ${purpose.round}`
+  return heldOn ? `${name}, held on` : name
+}

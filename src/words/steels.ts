@@ -1,0 +1,168 @@
+import type { SkippedLine } from '../core/files/own-grade/chart-text'
+import type { MisfitDoubt } from '../core/files/own-grade/misfit'
+import type { RankReason, Refusal } from '../core/job/rank-steels'
+import type { Difference, RouteChange } from '../core/steel/compare-routes'
+import type { Knob, Seen, TaleFigureName } from '../core/steel/folklore'
+import type { CorrosionClass } from '../data/grades'
+import { hrcText, type Speaker } from './speaker'
+
+const RUST_WORDS: Readonly<Record<CorrosionClass, string>> = {
+  sea: 'stands salt water',
+  kitchen: 'stands a wet kitchen',
+  careful: 'spots if left wet',
+  rusts: 'rusts unless oiled',
+}
+const EDGE_WORDS: Readonly<Record<RankReason['edge'], string>> = {
+  'long-and-coarse': 'wears long, but its large carbides do not love so thin an edge',
+  long: 'wears long',
+  'very-fine': 'takes a very fine edge',
+  fine: 'takes a fine edge and keeps it a fair while',
+}
+const STRENGTH_WORDS: Readonly<Record<RankReason['strength'], string>> = {
+  tough: ' and takes knocks',
+  brittle: ' and chips if twisted',
+  usual: '',
+}
+
+/** What speaks for a grade in a use and what against, in one sentence. */
+export function rankWords(why: RankReason): string {
+  const { target } = why
+  const hrc = hrcText(why.hrc)
+  const reach =
+    why.reaches === 'within'
+      ? `reaches ${hrc} HRC`
+      : `comes to ${hrc} HRC, ${why.reaches === 'short' ? 'short of' : 'above'} ${target.min} to ${target.max}`
+  const rust = RUST_WORDS[why.corrosionClass]
+  return `It ${reach}, ${EDGE_WORDS[why.edge]}${STRENGTH_WORDS[why.strength]}; ${why.rustsTooSoon ? `but it ${rust}, less than this use asks` : `it ${rust}`}.`
+}
+
+/** What a shop can not do with a grade. */
+export function refusalWords(why: Refusal, say: Speaker): string {
+  switch (why.code) {
+    case 'needs-oil':
+      return `It must pass from ${say.bare(800)} to ${say.t(500)} in ${why.slowest800to500S} s or less: plates and foil are too slow, it needs ${why.fast ? 'a fast oil' : 'an oil bath'}.`
+    case 'oven-too-cold':
+      return `It needs ${say.t(why.needsC)} at the least; this oven ends at ${say.t(why.ovenMaxC)}.`
+    case 'no-foil':
+      return `No foil stands its ${say.t(why.needsC)}.`
+  }
+}
+
+/** One thing that sets two routes apart, by their names. */
+export function differenceWords(of: Difference, first: string, second: string): string {
+  const named = (which: 'first' | 'second') => (which === 'first' ? first : second)
+  switch (of.code) {
+    case 'same-hardness':
+      return `${first} and ${second} read the same on the tester, and are different knives.`
+    case 'hardness':
+      return `${second} is ${hrcText(Math.abs(of.harderByHrc))} HRC ${of.harderByHrc > 0 ? 'harder' : 'softer'} than ${first}.`
+    case 'robbed':
+      return `${named(of.worse)} rusts sooner: its hot temper grew carbides that took chromium out of the steel around them.`
+    case 'chromium':
+      return `${named(of.better)} keeps more chromium in solution, since its soak dissolved more carbide: it resists rust better.`
+    case 'same-rust':
+      return 'Both keep the same chromium in solution, so they rust alike.'
+    case 'austenite':
+      return `${named(of.more)} holds ${Math.round(of.share * 100)} % more soft austenite, which gives way at a thin edge.`
+    case 'tougher':
+      return `${named(of.better)} should take knocks better (less carbide, less hard, or finer grain).`
+    case 'forgives-grinding':
+      return `${named(of.better)} forgives hotter grinding, up to its own temper.`
+  }
+}
+
+/** What changed from one route to another, in a few words; '' where nothing did. */
+export const routeChangeWords = (changes: readonly RouteChange[], say: Speaker): string =>
+  changes.map(change => oneChange(change, say)).join(', ')
+
+function oneChange(change: RouteChange, say: Speaker): string {
+  const cold = (toC: number | null) => (toC === null ? 'none' : say.t(toC))
+  switch (change.what) {
+    case 'soak-temperature':
+      return `soak ${say.t(change.from)} to ${say.t(change.to)}`
+    case 'soak-time':
+      return `soak ${say.minutes(Math.round(change.from))} to ${say.minutes(Math.round(change.to))}`
+    case 'cold':
+      return `cold ${cold(change.from)} to ${cold(change.to)}`
+    case 'cold-hold':
+      return `cold hold ${say.minutes(change.from)} to ${say.minutes(change.to)}`
+    case 'temper-count':
+      return `${change.from} to ${change.to} tempers`
+    case 'temper-temperature':
+      return `temper ${change.round} ${say.t(change.from)} to ${say.t(change.to)}`
+    case 'temper-hold':
+      return `temper ${change.round} ${say.minutes(change.from)} to ${say.minutes(change.to)}`
+  }
+}
+
+export const KNOB_WORDS: Readonly<Record<Knob['moves'], string>> = {
+  'temper-twice': 'Temper, twice',
+  temper: 'Temper',
+  cold: 'Cold',
+  soak: 'Soak',
+}
+
+/** Figures of a tale: what they are called, and how they are written. */
+export const TALE_FIGURES: Readonly<
+  Record<
+    TaleFigureName,
+    {
+      readonly label: string
+      readonly unit: string
+      readonly shown: (value: number) => string
+      /** Least span it is drawn over, so that noise stays small. */
+      readonly least: number
+    }
+  >
+> = {
+  hardness: { label: 'Hardness', unit: 'HRC', shown: hrcText, least: 1 },
+  chromium: { label: 'Chromium at work against rust', unit: '%', shown: value => value.toFixed(1), least: 1 },
+  retained: { label: 'Soft austenite left', unit: '%', shown: value => (100 * value).toFixed(0), least: 0.04 },
+  fresh: {
+    label: 'Austenite turned by the first temper',
+    unit: '%',
+    shown: value => (100 * value).toFixed(0),
+    least: 0.04,
+  },
+  grain: { label: 'Grain held by carbide', unit: '×', shown: value => value.toFixed(1), least: 1 },
+}
+
+/** What is seen at a knob's setting, in a sentence that follows it. */
+export function seenWords(seen: Seen, say: Speaker): string {
+  switch (seen.code) {
+    case 'rust-not-hardness':
+      return `The temper moves hardness by ${hrcText(seen.movesHrc)} HRC and the chromium not at all: hardness is not what keeps a blade bright.`
+    case 'cold-turns':
+      return `Here it turns ${say.percent(seen.share)} of the steel from soft austenite to martensite: ${hrcText(seen.gainHrc)} HRC. Chromium stays as it was, and so does rust.`
+    case 'fresh-martensite':
+      return `On cooling from the first temper ${say.percent(seen.share)} of the steel turns to fresh, brittle martensite that was never tempered. The second temper is for that.`
+    case 'chromium-lost':
+      return `${say.percent(seen.share)} of the chromium’s work is lost here: new carbides took it. The same hardness is to be had by a low temper, without that.`
+    case 'chromium-stays':
+      return `Below about ${say.t(400)} chromium stays in solution: the blade keeps its resistance.`
+    case 'hotter-softer':
+      return `Past ${say.t(seen.hardestC)} more carbon dissolves, martensite starts lower, and soft austenite stays: hotter is softer${seen.coarse ? ', and the grain runs away' : ''}.`
+    case 'hardest-near':
+      return `It quenches hardest near ${say.t(seen.hardestC)}. Up to there more heat dissolves more carbon, and that hardens.`
+  }
+}
+
+/** What a chart that does not fit its composition suggests. */
+export const misfitWords = (doubt: MisfitDoubt, say: Speaker): string =>
+  doubt.code === 'whole-chart'
+    ? `The chart lies ${hrcText(Math.abs(doubt.meanHrc))} HRC ${doubt.meanHrc > 0 ? 'above' : 'below'} what this composition should give all along. Check the soak temperature, the cold and the carbon on the sheet: the chart may be from another route or another steel.`
+    : `At ${say.t(doubt.temperC)} the chart is ${hrcText(Math.abs(doubt.offHrc))} HRC away from what its neighbours and this composition suggest. Check that row.`
+
+/** Why a line of a typed chart could not be used. */
+export function skippedLineWords(line: SkippedLine, say: Speaker): string {
+  switch (line.why) {
+    case 'no-temper':
+      return 'the temper has no number'
+    case 'no-hardness':
+      return 'no hardness stands beside the temper'
+    case 'not-a-hardness':
+      return `${line.hrc} is not a Rockwell C hardness (20 to 70)`
+    case 'not-a-temper':
+      return `${say.t(line.atC)} is not a temper (${say.bare(50)} to ${say.t(750)})`
+  }
+}

@@ -1,0 +1,36 @@
+import type { OptionKind } from '../core/job/advise'
+import type { Decision } from '../core/shop/batch'
+import { hrcText, percentText, type Speaker } from './speaker'
+import { stageName } from './stages'
+
+/** What can be done after a reading, as it is called on buttons and in the log. */
+export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
+  accept: 'Accept',
+  temper: 'Temper again',
+  cold: 'Cold again',
+  'anneal-and-reharden': 'Anneal and re-harden',
+  scrap: 'Scrap',
+}
+
+/** A decision of the log: what was decided, and what it rested on. */
+export function decisionWords(decision: Decision, say: Speaker): { what: string; why: string } {
+  if (decision.by === 'words') return { what: `${decision.what}.`, why: decision.why }
+  const { kind, temper, cold, from, target, toHrc, inTargetProbability, note } = decision
+  const steps = [
+    OPTION_NAMES[kind],
+    ...(cold && kind === 'cold' ? [`${say.t(cold.toC)}`] : []),
+    ...(temper ? [`temper ${say.minutes(temper.holdMin)} at ${say.both(temper.atC)}`] : []),
+  ]
+  return {
+    what: `${steps.join(', ')}.`,
+    why: [
+      `It had ${hrcText(from.hrc)} ± ${hrcText(from.u95)} HRC ${stageName(from.stage)}; the target was ${hrcText(target.min)} to ${hrcText(target.max)}.`,
+      kind === 'scrap'
+        ? ''
+        : `Expected: ${hrcText(toHrc)} HRC, chance that it is within target ${percentText(inTargetProbability)}.`,
+      note,
+    ]
+      .filter(sentence => sentence !== '')
+      .join(' '),
+  }
+}

@@ -1,0 +1,407 @@
+import { describe, expect, it } from 'vitest'
+import type { CautionCode, CautionCodes } from '../core/codes/caution'
+import type { ProblemCode, ProblemCodes } from '../core/codes/problem'
+import { problem } from '../core/codes/problem'
+import type { WorkingCode, WorkingCodes } from '../core/codes/working'
+import type { FindingCodes } from '../core/job/inspect'
+import { OPTION_KINDS } from '../core/shop/batch'
+import { CAUTIONS } from '../data/cautions'
+import { GRADES } from '../data/grades'
+import { CAUSE_TESTS, stepsOf, whyWords } from './advice'
+import { CAUTION_WORDS } from './cautions'
+import { FINDING_WORDS } from './inspection'
+import { coldWhyWords, inUnits } from './marked'
+import { PROBLEM_WORDS } from './problems'
+import { speakerOf } from './speaker'
+import {
+  differenceWords,
+  misfitWords,
+  rankWords,
+  refusalWords,
+  routeChangeWords,
+  seenWords,
+  skippedLineWords,
+} from './steels'
+import { WORKING_WORDS, workingValue } from './working'
+
+const METRIC = speakerOf('metric')
+const IMPERIAL = speakerOf('imperial')
+
+/** A number with a metric unit behind it. What a controller or a person typed is quoted, and stands as it is. */
+const METRIC_QUANTITY = /[\d)] ?(°C|K|mm|cm|m|m²|m³|L|l|kg|kJ|kJ\/kg|W\/m²K|W\/K|kg\/m³)(?![\w/²³·])/
+const unquoted = (text: string) => text.replace(/“[^”]*”/g, '')
+
+/** That a sentence stands whole in both systems, and speaks of no metric unit in °F and inch mode. */
+function expectSaid(said: (say: typeof METRIC) => string) {
+  for (const say of [METRIC, IMPERIAL]) {
+    const text = said(say)
+    expect(text.length).toBeGreaterThan(0)
+    expect(text).not.toMatch(/undefined|NaN|\[object|null|Infinity/)
+  }
+  expect(unquoted(said(IMPERIAL))).not.toMatch(METRIC_QUANTITY)
+}
+
+/** Parameters for every problem there is. */
+const PROBLEMS: ProblemCodes = {
+  'too-big': { most: 1300, counted: 'number' },
+  'too-small': { least: 1, counted: 'items' },
+  missing: {},
+  'wrong-type': { expected: 'number' },
+  'unknown-keys': { keys: ['a', 'b'] },
+  'not-one-of': { values: ['round', 'flat'] },
+  malformed: {},
+  'steel-shape': {},
+  'foil-shape': {},
+  'oven-shape': {},
+  'not-json': {},
+  'too-long': {},
+  'unreadable-file': {},
+  'worker-failed': {},
+  'bad-session': {},
+  'target-upside-down': {},
+  'more-than-the-whole': {},
+  'least-above-most': {},
+  'chart-not-rising': {},
+  'usual-outside-window': {},
+  'most-below-least': {},
+  'not-a-serial-pattern': {},
+  'a-step-too-many': { most: 8 },
+  empty: { field: 'mass' },
+  'not-a-quantity': { text: 'hot', field: 'duration' },
+  'several-numbers': { text: '1 2' },
+  'unknown-unit': { unit: 'stone', field: 'duration' },
+  'no-readings': {},
+  'not-a-number': { text: '6O', meant: '60' },
+  'implausible-hrc': { text: '605', minHrc: 5, maxHrc: 70, meantHrc: 60.5 },
+  'oven-gone': { ovenName: 'North' },
+  'tempering-oven-gone': {},
+  'grade-gone': { gradeNames: ['Quayside bar'] },
+  'mark-taken': { mark: 'A1' },
+  'too-many-blades': { most: 60 },
+  'too-many-lines': { most: 60 },
+  'storage-full': {},
+  'storage-refused': {},
+  'save-failed': { what: 'TypeError' },
+  'run-goes-on': {},
+  'above-oven': { setC: 1250, ovenMaxC: 1200 },
+  'above-foil': { atC: 1150, foilMaxC: 1093 },
+  'too-many-steps': { takes: 9, holds: 8 },
+  'unknown-command': { line: 'MAKE TEA' },
+  'too-heavy': { kg: 44 },
+  'log-too-short': {},
+  'log-without-legs': {},
+  'log-held-to-a-rate': {},
+  'too-hot-for-foil': { atC: 1240, foil: '309', foilMaxC: 1227, marginC: 10 },
+  clearance: { where: 'edge', givenMm: 1, steelMm: 3, leastMm: 1.5 },
+  'too-many-sheets': { most: 400 },
+  'sheet-too-wide': { lengthMm: 700, widthMm: 650, rollWidthMm: 610, turned: false },
+  'sheet-too-long': { lengthMm: 700, widthMm: 300, longestMm: 500 },
+  'plates-cold': {},
+  'plates-too-hot': {},
+  'plates-warmer-after': {},
+  'too-round': { narrowestMm: 6.35 },
+  'too-much-added': { diameterMm: 8, addedHrc: 3.6, mostHrc: 3 },
+  'too-soft-for-round': { softestHrc: 20 },
+  'file-not-json': {},
+  'file-not-ours': {},
+  'file-newer': { version: 9, known: 5 },
+  'file-broken': { found: [problem('too-big', { most: 1300, counted: 'number' }, 'a.austenitizeC')], more: 2 },
+  'file-empty': {},
+  'drawing-too-large': { mostMegabytes: 5 },
+  'drawing-unreadable': { kind: 'dxf', empty: true },
+  'no-outline': {},
+  'outline-crosses-itself': { xMm: 50, yMm: 20 },
+  'log-too-few-rows': {},
+  'log-no-rows': {},
+  'log-no-time': {},
+  'log-no-temperature': {},
+  'log-nothing-used': { rows: 9, skipped: [{ why: 'break', count: 9 }] },
+  'readings-columns': { missing: ['blade', 'HRC'], head: ['time'] },
+  'readings-nothing': { first: problem('row-value', { text: '6O' }, '2') },
+  'row-blade': { blade: 'Z9' },
+  'row-two-blades': { mark: 'A1' },
+  'row-no-stage': { text: 'sometime' },
+  'row-stage-not-on-route': { mark: 'A1', text: 'temper 7' },
+  'row-value': { text: '6O' },
+  'row-implausible': { hrc: 605 },
+  'survey-reading': { text: 'hot', row: 1 },
+  'survey-outside': { text: '9999', row: 1, atC: 9999 },
+  'survey-empty': {},
+  'sheet-no-name': {},
+  'sheet-name-taken': { name: 'Harbour 14' },
+  'sheet-not-a-number': { text: 'x' },
+  'sheet-negative': { element: 'Cr' },
+  'sheet-least-above-most': { element: 'Cr' },
+  'sheet-below-least': { element: 'Cr', value: 12, least: 13 },
+  'sheet-above-most': { element: 'Cr', value: 15, most: 14 },
+  'sheet-over-whole': { sum: 141 },
+  'sheet-hardly-iron': { sum: 70 },
+  'sheet-no-carbon': {},
+  'sheet-carbon-outside': { value: 5, least: 0.05, most: 3.5 },
+  'sheet-outside': {
+    dimension: 'temperature',
+    value: 1950,
+    least: 700,
+    most: 1300,
+    other: { text: '“1950 °F”', value: 1066 },
+  },
+  'sheet-not-a-hardness': { text: '700', least: 20, most: 70 },
+  'sheet-soak-upside-down': {},
+  'sheet-usual-outside': {},
+  'sheet-soak-times-upside-down': {},
+  'sheet-tempers-upside-down': {},
+  'sheet-temper-above-soak': {},
+  'sheet-no-chart-row': {},
+  'sheet-chart-doubles-back': { row: 3, atC: 240, beforeC: 250 },
+  'sheet-chart-above-soak': { hottestC: 700 },
+}
+
+const CAUTION_PARAMS: CautionCodes = {
+  'above-window': { atC: 1120, minC: 1020, maxC: 1110 },
+  'below-window': { atC: 990, minC: 1020, maxC: 1110 },
+  'long-soak': { soakMin: 60, usualMin: 25 },
+  'coarse-grain': { atC: 1120 },
+  'lean-matrix': {},
+  'much-austenite': { share: 0.23 },
+  'low-ms': {},
+  'slow-quench': { seconds: 80, softShare: 0.12 },
+  'late-cold': { delayMin: 300 },
+  'robbed-chromium': {},
+  'second-temper': {},
+  'temper-above-soak': {},
+  untempered: {},
+  'outside-model': { elements: [{ element: 'Cr', value: 24, least: 0, most: 20 }] },
+  'tight-end': { endMm: 10, usualMm: 25 },
+  'thick-corner': { layers: 18, mm: 0.9 },
+  'one-fold': {},
+  shared: {},
+  'thick-seam': { layers: 14 },
+  'thin-edge': { mark: 'A', edgeMm: 0.2, skinMm: 0.05 },
+  warp: { mark: 'A', leastMm: 0.3 },
+  'not-reached': { step: 2, longestMin: 600 },
+  'not-loaded': {},
+  'not-soaked': { withinK: 5 },
+  'rate-limited': {},
+  'log-not-followed': {},
+  'no-cooling-leg': {},
+  'no-climb': {},
+  outside: { widthMm: 150, depthMm: 450 },
+  element: { withinMm: 20 },
+  overlap: {},
+  close: { withinMm: 8 },
+  blocked: {},
+  'thin-plates': { plateMm: 8, bladeMm: 4 },
+  'small-plates': {},
+  melting: { atC: 1310 },
+  'plates-hot': { blade: 4, leavesC: 190 },
+  'air-refused': { gas: 'co2', level: 40_000, neededAirChangesPerH: null },
+  'air-limit': { gas: 'oxygen', level: 19, limit: 19.5, name: 'instant-oxygen' },
+  solvent: { fluid: 'ethanol', flashC: 13 },
+  'beside-blade': {},
+  bevel: {},
+  edge: { mm: 0.5, leastMm: 1 },
+  near: { mm: 0.5, leastMm: 1.2 },
+  slope: { degrees: 3.2, withinDegrees: 2 },
+  thin: { mm: 0.6, leastMm: 0.7 },
+}
+
+const WORKING_PARAMS: WorkingCodes = {
+  'solubility-product': {},
+  'dissolved-by-soak': {},
+  'carbon-in-austenite': {},
+  'chromium-in-austenite': {},
+  'martensite-start': {},
+  'martensite-start-other': {},
+  'retained-quenched': {},
+  'retained-cold': {},
+  'soft-products': {},
+  'untempered-model': {},
+  'tempering-parameter': {},
+  'tempering-chart': { source: 'a handbook' },
+  'chart-and-model': { sdHrc: 0.7 },
+  'own-readings': { readings: 12 },
+  'band-one-sigma': { parts: [{ part: 'lot', element: 'Cr', sd: 0.3 }] },
+  'readings-mean': { n: 3 },
+  'scatter-of-mean': { single: false },
+  'dial-resolution': {},
+  'test-block': { checked: true },
+  'coverage-factor': {},
+  'steel-heat-dry-ice': {},
+  'bath-heat': { source: 'a handbook' },
+  'vessel-heat': {},
+  'leak-heat': {},
+  'sublimation-heat': { source: 'a handbook' },
+  'co2-in-room': {},
+  'steel-heat-nitrogen': {},
+  'vaporisation-heat': { source: 'a handbook' },
+  'oxygen-in-room': {},
+  'contact-through-foil': { plates: true },
+  'steel-on-cooling': {},
+  'rate-800-500': { plates: true },
+  'skin-bare': {},
+  'skin-share': {},
+  'tang-taper': {},
+  'protection-material': {},
+  'protection-work': { blades: 3, hourPrice: 40 },
+  'tray-weight': {},
+  'hottest-step': { marginK: 10 },
+  'foil-bound': { proven: true },
+  'foil-over-bound': {},
+  'foil-left-over': {},
+  'foil-used': {},
+  'climb-rate': { preheated: true, source: 'the size of the oven' },
+  'lag-alone': {},
+  'lag-crowded': {},
+  'to-full-heat': { afterLoad: false },
+  'heat-energy': {},
+  'heat-cost': {},
+  'blade-between-plates': { blade: 2, plateC: 40 },
+  'third-martensite': {},
+  'warm-seconds': {},
+  'temper-lag': { fan: null },
+  'coolest-temper': {},
+  'band-draws': { learnt: true, soakSdC: 6, temperSdC: 5 },
+  'settles-at': { logName: 'heat.csv' },
+  'time-constant': {},
+  'mains-current': {},
+  'correction-by': { kind: 'survey', count: 2, sdK: 3 },
+}
+
+const FINDINGS: FindingCodes = {
+  crack: {},
+  flaking: {},
+  grey: {},
+  'bow-within': { bowMm: 0.1, limitMm: 0.2 },
+  'bow-over': { bowMm: 1.4, limitMm: 0.2, bentAt: 'tip', thicknessMm: 2.5, grindable: false },
+  'files-disagree': { skates: 65, bites: 60 },
+  'soft-reading': { hrc: 55, dueHrc: 61.5 },
+  'soft-file': { bites: 55, dueHrc: 61.5 },
+  'as-due': { hrc: 61, dueHrc: 61.5, dueSd: 0.4 },
+  'file-skates': { skates: 60 },
+}
+
+const keysOf = <T extends object>(record: T) => Object.keys(record) as (keyof T)[]
+// A table of words and its table of parameters have the same keys; this reads both by one.
+const saidBy =
+  <Codes, K extends keyof Codes>(
+    words: { readonly [C in K]: (params: Codes[C], say: typeof METRIC, path: string) => string },
+    params: Pick<Codes, K>,
+    code: K,
+  ) =>
+  (say: typeof METRIC) =>
+    words[code](params[code], say, 'a.austenitizeC')
+
+describe('every code is said in both systems, and without a metric unit in °F and inch mode', () => {
+  it.each(keysOf(PROBLEM_WORDS))('the problem %s', (code: ProblemCode) => {
+    expectSaid(saidBy<ProblemCodes, ProblemCode>(PROBLEM_WORDS, PROBLEMS, code))
+  })
+
+  it.each(keysOf(CAUTION_WORDS))('the caution %s', (code: CautionCode) => {
+    expectSaid(saidBy<CautionCodes, CautionCode>(CAUTION_WORDS, CAUTION_PARAMS, code))
+  })
+
+  it.each(keysOf(FINDING_WORDS))('the finding %s', code => {
+    expectSaid(saidBy<FindingCodes, keyof FindingCodes>(FINDING_WORDS, FINDINGS, code))
+  })
+
+  it.each(keysOf(WORKING_WORDS))(
+    'the line of working %s, whose source may quote its own units',
+    (code: WorkingCode) => {
+      const words = <C extends WorkingCode>(c: C, say: typeof METRIC) => WORKING_WORDS[c](WORKING_PARAMS[c], say)
+      expectSaid(say => `${words(code, say).name}: ${words(code, say).equation}`)
+      expect(words(code, METRIC).source.length).toBeGreaterThan(3)
+    },
+  )
+
+  it('values of working, by their units', () => {
+    const shown = (value: number | null, unit: 'C' | 'K' | 'kJ' | 'W/m²K' | 'K/s' | 'mm' | 'kg' | '') =>
+      workingValue({ code: 'time-constant', params: {}, value, unit }, IMPERIAL)
+    expect([shown(1065.56, 'C'), shown(10, 'K'), shown(25.4, 'mm'), shown(0.45359237, 'kg')]).toEqual([
+      '1950 °F',
+      '+18 °F',
+      '1 in',
+      '1 lb',
+    ])
+    // 1 kJ is 0.9478 BTU; 1 W/m²K is 0.1761 BTU/h·ft²·°F (NIST SP 811, from memory).
+    expect([shown(100, 'kJ'), shown(800, 'W/m²K'), shown(10, 'K/s')]).toEqual([
+      '95 BTU',
+      '141 BTU/h·ft²·°F',
+      '18 °F a second',
+    ])
+    expect([shown(null, ''), shown(null, 'C'), shown(Number.POSITIVE_INFINITY, 'C')]).toEqual(['used', '—', '—'])
+  })
+
+  it('what can be done after a reading, and what tells a cause', () => {
+    const why = {
+      measured: { mean: 61.7, u95: 0.5, stage: 'temper-2' as const },
+      wanted: { min: 59, max: 61 },
+      changeHrc: -0.9,
+      robsChromium: true,
+      lateCold: false,
+    }
+    for (const kind of OPTION_KINDS) {
+      const option = {
+        kind,
+        why,
+        temper: { atC: 210, holdMin: 120 },
+        cold: { toC: -75, holdMin: 60, delayMin: 30 },
+      }
+      expectSaid(say => whyWords(option, say))
+      // A temper is keyed: it stands in both scales, whatever the shop's.
+      for (const step of stepsOf(option, IMPERIAL)) expect(step).not.toMatch(/undefined|NaN/)
+    }
+    for (const test of Object.values(CAUSE_TESTS)) expectSaid(test)
+  })
+
+  it('grades, cautions and tales', () => {
+    for (const grade of GRADES) {
+      expectSaid(say => coldWhyWords(grade, say))
+      expectSaid(say => inUnits(grade.note, say))
+    }
+    for (const text of Object.values(CAUTIONS)) expectSaid(say => inUnits(text, say))
+    for (const why of [
+      { code: 'needs-oil', slowest800to500S: 4, fast: true },
+      { code: 'oven-too-cold', needsC: 1160, ovenMaxC: 1080 },
+      { code: 'no-foil', needsC: 1240 },
+    ] as const)
+      expectSaid(say => refusalWords(why, say))
+    expectSaid(say => seenWords({ code: 'hotter-softer', hardestC: 1080, coarse: true }, say))
+    expectSaid(say => seenWords({ code: 'chromium-stays' }, say))
+    expectSaid(say => misfitWords({ code: 'one-row', temperC: 315, offHrc: 4 }, say))
+    expectSaid(say => skippedLineWords({ line: 2, text: '', why: 'not-a-temper', atC: 20 }, say))
+    expectSaid(say => routeChangeWords([{ what: 'cold', from: -75, to: null }], say))
+  })
+})
+
+describe('sentences', () => {
+  it('a difference of temperatures is no temperature: 10 K for overshoot are 18 °F', () => {
+    const said = PROBLEM_WORDS['too-hot-for-foil'](PROBLEMS['too-hot-for-foil'], IMPERIAL, '')
+    expect(said).toBe(
+      'No foil stands 2264 °F: type 309 ends at 2241 °F, less 18 °F for overshoot. Use an anti-scale coat, or inert gas.',
+    )
+  })
+
+  it('a limit is said in the unit of its field', () => {
+    const most = (path: string) => PROBLEM_WORDS['too-big']({ most: 630, counted: 'number' }, IMPERIAL, path)
+    expect(most('outline.tangMm')).toBe('must be at most 24.803 in')
+    expect(most('route.austenitizeC')).toBe('must be at most 1166 °F')
+    expect(most('groups')).toBe('must be at most 630')
+  })
+
+  it('a grade’s rank and two routes are told apart by name', () => {
+    expect(
+      rankWords({
+        hrc: 60.4,
+        target: { min: 59, max: 61 },
+        reaches: 'within',
+        edge: 'fine',
+        strength: 'tough',
+        corrosionClass: 'careful',
+        rustsTooSoon: true,
+      }),
+    ).toBe(
+      'It reaches 60.4 HRC, takes a fine edge and keeps it a fair while and takes knocks; but it spots if left wet, less than this use asks.',
+    )
+    expect(differenceWords({ code: 'hardness', harderByHrc: -1.26 }, 'A', 'B')).toBe('B is 1.3 HRC softer than A.')
+  })
+})

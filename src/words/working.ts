@@ -1,0 +1,285 @@
+import type { BandPart, WorkingCode, WorkingCodes, WorkingLine, WorkingUnit } from '../core/codes/working'
+import { PROTECTION } from '../data/protection'
+import { STEEL_MODEL } from '../data/steel-model'
+import { STEEL_THERMAL } from '../data/thermal'
+import { hrcText, type Speaker } from './speaker'
+
+/** What a line of working is called, by which equation, and after whom. */
+export interface WorkingWords {
+  readonly name: string
+  readonly equation: string
+  readonly source: string
+}
+
+type Words<C extends WorkingCode> = (params: WorkingCodes[C], say: Speaker) => WorkingWords
+
+const STEEL_HEAT = 'Debye model of steel, from memory'
+const PRACTICE = 'common practice, no published source'
+const METHOD_OVEN = 'wall model, docs/method.md, Oven'
+const METHOD_PLATES = 'docs/method.md, Plates'
+const line = (name: string, equation: string, source: string) => (): WorkingWords => ({ name, equation, source })
+
+/** What widens a band, as a person says it. */
+export function bandPartWords({ part, element }: BandPart): string {
+  switch (part) {
+    case 'model':
+      return 'the model itself'
+    case 'lot':
+      return `${element} in the lot`
+    case 'readings':
+      return 'what your readings leave open'
+    case 'soak-temperature':
+      return 'soak temperature'
+    case 'soak-time':
+      return 'soak time'
+    case 'temper-temperature':
+      return 'temper temperature'
+  }
+}
+
+const CORRECTION_KINDS = { sensor: 'sensor checks', survey: 'surveys', hardness: 'hardness' } as const
+const M = STEEL_MODEL
+
+/** Every line of working in words. Equations are those of the sources, in the units of their sources. */
+export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
+  'solubility-product': line('Solubility product', '[C]·[Cr]ⁿ = k·exp(q(1/1353 − 1/T))', M.solubility.source),
+  'dissolved-by-soak': line('Dissolved by the soak', '1 − exp(−(t/τ)^0.8)', M.kinetics.source),
+  'carbon-in-austenite': line('Carbon in austenite', 'mass balance of the chromium carbide', M.carbide.source),
+  'chromium-in-austenite': line('Chromium in austenite', 'mass balance of the chromium carbide', M.carbide.source),
+  'martensite-start': line(
+    'Martensite start',
+    'Ms = 539 − 423(C+N) − 30.4Mn − 17.7Ni − 12.1Cr − 7.5Mo + 6, Celsius',
+    M.martensiteStart.source,
+  ),
+  'martensite-start-other': line(
+    'The same by the other formula',
+    'Ms = 561 − 474(C+N) − 33Mn − 17Cr − 17Ni − 21Mo, Celsius; for comparison only',
+    'Steven and Haynes (1956), from memory',
+  ),
+  'retained-quenched': line('Retained austenite as quenched', 'exp(−0.011(Ms − T))', M.retained.source),
+  'retained-cold': line(
+    'Retained austenite after cold',
+    'stable part + rest·exp(−0.011(Ms − T))',
+    M.stabilisation.source,
+  ),
+  'soft-products': line('Soft products of a slow quench', '1 − exp(−a(t/t_limit)²)', M.slowQuench.source),
+  'untempered-model': line(
+    'Untempered hardness, model',
+    'HV of martensite, austenite and carbide, to HRC by ASTM E140',
+    M.martensite.source,
+  ),
+  'tempering-parameter': line('Tempering parameter', 'P = T(20 + log10 t)/1000', M.temper.source),
+  'tempering-chart': p => ({
+    name: 'Tempering chart',
+    equation: 'chart(P) + model(route) − model(reference)',
+    source: p.source,
+  }),
+  'chart-and-model': p => ({
+    name: `Chart and model, ± ${hrcText(1.96 * p.sdHrc)}`,
+    equation: 'before your own readings',
+    source: M.error.source,
+  }),
+  'own-readings': p => ({
+    name: 'Your own readings',
+    equation: `Gaussian process on measured less predicted; ${p.readings} readings of this grade`,
+    source: 'Rasmussen and Williams (2006), algorithm 2.1',
+  }),
+  'band-one-sigma': p => ({
+    name: 'Band, one sigma',
+    equation: p.parts
+      .filter(part => part.sd >= 0.05)
+      .map(part => `${bandPartWords(part)} ${part.sd.toFixed(2)}`)
+      .join(', '),
+    source: `${M.error.source}; ${M.shopTemperature.source}`,
+  }),
+
+  'readings-mean': p => ({ name: 'Mean', equation: 'Σx/n', source: p.n === 1 ? '1 reading' : `${p.n} readings` }),
+  'scatter-of-mean': p => ({
+    name: 'Scatter of the mean',
+    equation: p.single ? 's of a single reading' : 's/√n',
+    source: p.single ? PRACTICE : 'GUM (JCGM 100) 4.2',
+  }),
+  'dial-resolution': line('Resolution', '0.5/√12', 'GUM (JCGM 100) F.2.2'),
+  'test-block': p => ({
+    name: 'Test block',
+    equation: '√(s_cert² + s²/n on the block)',
+    source: p.checked ? 'block check' : 'no block check',
+  }),
+  'coverage-factor': line('Coverage factor', 't(0.975, ν), ν by Welch-Satterthwaite', 'GUM (JCGM 100) G.4'),
+
+  'steel-heat-dry-ice': line('Steel', 'mass times the heat between room and dry ice', STEEL_HEAT),
+  'bath-heat': p => ({ name: 'Bath', equation: 'm·c·ΔT', source: p.source }),
+  'vessel-heat': line('Vessel', 'm·c·ΔT', 'specific heat of metals, textbook value, from memory'),
+  'leak-heat': line('Leak while holding', 'UA·ΔT·t', 'box loss as entered'),
+  'sublimation-heat': p => ({ name: 'Heat of sublimation', equation: 'mass = heat / latent', source: p.source }),
+  'co2-in-room': line(
+    'CO2 in the room',
+    'V dC/dt = S(1 − C) + Q(C₀ − C); chill over 15 min, then the hold',
+    'well-mixed room',
+  ),
+  'steel-heat-nitrogen': line(
+    'Steel and vessel',
+    'mass times the heat between room and nitrogen, and the vessel',
+    STEEL_HEAT,
+  ),
+  'vaporisation-heat': p => ({
+    name: 'Heat of vaporisation',
+    equation: 'volume = heat / (latent · density)',
+    source: p.source,
+  }),
+  'oxygen-in-room': line(
+    'Oxygen in the room',
+    '20.9·(1 − N₂ added); chill over 15 min, then the hold',
+    'well-mixed room',
+  ),
+
+  'contact-through-foil': (p, say) => ({
+    name: 'Contact through the foil',
+    equation: p.plates ? `clamped foil ${say.transfer(300)} to ${say.transfer(1200)}` : 'blade lumped, with radiation',
+    source: PRACTICE,
+  }),
+  'steel-on-cooling': line(
+    'Steel on cooling',
+    'H(T) carried, f = 1 − exp(−0.011(Ms − T)); c rises with T, martensite gives back its heat',
+    STEEL_THERMAL.source,
+  ),
+  'rate-800-500': (p, say) => ({
+    name: `${say.bare(800)} to ${say.t(500)}`,
+    equation: p.plates
+      ? 'conduction in one dimension, SDIRK2; plates spread sideways and give to air'
+      : 'dH/dt = −(h ΔT + εσ ΔT⁴)·2/t',
+    source: METHOD_PLATES,
+  }),
+
+  'skin-bare': line('Bare, it would lose carbon to', '√(Dt), D = D0·exp(−Q/RT)', PROTECTION.carbonDiffusion.source),
+  'skin-share': line('Share by protection', 'bare 1, gas in the oven 0.3, coat ¼, foil ⅒, foil and gas 0.05', PRACTICE),
+  'tang-taper': line('Taper of the tang', 'spine − tang end', 'geometry'),
+  'protection-material': line('Material', 'amount · price', 'prices as set in the Workshop'),
+  'protection-work': (p, say) => ({
+    name: 'Work',
+    equation: `${p.blades} blades, at ${say.money(p.hourPrice)} an hour`,
+    source: PRACTICE,
+  }),
+
+  'tray-weight': (_, say) => ({
+    name: 'Weight',
+    equation: `Σ length · width · thickness · ${say.density(7700)}, as plain bars`,
+    source: 'density of steel, textbook value, from memory',
+  }),
+  'hottest-step': (p, say) => ({
+    name: 'Hottest step',
+    equation: `hottest + correction + ${say.d(p.marginK)} ≤ limit`,
+    source: `limits: ${PRACTICE}`,
+  }),
+  'foil-bound': p => ({
+    name: 'No plan can use less than',
+    equation: p.proven
+      ? 'every guillotine pattern tried, or the bound met'
+      : 'bar relaxation, rounded up to a sum of sides',
+    source: 'docs/method.md, Foil',
+  }),
+  'foil-over-bound': line('This plan is above that by', 'used / bound − 1', 'guillotine strip packing'),
+  'foil-left-over': line('Left over inside the used length', '1 − sheets / (length · width)', 'geometry'),
+  'foil-used': line('Used length', 'length · price / blades', 'price as set in the Workshop'),
+  'climb-rate': p => ({
+    name: p.preheated ? 'Climb from the preheat' : 'Climb, the blade going in cold',
+    equation: 'oven at full power',
+    source: p.source,
+  }),
+  'lag-alone': (_, say) => ({
+    name: 'Alone',
+    equation: `lumped blade in foil: radiation, gap conduction, within ${say.d(5)}`,
+    source: `ε 0.70 outside, 0.35 and 0.40 inside, ${say.length(0.5)} gap; textbook values, from memory`,
+  }),
+  'lag-crowded': line('Crowded, view 0.42', 'the same with a part of the chamber hidden', 'view of strips on edge'),
+  'to-full-heat': p => ({
+    name: p.afterLoad ? 'From the load before being out' : 'From oven on',
+    equation: 'the programme as keyed, packets in at their entry, doors and walls followed',
+    source: METHOD_OVEN,
+  }),
+  'heat-energy': line('Energy', 'what the elements take through the programme, soak and 25 min of pulls', METHOD_OVEN),
+  'heat-cost': line('Cost', 'kWh × price', 'price from the Workshop'),
+  'blade-between-plates': (p, say) => ({
+    name: `Blade ${p.blade}: plates at ${say.t(p.plateC)}, it leaves at`,
+    equation: 'one-dimensional conduction, plates spread sideways and give to air',
+    source: METHOD_PLATES,
+  }),
+  'third-martensite': line(
+    'Ends at a third martensite',
+    'Ms + ln(1 − 0.35)/0.011',
+    `Koistinen and Marburger (1959); the share: ${PRACTICE}`,
+  ),
+  'warm-seconds': line('Seconds', 'lumped, bare, still air', METHOD_PLATES),
+  'temper-lag': (p, say) => ({
+    name: p.fan === null ? 'Lag' : p.fan ? 'Lag with a fan' : 'Lag in still air',
+    equation: `ρc(t/2)/h · ln(ΔT/${say.d(3)}), h ${say.transfer(25)} with a fan, ${say.transfer(10)} without`,
+    source: `lumped blade; h: ${PRACTICE}`,
+  }),
+  'coolest-temper': line('Coolest temper of the route', 'heat above the temper softens', PRACTICE),
+  'band-draws': (p, say) => ({
+    name: 'Draws',
+    equation: `${p.learnt ? '' : 'composition from triangles over the mill’s range; '}oven ± ${say.d(p.soakSdC)}, ± 1 min; temper ± ${say.d(p.temperSdC)}; ${p.learnt ? 'what your own readings leave open' : 'the model’s error'}`,
+    source: 'Monte Carlo, the same seed each time',
+  }),
+
+  'settles-at': p => ({
+    name: 'T∞ of one node',
+    equation: 'τ·ln((T∞ − a)/(T∞ − b)), fitted to the wall model at full power',
+    source:
+      p.logName === null ? 'wall model of the size, docs/method.md' : `wall model with what “${p.logName}” taught`,
+  }),
+  'time-constant': line('τ', 'as above', 'as above'),
+  'mains-current': line('Current', 'W / V', 'as entered'),
+  'correction-by': (p, say) => ({
+    name: `By ${CORRECTION_KINDS[p.kind]} alone (${p.count}), ± ${say.d(p.sdK)}`,
+    equation: `line in temperature, prior ${say.d(10)}, weights by variance and age`,
+    source: 'Bayesian linear regression, Bishop (2006), eq. 3.50 and 3.51',
+  }),
+}
+
+const spoken = <C extends WorkingCode>(
+  { code, params }: { readonly code: C; readonly params: WorkingCodes[C] },
+  say: Speaker,
+): WorkingWords => WORKING_WORDS[code](params, say)
+
+export const workingWords = (working: WorkingLine, say: Speaker): WorkingWords => spoken(working, say)
+
+const significant = (value: number): string => {
+  const size = Math.abs(value)
+  return size !== 0 && size < 0.01
+    ? value.toExponential(2)
+    : Number(value.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 3)).toString()
+}
+
+/** The value of a line in the shop's units; a line without one says that it was used, or that nothing came of it. */
+export function workingValue({ value, unit }: WorkingLine, say: Speaker): string {
+  if (value === null) return unit === '' ? 'used' : '—'
+  if (!Number.isFinite(value)) return '—'
+  const plain = (label: string) => `${significant(value)} ${label}`
+  const units: { readonly [U in WorkingUnit]: () => string } = {
+    '': () => significant(value),
+    HRC: () => `${value.toFixed(2)} HRC`,
+    C: () => say.t(value),
+    K: () => say.signed(value),
+    'wt%': () => plain('wt%'),
+    'wt%²': () => plain('wt%²'),
+    '%': () => plain('%'),
+    ppm: () => plain('ppm'),
+    kJ: () => say.heat(value),
+    'kJ/kg': () => say.heatPerMass(value),
+    'W/m²K': () => say.transfer(value),
+    'K/s': () => say.perSecond(value),
+    'K/h': () => say.perHour(value),
+    mm: () => say.length(value),
+    m: () => say.metres(value),
+    kg: () => say.mass(value),
+    s: () => say.seconds(value),
+    min: () => say.minutes(value),
+    h: () => plain('h'),
+    A: () => plain('A'),
+    kWh: () => plain('kWh'),
+    money: () => say.money(value),
+    share: () => say.percent(value),
+  }
+  return units[unit]()
+}
