@@ -6,6 +6,17 @@
 const BASE = ['^src/core/(codes|units|numeric)/', '^src/data/']
 const MODELS = 'steel|oven|quench|foil|cold|rockwell'
 
+/** Modules that compute for longer than a frame, or hold much of the model. */
+const HEAVY = [
+  'contract/(question|openapi)',
+  'contract/questions/(?!index).+',
+  'job/(advise|batch-figures|causes|certificate|chambers|each-blade|load-heat|logbook|logged-heat|pull-list|rank-steels|run-steps|shared-soak|suggested-group|timeline|trends)',
+  'learn/.+',
+  'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',
+  'quench/(fit-plates|pace|plate-stack|quench)',
+  'steel/(band|grade-curves|metallurgy|misfit|predict|recipe-map|suggest|tell-tale|temper-curve)',
+]
+
 /** A folder may import from itself and from what is named, nothing else of ours. */
 const only = (folder, allowed) => ({
   name: `${folder.replace(/[^a-z]+/g, '-')}-looks-down`,
@@ -53,11 +64,22 @@ module.exports = {
     },
     only('words', ['^src/(core|data)/']),
     only('simulators', ['^src/(core|data)/']),
-    only('workers', ['^src/(core|data)/']),
+    // The log that the shop learns from is read where it is used: in the worker.
+    only('workers', ['^src/(core|data|store)/']),
     only('devices', ['^src/(core|data)/']),
     only('store', ['^src/(core|data)/']),
     only('ui', ['^src/(words|core|data|styles)/']),
     only('islands', ['^src/(ui|words|store|workers|devices|simulators|core|data)/']),
+    {
+      name: 'heavy-work-is-asked-for',
+      comment: 'What takes long is asked of the worker by its question. The page may know its types alone.',
+      severity: 'error',
+      from: { path: '^src/(islands|ui|store|devices|words)/' },
+      to: {
+        path: `^src/core/(${HEAVY.join('|')})\\.ts$`,
+        dependencyTypesNot: ['type-only'],
+      },
+    },
     {
       name: 'nothing-imports-pages',
       severity: 'error',

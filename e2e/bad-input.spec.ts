@@ -118,7 +118,7 @@ test('a browser that stores nothing at all says so, and does not pretend', async
   await expect(page.getByRole('alert')).toContainText('refuses to store data')
   await page.getByRole('button', { name: 'New batch' }).click()
   await page.getByRole('button', { name: 'Begin' }).click()
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('it was not begun')
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The batch was not begun')
   await expect(page).toHaveURL(/\/batches$/)
 })
 

@@ -141,7 +141,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
 
   await test.step('the added temper waits on Today, and is run alone', async () => {
     await page.goto('/')
-    await page.getByRole('link', { name: /temper 3: A1 to A2/ }).click()
+    await page.getByRole('link', { name: /temper 3: A1 and A2/ }).click()
     await page.getByRole('button', { name: /Temper 3 alone/ }).click()
     await page.getByRole('button', { name: /Run in the shop/ }).click()
     await expect(page.locator('header strong')).toHaveText('Temper 3: oven on')

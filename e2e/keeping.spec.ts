@@ -208,7 +208,7 @@ test('two tabs that begin a run at once make one', async ({ page, context }) => 
   // The slower of the two may show the run before its own click lands.
   const begin = (tab: Page) => tab.getByRole('button', { name: /Practice/ }).click({ timeout: 5000 })
   await Promise.allSettled([page, other].map(begin))
-  for (const tab of [page, other]) await expect(tab.getByText('Shop ready')).toBeVisible()
+  for (const tab of [page, other]) await expect(tab.locator('header strong')).toHaveText('Shop ready')
   expect(
     await page.evaluate(
       async id =>

@@ -1,4 +1,4 @@
-const CAUSE_NAMES = ['scatter', 'under-soaked', 'oven-cold', 'oven-hot', 'leak', 'slow-quench', 'wrong-steel', 'tester'] as const
+export const CAUSE_NAMES = ['scatter', 'under-soaked', 'oven-cold', 'oven-hot', 'leak', 'slow-quench', 'wrong-steel', 'tester'] as const
 export type CauseName = (typeof CAUSE_NAMES)[number]
 
 /** How often each cause stands behind a reading, how bad it is when it does, and what tells it. Common practice, no published source. */

@@ -29,6 +29,9 @@ export type PlateMetal = keyof typeof PLATE_METALS
 /** Contact through clamped foil, W/m²K, and plates to air. Common practice, no published source. */
 export const CONTACT = { clampedFoil: 800, clampedLow: 300, clampedHigh: 1200, stillAir: 8, fan: 35, airBlast: 80, iceWater: 400 } as const
 
+/** The same from plates to air, by how they are cooled. */
+export const PLATE_AIR = { still: CONTACT.stillAir, fan: CONTACT.fan, 'air-blast': CONTACT.airBlast } as const
+
 /** A tempering oven's air to a bare blade, W/m²K. Common practice, no published source. */
 export const TEMPER_AIR = { still: 10, fan: 25 } as const
 

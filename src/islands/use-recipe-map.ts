@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
+import type { Learnt } from '../core/learn/shop-memory'
 import type { BatchGroup } from '../core/shop/batch'
 import { steelRequest } from '../core/steel/grades'
-import type { ShopExperience } from '../core/steel/predict'
 import type { Grade } from '../data/grades'
 import { useAnswer } from '../workers/use-answer'
 
@@ -14,7 +14,7 @@ const TEMPER_RANGE_C = { min: 100, max: 600 }
  * The recipe map of a grade for a route's cold, times and count of tempers. The route's own temperatures are left out
  * of the question, so that the map stands still while its point is dragged.
  */
-export function useRecipeMap(grade: Grade, route: BatchGroup['route'], shop: ShopExperience | null) {
+export function useRecipeMap(grade: Grade, route: BatchGroup['route'], learnt: Learnt | null) {
   const { minC, maxC, defaultC } = grade.austenitize
   const least = Math.floor(Math.min(minC - BEYOND_K, route.austenitizeC) / 20) * 20
   const most = Math.ceil(Math.max(maxC + BEYOND_K, route.austenitizeC) / 20) * 20
@@ -30,9 +30,9 @@ export function useRecipeMap(grade: Grade, route: BatchGroup['route'], shop: Sho
       austenitizeC: { min: Math.max(700, least), max: Math.min(1300, most) },
       temperC: TEMPER_RANGE_C,
       size: SIZE,
-      shop,
+      learnt,
     }),
-    [grade, still, least, most, shop],
+    [grade, still, least, most, learnt],
   )
   return useAnswer('recipe-map', request)
 }

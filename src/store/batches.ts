@@ -1,5 +1,6 @@
 import { newProblems, type Problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
+import { isContinuing } from '../core/continuing'
 import type { WorkshopData } from '../core/files/exchange'
 import { batchProblems } from '../core/job/batch-rules'
 import { type Batch, batchSchema } from '../core/shop/batch'
@@ -13,7 +14,6 @@ import { db } from './database'
 import { saving, Unfit } from './save-state'
 
 interface Edit {
-  readonly atMs: number
   readonly batchId: string
   readonly label: string
   readonly before: Batch
@@ -101,25 +101,21 @@ async function write(id: string, change: (batch: Batch) => Batch): Promise<{ bef
   return outcome
 }
 
-/** Changes of one thing that follow so close are taken back as one: a value kept while it was still being typed, ms. */
-const ONE_CHANGE_MS = 2000
-
-function remember(edit: Omit<Edit, 'atMs'>) {
+function remember(edit: Edit, goesOn: boolean) {
   const last = edits.at(-1)
-  const atMs = Date.now()
-  const goesOn =
-    last !== undefined && last.batchId === edit.batchId && last.label === edit.label && atMs - last.atMs < ONE_CHANGE_MS
-  if (goesOn) edits.pop()
-  edits.push({ ...edit, atMs, before: goesOn ? last.before : edit.before })
+  const isOne = goesOn && last?.batchId === edit.batchId && last.label === edit.label
+  if (isOne) edits.pop()
+  edits.push(isOne ? { ...edit, before: last.before } : edit)
   if (edits.length > MOST_EDITS) edits.shift()
 }
 
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
 export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
+  const goesOn = isContinuing()
   const outcome = await saving(
     async () => {
       const written = await write(shown.id, change)
-      if (written) remember({ batchId: shown.id, label, ...written })
+      if (written) remember({ batchId: shown.id, label, ...written }, goesOn)
     },
     // What is kept on the page already holds the change.
     () => write(shown.id, batch => batch),

@@ -71,6 +71,21 @@ export const useReadings = (batchId?: string): Reading[] | undefined =>
     [batchId],
   )
 
+/** Ids of the batches that something was read of; undefined while loading. */
+export const useMeasured = (): ReadonlySet<unknown> | undefined =>
+  useLiveQuery(
+    async () =>
+      new Set(
+        await noneIfRefused(
+          db.readings
+            .filter(reading => reading.deletedAt === null)
+            .toArray()
+            .then(readings => readings.map(reading => reading.batchId)),
+        ),
+      ),
+    [],
+  )
+
 export const useRecipes = (): Recipe[] | undefined => useLiveQuery(() => noneIfRefused(db.recipes.toArray()), [])
 
 export const useRecipe = (id: string): Loaded<Recipe> => useLiveQuery(() => orNull(db.recipes.get(id)), [id])

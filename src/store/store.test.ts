@@ -2,6 +2,7 @@ import type { Batch } from '../core/shop/batch'
 import type { GradeSheet } from '../core/shop/grade-sheet'
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { continuing } from '../core/continuing'
 import { fillSheet } from '../core/files/own-grade/fill-sheet'
 import { newLog } from '../core/job/oven-log'
 import { buildRunSteps } from '../core/job/run-steps'
@@ -178,18 +179,25 @@ describe('two tabs at once', () => {
   })
 })
 
-describe('edits that follow close', () => {
+describe('edits of a value that is still being typed', () => {
   it('of one field are taken back as one; of two, one by one', async () => {
     await addBatch(fresh('m1'))
-    const note = async (label: string, text: string) =>
-      editBatch(await stored('m1'), label, b => ({ ...b, note: text }))
+    const shown = await stored('m1')
+    const note = (label: string, text: string) => editBatch(shown, label, b => ({ ...b, note: text }))
     await note('Note', 'a')
-    await note('Note', 'ab')
+    await continuing(() => note('Note', 'ab'))
     await editBatch(await stored('m1'), 'Name', b => ({ ...b, name: 'Fillets' }))
     expect(await undoLast('m1')).toEqual({ done: true, label: 'Name' })
     expect(await stored('m1')).toMatchObject({ name: 'Tray', note: 'ab' })
     expect(await undoLast('m1')).toEqual({ done: true, label: 'Note' })
     expect((await stored('m1')).note).toBe('')
+  })
+
+  it('by hand are taken back one by one, however fast the hand', async () => {
+    await addBatch(fresh('m2'))
+    for (const text of ['a', 'ab']) await editBatch(await stored('m2'), 'Note', b => ({ ...b, note: text }))
+    await undoLast('m2')
+    expect((await stored('m2')).note).toBe('a')
   })
 })
 

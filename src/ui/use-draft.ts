@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Saving } from '../core/codes/result'
+import { continuing } from '../core/continuing'
 import { problemWords } from '../words/problems'
 import { REST_MS } from './kept-text'
 import { useSay } from './Units'
@@ -50,7 +51,8 @@ export function useDraft<T>({ stored, read, onCommit, onClear }: DraftOptions<T>
     takenText.current = null
     if (!isLeft) return
     setDraft(now => now ?? text)
-    setTrouble({ message: saving.problems.map(found => problemWords(found, say)).join(' ') })
+    // What the browser refuses is said once for the whole page, with the way to try again.
+    if (saving.shownBeside) setTrouble({ message: saving.problems.map(found => problemWords(found, say)).join(' ') })
   }
 
   /** Takes what is typed; while it is still being typed, only what can be taken, and in silence. */
@@ -66,8 +68,10 @@ export function useDraft<T>({ stored, read, onCommit, onClear }: DraftOptions<T>
     if (isLeft) stop()
     if (wasTaken || (empty && !isLeft)) return
     takenText.current = draft
+    const goesOn = before.current?.taken === true
     if (before.current) before.current.taken = true
-    void tell(outcome ? onCommit(outcome.value) : (onClear?.() ?? undefined), draft, isLeft)
+    const take = () => (outcome ? onCommit(outcome.value) : (onClear?.() ?? undefined))
+    void tell(goesOn ? continuing(take) : take(), draft, isLeft)
   }
 
   const latest = useRef(settle)

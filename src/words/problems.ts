@@ -106,6 +106,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     `${listOf(p.gradeNames)} ${p.gradeNames.length === 1 ? 'is' : 'are'} not known here. Choose a steel for those blades at the bench, or add the grade under Steels: what is keyed depends on it.`,
   'mark-taken': p => `Another blade of this batch is marked ${p.mark}. Give one of them another mark.`,
   'too-many-lines': p => `A batch holds at most ${p.most} lines of blades. Split it into two.`,
+  'nothing-in-load': () => 'There is no blade in this load. Enter its blades at Prepare.',
   'too-many-blades': p => `A batch holds at most ${p.most} blades. Split it into two.`,
 
   'storage-full': () =>

@@ -1,8 +1,8 @@
 import type { SkippedLine } from '../core/files/own-grade/chart-text'
-import type { MisfitDoubt } from '../core/files/own-grade/misfit'
 import type { RankReason, Refusal } from '../core/job/rank-steels'
 import type { Difference, RouteChange } from '../core/steel/compare-routes'
 import type { Knob, Seen, TaleFigureName } from '../core/steel/folklore'
+import type { MisfitDoubt } from '../core/steel/misfit'
 import type { CorrosionClass } from '../data/grades'
 import { hrcText, type Speaker } from './speaker'
 

@@ -78,6 +78,7 @@ const PROBLEMS: ProblemCodes = {
   'grade-gone': { gradeNames: ['Quayside bar'] },
   'mark-taken': { mark: 'A1' },
   'too-many-blades': { most: 60 },
+  'nothing-in-load': {},
   'too-many-lines': { most: 60 },
   'storage-full': {},
   'storage-refused': {},

@@ -1,15 +1,69 @@
-import { type Remote, wrap } from 'comlink'
-import type { Result } from '../core/codes/result'
-import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/contract/questions/local'
+import { proxy, type Remote, wrap } from 'comlink'
+import { fail, type Result } from '../core/codes/result'
+import type { Answered, QuestionName, Request } from '../core/contract/questions'
+import { createSubscribable, type Subscribable } from '../core/subscribable'
 import type { CoreDoor } from './core.worker'
+import { createLane, type Lane } from './lane'
+import { type LaneName, type LogVersion, laneNameOf } from './lanes'
 
-let door: Remote<CoreDoor> | null = null
-
-/** Asks the core in its worker: the same questions and shapes as over HTTP. The worker is started on first use. */
-export async function ask<N extends LocalQuestionName>(
-  name: N,
-  request: LocalRequest<N>,
-): Promise<Result<LocalAnswer<N>>> {
-  door ??= wrap<CoreDoor>(new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }))
-  return (await door.ask(name, request)) as Result<LocalAnswer<N>>
+/** A worker with its questions in a row, and the version of the log it has read; null until it has. */
+interface Door extends Lane {
+  readonly logVersion: Subscribable<LogVersion | null>
+  readonly watchLog: () => void
 }
+
+function openDoor(): Door {
+  const logVersion = createSubscribable<LogVersion | null>(null)
+  let started: { readonly core: Remote<CoreDoor>; readonly broken: Promise<never> } | null = null
+  let watched = false
+
+  const start = () => {
+    if (started) return started
+    const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' })
+    const broken = new Promise<never>((_, reject) => {
+      // A worker that cannot be loaded would leave every question open for good; the next one tries again.
+      worker.onerror = event => {
+        started = null
+        watched = false
+        worker.terminate()
+        reject(new Error(event.message))
+      }
+    })
+    broken.catch(() => undefined)
+    started = { core: wrap<CoreDoor>(worker), broken }
+    return started
+  }
+
+  return {
+    ...createLane((name, request) => {
+      const { core, broken } = start()
+      return Promise.race([core.ask(name, request) as Promise<Result<unknown>>, broken])
+    }),
+    logVersion,
+    watchLog: () => {
+      if (watched) return
+      watched = true
+      const { core, broken } = start()
+      // Without its version nothing could be asked: a log that is never read counts as empty.
+      Promise.race([core.watchLog(proxy(logVersion.set)), broken]).catch(() => logVersion.set({ log: 0, learnt: 0 }))
+    },
+  }
+}
+
+const doors = new Map<LaneName, Door>()
+
+/** The door a question is answered behind; its worker is started with the first question. */
+export function doorOf(name: QuestionName): Door {
+  const lane = laneNameOf(name)
+  const door = doors.get(lane) ?? openDoor()
+  doors.set(lane, door)
+  return door
+}
+
+/** Asks the core in its worker: the same table and shapes as over HTTP. Rejects when no worker answers, or on an abort. */
+export const ask = <N extends QuestionName>(name: N, request: Request<N>, signal?: AbortSignal): Promise<Answered<N>> =>
+  doorOf(name).ask(name, request, signal) as Promise<Answered<N>>
+
+/** The same for what is asked once, at the press of a key: a worker that does not answer is a problem like any other. */
+export const askOnce = <N extends QuestionName>(name: N, request: Request<N>): Promise<Answered<N>> =>
+  ask(name, request).catch(() => fail('worker-failed', {}))

@@ -1,33 +1,52 @@
-import { useEffect, useMemo, useState } from 'react'
-import { fail, type Result } from '../core/codes/result'
-import type { LocalAnswer, LocalQuestionName, LocalRequest } from '../core/contract/questions/local'
-import { ask } from './client'
+import { keepPreviousData, QueryClient, useQuery } from '@tanstack/react-query'
+import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { fail } from '../core/codes/result'
+import type { Answered, QuestionName, Request } from '../core/contract/questions'
+import { ask, doorOf } from './client'
+import { RESTS_ON } from './lanes'
+
+/** Answers by what was asked: the same question is answered once, and kept while it may be asked again. */
+const answers = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: Number.POSITIVE_INFINITY,
+      gcTime: 120_000,
+      retry: false,
+      networkMode: 'always',
+      refetchOnWindowFocus: false,
+      structuralSharing: false,
+      queryKeyHashFn: key => key.join(' '),
+    },
+  },
+})
 
 /**
- * The worker's answer to a question, asked again when the request changes. While a new one is computed the last
- * answer stays; undefined before the first. A null request asks nothing. A large request is worth keeping in a memo: it
- * is compared by its text only when it is another object.
+ * The answer to a question, asked again when the request changes, or what of the shop's log it rests on. While a new one is worked
+ * out the last answer stays; undefined before the first. A null request asks nothing. A large request is worth keeping in a memo:
+ * it is compared by its text only when it is another object.
  */
-export function useAnswer<N extends LocalQuestionName>(
-  name: N,
-  request: LocalRequest<N> | null,
-): Result<LocalAnswer<N>> | undefined {
-  const [answer, setAnswer] = useState<Result<LocalAnswer<N>>>()
-  const key = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
+export function useAnswer<N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined {
+  const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
+  const version = useVersion(name)
+  const { data, error } = useQuery(
+    {
+      queryKey: [name, version, text],
+      enabled: text !== null && version !== null,
+      queryFn: ({ signal }) => ask(name, request as Request<N>, signal),
+      placeholderData: keepPreviousData,
+    },
+    answers,
+  )
+  return error ? fail('worker-failed', {}) : data
+}
+
+/** How often what a question rests on has changed; null until the log was read, 0 for what rests on none. */
+function useVersion(name: QuestionName): number | null {
+  const part = RESTS_ON[name]
+  const { logVersion, watchLog } = doorOf(name)
   useEffect(() => {
-    if (key === null) return
-    let current = true
-    ask(name, JSON.parse(key) as LocalRequest<N>).then(
-      value => {
-        if (current) setAnswer(value)
-      },
-      () => {
-        if (current) setAnswer(fail('worker-failed', {}))
-      },
-    )
-    return () => {
-      current = false
-    }
-  }, [name, key])
-  return answer
+    if (part) watchLog()
+  }, [part, watchLog])
+  const version = useSyncExternalStore(logVersion.subscribe, logVersion.get, () => null)
+  return part ? (version?.[part] ?? null) : 0
 }

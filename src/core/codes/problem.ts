@@ -46,6 +46,7 @@ export interface ProblemCodes {
   'mark-taken': { readonly mark: string }
   'too-many-blades': { readonly most: number }
   'too-many-lines': { readonly most: number }
+  'nothing-in-load': Nothing
   // The browser's storage.
   'storage-full': Nothing
   'storage-refused': Nothing
@@ -139,7 +140,7 @@ export interface ProblemCodes {
 }
 
 /** A typed value of a sheet that lies outside its bounds, in its base unit, and the unit it would fit in. */
-export interface SheetOutside {
+export type SheetOutside = {
   readonly dimension: 'temperature' | 'duration'
   readonly value: number
   readonly least: number

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { errorResponse } from './api'
-import { QUESTIONS } from './questions'
+import { QUESTIONS, SERVED } from './questions'
+import { errorResponse } from './shapes'
 
 const content = (schema: z.ZodType, io: 'input' | 'output') => ({
   'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
@@ -14,7 +14,8 @@ const REFUSALS = {
 } as const
 
 /** The HTTP interface as OpenAPI 3.1, made from the schemas that guard it. */
-export function openApiDocument() {
+export async function openApiDocument() {
+  const served = await Promise.all(SERVED.map(async name => [name, await QUESTIONS[name]()] as const))
   const refusals = Object.fromEntries(
     Object.entries(REFUSALS).map(([status, description]) => [
       status,
@@ -31,7 +32,7 @@ export function openApiDocument() {
       license: { name: 'MIT' },
     },
     paths: Object.fromEntries(
-      Object.entries(QUESTIONS).map(([name, { summary, request, response }]) => [
+      served.map(([name, { summary, request, response }]) => [
         `/api/${name}`,
         {
           post: {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { GRADES } from '../../data/grades'
-import { gradeOf, NOW, trayOf } from '../../testing/tray'
+import { gradeOf, NOW, routeFor, trayOf } from '../../testing/tray'
 import { problemWords } from '../../words/problems'
 import { speakerOf } from '../../words/speaker'
 import { coldToC, newBatch } from '../job/new-batch'
@@ -16,7 +16,9 @@ const batch = trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }])
 describe('what is stored', () => {
   it('begins whole: a new batch of every grade, and the default workshop, are records', () => {
     for (const own of GRADES) {
-      const made = batchSchema.safeParse(newBatch({ batch: 'b', group: 'g' }, own.name, own, DEFAULT_WORKSHOP, NOW))
+      const made = batchSchema.safeParse(
+        newBatch({ batch: 'b', group: 'g' }, own.name, own, routeFor(own), DEFAULT_WORKSHOP, NOW),
+      )
       expect(made.error).toBeUndefined()
     }
     expect(workshopSchema.safeParse(DEFAULT_WORKSHOP).success).toBe(true)

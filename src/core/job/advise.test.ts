@@ -4,8 +4,9 @@ import { findGrade } from '../steel/grades'
 import { predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import type { Steel } from '../steel/steel'
-import { type AdviceRequest, advise, readOn } from './advise'
+import { type AdviceRequest, advise } from './advise'
 import { costOf, toughnessOf } from './option-cost'
+import { readOn } from './stage-reading'
 
 const steel = findGrade('X65Cr13') as Steel
 const route = (...tempersC: number[]): Route => ({

@@ -1,4 +1,3 @@
-import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Estimate } from '../codes/result'
@@ -9,19 +8,8 @@ import type { ColdTreatment, Route } from '../steel/route'
 import type { Steel } from '../steel/steel'
 import { TEMPER_STEP_C } from '../steel/suggest'
 import type { Temper } from '../steel/tempering'
+import { chance, type StageReading, type Symptom, targetWithSymptom } from './stage-reading'
 import { predictedAt } from './stages'
-
-export interface StageReading {
-  readonly mean: number
-  readonly u95: number
-  readonly stage: Stage
-  /** What it rests on; absent: readings. */
-  readonly by?: 'readings' | 'files' | undefined
-  /** Degrees of freedom behind its uncertainty; absent: as if there were many. */
-  readonly degreesOfFreedom?: number | undefined
-}
-
-export type Symptom = 'chips' | 'rolls' | null
 
 export interface AdviceRequest {
   readonly steel: Steel
@@ -90,13 +78,6 @@ const EFFORT = {
 } as const
 /** Tempers after which a blade is finished. */
 const FINISHED_TEMPERS = 2
-/** Chances between which readings as wide as the target leave it open, so that reading on comes before doing anything. Common practice, no published source. */
-const OPEN = { from: 0.05, to: 0.9 } as const
-/** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
-const SYMPTOM_SHIFT_HRC = 1
-
-const chance = (hrc: Estimate, target: TargetHrc) =>
-  Math.max(0, normalCdf(target.max, hrc.mean, hrc.sd) - normalCdf(target.min, hrc.mean, hrc.sd))
 
 /** What the stage should read; a stage that the route does not have reads as it ends. */
 const stageHrc = (prediction: Prediction, stage: Stage): number =>
@@ -108,12 +89,6 @@ function chanceOfReading({ mean, u95, degreesOfFreedom }: StageReading, sd: numb
   const standard = Math.max(0.05, u95 / tQuantile(0.975, degreesOfFreedom))
   const below = (x: number) => tCdf((x - mean) / standard, degreesOfFreedom)
   return Math.max(0, below(target.max) - below(target.min))
-}
-
-/** The target a symptom at the edge argues for: chips want it softer, rolls want it harder. */
-export const targetWithSymptom = (target: TargetHrc, symptom: Symptom): TargetHrc => {
-  const shift = symptom === 'chips' ? -SYMPTOM_SHIFT_HRC : symptom === 'rolls' ? SYMPTOM_SHIFT_HRC : 0
-  return { min: target.min + shift, max: target.max + shift }
 }
 
 /**
@@ -152,15 +127,6 @@ function worth(option: AdviceOption, { route, symptom }: AdviceRequest): number 
   // An edge that has failed as it is asks for the heat: nothing is taken off for it.
   const effort = option.kind !== 'temper' || !finished ? EFFORT[option.kind] : symptom ? 0 : EFFORT.temperAgain
   return option.inTargetProbability - risk - effort
-}
-
-/**
- * Whether more readings come before any decision: what is known is as wide as the target, and the target is neither surely met
- * nor surely missed.
- */
-export function readOn(reading: Pick<StageReading, 'mean' | 'u95'>, target: TargetHrc): boolean {
-  const now = chance({ mean: reading.mean, sd: Math.max(0.05, reading.u95 / 1.96) }, target)
-  return reading.u95 > (target.max - target.min) / 2 && now > OPEN.from && now < OPEN.to
 }
 
 /** Hardness after a further route, carried from the measured value by the model's difference. */

@@ -4,8 +4,9 @@ import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict, type ShopExperience } from '../steel/predict'
-import { type AdviceOption, type AdviceRequest, advise, readOn, targetWithSymptom } from './advise'
+import { type AdviceOption, type AdviceRequest, advise } from './advise'
 import { bladeHardness } from './hardness'
+import { readOn, stageReadingOf, targetWithSymptom } from './stage-reading'
 import { latestStage, predictionAt, routeUpTo } from './stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
 
@@ -77,11 +78,11 @@ function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: Each
     predicted: at => predictionAt(prediction, at),
   })
   if (!hardness) return null
-  const { hrc, u95, by, degreesOfFreedom } = hardness
+  const { hrc, u95 } = hardness
   const [best] = advise({
     steel: grade,
     route: done,
-    reading: { mean: hrc, u95: Math.min(20, u95), stage, by, degreesOfFreedom },
+    reading: stageReadingOf(hardness),
     target: blade.group.target,
     symptom: blade.group.symptom,
     can,

@@ -1,5 +1,6 @@
 import type { Equalise } from '../../data/grades'
 import { type EntrySchool, STAND_IN_PREHEATS, WAY_UP_C } from '../../data/ovens'
+import { fail, ok, type Result } from '../codes/result'
 import { AMBIENT_C, bladeKg } from '../oven/chamber'
 import type { Batch, BatchGroup } from '../shop/batch'
 import { gradeOf } from '../steel/grades'
@@ -46,12 +47,18 @@ export function loadsOf(batch: LoadedBatch): Load[] {
 }
 
 /** The load a group is in; undefined while it has no blade. */
-export const loadOfGroup = (loads: readonly Load[], groupId: string): Load | undefined =>
+export const loadOfGroup = <L extends Load>(loads: readonly L[], groupId: string): L | undefined =>
   loads.find(load => load.blades.length > 0 && load.groups.some(group => group.id === groupId))
 
 /** Weight of blades as plain bars, kg: the heavier side of the truth. */
 export const steelKgOf = (blades: readonly BatchBlade[]): number =>
   blades.reduce((sum, { line }) => sum + bladeKg(line), 0)
+
+/** Whether every steel is known. Errors: 'grade-gone' with the names of those that are not, since nothing may be keyed for them. */
+export function gradesKnown(groups: readonly BatchGroup[]): Result<true> {
+  const gradeNames = groups.filter(group => !gradeOf(group)).map(group => group.gradeName)
+  return gradeNames.length === 0 ? ok(true) : fail('grade-gone', { gradeNames }, 'groups')
+}
 
 /** Preheats of the first grade in a group of them that asks for any. */
 export const preheatsOf = (groups: readonly BatchGroup[]): readonly Equalise[] =>

@@ -1,3 +1,4 @@
+import { groupBy } from '../numeric/group-by'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
@@ -86,16 +87,4 @@ export function memoPredictions(): (blade: BatchBlade, stage: Stage) => number |
     known.set(key, made)
     return made
   }
-}
-
-/** Items by a key of theirs, in their order. */
-export function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
-  for (const item of items) {
-    const key = keyOf(item)
-    const group = groups.get(key)
-    if (group) group.push(item)
-    else groups.set(key, [item])
-  }
-  return groups
 }

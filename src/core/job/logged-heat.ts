@@ -103,7 +103,3 @@ function happened(
     }),
   }
 }
-
-/** What a logged soak was worth of the one asked for; null where no heat was logged. */
-export const soakedShare = (heat: LoggedHeat | null, askedMin: number): number | null =>
-  heat && (heat.arrivedMin === null ? 0 : heat.effectiveSoakMin / Math.max(LEAST_MIN, askedMin))

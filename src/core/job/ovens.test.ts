@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../../testing/tray'
 import { DEFAULT_WORKSHOP, newOven } from '../shop/defaults'
+import { chamberOf } from './chambers'
 import { logOf, newLog } from './oven-log'
-import { chamberOf, detailedOven, ovenOf, temperingOvenOf, usualOvenOf } from './ovens'
+import { detailedOven, ovenOf, temperingOvenOf, usualOvenOf } from './ovens'
 
 const ovens = [
   newOven('o1', 'North', 'medium'),

@@ -1,6 +1,5 @@
-import { OVEN_BUILDS, OVEN_PRESETS, type OvenPreset } from '../../data/ovens'
+import { OVEN_BUILDS } from '../../data/ovens'
 import { fail, ok, type Result } from '../codes/result'
-import { chamberModelOf } from '../oven/chamber-model'
 import { withFactors } from '../oven/fit/factors'
 import type { DetailedOven } from '../oven/oven-model'
 import type { Batch } from '../shop/batch'
@@ -40,35 +39,4 @@ export function temperingOvenOf(
 export function detailedOven(oven: Pick<Oven, 'preset' | 'powerW' | 'chamberMm' | 'fit'>): DetailedOven {
   const own = { powerW: oven.powerW, chamberMm: oven.chamberMm, build: OVEN_BUILDS[oven.preset] }
   return oven.fit ? withFactors(own, oven.fit) : own
-}
-
-const chambers = new WeakMap<Oven, OvenPreset>()
-
-/**
- * An oven as one node, for the Heat Line and the practice run: the size's own figures, or fitted to its wall model. Kept per oven:
- * the fit runs the wall model.
- */
-export function chamberOf(oven: Oven): OvenPreset {
-  const known = chambers.get(oven)
-  if (known) return known
-  const made = makeChamber(oven)
-  chambers.set(oven, made)
-  return made
-}
-
-function makeChamber(oven: Oven): OvenPreset {
-  const preset = OVEN_PRESETS.find(p => p.name === oven.preset) as OvenPreset
-  const { chamberMm: a } = preset
-  const { chamberMm: b } = oven
-  const asShipped =
-    !oven.fit && preset.powerW === oven.powerW && a.width === b.width && a.height === b.height && a.depth === b.depth
-  if (asShipped) return { ...preset, maxC: oven.maxC }
-  return {
-    ...preset,
-    chamberMm: oven.chamberMm,
-    powerW: oven.powerW,
-    maxC: oven.maxC,
-    label: oven.name,
-    ...chamberModelOf(detailedOven(oven)),
-  }
 }

@@ -6,11 +6,11 @@ import { type Batch, batchSchema } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { type Run, type RunEvent, runSchema } from '../shop/run'
 import { loadsOf, temperLoadsOf } from './loads'
-import { newGroup } from './new-batch'
 import { ovenEventsOf } from './oven-events'
 import { runSecondsAt, runStateAt } from './run-state'
 import { buildRunSteps, buildTemperRun } from './run-steps'
 import { measuredTrace } from './run-trace'
+import { suggestedGroup } from './suggested-group'
 import { tempersDone, tempersWaiting } from './tempers-done'
 import { planTimeline, timelineMin } from './timeline'
 
@@ -21,7 +21,7 @@ function tray(): Batch {
   const thin = trayOf(gradeOf('X65Cr13'), [])
   const batch = {
     ...thin,
-    groups: [{ ...groupOf(thin), id: 'g1' }, newGroup('g2', gradeOf('X105CrMo17'), shop, 3.2)],
+    groups: [{ ...groupOf(thin), id: 'g1' }, suggestedGroup('g2', gradeOf('X105CrMo17'), shop, 3.2)],
   }
   return batchSchema.parse(
     withTray(batch, [

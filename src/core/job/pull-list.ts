@@ -1,30 +1,16 @@
 import { PACE } from '../../data/pace'
-import { CONTACT } from '../../data/thermal'
 import { ok, type Result } from '../codes/result'
 import { doorRecoveryS } from '../oven/door-recovery'
-import type { Pace, PaceRequest } from '../quench/pace'
-import { PLATE_AIR } from '../quench/quench'
+import { type Pace, type PaceRequest, paceOf } from '../quench/pace'
 import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
-import type { Load } from './loads'
+import { type Load, loadsOf } from './loads'
 import { detailedOven, ovenOf } from './ovens'
+import { airOf, contactOf, plateSize } from './plates'
 
 const USUAL_START_C = 180
-
-export const contactOf = ({ plates }: Pick<Workshop, 'plates'>): number =>
-  plates.fit?.contactWPerM2K ?? CONTACT.clampedFoil
-
-/** Plates to air: the maker's own, where it was read with what cools them. */
-export const airOf = ({ plates }: Pick<Workshop, 'plates'>): number => plates.fit?.airWPerM2K ?? PLATE_AIR[plates.air]
-
-export const plateSize = ({ plates }: Pick<Workshop, 'plates'>) => ({
-  thicknessMm: plates.thicknessMm,
-  widthMm: plates.widthMm,
-  lengthMm: plates.lengthMm,
-  ...(plates.metal ? { metal: plates.metal } : {}),
-})
 
 /**
  * A load in pull order between this shop's plates, as its pull list is worked out; null for an empty one.
@@ -79,3 +65,17 @@ export const pullGapsOf = (pace: Pace): Map<string, PullGap> =>
       { seconds: pull.pullAtS - (pace.pulls[i - 1]?.pullAtS ?? pull.pullAtS), restedS: pull.restedS },
     ]),
   )
+
+/** The same for every load of a batch. Errors: as ovenOf. */
+export function pullGapsOfBatch(
+  batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry' | 'ovenId' | 'ovenName'>,
+  shop: Pick<Workshop, 'plates' | 'ovens'>,
+): Result<Map<string, PullGap>> {
+  const gaps = new Map<string, PullGap>()
+  for (const load of loadsOf(batch)) {
+    const asked = paceRequestOf(load, shop, batch)
+    if (!asked.ok) return asked
+    if (asked.value) for (const [id, gap] of pullGapsOf(paceOf(asked.value))) gaps.set(id, gap)
+  }
+  return ok(gaps)
+}

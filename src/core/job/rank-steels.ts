@@ -1,11 +1,12 @@
 import { CORROSION_CLASSES, type CorrosionClass, type Grade } from '../../data/grades'
-import { HRC_PER_DEGREE, USES, type UseName } from '../../data/uses'
+import { USES, type UseName } from '../../data/uses'
 import { foilFor } from '../foil/foil-type'
 import type { TargetHrc } from '../rockwell/target'
 import { type Prediction, predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import { suggestRoute } from '../steel/suggest'
 import { toughnessTendency } from '../steel/toughness'
+import { targetFor } from './target-for'
 
 export interface RankRequest {
   readonly grades: readonly Grade[]
@@ -53,14 +54,6 @@ export type Refusal =
 export interface RefusedGrade {
   readonly grade: Grade
   readonly why: Refusal
-}
-
-/** Hardness wanted for a use at an edge angle: a finer edge wants it harder to hold, up to what the use bears. */
-export function targetFor(use: UseName, edgeDeg: number): TargetHrc {
-  const { hrc, edgeDeg: usual } = USES[use]
-  const shift = Math.min(1, Math.max(-1, HRC_PER_DEGREE * (edgeDeg - usual)))
-  const half = (value: number) => Math.round(2 * (value + shift)) / 2
-  return { min: half(hrc[0]), max: half(hrc[1]) }
 }
 
 /**

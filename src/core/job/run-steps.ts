@@ -9,8 +9,9 @@ import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { RunStep } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
-import { type Load, loadsOf, steelKgOf, type TemperLoad, temperLoadsOf } from './loads'
-import { chamberOf, ovenOf, temperingOvenOf } from './ovens'
+import { chamberOf } from './chambers'
+import { gradesKnown, type Load, loadsOf, steelKgOf, type TemperLoad, temperLoadsOf } from './loads'
+import { ovenOf, temperingOvenOf } from './ovens'
 import type { PullGap } from './pull-list'
 import { bladesOf, thickestMm } from './tray'
 
@@ -35,7 +36,7 @@ const step = (kind: RunStep['kind'], station: string, part: Partial<Draft> = {})
 /**
  * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
  * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
- * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place.
+ * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place; 'grade-gone'.
  */
 export function buildRunSteps(
   batch: Batch,
@@ -44,9 +45,11 @@ export function buildRunSteps(
 ): Result<RunStep[]> {
   const oven = ovenOf(shop, batch)
   if (!oven.ok) return oven
+  const loads = loadsOf(batch)
+  const known = gradesKnown(loads.filter(load => load.blades.length > 0).flatMap(load => load.groups))
+  if (!known.ok) return known
   const tempering = temperSteps(temperLoadsOf(batch), shop, batch)
   if (!tempering.ok) return tempering
-  const loads = loadsOf(batch)
   const all = bladesOf(batch).map(blade => blade.id)
   const last = loads.at(-1)
   return ok(

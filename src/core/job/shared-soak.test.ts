@@ -6,12 +6,12 @@ import { ovenPreset } from '../oven/presets'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { findGrade } from '../steel/grades'
-import { newGroup } from './new-batch'
 import { soakToShare } from './shared-soak'
+import { suggestedGroup } from './suggested-group'
 
 const of = (...names: [string, number][]): Batch => {
   const groups = names.map(([name, austenitizeC], i) => {
-    const group = newGroup(`g${i}`, gradeOf(name), DEFAULT_WORKSHOP, 2.5)
+    const group = suggestedGroup(`g${i}`, gradeOf(name), DEFAULT_WORKSHOP, 2.5)
     return { ...group, route: { ...group.route, austenitizeC } }
   })
   return withTray(

@@ -61,6 +61,13 @@ export const countOfLine = (batch: Pick<Batch, 'blades'>, lineId: string): numbe
 export const thickestMm = (lines: readonly Pick<Line, 'thicknessMm'>[]): number =>
   Math.max(0, ...lines.map(line => line.thicknessMm))
 
+/** Blades assumed while the tray is still empty, mm. */
+export const ASSUMED_THICKNESS_MM = 2.5
+
+/** The thickest blade of a group, or what is assumed while it has none, mm. */
+export const thicknessOf = (batch: Pick<Batch, 'lines'>, groupId: string): number =>
+  thickestMm(linesOf(batch, groupId)) || ASSUMED_THICKNESS_MM
+
 /** Tempers of one blade: its group's, and those that were written for it alone. */
 export const tempersOf = (blade: BatchBlade): readonly Temper[] => [
   ...blade.group.route.tempers,

@@ -1,13 +1,12 @@
+import { groupBy } from '../numeric/group-by'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
 import { groupHardness } from './hardness'
-import { groupBy, memoPredictions } from './logbook'
+import { memoPredictions } from './logbook'
 import { latestStage, temperOf } from './stages'
 import { bladesOf } from './tray'
-
-export const TREND_BY = ['grade', 'recipe', 'oven', 'lot'] as const
-export type TrendBy = (typeof TREND_BY)[number]
+import type { TrendBy } from './trend-by'
 
 /** One batch's finished blades of a steel as one value of a chart, in the order of time. */
 export interface TrendPoint {

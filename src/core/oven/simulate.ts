@@ -1,5 +1,7 @@
 import { STEEL_THERMAL } from '../../data/thermal'
 import { type Caution, caution } from '../codes/caution'
+import { fail, ok, type Result } from '../codes/result'
+import { bladeKg } from './chamber'
 import { ARRIVED_WITHIN_K, heatingCp, heatingK } from './lag'
 import { type DetailedOven, OvenModel } from './oven-model'
 import { followProgramme, type ProgrammeSegment } from './programme-control'
@@ -63,6 +65,15 @@ const FAST_STEP_S = 0.5
 const FAST_FOR_S = 120
 const LONGEST_MIN = 24 * 60
 const CURVE_POINTS = 480
+
+/** Steel a bench oven may hold, kg: more is a slip of the keys. */
+const MOST_KG = 40
+
+/** A programme run on an oven, where its load is one that a bench oven may hold. Errors: 'too-heavy'. */
+export function simulateLoaded(request: SimulationRequest): Result<Simulation> {
+  const kg = request.load.reduce((sum, blades) => sum + bladeKg(blades) * blades.count, 0)
+  return kg > MOST_KG ? fail('too-heavy', { kg }, 'load') : ok(simulateOven(request))
+}
 
 /** View of the chamber for strips on edge: 1 alone, less the closer they stand. */
 export function rackView(count: number, chamberWidthMm: number, bladeWidthMm: number): number {

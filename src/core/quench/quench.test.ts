@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { seconds800to500Of } from './cooling-time'
 import { halfBlade, meanOf, PlateStack } from './plate-stack'
-import { type QuenchRequest, quench, seconds800to500Of } from './quench'
+import { type QuenchRequest, quench } from './quench'
 import { coolingEnthalpy } from './steel-enthalpy'
 
 const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }

@@ -1,7 +1,8 @@
-import { CONTACT, STEEL_THERMAL } from '../../data/thermal'
+import { STEEL_THERMAL } from '../../data/thermal'
 import { type Caution, caution } from '../codes/caution'
 import { type WorkingLine, worked } from '../codes/working'
 import { airLoss, MEDIA, mediumC } from './air-loss'
+import { FOLLOWED_S } from './cooling-time'
 import { halfBlade, meanOf, PlateStack, type Plates, type Size, type StackConditions } from './plate-stack'
 import { coolingCapacity } from './steel-enthalpy'
 
@@ -52,8 +53,6 @@ export interface Quench {
 }
 
 export const MARKS_C = [800, 500, 300, 100, 60] as const
-/** The first blade is followed this long. */
-const FOLLOWED_S = 900
 /** Too warm to be handled, and above every martensite start worth having, °C. */
 const HANDLE_C = 60
 const REST_WITHIN_K = 15
@@ -170,10 +169,6 @@ function createMarks({ martensiteStartC }: QuenchRequest) {
   }
 }
 
-/** Seconds from 800, or the soak where that is cooler, to 500 °C; as long as a blade is followed where it never got there. */
-export const seconds800to500Of = ({ secondsTo }: Pick<QuenchedBlade, 'secondsTo'>): number =>
-  (secondsTo['500'] ?? FOLLOWED_S) - (secondsTo['800'] ?? 0)
-
 /** What a blade may leave its clamp at: below martensite start, and fit for a gauntlet, °C. */
 export const tooHotC = (martensiteStartC: number): number =>
   Math.max(HANDLE_C + 40, Math.min(martensiteStartC, 200) - 20)
@@ -252,6 +247,3 @@ function workingOf(request: QuenchRequest, first: QuenchedBlade | undefined): Wo
     worked('rate-800-500', first?.rate800to500CPerS ?? null, 'K/s', { plates }),
   ]
 }
-
-/** Heat transfer from plates to air, by how they are cooled. */
-export const PLATE_AIR = { still: CONTACT.stillAir, fan: CONTACT.fan, 'air-blast': CONTACT.airBlast } as const

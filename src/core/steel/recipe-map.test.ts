@@ -4,7 +4,7 @@ import { findGrade } from './grades'
 import { predict } from './predict'
 import { recipeMap } from './recipe-map'
 import type { Route } from './route'
-import { withTemperC } from './suggest'
+import { withTemperC } from './usual'
 
 const grade = findGrade('X153CrMoV12')
 if (!grade) throw new Error('grade')

@@ -3,6 +3,7 @@ import type { TargetHrc } from '../rockwell/target'
 import { finalHrc } from './predict'
 import type { ColdTreatment, Route } from './route'
 import type { Steel } from './steel'
+import { usualSoakMin, withTemperC } from './usual'
 
 export interface TemperSolution {
   readonly atC: number
@@ -13,12 +14,6 @@ export interface TemperSolution {
 
 /** Tempers are keyed in to whole steps; a finer figure would pretend to a control no oven has. */
 export const TEMPER_STEP_C = 5
-
-/** The hardness a grade is usually taken to. */
-export const usualTargetOf = ({ usualTarget }: Pick<Grade, 'usualTarget'>): TargetHrc => ({
-  min: usualTarget.minHrc,
-  max: usualTarget.maxHrc,
-})
 
 const middleOf = (target: TargetHrc) => (target.min + target.max) / 2
 
@@ -45,18 +40,8 @@ export function temperFor(
   return best
 }
 
-/** The same route with every temper at one temperature. */
-export const withTemperC = (route: Route, atC: number): Route => ({
-  ...route,
-  tempers: route.tempers.map(temper => ({ ...temper, atC })),
-})
-
 /** Where the low temper range ends. Common practice, no published source. */
 const LOW_TEMPER_MOST_C = 300
-
-export const DRY_ICE_C = -75
-export const FREEZER_C = -18
-export const LIQUID_NITROGEN_C = -196
 
 /** The coldest a shop can go, °C, or null without cold. */
 export interface ShopCan {
@@ -75,7 +60,7 @@ export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan): Rou
     can.coldToC === null ? null : { toC: can.coldToC, holdMin: can.coldToC > -40 ? 120 : 60, delayMin: 30 }
   const at = (austenitizeC: number): Route => ({
     austenitizeC,
-    soakMin: suggestSoakMin(grade, can.thicknessMm),
+    soakMin: usualSoakMin(grade, can.thicknessMm),
     quenchedToC: 25,
     cold,
     tempers: [
@@ -105,11 +90,4 @@ export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan): Rou
     if (miss <= 0.25) break
   }
   return (best as { route: Route }).route
-}
-
-/** Soak after arrival, min: the shortest at 2 mm, the longest at 6 mm. Common practice, no published source. */
-export function suggestSoakMin(grade: Grade, thicknessMm: number): number {
-  const { minMin, maxMin } = grade.soak
-  const part = Math.min(1, Math.max(0, (thicknessMm - 2) / 4))
-  return Math.round(minMin + (maxMin - minMin) * part)
 }

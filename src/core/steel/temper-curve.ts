@@ -1,16 +1,14 @@
 import { predict, type ShopExperience } from './predict'
 import type { Route } from './route'
 import type { Steel } from './steel'
-import { TEMPER_STEP_C, withTemperC } from './suggest'
+import { TEMPER_STEP_C } from './suggest'
+import { CURVE_RANGE_C, withTemperC } from './usual'
 
 export interface CurvePoint {
   readonly atC: number
   readonly mean: number
   readonly sd: number
 }
-
-/** Range of the tempering curve, °C. */
-export const CURVE_RANGE_C = { min: 100, max: 600 } as const
 
 /** Finished hardness against the temperature of all tempers of a route, with its one-sigma band. */
 export function temperCurve(steel: Steel, route: Route, shop: ShopExperience | null = null): CurvePoint[] {

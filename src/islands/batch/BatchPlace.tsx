@@ -10,6 +10,7 @@ import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Problems } from '../../ui/Problems'
 import { Place } from '../Place'
+import { learntOf } from '../use-learnt'
 import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
@@ -50,14 +51,35 @@ function BatchView({ batch, first }: { batch: Batch; first: StationName }) {
   const [station, go] = useStation(batch, first)
   const [previewed, preview] = usePreview(batch)
   const model = useBatchModel(previewed)
+  useBatchKeys(batch.id, station, go)
+  if (!model) return <BatchFrame />
+  if (!model.ok) return <Problems of={model.problems} className="m-6" />
+  return <Benches model={model.value} station={station} go={go} preview={preview} />
+}
+
+interface BenchesProps {
+  readonly model: BatchModel
+  readonly station: StationName
+  readonly go: Bench['go']
+  readonly preview: Bench['preview']
+}
+
+/** Header, Heat Line and the bench of one station, for the steel that is shown. */
+function Benches({ model, station, go, preview }: BenchesProps) {
+  const { batch, shop } = model
   const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
   const shown = model.groups.find(g => g.group.id === groupId) ?? model.groups[0]
   const { trace, now, run } = useTrace(model, shown)
-  useBatchKeys(batch.id, station, go)
+  const lot = shown?.group.lot ?? ''
+  const { id: batchId, ovenId } = batch
+  const learnt = useMemo(
+    () => learntOf(shop, { lot, ovenId: ovenId ?? '', exceptBatchId: batchId }),
+    [shop, lot, ovenId, batchId],
+  )
   if (!shown) return <UnknownGrades model={model} />
   const Bench = BENCHES[station]
   return (
-    <BenchProvider value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), go, preview }}>
+    <BenchProvider value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), learnt, go, preview }}>
       <div className="on-soot bg-soot text-bone">
         <BatchHeader model={model} groupId={shown.group.id} onGroup={setGroupId} run={run} onHeat={() => go('heat')} />
         {shown.stretches.length > 0 && (

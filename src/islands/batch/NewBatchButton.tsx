@@ -1,16 +1,14 @@
 import { Plus } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import { useId, useRef, useState } from 'react'
-import { newBatch } from '../../core/job/new-batch'
 import { LONGEST } from '../../core/shop/bounds'
 import { gradesWith } from '../../core/steel/grades'
-import { addBatch } from '../../store/batches'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
 import { problemWords } from '../../words/problems'
 import { useShopNow } from '../shop-context'
-import { newId } from './edit'
+import { beginBatch } from './begin-batch'
 
 /** A batch begins with a name and a steel; everything else has a suggested value. */
 export function NewBatchButton() {
@@ -27,19 +25,10 @@ export function NewBatchButton() {
     const grade = grades.find(g => g.id === gradeId)
     if (!grade || beginning.current) return
     beginning.current = true
-    const batch = newBatch(
-      { batch: newId(), group: newId() },
-      name.trim() || 'New batch',
-      grade,
-      shop,
-      new Date().toISOString(),
-    )
-    const { saved, problems } = await addBatch(batch)
-    if (saved) location.href = `/batch/${batch.id}/choose`
-    else {
-      beginning.current = false
-      setTrouble([...problems.map(found => problemWords(found, say)), 'The batch was not begun.'].join(' '))
-    }
+    const problems = await beginBatch(grade, shop, { name: name.trim() || 'New batch' })
+    if (!problems) return
+    beginning.current = false
+    setTrouble([...problems.map(found => problemWords(found, say)), 'The batch was not begun.'].join(' '))
   }
   return (
     <Dialog.Root>

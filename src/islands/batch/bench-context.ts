@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react'
-import type { BatchModel, GroupModel } from '../../core/job/batch-model'
-import type { Load } from '../../core/job/loads'
+import type { BatchModel, GroupModel, ProgrammedLoad } from '../../core/job/batch-model'
+import type { Learnt } from '../../core/learn/shop-memory'
 import type { PlannedRoute } from '../../core/shop/route'
 import type { StationName } from '../../data/cautions'
 
@@ -9,7 +9,9 @@ export interface Bench extends BatchModel {
   /** The steel shown. */
   readonly shown: GroupModel
   /** The load the shown steel is in; undefined while it has no blade. */
-  readonly load: Load | undefined
+  readonly load: ProgrammedLoad | undefined
+  /** Which of the shop's readings predictions of it lean on; null: none. */
+  readonly learnt: Learnt | null
   readonly go: (station: StationName) => void
   /** Shows a route while it is dragged, before it is saved; null puts the saved one back. */
   readonly preview: (groupId: string, route: PlannedRoute | null) => void

@@ -1,8 +1,12 @@
 import { toast } from 'sonner'
+import type { Problem } from '../../core/codes/problem'
 import * as tray from '../../core/job/tray-edit'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import type { Blade, Line } from '../../core/shop/blade'
+import type { System } from '../../core/units/quantity'
 import { editBatch, undoLast } from '../../store/batches'
+import { problemWords } from '../../words/problems'
+import { speakerOf } from '../../words/speaker'
 
 /** Changes one group of a batch, and remembers it for undo. */
 export const editGroup = (batch: Batch, groupId: string, label: string, change: (group: BatchGroup) => BatchGroup) =>
@@ -29,5 +33,11 @@ export async function undo(batchId: string) {
 /** A message with its own way back. */
 export const sayWithUndo = (message: string, batchId: string) =>
   toast(message, { action: { label: 'Undo', onClick: () => void undo(batchId) }, duration: 10_000 })
+
+/** Says what stood in the way of something that was asked for. */
+export const sayProblems = (problems: readonly Problem[], system: System) => {
+  const say = speakerOf(system)
+  for (const found of problems) toast.error(problemWords(found, say))
+}
 
 export const newId = () => crypto.randomUUID()

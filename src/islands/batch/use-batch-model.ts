@@ -1,26 +1,22 @@
 import { useMemo } from 'react'
+import { ok, type Result } from '../../core/codes/result'
 import { type BatchModel, batchModelOf } from '../../core/job/batch-model'
 import type { Batch } from '../../core/shop/batch'
-import type { Reading } from '../../core/shop/reading'
 import { useReadings } from '../../store/hooks'
+import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
-import { experienceOf, useShopFit } from '../use-shop-fit'
 
-const NONE: readonly Reading[] = []
-
-/** A batch in this shop, worked out once; anew when batch, readings, shop or what the shop learnt change. */
-export function useBatchModel(batch: Batch): BatchModel {
+/**
+ * A batch in this shop with all that is worked out for it, anew when batch, readings, shop or what the shop learnt change; undefined
+ * until it was worked out once.
+ */
+export function useBatchModel(batch: Batch): Result<BatchModel> | undefined {
   const shop = useShopNow()
-  const readings = useReadings(batch.id) ?? NONE
-  const fit = useShopFit(batch.id)
-  return useMemo(
-    () =>
-      batchModelOf({
-        batch,
-        shop,
-        readings,
-        experienceOf: group => experienceOf(fit, shop, group.lot, batch.ovenId),
-      }),
-    [batch, shop, readings, fit],
-  )
+  const readings = useReadings(batch.id)
+  const request = useMemo(() => (readings ? { batch, shop, readings } : null), [batch, shop, readings])
+  const figures = useAnswer('batch', request)
+  return useMemo(() => {
+    if (!figures || !readings) return undefined
+    return figures.ok ? ok(batchModelOf(batch, shop, readings, figures.value)) : figures
+  }, [batch, shop, readings, figures])
 }

@@ -3,7 +3,6 @@ import type { BatchModel, GroupModel } from '../../core/job/batch-model'
 import { logTrace } from '../../core/job/log-trace'
 import { ovenEventsOf } from '../../core/job/oven-events'
 import { logOf } from '../../core/job/oven-log'
-import { chamberOf } from '../../core/job/ovens'
 import { runSecondsAt } from '../../core/job/run-state'
 import { measuredTrace, type TracePoint } from '../../core/job/run-trace'
 import type { OvenLog } from '../../core/shop/oven-log'
@@ -23,7 +22,7 @@ const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupModel): T
 
 /** What the oven showed, laid over a group's plan: a measured log where there is one, else the practice run's own oven. */
 export function useTrace(
-  { batch, shop, blades, oven }: BatchModel,
+  { batch, shop, blades, chamber }: BatchModel,
   shown: GroupModel | undefined,
 ): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null } {
   const run = useRunsOf(batch.id)?.at(-1) ?? null
@@ -38,17 +37,17 @@ export function useTrace(
   const traced = useMemo(() => {
     if (!shown) return { trace: [], now: null }
     const logged = tracesOf(logs ?? [], shown)
-    if (!run || !oven.ok) return { trace: logged, now: null }
+    if (!run || !chamber) return { trace: logged, now: null }
     const ids = new Set(blades.filter(b => b.group.id === shown.group.id).map(b => b.id))
     const lastS = run.events.at(-1)?.atS ?? 0
     const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : lastS
-    const simulated = createSimulatedOven(chamberOf(oven.value))
+    const simulated = createSimulatedOven(chamber)
     simulated.tell(ovenEventsOf(run, batch, shop))
     const { trace, now } = measuredTrace(run, shown.stretches, ids, nowS, atS => simulated.read(atS))
     return {
       trace: logged.length > 0 || run.mode !== 'practice' ? logged : trace,
       now: run.endedAt === null ? now : null,
     }
-  }, [run, logs, shown, batch, shop, blades, oven, nowMs])
+  }, [run, logs, shown, batch, shop, blades, chamber, nowMs])
   return { ...traced, run }
 }

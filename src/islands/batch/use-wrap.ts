@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { LocalAnswer } from '../../core/contract/questions/local'
+import type { Answer } from '../../core/contract/questions'
 import { checkLayout, type LayoutCheck } from '../../core/foil/check-layout'
 import type { Placement } from '../../core/foil/cut-plan'
 import { foilFor } from '../../core/foil/foil-type'
@@ -10,7 +10,7 @@ import { marksOf } from '../../words/lists'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 
-type FoilAnswer = LocalAnswer<'foil'>
+type FoilAnswer = Answer<'foil'>
 
 /** Sheets by size and count: a layout made by hand holds for these alone. */
 const sheetsKey = (answer: FoilAnswer) =>

@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react'
-import { certificatesOf } from '../../core/job/certificate'
 import { useBatch, useBatchLogs, useReadings, useRunsOf } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
+import { Problems } from '../../ui/Problems'
 import { certificatePdf } from '../../ui/pdf/certificate-pdf'
 import { PAPER_NAMES, type Paper } from '../../ui/pdf/fold-template-pdf'
 import { CERTIFICATE_METHOD, certificateLines } from '../../words/certificate'
+import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
 import { download } from '../save-everything'
 import { useShopNow } from '../shop-context'
@@ -27,12 +28,17 @@ function Certificates({ batchId }: { batchId: string }) {
   const [serial, setSerial] = useState('all')
   const [paper, setPaper] = useState<Paper>('A4')
   const [issuedAt] = useState(() => new Date().toISOString())
-  const certificates = useMemo(
-    () => (batch && readings && runs && logs ? certificatesOf({ batch, shop, readings, runs, logs }, issuedAt) : []),
-    [batch, readings, runs, logs, shop, issuedAt],
+  const answer = useAnswer(
+    'certificates',
+    useMemo(
+      () => (batch && readings && runs && logs ? { batch, shop, readings, runs, logs, issuedAt } : null),
+      [batch, readings, runs, logs, shop, issuedAt],
+    ),
   )
-  if (batch === undefined || !readings || !runs || !logs) return <p className="p-8">Reading …</p>
-  if (!batch) return <p className="p-8">There is no such batch in this browser.</p>
+  if (batch === null) return <p className="p-8">There is no such batch in this browser.</p>
+  if (!batch || !answer) return <p className="p-8">Drawing up the certificates …</p>
+  if (!answer.ok) return <Problems of={answer.problems} className="p-8" />
+  const certificates = answer.value
   const shown = serial === 'all' ? certificates : certificates.filter(c => c.serial === serial)
   const pdf = async () => {
     const bytes = await certificatePdf(shown, paper, shop.units)

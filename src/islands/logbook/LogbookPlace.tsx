@@ -1,17 +1,20 @@
 import { createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table'
 import { lazy, Suspense, useMemo, useState } from 'react'
+import { NOTHING } from '../../core/codes/said'
 import { readingsCsv } from '../../core/files/readings-csv'
-import { type LogRow, logRows } from '../../core/job/logbook'
+import type { LogRow } from '../../core/job/logbook'
 import { temperOf } from '../../core/job/stages'
-import { useBatches, useReadings, useRecipes } from '../../store/hooks'
+import { useRecipes } from '../../store/hooks'
+import { readShopLog } from '../../store/shop-log'
 import { format } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
+import { Problems } from '../../ui/Problems'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
+import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
 import { download } from '../save-everything'
-import { useShopNow } from '../shop-context'
 import { TrendsView } from './TrendsView'
 
 const VIEWS = [
@@ -29,19 +32,21 @@ export default function LogbookPlace() {
   )
 }
 
+/** Every reading as CSV, read from the log as it is now. */
+async function saveReadings() {
+  const { readings, batches } = await readShopLog()
+  download('readings.csv', 'text/csv', readingsCsv(readings, batches))
+}
+
 /** Every blade's readings beside what was predicted: over a year one sees the oven drift. */
 function Logbook() {
-  const { tester } = useShopNow()
-  const batches = useBatches()
-  const readings = useReadings()
   const recipes = useRecipes()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('readings')
   const [grade, setGrade] = useState('all')
-  const rows = useMemo(
-    () => (batches && readings ? logRows(readings, batches, tester) : []),
-    [batches, readings, tester],
-  )
-  if (!batches || !readings) return <p className="p-6 text-ink-2">Reading …</p>
+  const answer = useAnswer('logbook', NOTHING)
+  if (!answer) return <p className="p-6 text-ink-2">Reading …</p>
+  if (!answer.ok) return <Problems of={answer.problems} className="p-6" />
+  const rows = answer.value
   const grades = [...new Set(rows.map(r => r.gradeName))].sort()
   const shown = grade === 'all' ? rows : rows.filter(r => r.gradeName === grade)
   return (
@@ -57,18 +62,14 @@ function Logbook() {
               options={[['all', 'every steel'] as const, ...grades.map(g => [g, g] as const)]}
               onCommit={setGrade}
             />
-            <button
-              type="button"
-              className="btn"
-              onClick={() => download('readings.csv', 'text/csv', readingsCsv(readings, batches))}
-            >
+            <button type="button" className="btn" onClick={() => void saveReadings()}>
               CSV
             </button>
           </div>
         )}
       </header>
       {view === 'trends' ? (
-        <TrendsView batches={batches} readings={readings} recipes={recipes ?? []} />
+        <TrendsView recipes={recipes ?? []} />
       ) : rows.length === 0 ? (
         <p className="border border-dashed border-rule-strong p-6">
           No reading yet. Record some at a batch’s Measure bench; each then stands here beside its prediction.

@@ -1,19 +1,16 @@
 import { useState } from 'react'
-import { TREND_BY, type TrendBy, trendsOf } from '../../core/job/trends'
+import { TREND_BY, type TrendBy } from '../../core/job/trend-by'
 import { controlChart } from '../../core/rockwell/control-chart'
-import type { Batch } from '../../core/shop/batch'
 import { BOUNDS } from '../../core/shop/bounds'
-import type { Reading } from '../../core/shop/reading'
 import type { Recipe } from '../../core/shop/recipe'
 import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
 import { day, format } from '../../ui/dates'
 import { NumberField, SelectField } from '../../ui/PlainFields'
+import { Problems } from '../../ui/Problems'
 import { RULE_WORDS } from '../../words/logbook'
-import { useShopNow } from '../shop-context'
+import { useAnswer } from '../../workers/use-answer'
 
 interface Props {
-  readonly batches: readonly Batch[]
-  readonly readings: readonly Reading[]
   readonly recipes: readonly Recipe[]
 }
 
@@ -21,13 +18,15 @@ const BY_WORDS: Readonly<Record<TrendBy, string>> = { grade: 'steel', recipe: 'r
 const LEAST = 3
 
 /** Finished hardness batch by batch on a chart of individuals: what is usual scatter, and what has a cause of its own. */
-export function TrendsView({ batches, readings, recipes }: Props) {
+export function TrendsView({ recipes }: Props) {
   const [by, setBy] = useState<TrendBy>('oven')
   const [what, setWhat] = useState<'off' | 'hrc'>('off')
   const [key, setKey] = useState<string | null>(null)
   const [own, setOwn] = useState<{ readonly min: number; readonly max: number } | null>(null)
-  const { tester } = useShopNow()
-  const trends = trendsOf(readings, batches, tester, by)
+  const answer = useAnswer('trends', { by })
+  if (!answer) return <p className="py-6 text-ink-2">Sorting out the log …</p>
+  if (!answer.ok) return <Problems of={answer.problems} />
+  const trends = answer.value
   const trend = trends.find(t => t.key === key) ?? trends[0]
   const nameOf = ({ key: k, name }: { key: string; name: string }) =>
     by === 'recipe' ? (recipes.find(r => r.id === k)?.name ?? 'a recipe that is gone') : name

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
-import { chamberOf, detailedOven } from '../../core/job/ovens'
+import { detailedOven } from '../../core/job/ovens'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
 import type { Oven, OvenFit } from '../../core/shop/oven'
 import type { OvenLog } from '../../core/shop/oven-log'
@@ -11,6 +11,7 @@ import { cautionWords } from '../../words/cautions'
 import { problemWords } from '../../words/problems'
 import { startFit, type Task } from '../../workers/log-client'
 import { useShopNow } from '../shop-context'
+import { useChamber } from '../use-chamber'
 import type { EditOven, OvenProps } from './oven-props'
 
 const FACTOR_WORDS: Readonly<Record<FitFactor, string>> = {
@@ -121,13 +122,13 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
     edit(o => ({ ...o, fit }))
     toast('The oven’s model now follows this log.')
   }
-  const climb = chamberOf(oven).heating
+  const climb = useChamber(oven)?.heating
   return (
     <div className="mt-3 space-y-2">
       <p className="text-[13.5px]">
         Left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
-        {say.d(result.residualBeforeK)} before it. As it stands now the oven would settle near {say.t(climb.settlesAtC)}
-        .
+        {say.d(result.residualBeforeK)} before it.
+        {climb && ` As it stands now the oven would settle near ${say.t(climb.settlesAtC)}.`}
       </p>
       <table className="sheet max-w-xl">
         <caption className="sr-only">What the log taught</caption>

@@ -1,24 +1,14 @@
-import { useMemo } from 'react'
 import type { OvenEvidence } from '../../core/oven/evidence'
 import type { Oven } from '../../core/shop/oven'
-import { useBatches, useReadings } from '../../store/hooks'
 import { Problems } from '../../ui/Problems'
 import { useSay } from '../../ui/Units'
 import { useAnswer } from '../../workers/use-answer'
 import { newId } from '../batch/edit'
-import { useShopNow } from '../shop-context'
 
 /** What past hardness says, and taking it in as evidence. */
 export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEvidence) => void }) {
-  const { tester } = useShopNow()
   const say = useSay()
-  const batches = useBatches()
-  const readings = useReadings()
-  const request = useMemo(
-    () => (batches && readings ? { batches, readings, tester, ovenId: oven.id } : null),
-    [batches, readings, tester, oven.id],
-  )
-  const answer = useAnswer('oven-offset', request)
+  const answer = useAnswer('oven-offset', { ovenId: oven.id })
   if (oven.use !== 'hardening' || !answer) return null
   if (!answer.ok) return <Problems of={answer.problems} className="mt-4" />
   const found = answer.value

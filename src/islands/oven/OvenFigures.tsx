@@ -1,6 +1,5 @@
 import type { Saving } from '../../core/codes/result'
 import { worked } from '../../core/codes/working'
-import { chamberOf } from '../../core/job/ovens'
 import { heatUpMin } from '../../core/oven/chamber'
 import type { Oven } from '../../core/shop/oven'
 import { formatBoth, formatNumber } from '../../core/units/quantity'
@@ -8,6 +7,7 @@ import { saveShop } from '../../store/records'
 import { Ask } from '../../ui/Ask'
 import { Figure, Warnings } from '../../ui/Bench'
 import { useShopNow } from '../shop-context'
+import { useChamber } from '../use-chamber'
 
 /** What a usual socket circuit gives. Common practice, no published source; the local code decides. */
 const AMPS_USUAL = 16
@@ -15,14 +15,19 @@ const AMPS_USUAL = 16
 /** What follows from what an oven is: its climb, its current, its limit. */
 export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => Promise<Saving> }) {
   const shop = useShopNow()
-  const chamber = chamberOf(oven)
-  const [low, top] = [heatUpMin(chamber, 20, 790, 0), heatUpMin(chamber, 790, 1065, 0)]
-  const shown = (min: number) => (Number.isFinite(min) ? String(Math.round(min)) : 'never')
+  const chamber = useChamber(oven)
+  const climb = (fromC: number, toC: number): string => {
+    if (!chamber) return '…'
+    const min = heatUpMin(chamber, fromC, toC, 0)
+    return Number.isFinite(min) ? String(Math.round(min)) : 'never'
+  }
   const amps = oven.powerW / oven.volts
-  const working = [
-    worked('settles-at', chamber.heating.settlesAtC, 'C', { logName: oven.fit?.logName ?? null }),
-    worked('time-constant', chamber.heating.tauMin, 'min', {}),
-  ]
+  const working = chamber
+    ? [
+        worked('settles-at', chamber.heating.settlesAtC, 'C', { logName: oven.fit?.logName ?? null }),
+        worked('time-constant', chamber.heating.tauMin, 'min', {}),
+      ]
+    : undefined
   const others = shop.ovens.length > 1
   return (
     <section>
@@ -30,13 +35,13 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
         <>
           <Figure
             label={`Empty, from cold to ${formatNumber(790, 'temperature', shop.units)}°`}
-            value={shown(low)}
+            value={climb(20, 790)}
             unit="min"
             working={working}
           />
           <Figure
             label={`And on to ${formatNumber(1065, 'temperature', shop.units)}°`}
-            value={shown(top)}
+            value={climb(790, 1065)}
             unit="min"
             working={working}
           />

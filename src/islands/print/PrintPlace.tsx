@@ -1,7 +1,6 @@
+import type { Result } from '../../core/codes/result'
 import type { Cut } from '../../core/foil/check-layout'
-import { programmeOf } from '../../core/job/heat-load'
-import { loadsOf, temperLoadsOf } from '../../core/job/loads'
-import { ovenOf, temperingOvenOf } from '../../core/job/ovens'
+import type { BatchModel } from '../../core/job/batch-model'
 import { bladesOf } from '../../core/job/tray'
 import { AMBIENT_C } from '../../core/oven/chamber'
 import { correctionAt, keyedC } from '../../core/oven/correction'
@@ -15,6 +14,7 @@ import { Problems } from '../../ui/Problems'
 import { QrCode } from '../../ui/QrCode'
 import { marksOf } from '../../words/lists'
 import { KeyedTable } from '../batch/benches/heat/KeyedTable'
+import { useBatchModel } from '../batch/use-batch-model'
 import { useWrap } from '../batch/use-wrap'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
@@ -50,12 +50,11 @@ function Loaded({ batchId }: { batchId: string }) {
 
 /** The programme sheet, or why there is none: nothing is printed that is keyed into another oven. */
 function ProgrammePart({ batch }: { batch: Batch }) {
-  const shop = useShopNow()
-  const oven = ovenOf(shop, batch)
-  const tempering = temperingOvenOf(shop, batch)
-  const problems = [oven, tempering].flatMap(found => (found.ok ? [] : found.problems))
-  return oven.ok && tempering.ok ? (
-    <ProgrammeSheet batch={batch} oven={oven.value} tempering={tempering.value} />
+  const model = useBatchModel(batch)
+  if (!model) return <p className="p-8">Working out the programme …</p>
+  const { oven, tempering, problems } = ovensOf(model)
+  return model.ok && oven && tempering ? (
+    <ProgrammeSheet model={model.value} oven={oven} tempering={tempering} />
   ) : (
     <section className="print-page">
       <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
@@ -64,8 +63,19 @@ function ProgrammePart({ batch }: { batch: Batch }) {
   )
 }
 
-function ProgrammeSheet({ batch, oven, tempering }: { batch: Batch; oven: Oven; tempering: Oven }) {
-  const shop = useShopNow()
+/** The ovens of a batch, or why it has none. */
+function ovensOf(model: Result<BatchModel>) {
+  if (!model.ok) return { oven: null, tempering: null, problems: model.problems }
+  const { oven, temperingOven } = model.value
+  return {
+    oven: oven.ok ? oven.value : null,
+    tempering: temperingOven.ok ? temperingOven.value : null,
+    problems: [oven, temperingOven].flatMap(found => (found.ok ? [] : found.problems)),
+  }
+}
+
+function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: Oven; tempering: Oven }) {
+  const { batch, shop, loads, temperLoads } = model
   return (
     <section className="print-page">
       <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
@@ -74,8 +84,8 @@ function ProgrammeSheet({ batch, oven, tempering }: { batch: Batch; oven: Oven; 
         {formatDifference(correctionAt(oven, Math.max(...batch.groups.map(g => g.route.austenitizeC))), shop.units)}{' '}
         included.
       </p>
-      {loadsOf(batch).map((load, i) => {
-        const programme = programmeOf(load, oven)
+      {loads.map((load, i) => {
+        const { programme } = load
         const keyed = programme.ok ? keyIn(programme.value, oven.controller) : programme
         return (
           <div key={load.austenitizeC} className="keep-together mb-5">
@@ -112,7 +122,7 @@ function ProgrammeSheet({ batch, oven, tempering }: { batch: Batch; oven: Oven; 
                 <td>{formatQuantity(g.route.cold?.holdMin ?? 0, 'duration', shop.units)}</td>
               </tr>
             ))}
-          {temperLoadsOf(batch).map((load, i) => (
+          {temperLoads.map((load, i) => (
             <tr key={i}>
               <td>
                 Temper {load.round}, {marksOf(load.blades.map(b => b.mark))}

@@ -3,12 +3,15 @@ import { toast } from 'sonner'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import { routeChanges } from '../../core/steel/compare-routes'
-import { temperFor, withTemperC } from '../../core/steel/suggest'
+import { steelRequest } from '../../core/steel/grades'
+import { withTemperC } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
 import { ago } from '../../ui/dates'
 import { useKeptText } from '../../ui/kept-text'
-import { useSay } from '../../ui/Units'
+import { useSay, useSystem } from '../../ui/Units'
 import { routeChangeWords } from '../../words/steels'
+import { askOnce } from '../../workers/client'
+import { sayProblems } from '../batch/edit'
 import { useShopNow } from '../shop-context'
 import type { DraftRoute } from './recipe-edit'
 import { duplicateRecipe, latestOf, planBatch, type RecipeRoute, saveVersion, setRetired } from './recipe-edit'
@@ -87,27 +90,28 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
 
 /** Other ways to the same hardness, put beside the point. */
 function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade' | 'drafts' | 'onAdd'>) {
+  const system = useSystem()
   if (drafts.length >= 3) return <p className="text-[12.5px] text-ink-2">Three routes are the most side by side.</p>
   const [first] = drafts
   if (!first) return null
   const middle = (recipe.target.min + recipe.target.max) / 2
-  const high = temperFor(grade, first.route, middle, { minC: 470, maxC: 560 })
-  const cooler = { ...first.route, austenitizeC: grade.austenitize.minC }
-  const atCooler = temperFor(grade, cooler, middle, { minC: 150, maxC: 300 })
+  /** Adds a route with the temper in a range that comes nearest to the middle of the target. */
+  const addAt = (label: string, route: RecipeRoute, range: { readonly minC: number; readonly maxC: number }) =>
+    void askOnce('temper-for', { steel: steelRequest(grade), route, wantedHrc: middle, range }).then(found =>
+      found.ok ? onAdd(label, withTemperC(route, found.value.atC)) : sayProblems(found.problems, system),
+    )
   return (
     <div className="flex flex-wrap items-center gap-2">
       <span className="text-[13px] text-ink-2">Compare with</span>
-      <button
-        type="button"
-        className="btn"
-        onClick={() => onAdd('high temper', withTemperC(first.route, high.atC) as RecipeRoute)}
-      >
+      <button type="button" className="btn" onClick={() => addAt('high temper', first.route, { minC: 470, maxC: 560 })}>
         a high temper
       </button>
       <button
         type="button"
         className="btn"
-        onClick={() => onAdd('cooler soak', withTemperC(cooler, atCooler.atC) as RecipeRoute)}
+        onClick={() =>
+          addAt('cooler soak', { ...first.route, austenitizeC: grade.austenitize.minC }, { minC: 150, maxC: 300 })
+        }
       >
         a cooler soak
       </button>

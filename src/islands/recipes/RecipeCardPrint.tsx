@@ -1,8 +1,9 @@
+import { useMemo } from 'react'
 import { foilFor } from '../../core/foil/foil-type'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf } from '../../core/steel/grades'
-import { predict } from '../../core/steel/predict'
-import { suggestSoakMin } from '../../core/steel/suggest'
+import type { Prediction } from '../../core/steel/predict'
+import { usualSoakMin } from '../../core/steel/usual'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { useRecipe } from '../../store/hooks'
@@ -13,7 +14,8 @@ import { coldWhyWords } from '../../words/marked'
 import { problemWords } from '../../words/problems'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
-import { useExperience } from '../use-shop-fit'
+import { useLearnt } from '../use-learnt'
+import { usePredictions } from '../use-predictions'
 import { latestOf } from './recipe-edit'
 
 export default function RecipeCardPrint({ id }: { id: string }) {
@@ -29,19 +31,28 @@ function Loaded({ id }: { id: string }) {
   const grade = recipe && gradeOf(recipe)
   if (recipe === undefined) return <p className="p-8">Reading …</p>
   if (!recipe || !grade) return <p className="p-8">There is no such recipe in this browser.</p>
-  return <Card recipe={recipe} grade={grade} />
+  return <Predicted recipe={recipe} grade={grade} />
+}
+
+function Predicted({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
+  const { route } = latestOf(recipe)
+  const [prediction] =
+    usePredictions(
+      useMemo(() => [{ grade, route }], [grade, route]),
+      useLearnt(),
+    ) ?? []
+  return prediction ? <Card recipe={recipe} grade={grade} prediction={prediction} /> : <p className="p-8">Reading …</p>
 }
 
 /** Thicknesses a card gives the soak for, mm. */
 const THICKNESSES_MM = [2, 3, 4, 5]
 
 /** One page to pin above the oven: the route in both scales, soak by thickness, what it should read, and why. */
-function Card({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
+function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; prediction: Prediction }) {
   const say = useSay()
   const shop = useShopNow()
   const latest = latestOf(recipe)
   const { route } = latest
-  const p = predict(grade, route, useExperience())
   const both = (c: number) => formatBoth(c, shop.units)
   const time = (min: number) => formatQuantity(min, 'duration', shop.units)
   const foil = foilFor(route.austenitizeC)
@@ -124,7 +135,7 @@ function Card({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
               {THICKNESSES_MM.map(mm => (
                 <tr key={mm}>
                   <td>{formatQuantity(mm, 'length', shop.units)}</td>
-                  <td>{suggestSoakMin(grade, mm)} min</td>
+                  <td>{usualSoakMin(grade, mm)} min</td>
                 </tr>
               ))}
             </tbody>

@@ -2,8 +2,7 @@ import { startTransition, useMemo, useState } from 'react'
 import type { Recipe } from '../../core/shop/recipe'
 import { whyDifferent } from '../../core/steel/compare-routes'
 import { gradeOf } from '../../core/steel/grades'
-import { predict } from '../../core/steel/predict'
-import { withTemperC } from '../../core/steel/suggest'
+import { withTemperC } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
 import { useRecipe } from '../../store/hooks'
 import { ago } from '../../ui/dates'
@@ -13,8 +12,9 @@ import { differenceWords } from '../../words/steels'
 import { mapLimits } from '../map-limits'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
+import { useLearnt } from '../use-learnt'
+import { usePredictions } from '../use-predictions'
 import { useRecipeMap } from '../use-recipe-map'
-import { useExperience } from '../use-shop-fit'
 import { CompareTable } from './CompareTable'
 import { MapRouteFields } from './MapRouteFields'
 import { RecipeActions } from './RecipeActions'
@@ -58,12 +58,17 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
   ])
   const [activeKey, setActiveKey] = useState('A')
   const active = drafts.find(d => d.key === activeKey) ?? (drafts[0] as DraftRoute)
-  const experience = useExperience()
-  const map = useRecipeMap(grade, active.route, experience)
-  const compared = useMemo(
-    () => drafts.map(d => ({ name: d.key, route: d.route, prediction: predict(grade, d.route, experience) })),
-    [drafts, grade, experience],
+  const learnt = useLearnt()
+  const map = useRecipeMap(grade, active.route, learnt)
+  const predictions = usePredictions(
+    useMemo(() => drafts.map(({ route }) => ({ grade, route })), [drafts, grade]),
+    learnt,
   )
+  // While a route that was just added is worked out, those that were there are shown.
+  const compared = drafts.flatMap(({ key, route }, i) => {
+    const prediction = predictions?.[i]
+    return prediction ? [{ name: key, route, prediction }] : []
+  })
   const setRoute = (key: string, route: RecipeRoute) =>
     // Not urgent: the point keeps to the hand, and figures and Heat Line follow as they can.
     startTransition(() => {
@@ -134,7 +139,7 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
         </div>
         <div className="min-w-0">
           <CompareTable
-            drafts={drafts}
+            drafts={drafts.slice(0, compared.length)}
             compared={compared}
             activeKey={active.key}
             system={shop.units}

@@ -1,7 +1,6 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf, gradesWith } from '../../core/steel/grades'
-import { predict, type ShopExperience } from '../../core/steel/predict'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { ago } from '../../ui/dates'
@@ -9,7 +8,8 @@ import { SelectField } from '../../ui/PlainFields'
 import { Working } from '../../ui/Working'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
-import { useExperience } from '../use-shop-fit'
+import { useLearnt } from '../use-learnt'
+import { usePredictions } from '../use-predictions'
 import { latestOf, newRecipe, planBatch, setRetired } from './recipe-edit'
 
 export default function RecipesPlace() {
@@ -23,7 +23,6 @@ export default function RecipesPlace() {
 /** A grade's saved routes with their versions: what changed, and why. */
 function Recipes() {
   const recipes = useRecipes()
-  const experience = useExperience()
   if (!recipes) return <p className="p-6 text-ink-2">Reading …</p>
   const shown = [...recipes].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name))
   return (
@@ -42,7 +41,7 @@ function Recipes() {
       )}
       <ul className="grid gap-x-10 lg:grid-cols-2">
         {shown.map(recipe => (
-          <RecipeCard key={recipe.id} recipe={recipe} experience={experience} />
+          <RecipeCard key={recipe.id} recipe={recipe} />
         ))}
       </ul>
     </div>
@@ -75,17 +74,16 @@ function NewRecipe() {
   )
 }
 
-interface CardProps {
-  readonly recipe: Recipe
-  readonly experience: ShopExperience | null
-}
-
-function RecipeCard({ recipe, experience }: CardProps) {
+function RecipeCard({ recipe }: { recipe: Recipe }) {
   const shop = useShopNow()
   const latest = latestOf(recipe)
   const grade = gradeOf(recipe)
   const { route } = latest
-  const prediction = grade ? predict(grade, route, experience) : null
+  const [prediction] =
+    usePredictions(
+      useMemo(() => (grade ? [{ grade, route }] : null), [grade, route]),
+      useLearnt(),
+    ) ?? []
   return (
     <li className={`border-t border-rule-strong py-4 ${recipe.retired ? 'opacity-75' : ''}`}>
       <div className="flex items-start justify-between gap-4">

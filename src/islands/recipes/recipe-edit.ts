@@ -1,16 +1,15 @@
 import { toast } from 'sonner'
 import type { Saving } from '../../core/codes/result'
-import { ASSUMED_THICKNESS_MM, coldToC, newBatch } from '../../core/job/new-batch'
-import { usualOvenOf } from '../../core/job/ovens'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import type { Workshop } from '../../core/shop/workshop'
 import { gradeOf, planFor } from '../../core/steel/grades'
-import { suggestRoute, usualTargetOf } from '../../core/steel/suggest'
+import { usualTargetOf } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
-import { addBatch } from '../../store/batches'
 import { putRecipe } from '../../store/records'
+import { beginBatch } from '../batch/begin-batch'
 import { newId } from '../batch/edit'
+import { suggestedRoute } from '../suggested-route'
 
 export type RecipeRoute = Recipe['versions'][number]['route']
 
@@ -47,11 +46,8 @@ export async function duplicateRecipe(recipe: Recipe, route: RecipeRoute): Promi
 /** A first recipe for a grade: the suggested route for its usual target and this shop. */
 export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | null> {
   const target = usualTargetOf(grade)
-  const route = suggestRoute(grade, target, {
-    coldToC: coldToC(shop),
-    ovenMaxC: usualOvenOf(shop).maxC,
-    thicknessMm: ASSUMED_THICKNESS_MM,
-  })
+  const route = await suggestedRoute(grade, shop)
+  if (!route.ok) return null
   const id = newId()
   const made: Recipe = {
     id,
@@ -63,7 +59,7 @@ export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | 
       {
         number: 1,
         at: new Date().toISOString(),
-        route,
+        route: route.value,
         why: 'Suggested for the grade’s usual target and this shop.',
       },
     ],
@@ -75,13 +71,8 @@ export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | 
 export async function planBatch(recipe: Recipe, route: RecipeRoute, shop: Workshop) {
   const grade = gradeOf(recipe)
   if (!grade) return
-  const batch = newBatch({ batch: newId(), group: newId() }, recipe.name, grade, shop, new Date().toISOString())
-  const [group] = batch.groups
-  if (
-    group &&
-    (await addBatch({ ...batch, groups: [{ ...group, route, target: recipe.target, recipeId: recipe.id }] })).saved
-  )
-    location.href = `/batch/${batch.id}/prepare`
+  const group = { route, target: recipe.target, recipeId: recipe.id }
+  await beginBatch(grade, shop, { name: recipe.name, group, at: 'prepare' })
 }
 
 export const setRetired = (recipe: Recipe, retired: boolean): void =>

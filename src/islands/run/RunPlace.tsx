@@ -2,14 +2,12 @@ import { useState } from 'react'
 import { type AirRefused, caution } from '../../core/codes/caution'
 import type { Problem } from '../../core/codes/problem'
 import { steelKgOf } from '../../core/job/loads'
-import { buildRunSteps, buildTemperRun } from '../../core/job/run-steps'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import { bladesOf, countOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run, RunStep } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
 import { CAUTIONS, DEFER } from '../../data/cautions'
-import { PACE } from '../../data/pace'
 import { useBatch, useRunsOf } from '../../store/hooks'
 import { addRun } from '../../store/records'
 import { Problems } from '../../ui/Problems'
@@ -23,7 +21,7 @@ import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { RunDone } from './RunDone'
 import { RunView } from './RunView'
-import { usePullGaps } from './use-pull-gaps'
+import { useRunSteps } from './use-run-steps'
 
 export default function RunPlace({ batchId }: { batchId: string }) {
   return (
@@ -37,8 +35,10 @@ function LoadedRun({ batchId }: { batchId: string }) {
   const shop = useShopNow()
   const batch = useBatch(batchId)
   const runs = useRunsOf(batchId)
-  const gaps = usePullGaps(batch)
   const [again, setAgain] = useState<'all' | 'tempers' | null>(null)
+  const run = runs?.at(-1)
+  const isToBegin = runs !== undefined && (!run || (run.endedAt !== null && again !== null))
+  const steps = useRunSteps(isToBegin ? batch : null, again === 'tempers' ? runs : null)
   if (batch === undefined || runs === undefined) return <p className="p-8">Reading …</p>
   if (!batch)
     return (
@@ -49,18 +49,14 @@ function LoadedRun({ batchId }: { batchId: string }) {
         </a>
       </p>
     )
-  const run = runs.at(-1)
   if (run && run.endedAt === null) return <RunView batch={batch} run={run} />
-  if (gaps === undefined) return <p className="p-8">Working out the pull list …</p>
-  const waiting = tempersWaiting(batch, runs)
-  if (run && !again) return <RunDone batch={batch} run={run} waiting={waiting} onAgain={setAgain} />
-  const steps = again === 'tempers' ? buildTemperRun(waiting, shop, batch) : buildRunSteps(batch, shop, gaps.gaps)
+  if (run && !again) return <RunDone batch={batch} run={run} waiting={tempersWaiting(batch, runs)} onAgain={setAgain} />
+  if (steps === undefined) return <p className="p-8">Working out the pull list …</p>
   if (!steps.ok) return <CannotRun batch={batch} problems={steps.problems} />
   return (
     <RunStart
       batch={batch}
       steps={steps.value}
-      platesUnknown={gaps.unknown}
       refused={again === 'tempers' ? null : coldRefusal(batch, shop)}
       onStarted={() => setAgain(null)}
     />
@@ -93,13 +89,11 @@ interface StartProps {
   readonly steps: readonly RunStep[]
   /** Why it may not be run in the shop as planned; null where it may. */
   readonly refused: AirRefused | null
-  /** The plates could not be worked out: pulls wait the usual clamp. */
-  readonly platesUnknown: boolean
   readonly onStarted: () => void
 }
 
 /** Before anything is hot: what will happen, and whether it is practice. */
-function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProps) {
+function RunStart({ batch, steps, refused, onStarted }: StartProps) {
   const say = useSay()
   const count = countOf(batch)
   const [trouble, setTrouble] = useState<string | null>(null)
@@ -138,12 +132,6 @@ function RunStart({ batch, steps, refused, platesUnknown, onStarted }: StartProp
           <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
             {inUnits(`${CAUTIONS.heat} ${DEFER}`, say)}
           </p>
-          {platesUnknown && (
-            <p role="alert" className="mb-4 text-[17px]">
-              How warm the plates get could not be worked out: each packet is clamped {PACE.clampedS} s. Feel the plates
-              (gauntlets), and let them rest.
-            </p>
-          )}
           {refused && (
             <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-[17px]">
               The cold is refused: {cautionWords(caution('air-refused', refused), say)}{' '}

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import { steelKgOf } from '../../core/job/loads'
 import { ovenEventsOf } from '../../core/job/oven-events'
-import { chamberOf, ovenOf } from '../../core/job/ovens'
+import { ovenOf } from '../../core/job/ovens'
 import { type RunState, runSecondsAt, runStateAt } from '../../core/job/run-state'
 import { bladesOf } from '../../core/job/tray'
 import { type ChamberModel, coolDownMin, heatUpMin } from '../../core/oven/chamber'
@@ -10,6 +10,7 @@ import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { createSimulatedOven } from '../../simulators/simulated-oven'
 import { useShopNow } from '../shop-context'
+import { useChamber } from '../use-chamber'
 
 const REDRAW_MS = 250
 
@@ -29,10 +30,8 @@ export function useRunClock(run: Run, batch: Batch): RunClock {
     const timer = setInterval(() => setNowMs(Date.now()), REDRAW_MS)
     return () => clearInterval(timer)
   }, [])
-  const chamber = useMemo(() => {
-    const found = ovenOf(shop, batch)
-    return found.ok ? chamberOf(found.value) : null
-  }, [shop, batch])
+  const found = ovenOf(shop, batch)
+  const chamber = useChamber(found.ok ? found.value : null)
   const oven = useMemo(() => chamber && createSimulatedOven(chamber), [chamber])
   const events = useMemo(() => ovenEventsOf(run, batch, shop), [run, batch, shop])
   const nowS = runSecondsAt(run.clock, nowMs)

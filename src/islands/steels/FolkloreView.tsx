@@ -1,11 +1,12 @@
 import { useId, useMemo, useState } from 'react'
-import { COLD_STEPS_C, knobOf, TALES, type TaleFigure, type TaleName, tellTale } from '../../core/steel/folklore'
+import { COLD_STEPS_C, knobOf, TALES, type TaleFigure, type TaleName } from '../../core/steel/folklore'
 import { formatBoth, type System } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { SelectField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
 import { inUnits } from '../../words/marked'
 import { KNOB_WORDS, seenWords, TALE_FIGURES } from '../../words/steels'
+import { useAnswer } from '../../workers/use-answer'
 
 const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string }>> = {
   'hardness-rust': {
@@ -75,7 +76,11 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
   const id = useId()
   const knob = useMemo(() => knobOf(tale, grade), [tale, grade])
   const [at, setAt] = useState(knob.first)
-  const answer = useMemo(() => tellTale(tale, grade, at), [tale, grade, at])
+  const answer = useAnswer(
+    'tale',
+    useMemo(() => ({ tale, grade, at }), [tale, grade, at]),
+  )
+  const told = answer?.ok ? answer.value : null
   const { said } = TOLD[tale]
   const title = inUnits(TOLD[tale].title, say)
   const so = inUnits(TOLD[tale].so, say)
@@ -100,13 +105,13 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
           onChange={event => setAt(Number(event.target.value))}
         />
       </div>
-      <div className={`grid gap-x-8 gap-y-4 sm:grid-cols-2 ${answer.figures.length > 2 ? 'xl:grid-cols-3' : ''}`}>
-        {answer.figures.map(figure => (
+      <div className={`grid gap-x-8 gap-y-4 sm:grid-cols-2 ${(told?.figures.length ?? 0) > 2 ? 'xl:grid-cols-3' : ''}`}>
+        {told?.figures.map(figure => (
           <Along key={figure.name} figure={figure} at={at} />
         ))}
       </div>
       <p className="mt-5 text-[16px]" role="status">
-        {seenWords(answer.seen, say)}
+        {told ? seenWords(told.seen, say) : 'Asking the model …'}
       </p>
       <p className="mt-2 text-ink-2">{so}</p>
     </section>

@@ -1,5 +1,5 @@
 import { foilFor } from '../../core/foil/foil-type'
-import { suggestSoakMin } from '../../core/steel/suggest'
+import { usualSoakMin } from '../../core/steel/usual'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import type { CorrosionClass, Grade, QuenchNeed } from '../../data/grades'
 import { useSay } from '../../ui/Units'
@@ -51,7 +51,7 @@ export function GradeFacts({ grade }: { grade: Grade }) {
     ],
     [
       'Soak by thickness',
-      `${THICKNESSES_MM.map(mm => `${formatQuantity(mm, 'length', shop.units)} ${suggestSoakMin(grade, mm)} min`).join(', ')}, once the blade is there`,
+      `${THICKNESSES_MM.map(mm => `${formatQuantity(mm, 'length', shop.units)} ${usualSoakMin(grade, mm)} min`).join(', ')}, once the blade is there`,
       grade.soak.source,
     ],
     [

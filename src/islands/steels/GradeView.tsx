@@ -1,20 +1,22 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { ASSUMED_THICKNESS_MM, coldToC } from '../../core/job/new-batch'
-import { usualOvenOf } from '../../core/job/ovens'
+import { routeWish } from '../../core/job/new-batch'
+import type { PlannedRoute } from '../../core/shop/route'
 import { steelRequest } from '../../core/steel/grades'
-import { predict } from '../../core/steel/predict'
-import { suggestRoute, usualTargetOf, withTemperC } from '../../core/steel/suggest'
+import { usualTargetOf, withTemperC } from '../../core/steel/usual'
 import { formatBoth } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { Figure, Warnings } from '../../ui/Bench'
+import { Problems } from '../../ui/Problems'
 import { RangeBars } from '../../ui/RangeBars'
 import { useSay } from '../../ui/Units'
 import { inUnits } from '../../words/marked'
+import { bandText, hrcText } from '../../words/speaker'
 import { useAnswer } from '../../workers/use-answer'
 import { newRecipe } from '../recipes/recipe-edit'
 import { useShopNow } from '../shop-context'
-import { experienceOf, useShopFit } from '../use-shop-fit'
+import { useLearnt } from '../use-learnt'
+import { usePredictions } from '../use-predictions'
 import { GradeFacts } from './GradeFacts'
 import { LearntLine } from './LearntLine'
 
@@ -34,29 +36,37 @@ interface Props {
 
 /** One grade whole: its tempering curve, its soak curve, what the mill's range does, and every figure with its source. */
 export function GradeView({ grade, onEdit }: Props) {
+  const shop = useShopNow()
+  const suggested = useAnswer(
+    'suggested-route',
+    useMemo(() => routeWish(grade, shop), [grade, shop]),
+  )
+  if (!suggested) return <p className="py-6 text-ink-2">Working out its curves …</p>
+  if (!suggested.ok) return <Problems of={suggested.problems} />
+  return <SuggestedGrade key={grade.id} grade={grade} onEdit={onEdit} suggested={suggested.value} />
+}
+
+function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggested: PlannedRoute }) {
   const say = useSay()
   const shop = useShopNow()
   const target = useMemo(() => usualTargetOf(grade), [grade])
-  const suggested = useMemo(
-    () =>
-      suggestRoute(grade, target, {
-        coldToC: coldToC(shop),
-        ovenMaxC: usualOvenOf(shop).maxC,
-        thicknessMm: ASSUMED_THICKNESS_MM,
-      }),
-    [grade, shop, target],
+  const [moved, setTemperC] = useState<number | null>(null)
+  const temperC = moved ?? suggested.tempers[0]?.atC ?? 200
+  const route = useMemo(() => withTemperC(suggested, temperC), [suggested, temperC])
+  const learnt = useLearnt()
+  const [prediction] =
+    usePredictions(
+      useMemo(() => [{ grade, route }], [grade, route]),
+      learnt,
+    ) ?? []
+  const curve = useAnswer(
+    'temper-curve',
+    useMemo(() => ({ steel: steelRequest(grade), route: suggested, learnt }), [grade, suggested, learnt]),
   )
-  const [temperC, setTemperC] = useState(suggested.tempers[0]?.atC ?? 200)
-  const route = withTemperC(suggested, temperC)
-  const fit = useShopFit()
-  const experience = useMemo(() => experienceOf(fit, shop, undefined, usualOvenOf(shop).id), [fit, shop])
-  const prediction = predict(grade, route, experience)
-  const curveRequest = useMemo(
-    () => ({ steel: steelRequest(grade), route: suggested, shop: experience }),
-    [grade, suggested, experience],
+  const curves = useAnswer(
+    'grade-curves',
+    useMemo(() => ({ grade, route }), [grade, route]),
   )
-  const curve = useAnswer('temper-curve', curveRequest)
-  const curves = useAnswer('grade-curves', { grade, route })
   const both = (c: number) => formatBoth(c, shop.units)
   const begin = async () => {
     const id = await newRecipe(grade, shop)
@@ -115,22 +125,22 @@ export function GradeView({ grade, onEdit }: Props) {
         <div>
           <Figure
             label={`Twice at ${both(temperC)}, soaked at ${both(route.austenitizeC)}`}
-            value={prediction.finalHrc.mean.toFixed(1)}
-            unit={`HRC ± ${(1.96 * prediction.finalHrc.sd).toFixed(1)}`}
-            working={prediction.working}
+            value={prediction ? hrcText(prediction.finalHrc.mean) : '…'}
+            unit={`HRC ${prediction ? bandText(prediction.finalHrc.sd) : ''}`}
+            working={prediction?.working}
           />
           <Figure
             label="Chromium in solution"
-            value={prediction.austenite.Cr.toFixed(1)}
+            value={prediction?.austenite.Cr.toFixed(1) ?? '…'}
             unit={`% of ${grade.nominal.Cr ?? 0}`}
-            working={prediction.working}
+            working={prediction?.working}
           />
-          <LearntLine grade={grade} fit={fit} />
-          <Warnings lines={prediction.cautions} />
+          <LearntLine grade={grade} />
+          {prediction && <Warnings lines={prediction.cautions} />}
         </div>
       </div>
       <div className="mt-4 max-w-[760px]" style={{ minHeight: rangeHeight(grade) }}>
-        {curves?.ok && curves.value.range.length > 0 && (
+        {prediction && curves?.ok && curves.value.range.length > 0 && (
           <RangeBars effects={curves.value.range} nominalHrc={prediction.chartHrc.mean} />
         )}
       </div>

@@ -1,9 +1,12 @@
-import type { ShopFit } from '../../core/learn/fit-shop'
+import { NOTHING } from '../../core/codes/said'
 import type { Grade } from '../../data/grades'
+import { useAnswer } from '../../workers/use-answer'
 
 /** Whether the shop's own readings help with a grade: errors on batches left out, with them and without. */
-export function LearntLine({ grade, fit }: { grade: Grade; fit: ShopFit | null | undefined }) {
-  const own = fit?.byGrade[grade.id]
+export function LearntLine({ grade }: { grade: Grade }) {
+  const lesson = useAnswer('learn', NOTHING)
+  if (!lesson) return null
+  const own = lesson.ok ? lesson.value?.byGrade[grade.id] : undefined
   if (!own)
     return <p className="border-t border-rule py-2 text-[12.5px] text-ink-2">No reading of it in this shop yet.</p>
   const helps = own.shop < own.chart

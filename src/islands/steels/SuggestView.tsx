@@ -1,18 +1,21 @@
 import { useMemo, useState } from 'react'
-import { coldToC, newBatch } from '../../core/job/new-batch'
+import type { Answer } from '../../core/contract/questions'
+import { coldToC } from '../../core/job/new-batch'
 import { usualOvenOf } from '../../core/job/ovens'
-import { type RankedGrade, rankGrades, targetFor } from '../../core/job/rank-steels'
+import { targetFor } from '../../core/job/target-for'
 import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'
 import { formatBoth } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { USE_NAMES, USES, type UseName } from '../../data/uses'
-import { addBatch } from '../../store/batches'
 import { NumberField } from '../../ui/PlainFields'
+import { Problems } from '../../ui/Problems'
 import { QuantityField } from '../../ui/QuantityField'
 import { useSay } from '../../ui/Units'
 import { rankWords, refusalWords } from '../../words/steels'
-import { newId } from '../batch/edit'
+import { useAnswer } from '../../workers/use-answer'
+import { beginBatch } from '../batch/begin-batch'
+import { sayProblems } from '../batch/edit'
 import { useShopNow } from '../shop-context'
 
 interface Props {
@@ -28,19 +31,21 @@ export default function SuggestView({ grades, onGrade }: Props) {
   const [edgeDeg, setEdgeDeg] = useState(USES.kitchen.edgeDeg)
   const [thicknessMm, setThicknessMm] = useState(2.5)
   const [oil, setOil] = useState(false)
-  const { ranked, refused } = useMemo(
-    () =>
-      rankGrades({
-        grades,
-        use,
-        edgeDeg,
-        thicknessMm,
-        coldToC: coldToC(shop),
-        ovenMaxC: reachC(usualOvenOf(shop)),
-        oil,
-      }),
+  const request = useMemo(
+    () => ({
+      grades,
+      use,
+      edgeDeg,
+      thicknessMm,
+      coldToC: coldToC(shop),
+      ovenMaxC: reachC(usualOvenOf(shop)),
+      oil,
+    }),
     [grades, use, edgeDeg, thicknessMm, oil, shop],
   )
+  const answer = useAnswer('rank-steels', request)
+  const { ranked, refused } = answer?.ok ? answer.value : { ranked: [], refused: [] }
+  const gradeOf = new Map(grades.map(grade => [grade.id, grade]))
   const target = targetFor(use, edgeDeg)
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[250px_minmax(0,1fr)]">
@@ -81,18 +86,22 @@ export default function SuggestView({ grades, onGrade }: Props) {
         </p>
       </div>
       <div className="min-w-0">
+        {!answer && <p className="py-6 text-ink-2">Trying every steel …</p>}
+        {answer && !answer.ok && <Problems of={answer.problems} />}
         <ol>
-          {ranked.map((r, i) => (
-            <RankedRow key={r.grade.name} ranked={r} place={i + 1} onGrade={onGrade} />
-          ))}
+          {ranked.map((r, i) => {
+            const grade = gradeOf.get(r.gradeId)
+            return grade && <RankedRow key={r.gradeId} ranked={r} grade={grade} place={i + 1} onGrade={onGrade} />
+          })}
         </ol>
         {refused.length > 0 && (
           <section className="mt-4">
             <h2 className="text-[15px]">Not in this shop</h2>
             <ul>
-              {refused.map(({ grade, why }) => (
-                <li key={grade.name} className="border-t border-rule py-1.5 text-[13px]">
-                  <strong>{grade.name}</strong> <span className="text-ink-2">{refusalWords(why, say)}</span>
+              {refused.map(({ gradeId, why }) => (
+                <li key={gradeId} className="border-t border-rule py-1.5 text-[13px]">
+                  <strong>{gradeOf.get(gradeId)?.name}</strong>{' '}
+                  <span className="text-ink-2">{refusalWords(why, say)}</span>
                 </li>
               ))}
             </ul>
@@ -103,20 +112,19 @@ export default function SuggestView({ grades, onGrade }: Props) {
   )
 }
 
-function RankedRow({ ranked, place, onGrade }: { ranked: RankedGrade; place: number; onGrade: Props['onGrade'] }) {
+interface RowProps {
+  readonly ranked: Answer<'rank-steels'>['ranked'][number]
+  readonly grade: Grade
+  readonly place: number
+  readonly onGrade: Props['onGrade']
+}
+
+function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
   const shop = useShopNow()
-  const { grade, route, hrc, why, target } = ranked
+  const { route, hrc, why, target } = ranked
   const plan = async () => {
-    const batch = newBatch(
-      { batch: newId(), group: newId() },
-      `${grade.name} batch`,
-      grade,
-      shop,
-      new Date().toISOString(),
-    )
-    const [group] = batch.groups
-    if (group && (await addBatch({ ...batch, groups: [{ ...group, target, route }] })).saved)
-      location.href = `/batch/${batch.id}/choose`
+    const problems = await beginBatch(grade, shop, { name: `${grade.name} batch`, group: { target, route } })
+    if (problems) sayProblems(problems, shop.units)
   }
   return (
     <li className="grid grid-cols-[34px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-rule py-2">

@@ -1,20 +1,21 @@
-import { groupHardness } from '../../core/job/hardness'
+import type { Answer } from '../../core/contract/questions'
 import { runSecondsAt, runStateAt } from '../../core/job/run-state'
-import { stagesOf } from '../../core/job/stages'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import type { Batch } from '../../core/shop/batch'
-import type { Reading } from '../../core/shop/reading'
 import type { Run } from '../../core/shop/run'
-import type { Tester } from '../../core/shop/workshop'
-import { useBatches, useReadings, useRuns } from '../../store/hooks'
+import { useBatches, useMeasured, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { bladesBySteel, marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
+import { useAnswer } from '../../workers/use-answer'
 import { NewBatchButton } from '../batch/NewBatchButton'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
+
+/** Batches shown of those that were measured. */
+const MOST_LATELY = 5
 
 export default function TodayPlace() {
   return (
@@ -26,19 +27,23 @@ export default function TodayPlace() {
 
 /** What is hot, what is waiting, what was done: each line leads to its bench. */
 function Today() {
-  const { name: shopName, tester } = useShopNow()
+  const { name: shopName, learning } = useShopNow()
   const batches = useBatches()
   const runs = useRuns()
-  const readings = useReadings()
-  if (!batches || !runs || !readings) return <p className="p-6 text-ink-2">Reading …</p>
+  const measured = useMeasured()
+  const ran = new Set((runs ?? []).filter(run => run.endedAt !== null).map(run => run.batchId))
+  const unread = batches?.filter(b => ran.has(b.id) && measured?.has(b.id) === false) ?? []
+  const recent = batches?.filter(b => ran.has(b.id) && measured?.has(b.id)).slice(0, MOST_LATELY) ?? []
+  const lately = useAnswer(
+    'lately',
+    recent.length === 0 ? null : { batchIds: recent.map(b => b.id), learning: learning !== false },
+  )
+  if (!batches || !runs || !measured) return <p className="p-6 text-ink-2">Reading …</p>
   const runsOf = (batch: Batch) => runs.filter(run => run.batchId === batch.id).reverse()
   const hot = runs.filter(run => run.endedAt === null && batches.some(b => b.id === run.batchId))
-  const ran = new Set(runs.filter(run => run.endedAt !== null).map(run => run.batchId))
   const hotIds = new Set(hot.map(run => run.batchId))
   const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
   const waiting = batches.filter(b => !hotIds.has(b.id) && tempersWaiting(b, runsOf(b)).length > 0)
-  const unread = batches.filter(b => ran.has(b.id) && !readings.some(r => r.batchId === b.id))
-  const recent = batches.filter(b => ran.has(b.id) && !unread.includes(b)).slice(0, 5)
   return (
     <div className="mx-auto max-w-5xl px-4 py-6 md:px-8">
       <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
@@ -98,7 +103,7 @@ function Today() {
             key={batch.id}
             href={`/batch/${batch.id}/verdict`}
             name={batch.name}
-            says={`${measuredWords(batch, readings, tester)}, ${ago(batch.createdAt)}`}
+            says={`${measuredWords(lately?.ok ? lately.value.find(one => one.batchId === batch.id) : undefined)}${ago(batch.createdAt)}`}
             action="Verdict"
           />
         ))}
@@ -107,21 +112,15 @@ function Today() {
   )
 }
 
-/** What the latest readings of each steel of a batch say. */
-function measuredWords(batch: Batch, readings: readonly Reading[], tester: Tester): string {
-  const own = readings.filter(r => r.batchId === batch.id)
-  return batch.groups
-    .map(group => {
-      const hardness = stagesOf(group.route)
-        .reverse()
-        .map(stage => groupHardness(batch, group.id, stage, { readings: own, tester }))
-        .find(found => found !== null)
-      return hardness
-        ? `${group.gradeName} ${hrcText(hardness.hrc)} HRC ${stageName(hardness.stage)}`
-        : `${group.gradeName} not measured`
-    })
-    .join(', ')
-}
+/** What the latest measurements of each steel of a batch say; nothing while they are worked out. */
+const measuredWords = (batch: Answer<'lately'>[number] | undefined): string =>
+  batch
+    ? `${batch.groups
+        .map(({ gradeName, latest }) =>
+          latest ? `${gradeName} ${hrcText(latest.hrc)} HRC ${stageName(latest.stage)}` : `${gradeName} not measured`,
+        )
+        .join(', ')}, `
+    : ''
 
 function Part({ title, empty, children }: { title: string; empty: string; children: React.ReactNode[] }) {
   return (

@@ -1,7 +1,7 @@
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/suggest'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/usual'
 import { USUAL_BOX_MM } from '../../data/cold'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'

@@ -1,10 +1,12 @@
 import type { Saving } from '../../core/codes/result'
+import { NOTHING } from '../../core/codes/said'
 import type { Workshop } from '../../core/shop/workshop'
 import { gradesWith } from '../../core/steel/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
+import { Problems } from '../../ui/Problems'
+import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
-import { useShopFit } from '../use-shop-fit'
 
 interface Props {
   readonly edit: (part: Partial<Workshop>) => Promise<Saving>
@@ -13,7 +15,8 @@ interface Props {
 /** Whether the shop's own readings correct its predictions, and whether that helps. */
 export function LearningPart({ edit }: Props) {
   const shop = useShopNow()
-  const fit = useShopFit()
+  const answer = useAnswer('learn', NOTHING)
+  const fit = answer?.ok ? answer.value : undefined
   const own = useOwnGrades() ?? []
   const nameOf = (id: string) => gradesWith(own).find(g => g.id === id)?.name ?? 'a grade that is gone'
   return (
@@ -27,7 +30,7 @@ export function LearningPart({ edit }: Props) {
         ]}
         onCommit={v => edit({ learning: v === 'on' })}
       />
-      {fit === undefined && <p className="text-[12.5px] text-ink-2">Reading the log …</p>}
+      {answer === undefined && <p className="text-[12.5px] text-ink-2">Reading the log …</p>}
       {fit === null && (
         <p className="text-[12.5px] text-ink-2">
           There is nothing to learn from yet: log readings at a batch’s Measure bench.
@@ -61,9 +64,10 @@ export function LearningPart({ edit }: Props) {
           </tbody>
         </table>
       )}
-      {fit && fit.setAside.length > 0 && (
+      {answer && !answer.ok && <Problems of={answer.problems} />}
+      {fit && fit.setAside > 0 && (
         <p className="text-[12.5px] text-ink-2">
-          {fit.setAside.length} sets lie so far off that another cause is likelier; they teach nothing.
+          {fit.setAside} sets lie so far off that another cause is likelier; they teach nothing.
         </p>
       )}
     </>

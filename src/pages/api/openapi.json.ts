@@ -2,4 +2,4 @@ import type { APIRoute } from 'astro'
 import { openApiDocument } from '../../core/contract/openapi'
 import { answer } from './_reply'
 
-export const GET: APIRoute = () => answer(openApiDocument())
+export const GET: APIRoute = async () => answer(await openApiDocument())

@@ -1,7 +1,7 @@
 import { ok } from '../../codes/result'
 import { advise as adviseOn } from '../../job/advise'
-import { adviseRequest, adviseResponse } from '../api'
 import { question, steelOf } from '../question'
+import { adviseRequest, adviseResponse } from '../shapes'
 
 export const advise = question({
   summary: 'What can be done after a reading, best first',

@@ -2,9 +2,9 @@ import { z } from 'zod'
 import { ok } from '../../codes/result'
 import { targetSchema } from '../../shop/route'
 import { bandOf } from '../../steel/band'
-import { list, predictRequest } from '../api'
 import { question, steelOf } from '../question'
-import { shopExperienceSchema } from '../shop-experience'
+import { list, predictRequest } from '../shapes'
+import { learntSchema } from '../shapes/learnt'
 
 const quantiles = z.object({
   low95: z.number(),
@@ -20,7 +20,7 @@ export const band = question({
     draws: z.int().min(10).max(20_000),
     seed: z.int(),
     target: targetSchema.nullable(),
-    shop: shopExperienceSchema.nullable(),
+    learnt: learntSchema,
   }),
   response: z.object({
     draws: z.int(),
@@ -28,7 +28,12 @@ export const band = question({
     retained: quantiles,
     chromium: quantiles,
     inTarget: z.number().nullable(),
+    /** Whether the shop's own readings are in it. */
+    learnt: z.boolean(),
     histogram: list(z.tuple([z.number(), z.number()]).readonly()),
   }),
-  answer: ({ steel, ...rest }) => ok(bandOf({ ...rest, steel: steelOf(steel) })),
+  answer: ({ steel, learnt, ...rest }, memory) => {
+    const shop = memory.experience(learnt)
+    return ok({ ...bandOf({ ...rest, steel: steelOf(steel), shop }), learnt: shop !== null })
+  },
 })

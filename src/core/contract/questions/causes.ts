@@ -1,10 +1,11 @@
 import { z } from 'zod'
+import { CAUSE_NAMES } from '../../../data/causes'
 import { ok } from '../../codes/result'
-import { type Cause, causesOf } from '../../job/causes'
+import { causesOf } from '../../job/causes'
 import { between } from '../../shop/bounds'
 import { routeSchema, stageSchema } from '../../shop/route'
-import { steelSchema } from '../api'
 import { question, steelOf } from '../question'
+import { list, steelSchema } from '../shapes'
 
 export const causes = question({
   summary: 'Why a reading is off its prediction, likeliest first, and what would tell',
@@ -18,6 +19,6 @@ export const causes = question({
     leakSeen: z.boolean(),
     loggedSoakShare: z.number().min(0).max(100).optional(),
   }),
-  response: z.custom<Cause[]>(),
+  response: list(z.object({ cause: z.enum(CAUSE_NAMES), probability: z.number(), givesHrc: z.number() })),
   answer: ({ steel, ...rest }) => ok(causesOf({ ...rest, steel: steelOf(steel) })),
 })

@@ -2,8 +2,8 @@ import type { z } from 'zod'
 import { ok, type Result } from '../../codes/result'
 import { dryIceFor } from '../../cold/dry-ice'
 import { liquidNitrogenFor } from '../../cold/liquid-nitrogen'
-import { coldRequest, coldResponse } from '../api'
 import { question } from '../question'
+import { coldRequest, coldResponse } from '../shapes'
 
 type Answer = z.infer<typeof coldResponse>
 

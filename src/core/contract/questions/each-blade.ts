@@ -1,22 +1,65 @@
 import { z } from 'zod'
 import { ok } from '../../codes/result'
-import { type EachBlade, eachBlade } from '../../job/each-blade'
+import { eachBlade as judge } from '../../job/each-blade'
 import { batchSchema } from '../../shop/batch'
 import { bounded } from '../../shop/bounds'
 import { readingSchema } from '../../shop/reading'
+import { stageSchema } from '../../shop/route'
 import { testerSchema } from '../../shop/workshop'
 import { question } from '../question'
-import { shopExperienceSchema } from '../shop-experience'
+import { list, optionSchema } from '../shapes'
 
-export const eachBladeQuestion = question({
+export const eachBlade = question({
   summary: 'What each blade of a batch needs by its own readings, and which go on together',
   request: z.object({
     batch: batchSchema,
-    readings: z.array(readingSchema).max(20_000),
+    readings: z.array(readingSchema).max(20_000).readonly(),
     tester: testerSchema,
-    learnt: z.record(z.string(), shopExperienceSchema.nullable()),
     can: z.object({ coldToC: bounded('coldC').nullable(), anneal: z.boolean() }),
+    /** Whether the shop's readings of other batches are leant on. */
+    learning: z.boolean(),
   }),
-  response: z.custom<EachBlade>(),
-  answer: ({ learnt, ...rest }) => ok(eachBlade({ ...rest, experienceOf: groupId => learnt[groupId] ?? null })),
+  response: z.object({
+    needs: list(
+      z.object({
+        bladeId: z.string(),
+        groupId: z.string(),
+        stage: stageSchema,
+        measured: z.number(),
+        u95: z.number(),
+        best: optionSchema,
+        readOn: z.boolean(),
+      }),
+    ),
+    groups: list(
+      z.object({
+        kind: optionSchema.shape.kind,
+        temper: optionSchema.shape.temper,
+        cold: optionSchema.shape.cold,
+        bladeIds: list(z.string()),
+        fromHrc: z.number(),
+        toHrc: z.number(),
+        leastProbability: z.number(),
+        first: optionSchema,
+      }),
+    ),
+    unread: list(z.string()),
+  }),
+  answer: ({ learning, ...rest }, memory) => {
+    const { batch } = rest
+    const lots = new Map(batch.groups.map(group => [group.id, group.lot ?? '']))
+    return ok(
+      judge({
+        ...rest,
+        experienceOf: groupId =>
+          learning
+            ? memory.experience({
+                lot: lots.get(groupId) ?? '',
+                ovenId: batch.ovenId ?? '',
+                exceptBatchId: batch.id,
+              })
+            : null,
+      }),
+    )
+  },
 })

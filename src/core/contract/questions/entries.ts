@@ -1,9 +1,10 @@
 import { z } from 'zod'
+import { ENTRY_SCHOOLS } from '../../../data/ovens'
 import { ok } from '../../codes/result'
-import { compareEntries, type EntryOutcome } from '../../oven/entry-schools'
+import { compareEntries } from '../../oven/entry-schools'
 import { between, bounded } from '../../shop/bounds'
-import { ovenRequest } from '../api'
 import { question } from '../question'
+import { list, ovenRequest } from '../shapes'
 import { detailedFrom } from './oven'
 
 const loads = ovenRequest.shape.load.element.omit({
@@ -22,6 +23,17 @@ export const entries = question({
     equalise: z.array(z.object({ atC: between(100, 1300), holdMin: between(0, 600) })).max(4),
     load: z.array(loads).min(1).max(24),
   }),
-  response: z.custom<EntryOutcome[]>(),
+  response: list(
+    z.object({
+      school: z.enum(ENTRY_SCHOOLS),
+      totalMin: z.number().nullable(),
+      inOvenMin: z.number().nullable(),
+      steepestKPerMin: z.number(),
+      skinAheadK: z.number(),
+      soakMin: z.number(),
+      energyKWh: z.number(),
+      curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
+    }),
+  ),
   answer: ({ oven, ...rest }) => ok(compareEntries({ ...rest, oven: detailedFrom(oven) })),
 })

@@ -3,8 +3,8 @@ import { ok } from '../../codes/result'
 import { checkLayout } from '../../foil/check-layout'
 import { envelopeOf } from '../../foil/envelope'
 import { planWithStock } from '../../foil/stock'
-import { foilRequest, foilResponse } from '../api'
 import { question } from '../question'
+import { foilRequest, foilResponse } from '../shapes'
 
 type EnvelopeRequest = Extract<z.infer<typeof foilRequest>, { blades: unknown }>
 

@@ -3,8 +3,8 @@ import { ok } from '../../codes/result'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { routeSchema } from '../../shop/route'
 import { rangeEffects, soakCurve } from '../../steel/grade-curves'
-import { list } from '../api'
 import { question } from '../question'
+import { list } from '../shapes'
 
 export const gradeCurves = question({
   summary: 'A grade over its soak temperature, and what its mill’s range does',

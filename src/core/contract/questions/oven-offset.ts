@@ -1,19 +1,20 @@
 import { z } from 'zod'
 import { ok } from '../../codes/result'
-import { type HardnessOffset, ovenOffset } from '../../learn/oven-offset'
-import { batchSchema } from '../../shop/batch'
-import { readingSchema } from '../../shop/reading'
-import { testerSchema } from '../../shop/workshop'
+import { ovenOffset as offsetOf } from '../../learn/oven-offset'
+import { id } from '../../shop/bounds'
 import { question } from '../question'
 
-export const ovenOffsetQuestion = question({
+export const ovenOffset = question({
   summary: 'How much hotter than it shows an oven acts, by the hardness that came out of it',
-  request: z.object({
-    batches: z.array(batchSchema).max(20_000),
-    readings: z.array(readingSchema).max(500_000),
-    tester: testerSchema,
-    ovenId: z.string().max(120),
-  }),
-  response: z.custom<HardnessOffset | null>(),
-  answer: ({ batches, readings, tester, ovenId }) => ok(ovenOffset(batches, readings, tester, ovenId)),
+  request: z.object({ ovenId: id }),
+  response: z
+    .object({
+      offsetK: z.number(),
+      sdK: z.number(),
+      atC: z.number(),
+      readings: z.int(),
+      batches: z.int(),
+    })
+    .nullable(),
+  answer: ({ ovenId }, { log }) => ok(offsetOf(log.batches, log.readings, log.tester, ovenId)),
 })

@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { ok } from '../../codes/result'
-import { type Pace, paceOf } from '../../quench/pace'
+import { paceOf } from '../../quench/pace'
 import { BOUNDS, between, bounded, MOST } from '../../shop/bounds'
-import { quenchRequest } from '../api'
 import { question } from '../question'
+import { quenchRequest } from '../shapes'
+import { paceSchema } from '../shapes/figures'
 
 const { blade, plates } = quenchRequest.shape
 const onlyPlates = plates.omit({ startC: true, cooling: true })
@@ -26,6 +27,6 @@ export const pace = question({
     ambientC: between(-20, 50),
     doorRecoveryS: between(0, 3600),
   }),
-  response: z.custom<Pace>(),
+  response: paceSchema,
   answer: request => ok(paceOf(request)),
 })

@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { fitPlates, type PlateFit } from '../../quench/fit-plates'
+import { fitPlates } from '../../quench/fit-plates'
 import { between, bounded } from '../../shop/bounds'
-import { quenchRequest } from '../api'
 import { question } from '../question'
+import { quenchRequest } from '../shapes'
 
 const reading = z.object({ afterS: bounded('plateReadAfterS'), plateC: bounded('plateReadC') })
 
@@ -18,6 +18,11 @@ export const plateFit = question({
     clamped: reading,
     cooled: reading.nullable(),
   }),
-  response: z.custom<PlateFit>(),
+  response: z.object({
+    contactWPerM2K: z.number(),
+    airWPerM2K: z.number().nullable(),
+    contactRange: z.tuple([z.number(), z.number()]).readonly(),
+    contactSure: z.boolean(),
+  }),
   answer: fitPlates,
 })

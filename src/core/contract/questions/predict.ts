@@ -1,7 +1,7 @@
 import { ok } from '../../codes/result'
 import { predict as predictRoute } from '../../steel/predict'
-import { predictRequest, predictResponse } from '../api'
 import { question, steelOf } from '../question'
+import { predictRequest, predictResponse } from '../shapes'
 
 export const predict = question({
   summary: 'Hardness and condition of a steel through a route',

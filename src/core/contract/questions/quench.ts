@@ -1,8 +1,8 @@
-import { CONTACT } from '../../../data/thermal'
+import { CONTACT, PLATE_AIR } from '../../../data/thermal'
 import { ok } from '../../codes/result'
-import { PLATE_AIR, quench as quenchOf } from '../../quench/quench'
-import { quenchRequest, quenchResponse } from '../api'
+import { quench as quenchOf } from '../../quench/quench'
 import { question } from '../question'
+import { quenchRequest, quenchResponse } from '../shapes'
 
 /** Martensite start and room where they were not given, °C. Common practice, no published source. */
 const USUAL = { martensiteStartC: 180, ambientC: 25 }

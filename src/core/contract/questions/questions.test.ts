@@ -1,14 +1,18 @@
+import { Ajv2020 } from 'ajv/dist/2020.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
-import { refusalOf } from '../../../testing/tray'
+import { makeDemoWorkshop } from '../../../simulators/demo/make-demo'
+import { expectOk, gradeOf, refusalOf } from '../../../testing/tray'
 import { speakerOf } from '../../../words/speaker'
 import { spoken } from '../../../words/spoken'
 import { fillSheet } from '../../files/own-grade/fill-sheet'
-import { workingSchema } from '../api'
+import { createShopMemory } from '../../learn/shop-memory'
+import { withBlades } from '../../shop/batch-records'
 import { openApiDocument } from '../openapi'
-import { answerQuestion, type Question } from '../question'
-import { QUESTIONS } from '.'
+import { type AnyQuestion, answerQuestion } from '../question'
+import { workingSchema } from '../shapes'
+import { QUESTIONS, type QuestionName, SERVED } from '.'
 
 const ROUTE = {
   austenitizeC: 1040,
@@ -20,6 +24,108 @@ const ROUTE = {
     { atC: 200, holdMin: 120 },
   ],
 }
+const SHOP = makeDemoWorkshop(7, new Date('2026-03-02T08:00:00Z'))
+const SHOWN = withBlades(SHOP.batches, SHOP.blades)
+const BATCH = SHOWN.find(one => SHOP.readings.some(r => r.batchId === one.id) && one.groups.length > 1) ?? SHOWN[0]
+const GRADE = gradeOf('X105CrMo17')
+const STEEL = { grade: 'X105CrMo17' } as const
+const LEARNT = { lot: '', ovenId: BATCH?.ovenId ?? '', exceptBatchId: null }
+const OVEN = SHOP.shop.ovens[0]
+const LOGGED = SHOWN.find(one => SHOP.logs.some(log => log.batchId === one.id))
+const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }
+
+/** A good request for each question that only the interface asks. */
+const LOCAL = {
+  band: { steel: STEEL, route: ROUTE, draws: 50, seed: 1, target: { min: 59, max: 61 }, learnt: LEARNT },
+  batch: { batch: BATCH, shop: SHOP.shop, readings: SHOP.readings.filter(r => r.batchId === BATCH?.id) },
+  'batch-line': { batch: BATCH, shop: SHOP.shop },
+  causes: {
+    steel: STEEL,
+    route: ROUTE,
+    stage: 'temper-2',
+    measured: { mean: 57, sd: 0.4 },
+    dueHrc: 60,
+    checked: true,
+    leakSeen: false,
+  },
+  certificates: {
+    batch: LOGGED,
+    shop: SHOP.shop,
+    readings: SHOP.readings.filter(r => r.batchId === LOGGED?.id),
+    runs: SHOP.runs.filter(r => r.batchId === LOGGED?.id),
+    logs: SHOP.logs.filter(log => log.batchId === LOGGED?.id),
+    issuedAt: '2026-03-02T08:00:00.000Z',
+  },
+  chamber: { oven: OVEN },
+  'each-blade': {
+    batch: BATCH,
+    readings: SHOP.readings.filter(r => r.batchId === BATCH?.id),
+    tester: SHOP.shop.tester,
+    can: { coldToC: -75, anneal: true },
+    learning: true,
+  },
+  entries: {
+    oven: { preset: 'medium' },
+    austenitizeC: 1065,
+    soakMin: 20,
+    equalise: [{ atC: 790, holdMin: 10 }],
+    load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 4 }],
+  },
+  'grade-curves': { grade: GRADE, route: ROUTE },
+  lately: { batchIds: SHOWN.map(one => one.id), learning: true },
+  learn: {},
+  'load-heat': { batch: BATCH, oven: OVEN, loadIndex: 0, thicknessMm: 3 },
+  logbook: {},
+  'logged-route': {
+    batch: LOGGED,
+    groupId: LOGGED?.groups[0]?.id ?? '',
+    shop: SHOP.shop,
+    logs: SHOP.logs.filter(log => log.batchId === LOGGED?.id),
+  },
+  misfit: { grade: GRADE },
+  'oven-offset': { ovenId: OVEN?.id ?? '' },
+  'plate-fit': {
+    blade: { thicknessMm: 3, widthMm: 40, lengthMm: 250 },
+    fromC: 1065,
+    plates: PLATES,
+    startC: 20,
+    ambientC: 20,
+    martensiteStartC: 180,
+    clamped: { afterS: 60, plateC: 32 },
+    cooled: null,
+  },
+  predictions: { asked: [{ steel: STEEL, route: ROUTE }], learnt: LEARNT },
+  'pull-list': { batch: BATCH, shop: SHOP.shop, loadIndex: 0 },
+  'rank-steels': {
+    grades: [GRADE, gradeOf('C75S')],
+    use: 'kitchen',
+    edgeDeg: 15,
+    thicknessMm: 2.5,
+    coldToC: null,
+    ovenMaxC: 1200,
+    oil: false,
+  },
+  'recipe-line': { route: ROUTE, grade: GRADE, oven: OVEN },
+  'recipe-map': {
+    steel: STEEL,
+    route: ROUTE,
+    austenitizeC: { min: 1000, max: 1100 },
+    temperC: { min: 100, max: 600 },
+    size: 8,
+    learnt: LEARNT,
+  },
+  'run-steps': { batch: BATCH, shop: SHOP.shop, tempersDone: null },
+  'suggested-route': {
+    grade: GRADE,
+    target: { min: 59, max: 61 },
+    can: { coldToC: -75, ovenMaxC: 1200, thicknessMm: 3 },
+  },
+  tale: { tale: 'cold', grade: GRADE, at: 2 },
+  'temper-curve': { steel: STEEL, route: ROUTE, learnt: LEARNT },
+  'temper-for': { steel: STEEL, route: ROUTE, wantedHrc: 59, range: { minC: 150, maxC: 300 } },
+  trends: { by: 'oven' },
+} as const
+
 const GOOD = {
   predict: { steel: { composition: { C: 1.05, Cr: 17, Mo: 0.5, Mn: 0.4, Si: 0.4 } }, route: ROUTE },
   quench: {
@@ -69,10 +175,13 @@ const GOOD = {
     symptom: null,
     can: { coldToC: -75, anneal: true },
   },
-} as const
+  ...LOCAL,
+} as const satisfies Readonly<Record<QuestionName, unknown>>
 type Name = keyof typeof GOOD
 const NAMES = Object.keys(GOOD) as Name[]
-const ask = (name: Name, input: unknown) => answerQuestion(QUESTIONS[name] as unknown as Question, input)
+const memory = createShopMemory()
+memory.keep({ batches: SHOWN, readings: SHOP.readings, tester: SHOP.shop.tester })
+const ask = async (name: Name, input: unknown) => answerQuestion(await QUESTIONS[name](), input, memory)
 
 /** Puts a value at one place of a request, however deep. */
 function withValue(input: unknown, path: readonly number[], value: unknown): unknown {
@@ -87,25 +196,46 @@ function withValue(input: unknown, path: readonly number[], value: unknown): unk
     : { ...input, [key]: changed }
 }
 
-const finite = (value: unknown): boolean =>
+/** No NaN, and no number without end but the degrees of freedom of a scatter that is known. */
+const finite = (value: unknown, key = ''): boolean =>
   typeof value === 'number'
-    ? Number.isFinite(value)
+    ? Number.isFinite(value) || key === 'degreesOfFreedom'
     : typeof value === 'object' && value !== null
-      ? Object.values(value).every(finite)
+      ? Object.entries(value).every(([name, part]) => finite(part, name))
       : true
 
 describe.each(NAMES)('the question %s', name => {
-  it('is answered in its own shape', () => {
-    const answer = ask(name, GOOD[name])
-    if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
-    expect(QUESTIONS[name].response.safeParse(answer.value).success).toBe(true)
+  it('is answered, and all that the function gives is in the promised shape', async () => {
+    const asked: AnyQuestion = await QUESTIONS[name]()
+    const given = expectOk(asked.answer(asked.request.parse(GOOD[name]), memory))
+    expect(asked.response.parse(given)).toEqual(given)
+    expect(finite(given)).toBe(true)
   })
 
-  it('gives a finite answer or plain problems for anything put anywhere in it', () => {
+  it('says what is wrong with an empty request, or answers it', async () => {
+    const answer = await ask(name, {})
+    if (!answer.ok) expect(refusalOf(answer).length).toBeGreaterThan(3)
+    for (const junk of [null, 7, 'x', []]) expect((await ask(name, junk)).ok).toBe(false)
+  })
+})
+
+describe.each(SERVED)('what is served at /api/%s', name => {
+  it('keeps to the OpenAPI document, as it is said to programs outside', async () => {
+    const document = await openApiDocument()
+    const { schema } = document.paths[`/api/${name}`]?.post.responses[200]?.content['application/json'] ?? {}
+    const isPromised = new Ajv2020({ strict: false }).compile(schema as object)
+    const said = spoken(expectOk(await ask(name, GOOD[name])) as object, speakerOf('metric'))
+    isPromised(JSON.parse(JSON.stringify(said)))
+    expect(isPromised.errors).toBeNull()
+    isPromised({})
+    expect(isPromised.errors).not.toBeNull()
+  })
+
+  it('gives a finite answer or plain problems for anything put anywhere in it', async () => {
     const value = fc.oneof(fc.jsonValue(), fc.double(), fc.constantFrom(-1, 0, 1e308, 1e-308, null, '', [], {}))
-    fc.assert(
-      fc.property(fc.array(fc.nat(6), { minLength: 1, maxLength: 4 }), value, (path, put) => {
-        const answer = ask(name, withValue(GOOD[name], path, put))
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.nat(6), { minLength: 1, maxLength: 4 }), value, async (path, put) => {
+        const answer = await ask(name, withValue(GOOD[name], path, put))
         if (answer.ok) expect(finite(answer.value)).toBe(true)
         else expect(refusalOf(answer).length).toBeGreaterThan(3)
       }),
@@ -127,8 +257,8 @@ describe('bad input is said by its place', () => {
     ['predict', { ...GOOD.predict, route: { ...ROUTE, austenitizeC: 1950 } }, 'route.austenitizeC', '°C'],
     ['rockwell', { readings: [] }, 'readings', 'at least 1'],
     ['advise', { ...GOOD.advise, target: { min: 61, max: 60 } }, 'target.min', 'below'],
-  ] as const)('%s %#', (name, input, path, words) => {
-    const answer = ask(name, input)
+  ] as const)('%s %#', async (name, input, path, words) => {
+    const answer = await ask(name, input)
     if (answer.ok) throw new Error('answered')
     const found = answer.problems.filter(p => p.path === path)
     expect(refusalOf({ ok: false, problems: found })).toContain(words)
@@ -136,14 +266,10 @@ describe('bad input is said by its place', () => {
 })
 
 describe('the interface description', () => {
-  it('is OpenAPI 3.1 with every question and its refusals', () => {
-    const document = openApiDocument()
+  it('is OpenAPI 3.1 with every question that is served and its refusals', async () => {
+    const document = await openApiDocument()
     expect(document.openapi).toBe('3.1.0')
-    expect(Object.keys(document.paths)).toEqual(
-      NAMES.map(name => `/api/${name}`).sort(
-        (a, b) => Object.keys(document.paths).indexOf(a) - Object.keys(document.paths).indexOf(b),
-      ),
-    )
+    expect(Object.keys(document.paths).sort()).toEqual(SERVED.map(name => `/api/${name}`).sort())
     for (const path of Object.values(document.paths))
       expect(Object.keys(path.post.responses)).toEqual(['200', '400', '405', '413', '415'])
     expect(JSON.stringify(document)).toContain('austenitizeC')
@@ -155,10 +281,10 @@ describe('a steel at the door', () => {
     ['a grade', { grade: 'HS6-5-2C' }],
     ['a composition of powder', { composition: { C: 1.35, Cr: 4, Mo: 4.5, W: 5.5, V: 4 }, made: 'powder' }],
     ['a whole sheet', { sheet: fillSheet('own:harbour-14', 'Harbour 14', { C: 1.05, Cr: 14, Mo: 4 }) }],
-  ])('%s is predicted whole: path, austenite after each temper, band and working', (_, steel) => {
-    const answer = ask('predict', { steel, route: { ...ROUTE, seconds800to500: 20, start: 'hardened' } })
+  ])('%s is predicted whole: path, austenite after each temper, band and working', async (_, steel) => {
+    const answer = await ask('predict', { steel, route: { ...ROUTE, seconds800to500: 20, start: 'hardened' } })
     if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
-    const value = QUESTIONS.predict.response.parse(answer.value)
+    const value = (await QUESTIONS.predict()).response.parse(answer.value)
     expect(value.retainedAustenite.afterTempers).toHaveLength(2)
     expect(value.band.length).toBeGreaterThan(2)
     expect(value.working.length).toBeGreaterThan(8)

@@ -2,9 +2,9 @@ import { z } from 'zod'
 import { fail, ok } from '../../codes/result'
 import { between } from '../../shop/bounds'
 import { recipeMap as mapOf } from '../../steel/recipe-map'
-import { list, predictRequest } from '../api'
 import { question, steelOf } from '../question'
-import { shopExperienceSchema } from '../shop-experience'
+import { list, predictRequest } from '../shapes'
+import { learntSchema } from '../shapes/learnt'
 
 const range = (min: number, max: number) => z.object({ min: between(min, max), max: between(min, max) })
 const numbers = list(z.number())
@@ -15,7 +15,7 @@ export const recipeMap = question({
     austenitizeC: range(700, 1300),
     temperC: range(50, 750),
     size: z.int().min(2).max(200),
-    shop: shopExperienceSchema.nullable(),
+    learnt: learntSchema,
   }),
   response: z.object({
     austenitizeC: numbers,
@@ -27,8 +27,8 @@ export const recipeMap = question({
     chromium: numbers,
     pinning: numbers,
   }),
-  answer: ({ steel, ...rest }) =>
+  answer: ({ steel, learnt, ...rest }, memory) =>
     rest.austenitizeC.min >= rest.austenitizeC.max || rest.temperC.min >= rest.temperC.max
       ? fail('most-below-least', {}, 'austenitizeC')
-      : ok(mapOf({ ...rest, steel: steelOf(steel) })),
+      : ok(mapOf({ ...rest, steel: steelOf(steel), shop: memory.experience(learnt) })),
 })

@@ -1,8 +1,8 @@
 import { ok } from '../../codes/result'
 import { combineHardness } from '../../rockwell/files'
 import { summariseReadings } from '../../rockwell/readings'
-import { rockwellRequest, rockwellResponse } from '../api'
 import { question } from '../question'
+import { rockwellRequest, rockwellResponse } from '../shapes'
 
 export const rockwell = question({
   summary: 'What a set of Rockwell C readings says',

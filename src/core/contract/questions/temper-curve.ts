@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import { ok } from '../../codes/result'
 import { temperCurve as curveOf } from '../../steel/temper-curve'
-import { predictRequest } from '../api'
 import { question, steelOf } from '../question'
-import { shopExperienceSchema } from '../shop-experience'
+import { predictRequest } from '../shapes'
+import { learntSchema } from '../shapes/learnt'
 
 export const temperCurve = question({
   summary: 'Finished hardness against temper temperature',
-  request: predictRequest.extend({ shop: shopExperienceSchema.nullable() }),
+  request: predictRequest.extend({ learnt: learntSchema }),
   response: z.array(z.object({ atC: z.number(), mean: z.number(), sd: z.number() })).readonly(),
-  answer: ({ steel, route, shop }) => ok(curveOf(steelOf(steel), route, shop)),
+  answer: ({ steel, route, learnt }, memory) => ok(curveOf(steelOf(steel), route, memory.experience(learnt))),
 })

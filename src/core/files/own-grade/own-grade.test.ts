@@ -6,10 +6,10 @@ import { problemWords } from '../../../words/problems'
 import { speakerOf } from '../../../words/speaker'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { findGrade } from '../../steel/grades'
+import { misfitOf } from '../../steel/misfit'
 import { finalHrc } from '../../steel/predict'
 import { doublesBack, parseChartText } from './chart-text'
 import { andrewsAc1, fillSheet, hardestSoakC } from './fill-sheet'
-import { misfitOf } from './misfit'
 import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from './sheet-draft'
 
 const named = (name: string) => findGrade(name) as Grade

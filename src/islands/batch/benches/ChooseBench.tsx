@@ -34,7 +34,7 @@ export function ChooseBench() {
         <>
           <ChooseFigures />
           <div className="mt-2 flex flex-wrap gap-2">
-            <button type="button" className="btn btn-ember" onClick={() => suggestFor(batch, group, shop)}>
+            <button type="button" className="btn btn-ember" onClick={() => void suggestFor(batch, group, shop)}>
               Suggest a route for {group.target.min} to {group.target.max}
             </button>
             <button

@@ -1,6 +1,5 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { steelKgOf } from '../../../core/job/loads'
-import { predict } from '../../../core/steel/predict'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
@@ -8,6 +7,7 @@ import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { cautionWords } from '../../../words/cautions'
 import { percentText } from '../../../words/speaker'
+import { usePredictions } from '../../use-predictions'
 import { useBench } from '../bench-context'
 import { AirTable } from './cold/AirTable'
 import { BoxView } from './cold/BoxView'
@@ -24,13 +24,18 @@ const VIEWS = [
 /** What the cold needs, what it gives off, and what it does to the steel. */
 export function ColdBench() {
   const say = useSay()
-  const { shop, shown, blades } = useBench()
+  const { shop, shown, blades, learnt } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('box')
   const { route } = shown.group
   const kg = steelKgOf(blades.filter(b => b.group.route.cold))
+  const { grade } = shown
+  const [without] =
+    usePredictions(
+      useMemo(() => [{ grade, route: { ...route, cold: null } }], [grade, route]),
+      learnt,
+    ) ?? []
   if (blades.length === 0) return <EmptyTray title="Cold" what="how much coolant it takes" />
-  const without = predict(shown.grade, { ...route, cold: null }, shown.experience)
-  const gain = shown.prediction.finalHrc.mean - without.finalHrc.mean
+  const gain = without ? shown.prediction.finalHrc.mean - without.finalHrc.mean : null
   const amount = route.cold ? coldAmount(route.cold, kg, shop) : null
   const price = shop.cold.price
   return (
@@ -72,13 +77,13 @@ export function ColdBench() {
           )}
           <Figure
             label="What cold does to the finished blade"
-            value={`${gain >= 0 ? '+' : '−'}${Math.abs(gain).toFixed(1)}`}
+            value={gain === null ? '…' : `${gain >= 0 ? '+' : '−'}${Math.abs(gain).toFixed(1)}`}
             unit="HRC"
             working={shown.prediction.working}
           />
           <Figure
             label="Soft austenite, without and with"
-            value={`${percentText(without.retainedAustenite.final)} → ${percentText(shown.prediction.retainedAustenite.final)}`}
+            value={`${without ? percentText(without.retainedAustenite.final) : '…'} → ${percentText(shown.prediction.retainedAustenite.final)}`}
             unit=""
             working={shown.prediction.working}
             note="Cold changes austenite into martensite. It does not change corrosion resistance."

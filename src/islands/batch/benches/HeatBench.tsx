@@ -1,12 +1,9 @@
 import { useMemo, useState } from 'react'
-import { ok, type Result } from '../../../core/codes/result'
+import type { Result } from '../../../core/codes/result'
 import { worked } from '../../../core/codes/working'
-import { type HeatAnswer, heatAnswerOf, heatOf, loadKg, programmeOf } from '../../../core/job/heat-load'
-import type { Load } from '../../../core/job/loads'
-import { chamberOf } from '../../../core/job/ovens'
+import type { ProgrammedLoad } from '../../../core/job/batch-model'
+import type { LoadHeat } from '../../../core/job/load-heat'
 import { correctionAt } from '../../../core/oven/correction'
-import { CROWDED_VIEW, FULL_VIEW } from '../../../core/oven/lag'
-import { soakLag } from '../../../core/oven/soak-lag'
 import type { Oven } from '../../../core/shop/oven'
 import { formatDifference, formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
@@ -40,35 +37,24 @@ export function HeatBench() {
   return oven.ok ? <Heat load={load} oven={oven.value} /> : <OvenChoice />
 }
 
-function Heat({ load, oven }: { load: Load; oven: Oven }) {
+function Heat({ load, oven }: { load: ProgrammedLoad; oven: Oven }) {
   const { batch, shown, shop, loads } = useBench()
   const { session } = useController(batch.id)
   // With a controller on the line it is what one comes back for.
   const [view, setView] = useState<(typeof VIEWS)[number][0]>(session ? 'programme' : 'rack')
-  const asked = useMemo(() => heatOf(loads, loads.indexOf(load), oven), [loads, load, oven])
-  const answer = useAnswer('oven', asked.request)
-  const heat = answer && (answer.ok ? ok(heatAnswerOf(asked, answer.value)) : answer)
-  const chamber = chamberOf(oven)
-  const { austenitizeC } = load
-  const programme = programmeOf(load, oven)
-  const behind = (view: number) =>
-    soakLag({
-      oven: chamber,
-      steelKg: loadKg(load),
-      equalise: load.equalise,
-      entryC: load.entryC,
-      austenitizeC,
-      thicknessMm: shown.thicknessMm,
-      view,
-    })
-  const [alone, crowded] = [behind(FULL_VIEW), behind(CROWDED_VIEW)]
-  const { rateCPerH } = alone
+  const loadIndex = loads.indexOf(load)
+  const { thicknessMm } = shown
+  const heat = useAnswer(
+    'load-heat',
+    useMemo(() => ({ batch, oven, loadIndex, thicknessMm }), [batch, oven, loadIndex, thicknessMm]),
+  )
+  const { austenitizeC, programme } = load
   return (
     <Bench
       title="Heat"
       says={
         loads.length > 1
-          ? `Load ${loads.indexOf(load) + 1} of ${loads.length}, ${loads[0] === load ? 'the cooler one first' : 'straight into the hot oven'}.`
+          ? `Load ${loadIndex + 1} of ${loads.length}, ${loadIndex === 0 ? 'the cooler one first' : 'straight into the hot oven'}.`
           : 'Thin ones in front, thickest at the back.'
       }
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
@@ -84,20 +70,7 @@ function Heat({ load, oven }: { load: Load; oven: Oven }) {
       figures={
         <>
           <ClimbFigure heat={heat} />
-          <Figure
-            label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade arrives after the oven`}
-            value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
-            unit={crowded.lagS <= 0 ? 'as the last climb is slow' : 's, alone to crowded'}
-            working={[
-              worked('climb-rate', rateCPerH, 'K/h', {
-                preheated: load.equalise.length > 0,
-                source: chamber.source,
-              }),
-              worked('lag-alone', alone.lagS, 's', {}),
-              worked('lag-crowded', crowded.lagS, 's', {}),
-            ]}
-            note="The soak clock starts when the blade, not the oven, arrives. Foil pressed flat on the blade shortens the lag."
-          />
+          {heat?.ok && <LagFigure heat={heat.value} load={load} thicknessMm={thicknessMm} />}
           <Figure label="Soak once there" value={String(Math.round(shown.group.route.soakMin))} unit="min" />
           {heat?.ok && <EnergyFigure answer={heat.value} />}
           {!programme.ok && <Problems of={programme.problems} className="my-2" />}
@@ -161,8 +134,35 @@ const OvenChoice = () => {
   )
 }
 
+interface LagProps {
+  readonly heat: LoadHeat
+  readonly load: ProgrammedLoad
+  readonly thicknessMm: number
+}
+
+/** How far the blade is behind the oven when that is at heat. */
+function LagFigure({ heat: { alone, crowded }, load, thicknessMm }: LagProps) {
+  const { shop, chamber } = useBench()
+  return (
+    <Figure
+      label={`${formatQuantity(thicknessMm, 'length', shop.units)} blade arrives after the oven`}
+      value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
+      unit={crowded.lagS <= 0 ? 'as the last climb is slow' : 's, alone to crowded'}
+      working={[
+        worked('climb-rate', alone.rateCPerH, 'K/h', {
+          preheated: load.equalise.length > 0,
+          source: chamber?.source ?? '',
+        }),
+        worked('lag-alone', alone.lagS, 's', {}),
+        worked('lag-crowded', crowded.lagS, 's', {}),
+      ]}
+      note="The soak clock starts when the blade, not the oven, arrives. Foil pressed flat on the blade shortens the lag."
+    />
+  )
+}
+
 /** When the oven itself is at the soak of this load. */
-function ClimbFigure({ heat }: { heat: Result<HeatAnswer> | undefined }) {
+function ClimbFigure({ heat }: { heat: Result<LoadHeat> | undefined }) {
   if (!heat?.ok) return null
   const { reachedMin, fromMin } = heat.value
   const climbMin = reachedMin === null ? null : reachedMin - fromMin

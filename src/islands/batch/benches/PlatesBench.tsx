@@ -1,12 +1,11 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { worked } from '../../../core/codes/working'
-import type { LocalAnswer } from '../../../core/contract/questions/local'
-import { contactOf } from '../../../core/job/pull-list'
+import type { Answer } from '../../../core/contract/questions'
+import { contactOf } from '../../../core/job/plates'
 import { linesOf } from '../../../core/job/tray'
-import { seconds800to500Of } from '../../../core/quench/quench'
+import { seconds800to500Of } from '../../../core/quench/cooling-time'
 import { BOUNDS } from '../../../core/shop/bounds'
 import type { Workshop } from '../../../core/shop/workshop'
-import { predict } from '../../../core/steel/predict'
 import { formatQuantity, type System } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { PACE } from '../../../data/pace'
@@ -20,6 +19,7 @@ import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { bandText, hrcText } from '../../../words/speaker'
 import { useAnswer } from '../../../workers/use-answer'
+import { usePredictions } from '../../use-predictions'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 import { EmptyTray } from './EmptyTray'
@@ -47,7 +47,7 @@ const MOST_IN_ROW = 15
 /** From soak to hand-warm: one packet between the plates, and how many the plates take one after another. */
 export function PlatesBench() {
   const say = useSay()
-  const { batch, shown, shop, load } = useBench()
+  const { batch, shown, shop, load, learnt } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('one')
   const { plates } = shop
   const line = [...linesOf(batch, shown.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
@@ -58,10 +58,17 @@ export function PlatesBench() {
   const poor = useAnswer('quench', request(CONTACT.clampedLow, 1))
   const good = useAnswer('quench', request(CONTACT.clampedHigh, 1))
   const row = useAnswer('quench', request(contactOf(shop), Math.max(1, Math.min(MOST_IN_ROW, queue.length))))
+  const first = usual?.ok ? usual.value.blades[0] : undefined
+  const seconds800to500 = first && seconds800to500Of(first)
+  const { grade, group } = shown
+  const [prediction = shown.prediction] =
+    usePredictions(
+      useMemo(() => [{ grade, route: { ...group.route, seconds800to500 } }], [grade, group.route, seconds800to500]),
+      learnt,
+    ) ?? []
   if (!line) return <EmptyTray title="Plates" what="how fast the plates take the heat" />
   const mark = queue.find(b => b.line.id === line.id)?.mark ?? line.mark
   const quench = usual?.ok ? usual.value : null
-  const first = quench?.blades[0]
   const range = (mark: string): string => {
     const value = (answer: typeof usual) => (answer?.ok ? (answer.value.blades[0]?.secondsTo[mark] ?? null) : null)
     const shown = (s: number | null) => (s === null ? '∞' : s < 10 ? s.toFixed(1) : Math.round(s).toString())
@@ -71,9 +78,7 @@ export function PlatesBench() {
     const s = first?.secondsTo[mark]
     return s === null || s === undefined ? '—' : s < 10 ? s.toFixed(1) : String(Math.round(s))
   }
-  const seconds800to500 = first && seconds800to500Of(first)
   const slow = (seconds800to500 ?? 0) > shown.grade.quench.slowest800to500S
-  const prediction = predict(shown.grade, { ...shown.group.route, seconds800to500 }, shown.experience)
   const set = (part: Partial<Workshop['plates']>) => saveShop(s => ({ ...s, plates: { ...s.plates, ...part } }))
   return (
     <Bench
@@ -225,7 +230,7 @@ export function PlatesBench() {
 }
 
 /** Blade after blade on the same plates: how warm they get, and when to let them rest. */
-function InARow({ row, system }: { row: LocalAnswer<'quench'>; system: System }) {
+function InARow({ row, system }: { row: Answer<'quench'>; system: System }) {
   const t = (c: number) => formatQuantity(c, 'temperature', system)
   const last = row.blades.at(-1)
   return (

@@ -3,6 +3,7 @@ import { toast } from 'sonner'
 import type { GroupModel } from '../../../core/job/batch-model'
 import type { Hardness } from '../../../core/job/hardness'
 import { coldToC } from '../../../core/job/new-batch'
+import { stageReadingOf } from '../../../core/job/stage-reading'
 import { predictedAt, routeUpTo } from '../../../core/job/stages'
 import { steelRequest } from '../../../core/steel/grades'
 import { Bench, Figure } from '../../../ui/Bench'
@@ -72,12 +73,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
     () => ({
       steel: steelRequest(grade),
       route: routeUpTo(group.route, stage),
-      reading: {
-        mean: hardness.hrc,
-        u95: Math.min(20, hardness.u95),
-        stage,
-        ...(Number.isFinite(hardness.degreesOfFreedom) ? { degreesOfFreedom: hardness.degreesOfFreedom } : {}),
-      },
+      reading: stageReadingOf(hardness),
       target: group.target,
       symptom: group.symptom,
       can: { coldToC: coldToC(shop), anneal: true },

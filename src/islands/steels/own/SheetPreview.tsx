@@ -1,14 +1,15 @@
+import { useMemo } from 'react'
 import type { Result } from '../../../core/codes/result'
 import { parseChartText } from '../../../core/files/own-grade/chart-text'
-import { misfitOf } from '../../../core/files/own-grade/misfit'
 import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
-import { predict } from '../../../core/steel/predict'
-import { suggestRoute, usualTargetOf } from '../../../core/steel/suggest'
+import { usualTargetOf } from '../../../core/steel/usual'
 import { formatBoth } from '../../../core/units/quantity'
 import type { Grade } from '../../../data/grades'
 import { Figure, Warnings } from '../../../ui/Bench'
 import { useSay, useSystem } from '../../../ui/Units'
 import { misfitWords, skippedLineWords } from '../../../words/steels'
+import { useAnswer } from '../../../workers/use-answer'
+import { usePredictions } from '../../use-predictions'
 
 /** What the sheet comes to while it is typed: a first prediction, the chart's misfit, and what could not be read. */
 export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<Grade> }) {
@@ -45,9 +46,25 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
 function Readout({ grade }: { grade: Grade }) {
   const say = useSay()
   const system = useSystem()
-  const route = suggestRoute(grade, usualTargetOf(grade), { coldToC: null, ovenMaxC: 1300, thicknessMm: 3 })
-  const prediction = predict(grade, route)
-  const misfit = misfitOf(grade)
+  const suggested = useAnswer(
+    'suggested-route',
+    useMemo(
+      () => ({ grade, target: usualTargetOf(grade), can: { coldToC: null, ovenMaxC: 1300, thicknessMm: 3 } }),
+      [grade],
+    ),
+  )
+  const route = suggested?.ok ? suggested.value : null
+  const [prediction] =
+    usePredictions(
+      useMemo(() => route && [{ grade, route }], [grade, route]),
+      null,
+    ) ?? []
+  const found = useAnswer(
+    'misfit',
+    useMemo(() => ({ grade }), [grade]),
+  )
+  const misfit = found?.ok ? found.value : null
+  if (!route || !prediction) return <p className="mt-1 text-[13px] text-ink-2">Working it out …</p>
   return (
     <>
       <Figure

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useMemo } from 'react'
 import type { PlannedRoute } from '../../../../core/shop/route'
 import { steelRequest } from '../../../../core/steel/grades'
-import { withTemperC } from '../../../../core/steel/suggest'
+import { withTemperC } from '../../../../core/steel/usual'
 import { Problems } from '../../../../ui/Problems'
 import { RecipeMap } from '../../../../ui/recipe-map/RecipeMap'
 import { useSay } from '../../../../ui/Units'
@@ -32,9 +32,9 @@ export const CHOOSE_VIEWS = [
 ] as const
 
 function MapView({ onRoute }: Props) {
-  const { shop, shown } = useBench()
+  const { shop, shown, learnt } = useBench()
   const { group, grade } = shown
-  const map = useRecipeMap(grade, group.route, shown.experience)
+  const map = useRecipeMap(grade, group.route, learnt)
   const hottest = Math.max(0, ...group.route.tempers.map(t => t.atC))
   if (!map) return <p className="pt-10 text-center text-ink-2">Drawing the map …</p>
   if (!map.ok) return <Problems of={map.problems} />
@@ -63,11 +63,11 @@ function MapView({ onRoute }: Props) {
 
 function CurveView({ onRoute }: Props) {
   const say = useSay()
-  const { shop, shown } = useBench()
-  const { group, grade, experience } = shown
+  const { shop, shown, learnt } = useBench()
+  const { group, grade } = shown
   const request = useMemo(
-    () => ({ steel: steelRequest(grade), route: group.route, shop: experience }),
-    [grade, group.route, experience],
+    () => ({ steel: steelRequest(grade), route: group.route, learnt }),
+    [grade, group.route, learnt],
   )
   const curve = useAnswer('temper-curve', request)
   return (

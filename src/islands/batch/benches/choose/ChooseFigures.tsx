@@ -66,7 +66,8 @@ export function ShopLine({ prediction }: { prediction: Prediction }) {
 }
 
 function TargetChance() {
-  const { group, grade, experience } = useBench().shown
+  const { shown, learnt } = useBench()
+  const { group, grade } = shown
   const request = useMemo(
     () => ({
       steel: steelRequest(grade),
@@ -74,9 +75,9 @@ function TargetChance() {
       draws: DRAWS,
       seed: SEED,
       target: group.target,
-      shop: experience,
+      learnt,
     }),
-    [grade, group.route, group.target, experience],
+    [grade, group.route, group.target, learnt],
   )
   const band = useAnswer('band', request)
   if (!band?.ok || band.value.inTarget === null) return null
@@ -88,7 +89,7 @@ function TargetChance() {
       unit={`95 of 100 from ${hrcText(low95)} to ${hrcText(high95)}`}
       working={[
         worked('band-draws', band.value.draws, '', {
-          learnt: experience !== null,
+          learnt: band.value.learnt,
           soakSdC: STEEL_MODEL.shopTemperature.austenitizeSdC,
           temperSdC: STEEL_MODEL.shopTemperature.temperSdC,
         }),

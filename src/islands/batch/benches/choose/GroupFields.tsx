@@ -1,13 +1,14 @@
 import { toast } from 'sonner'
-import { ASSUMED_THICKNESS_MM, newGroup } from '../../../../core/job/new-batch'
+import { newGroup } from '../../../../core/job/new-batch'
 import { linesOf } from '../../../../core/job/tray'
 import { BOUNDS, LONGEST, MOST } from '../../../../core/shop/bounds'
 import { gradesWith } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
+import { suggestedRoute } from '../../../suggested-route'
 import { useBench } from '../../bench-context'
-import { editGroup, newId, sayWithUndo } from '../../edit'
+import { editGroup, newId, sayProblems, sayWithUndo } from '../../edit'
 
 /** Steel, lot and target of the group shown, and steels added to the batch. */
 export function GroupFields() {
@@ -20,10 +21,11 @@ export function GroupFields() {
   const setGrade = (id: string) => {
     const grade = grades.find(g => g.id === id)
     if (!grade) return
-    const fresh = newGroup(group.id, grade, shop, shown.thicknessMm)
-    void editGroup(batch, group.id, `Steel to ${grade.name}`, () => fresh).then(() =>
-      sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id),
-    )
+    void suggestedRoute(grade, shop, { thicknessMm: shown.thicknessMm }).then(async route => {
+      if (!route.ok) return sayProblems(route.problems, shop.units)
+      await editGroup(batch, group.id, `Steel to ${grade.name}`, () => newGroup(group.id, grade, route.value))
+      sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id)
+    })
   }
   const setTarget = (target: typeof group.target) => {
     if (target.min >= target.max) toast('The lower end of the target must be below the upper end.')
@@ -31,10 +33,13 @@ export function GroupFields() {
   }
   const addSteel = () => {
     const grade = grades.find(g => !batch.groups.some(own => own.gradeId === g.id)) ?? shown.grade
-    void editBatch(batch, 'Add a steel', b => ({
-      ...b,
-      groups: [...b.groups, newGroup(newId(), grade, shop, ASSUMED_THICKNESS_MM)],
-    }))
+    void suggestedRoute(grade, shop).then(async route => {
+      if (!route.ok) return sayProblems(route.problems, shop.units)
+      await editBatch(batch, 'Add a steel', b => ({
+        ...b,
+        groups: [...b.groups, newGroup(newId(), grade, route.value)],
+      }))
+    })
   }
   const removable = batch.groups.length > 1 && linesOf(batch, group.id).length === 0
   return (

@@ -1,9 +1,9 @@
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
-import { predict } from '../../../../core/steel/predict'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/suggest'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/usual'
 import { formatQuantity } from '../../../../core/units/quantity'
 import { hrcText, percentText } from '../../../../words/speaker'
+import { usePredictions } from '../../../use-predictions'
 import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
 import { coldAmount } from './cold-amount'
@@ -29,7 +29,7 @@ interface Row {
 
 /** None, freezer, dry ice, nitrogen; at once or a day late; with a snap temper first: what each does and costs. */
 export function SchoolsView({ steelKg }: { steelKg: number }) {
-  const { batch, shop, shown } = useBench()
+  const { batch, shop, shown, learnt } = useBench()
   const { route } = shown.group
   const holdMin = route.cold?.holdMin ?? USUAL_HOLD_MIN
   const rows = SCHOOLS.flatMap(([key, name, toC]): Row[] =>
@@ -49,6 +49,10 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
             cold: { toC, holdMin, delayMin: 120, snapTemperC: 150 },
           },
         ],
+  )
+  const made = usePredictions(
+    rows.map(row => ({ grade: shown.grade, route: { ...route, cold: row.cold } })),
+    learnt,
   )
   const same = (cold: Row['cold']) => JSON.stringify(cold) === JSON.stringify(route.cold)
   return (
@@ -71,14 +75,14 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(row => {
-            const made = predict(shown.grade, { ...route, cold: row.cold }, shown.experience)
+          {rows.map((row, i) => {
+            const prediction = made?.[i]
             return (
               <tr key={row.key}>
                 <td className="!py-0.5">{row.name}</td>
                 <td className="!py-0.5 text-ink-2">{row.when}</td>
-                <td className="!py-0.5">{percentText(made.retainedAustenite.final)}</td>
-                <td className="!py-0.5 font-semibold">{hrcText(made.finalHrc.mean)}</td>
+                <td className="!py-0.5">{prediction ? percentText(prediction.retainedAustenite.final) : '…'}</td>
+                <td className="!py-0.5 font-semibold">{prediction ? hrcText(prediction.finalHrc.mean) : '…'}</td>
                 <td className="!py-0.5 text-ink-2">{takes(row.cold, steelKg, shop)}</td>
                 <td className="!py-0.5 text-right">
                   {same(row.cold) ? (

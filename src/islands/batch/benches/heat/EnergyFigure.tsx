@@ -1,5 +1,5 @@
 import { worked } from '../../../../core/codes/working'
-import type { HeatAnswer } from '../../../../core/job/heat-load'
+import type { HeatAnswer } from '../../../../core/job/load-heat'
 import { Figure } from '../../../../ui/Bench'
 import { useBench } from '../../bench-context'
 

@@ -1,11 +1,10 @@
-import { useMemo } from 'react'
 import type { Load } from '../../../../core/job/loads'
-import { loggedRoute } from '../../../../core/job/logged-heat'
 import { logOf } from '../../../../core/job/oven-log'
 import type { Oven } from '../../../../core/shop/oven'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { useBatchLogs } from '../../../../store/hooks'
 import { useBench } from '../../bench-context'
+import { useLoggedRoute } from '../../use-logged-route'
 import { Expected } from '../Expected'
 import { LaidLog, LayLog } from '../LaidLog'
 
@@ -19,10 +18,7 @@ export function LoggedHeatView({ load, oven }: Props) {
   const { batch, shop, shown } = useBench()
   const logs = useBatchLogs(batch.id)
   const { group, grade } = shown
-  const measured = useMemo(
-    () => (logs ? loggedRoute(logs, batch, group, grade, shop) : null),
-    [logs, batch, group, grade, shop],
-  )
+  const measured = useLoggedRoute(batch, group.id, logs)
   if (!logs || !measured) return <p className="py-6 text-ink-2">Reading …</p>
   const minutes = (min: number) => formatQuantity(Math.round(min * 10) / 10, 'duration', shop.units)
   const { austenitizeC, soakMin } = group.route

@@ -1,6 +1,5 @@
 import { lazy, Suspense, useState } from 'react'
-import { programmeOf } from '../../../../core/job/heat-load'
-import type { Load } from '../../../../core/job/loads'
+import type { ProgrammedLoad } from '../../../../core/job/batch-model'
 import { keyIn } from '../../../../core/oven/keyed-programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { Problems } from '../../../../ui/Problems'
@@ -11,7 +10,7 @@ import { KeyedTable } from './KeyedTable'
 const ControllerPanel = lazy(() => import('./ControllerPanel'))
 
 interface Props {
-  readonly load: Load
+  readonly load: ProgrammedLoad
   readonly oven: Oven
 }
 
@@ -20,7 +19,7 @@ export function ProgrammeView({ load, oven }: Props) {
   const { batch } = useBench()
   const { session } = useController(batch.id)
   const [sending, setSending] = useState(session !== null)
-  const programme = programmeOf(load, oven)
+  const { programme } = load
   if (!programme.ok) return <Problems of={programme.problems} />
   const keyed = keyIn(programme.value, oven.controller)
   return (

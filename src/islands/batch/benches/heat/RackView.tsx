@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { Result } from '../../../../core/codes/result'
-import { type HeatAnswer, placesOf, rackPacketsOf, zoneOf } from '../../../../core/job/heat-load'
+import { placesOf, rackPacketsOf, zoneOf } from '../../../../core/job/heat-load'
+import type { HeatAnswer } from '../../../../core/job/load-heat'
 import type { Load } from '../../../../core/job/loads'
 import { checkRack, type RackPlace } from '../../../../core/oven/rack'
 import { newestSurvey } from '../../../../core/oven/survey'

@@ -1,14 +1,11 @@
-import { useMemo } from 'react'
-import { soakToShare } from '../../../../core/job/shared-soak'
 import { editBatch } from '../../../../store/batches'
 import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'
 
 /** Where two loads could share one soak: at what, and what it does to each steel. */
 export function SharedSoak() {
-  const { batch } = useBench()
+  const { batch, shared } = useBench()
   const say = useSay()
-  const shared = useMemo(() => soakToShare(batch), [batch])
   if (!shared) return null
   const take = () =>
     void editBatch(batch, 'One soak', b => ({

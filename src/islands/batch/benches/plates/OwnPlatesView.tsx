@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { plateSize } from '../../../../core/job/pull-list'
+import { plateSize } from '../../../../core/job/plates'
 import type { Line } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'

@@ -1,8 +1,6 @@
 import { useMemo } from 'react'
-import { paceRequestOf } from '../../../../core/job/pull-list'
 import type { Pull, Waited } from '../../../../core/quench/pace'
 import type { Workshop } from '../../../../core/shop/workshop'
-import { CONTACT } from '../../../../data/thermal'
 import { saveShop } from '../../../../store/records'
 import { SelectField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
@@ -21,25 +19,18 @@ const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.round(s % 60))
 
 /** When each blade may be pulled, to the second, and what a second set, a helper or ice would change. */
 export function PullListView() {
-  const { batch, shop, load } = useBench()
-  const asked = useMemo(() => (load ? paceRequestOf(load, shop, batch) : null), [batch, load, shop])
-  const request = asked?.ok ? asked.value : null
-  const heavyFirst = useMemo(() => {
-    const kg = (b: { thicknessMm: number; widthMm: number; lengthMm: number }) => b.thicknessMm * b.widthMm * b.lengthMm
-    return request && { ...request, blades: [...request.blades].sort((a, b) => kg(b) - kg(a)) }
-  }, [request])
-  const answer = useAnswer('pace', request)
-  const helped = useAnswer('pace', request && { ...request, people: 2 as const })
-  const second = useAnswer('pace', request && { ...request, sets: 2 as const })
-  const iced = useAnswer('pace', request && { ...request, restWPerM2K: CONTACT.iceWater })
-  const reordered = useAnswer('pace', heavyFirst)
-  if (asked && !asked.ok) return <Problems of={asked.problems} />
-  if (!request || !load) return null
-  const marks = new Map(load.blades.map(blade => [blade.id, blade.mark]))
+  const { batch, shop, load, loads } = useBench()
+  const loadIndex = load ? loads.indexOf(load) : -1
+  const request = useMemo(() => (loadIndex < 0 ? null : { batch, shop, loadIndex }), [batch, shop, loadIndex])
+  const answer = useAnswer('pull-list', request)
+  if (!load) return null
   if (!answer) return <p className="py-6 text-ink-2">Trying the plates …</p>
   if (!answer.ok) return <Problems of={answer.problems} />
-  const { pulls, totalS, restS } = answer.value
-  const total = (a: ReturnType<typeof useAnswer<'pace'>>) => (a?.ok ? clock(a.value.totalS) : '…')
+  const marks = new Map(load.blades.map(blade => [blade.id, blade.mark]))
+  const { as, sets, changed } = answer.value
+  const { pulls, totalS, restS } = as
+  const total = (change: (typeof changed)[number]['change']) =>
+    clock(changed.find(one => one.change === change)?.totalS ?? totalS)
   return (
     <div>
       <div className="max-h-[300px] overflow-y-auto">
@@ -57,16 +48,16 @@ export function PullListView() {
           </thead>
           <tbody>
             {pulls.map(pull => (
-              <PullRow key={pull.id} pull={pull} mark={marks.get(pull.id) ?? ''} sets={request.sets} />
+              <PullRow key={pull.id} pull={pull} mark={marks.get(pull.id) ?? ''} sets={sets} />
             ))}
           </tbody>
         </table>
       </div>
       <p className="mt-2 text-[13.5px]">
         All {pulls.length} in <strong>{clock(totalS)}</strong> min
-        {restS > 0 ? `, of it ${clock(restS)} of rest for the plates` : ''}. A helper: {total(helped)}. A second set:{' '}
-        {total(second)}. Plates onto ice between: {total(iced)}. Heaviest first: {total(reordered)}, where the soaks
-        allow it.
+        {restS > 0 ? `, of it ${clock(restS)} of rest for the plates` : ''}. A helper: {total('helper')}. A second set:{' '}
+        {total('second-set')}. Plates onto ice between: {total('ice')}. Heaviest first: {total('heaviest-first')}, where
+        the soaks allow it.
       </p>
       <p className="text-[12.5px] text-ink-2">
         The last blades soak on while the others are quenched: keep {clock(totalS)} within what their soak allows.

@@ -1,13 +1,13 @@
-import { contactOf } from '../../../../core/job/pull-list'
+import { contactOf } from '../../../../core/job/plates'
+import { seconds800to500Of } from '../../../../core/quench/cooling-time'
 import { oneSidedBow } from '../../../../core/quench/one-sided'
-import { seconds800to500Of } from '../../../../core/quench/quench'
 import type { Line } from '../../../../core/shop/blade'
-import { predict } from '../../../../core/steel/predict'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { CONTACT } from '../../../../data/thermal'
 import { useSay } from '../../../../ui/Units'
 import { hrcText } from '../../../../words/speaker'
 import { useAnswer } from '../../../../workers/use-answer'
+import { usePredictions } from '../../../use-predictions'
 import { useBench } from '../../bench-context'
 import { quenchRequestOf } from './plates-request'
 
@@ -23,7 +23,7 @@ const THICKER_MM = 12
 
 /** The same blade by other ways: air, fan, oil, plates worse and better; what each leaves of hardness and of chromium. */
 export function WaysView({ line, mark }: Props) {
-  const { shown, shop } = useBench()
+  const { shown, shop, learnt } = useBench()
   const say = useSay()
   const base = quenchRequestOf(line, shown, shop, contactOf(shop))
   const ways = [
@@ -42,6 +42,17 @@ export function WaysView({ line, mark }: Props) {
     ['a fan, bare', useAnswer('quench', { ...base, medium: 'fan-air' as const, foilMm: 0 })],
     ['still air, in foil', useAnswer('quench', { ...base, medium: 'still-air' as const })],
   ] as const
+  const firsts = ways.map(([, answer]) => (answer?.ok ? answer.value.blades[0] : undefined))
+  const seconds800to500 = firsts.map(first => first && seconds800to500Of(first))
+  const { grade, group } = shown
+  // A way that is still worked out is predicted as planned, and not shown.
+  const made = usePredictions(
+    seconds800to500.map(s => ({
+      grade,
+      route: s === undefined ? group.route : { ...group.route, seconds800to500: Math.max(0.1, s) },
+    })),
+    learnt,
+  )
   const slowest = shown.grade.quench.slowest800to500S
   const bow = oneSidedBow(line, shown.group.route.austenitizeC, shop.plates.startC, 3)
   const seconds = (s: number | null | undefined) =>
@@ -65,13 +76,10 @@ export function WaysView({ line, mark }: Props) {
           </tr>
         </thead>
         <tbody>
-          {ways.map(([name, answer]) => {
-            const first = answer?.ok ? answer.value.blades[0] : undefined
-            const s = first && seconds800to500Of(first)
-            const made =
-              s === undefined
-                ? null
-                : predict(shown.grade, { ...shown.group.route, seconds800to500: Math.max(0.1, s) }, shown.experience)
+          {ways.map(([name], i) => {
+            const first = firsts[i]
+            const s = seconds800to500[i]
+            const prediction = s === undefined ? undefined : made?.[i]
             return (
               <tr key={name}>
                 <td>{name}</td>
@@ -80,8 +88,8 @@ export function WaysView({ line, mark }: Props) {
                   {s !== undefined && s > slowest ? ' too slow' : ''}
                 </td>
                 <td>{seconds(first?.secondsTo['60'])}</td>
-                <td>{made ? hrcText(made.hrc.asQuenched.mean) : '—'}</td>
-                <td>{made ? `${(100 * made.corrosion.slowCoolingPenalty).toFixed(0)} %` : '—'}</td>
+                <td>{prediction ? hrcText(prediction.hrc.asQuenched.mean) : '—'}</td>
+                <td>{prediction ? `${(100 * prediction.corrosion.slowCoolingPenalty).toFixed(0)} %` : '—'}</td>
               </tr>
             )
           })}

@@ -1,5 +1,5 @@
 import type { BatchModel, GroupModel } from '../../../../core/job/batch-model'
-import { airOf, plateSize } from '../../../../core/job/pull-list'
+import { airOf, plateSize } from '../../../../core/job/plates'
 import type { Line } from '../../../../core/shop/blade'
 import { PACE } from '../../../../data/pace'
 

@@ -1,11 +1,11 @@
-import { useMemo, useState } from 'react'
-import { loggedRoute } from '../../../../core/job/logged-heat'
+import { useState } from 'react'
 import { logOf } from '../../../../core/job/oven-log'
 import type { Oven } from '../../../../core/shop/oven'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { useBatchLogs } from '../../../../store/hooks'
 import { SelectField } from '../../../../ui/PlainFields'
 import { useBench } from '../../bench-context'
+import { useLoggedRoute } from '../../use-logged-route'
 import { Expected } from '../Expected'
 import { LaidLog, LayLog } from '../LaidLog'
 
@@ -17,10 +17,7 @@ export function LoggedTemperView({ oven }: { oven: Oven }) {
   const [picked, setPicked] = useState(1)
   const round = Math.min(picked, group.route.tempers.length)
   const asked = group.route.tempers[round - 1]
-  const measured = useMemo(
-    () => (logs ? loggedRoute(logs, batch, group, grade, shop) : null),
-    [logs, batch, group, grade, shop],
-  )
+  const measured = useLoggedRoute(batch, group.id, logs)
   if (!asked) return <p className="py-6 text-ink-2">No temper is planned: add one below, in “Loads”.</p>
   if (!logs || !measured) return <p className="py-6 text-ink-2">Reading …</p>
   const load = temperLoads.find(l => l.round === round && l.atC === asked.atC && l.holdMin === asked.holdMin)

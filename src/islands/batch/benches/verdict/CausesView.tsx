@@ -1,6 +1,5 @@
-import { useMemo } from 'react'
 import type { Hardness } from '../../../../core/job/hardness'
-import { loggedRoute, soakedShare } from '../../../../core/job/logged-heat'
+import { soakedShare } from '../../../../core/job/oven-log'
 import { packetOf } from '../../../../core/job/packets'
 import { routeUpTo } from '../../../../core/job/stages'
 import { steelRequest } from '../../../../core/steel/grades'
@@ -12,6 +11,7 @@ import { hrcText, percentText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
+import { useLoggedRoute } from '../../use-logged-route'
 
 interface Props {
   readonly hardness: Hardness
@@ -20,27 +20,32 @@ interface Props {
 
 /** Why a reading is off its prediction: causes by likelihood, computed from the model, each with the test that tells it. */
 export function CausesView({ hardness, predicted }: Props) {
-  const { batch, shop, shown, blades } = useBench()
+  const { batch, shown, blades } = useBench()
   const say = useSay()
   const { group, grade } = shown
   const { stage } = hardness
   const read = blades.filter(b => hardness.bladeIds.includes(b.id))
   const leakSeen = read.some(b => packetOf(batch, b.id)?.leak || b.record.inspection?.colour === 'flaking')
   const logs = useBatchLogs(batch.id)
-  const soaked = useMemo(
-    () => (logs ? soakedShare(loggedRoute(logs, batch, group, grade, shop).heat, group.route.soakMin) : null),
-    [logs, batch, group, grade, shop],
+  const logged = useLoggedRoute(batch, group.id, logs)
+  const soaked = logged ? soakedShare(logged.heat, group.route.soakMin) : null
+  // Where there is a log, causes are tried with what it tells.
+  const isKnown = logs !== undefined && (logs.length === 0 || logged !== undefined)
+  const answer = useAnswer(
+    'causes',
+    isKnown
+      ? {
+          steel: steelRequest(grade),
+          route: routeUpTo(group.route, stage),
+          stage,
+          measured: { mean: hardness.hrc, sd: Math.max(0.05, hardness.sd) },
+          dueHrc: predicted,
+          checked: !hardness.unchecked,
+          leakSeen,
+          ...(soaked === null ? {} : { loggedSoakShare: soaked }),
+        }
+      : null,
   )
-  const answer = useAnswer('causes', {
-    steel: steelRequest(grade),
-    route: routeUpTo(group.route, stage),
-    stage,
-    measured: { mean: hardness.hrc, sd: Math.max(0.05, hardness.sd) },
-    dueHrc: predicted,
-    checked: !hardness.unchecked,
-    leakSeen,
-    ...(soaked === null ? {} : { loggedSoakShare: soaked }),
-  })
   if (!answer) return <p className="py-6 text-ink-2">Trying the causes …</p>
   if (!answer.ok) return <Problems of={answer.problems} />
   const off = hardness.hrc - predicted

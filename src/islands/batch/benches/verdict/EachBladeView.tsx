@@ -17,17 +17,17 @@ import { KIND } from './kind-words'
 
 /** Each blade by its own readings and files; those that need the same make the next load. */
 export function EachBladeView() {
-  const { batch, shop, readings, blades, groups: steels } = useBench()
+  const { batch, shop, readings, blades } = useBench()
   const say = useSay()
   const request = useMemo(
     () => ({
       batch,
-      readings: [...readings],
+      readings,
       tester: shop.tester,
       can: { coldToC: coldToC(shop), anneal: true },
-      learnt: Object.fromEntries(steels.map(s => [s.group.id, s.experience])),
+      learning: shop.learning !== false,
     }),
-    [batch, readings, shop, steels],
+    [batch, readings, shop],
   )
   const answer = useAnswer('each-blade', request)
   const marks = new Map(blades.map(blade => [blade.id, blade.mark]))

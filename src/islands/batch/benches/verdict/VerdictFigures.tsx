@@ -1,6 +1,6 @@
-import { readOn } from '../../../../core/job/advise'
 import type { Hardness } from '../../../../core/job/hardness'
 import { packetOf } from '../../../../core/job/packets'
+import { readOn, targetWithSymptom } from '../../../../core/job/stage-reading'
 import { Figure, Warnings } from '../../../../ui/Bench'
 import { hrcText, percentText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
@@ -42,7 +42,7 @@ export function VerdictFigures({ hardness, predicted }: Props) {
         unit={`HRC of ${predicted === null ? '—' : hrcText(predicted)}`}
         working={prediction.working}
       />
-      {readOn({ mean: hardness.hrc, u95: hardness.u95 }, group.target) && (
+      {readOn({ mean: hardness.hrc, u95: hardness.u95 }, targetWithSymptom(group.target, group.symptom)) && (
         <Warnings
           lines={[
             {

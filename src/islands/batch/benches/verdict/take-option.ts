@@ -1,11 +1,11 @@
-import type { LocalAnswer } from '../../../../core/contract/questions/local'
+import type { Answer } from '../../../../core/contract/questions'
 import type { Hardness } from '../../../../core/job/hardness'
 import { routeUpTo } from '../../../../core/job/stages'
 import type { Batch, BatchGroup } from '../../../../core/shop/batch'
 import { editGroup } from '../../edit'
 import { KIND } from './kind-words'
 
-export type Option = LocalAnswer<'advise'>['options'][number]
+export type Option = Answer<'advise'>['options'][number]
 
 /** Writes an option into the group's route behind what was measured, with what it rested on. */
 export async function takeOption({

@@ -1,6 +1,6 @@
-import type { Grade } from '../../../data/grades'
-import { finalHrc } from '../../steel/predict'
-import { referenceRoute } from '../../steel/route'
+import type { Grade } from '../../data/grades'
+import { finalHrc } from './predict'
+import { referenceRoute } from './route'
 
 export interface MisfitRow {
   readonly temperC: number

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk, gradeOf, groupOf, refusalOf, trayOf, withTray } from '../../testing/tray'
-import { oven as question } from '../contract/questions/oven'
+import { simulateLoaded } from '../oven/simulate'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
-import { heatAnswerOf, heatOf, kindsOf, placesOf } from './heat-load'
+import { kindsOf, placesOf } from './heat-load'
+import { heatAnswerOf, heatOf, heatOfLoad } from './load-heat'
 import { loadsOf } from './loads'
 import { ovenOf } from './ovens'
 import { bladesOf } from './tray'
@@ -26,9 +27,8 @@ const oven = expectOk(ovenOf(DEFAULT_WORKSHOP, batch))
 const loads = loadsOf(batch)
 const answered = (i: number) => {
   const asked = heatOf(loads, i, oven)
-  const answer = question.answer(question.request.parse(asked.request))
-  if (!answer.ok) throw new Error(refusalOf(answer))
-  return { asked, heat: heatAnswerOf(asked, answer.value), answer: answer.value }
+  const answer = expectOk(simulateLoaded(asked.request))
+  return { asked, heat: heatAnswerOf(asked, answer), answer }
 }
 
 describe('a load on its oven', () => {
@@ -52,7 +52,7 @@ describe('a load on its oven', () => {
     expect(kinds[1]?.withinFiveCMin).toBeGreaterThan(kinds[0]?.withinFiveCMin ?? Number.POSITIVE_INFINITY)
   })
 
-  it('of six soaks is still one question the worker takes', () => {
+  it('of six soaks is followed whole, each load before it as one kind', () => {
     const groups = Array.from({ length: 6 }, (_, i) => ({
       ...group,
       id: `g${i}`,
@@ -68,7 +68,6 @@ describe('a load on its oven', () => {
       })),
     )
     const asked = heatOf(loadsOf(many), 5, oven)
-    expect(question.request.safeParse(asked.request).success).toBe(true)
     expect(asked.request.load).toHaveLength(5 + asked.kinds.length)
   })
 
@@ -88,7 +87,19 @@ describe('a load on its oven', () => {
 
   it('loaded cold is asked for at minute 0', () => {
     const cold = { ...batch, entry: 'from-cold' as const }
-    expect(heatOf(loadsOf(cold), 0, oven).request.load[0]).toMatchObject({ atMin: 0 })
+    expect(heatOf(loadsOf(cold), 0, oven).request.load[0]?.when).toEqual({ atMin: 0 })
+  })
+
+  it('is refused in words where the batch has no such load, or one that no bench oven holds', () => {
+    expect(refusalOf(heatOfLoad({ batch, oven, loadIndex: 7, thicknessMm: 2 }))).toContain('no blade in this load')
+    const anvils = withTray(batch, [{ ...blade, mark: 'A', thicknessMm: 40, widthMm: 300, lengthMm: 480 }])
+    expect(refusalOf(heatOfLoad({ batch: anvils, oven, loadIndex: 0, thicknessMm: 40 }))).toContain('kg')
+  })
+
+  it('tells how far a blade is behind the oven: more where packets crowd, and never less for a thicker one', () => {
+    const lagOf = (thicknessMm: number) => expectOk(heatOfLoad({ batch, oven, loadIndex: 0, thicknessMm }))
+    expect(lagOf(5).crowded.lagS).toBeGreaterThan(lagOf(5).alone.lagS)
+    expect(lagOf(5).alone.lagS).toBeGreaterThan(lagOf(2).alone.lagS)
   })
 
   it('sees the chamber the less the closer its packets stand', () => {

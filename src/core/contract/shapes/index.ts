@@ -1,3 +1,3 @@
 /** Shapes of the questions, both ways: the same for HTTP and for the worker. */
-export * from './api-requests'
-export * from './api-responses'
+export * from './requests'
+export * from './responses'

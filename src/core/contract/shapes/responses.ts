@@ -1,6 +1,8 @@
 import { z } from 'zod'
-import { stageSchema } from '../shop/route'
-import { pieceSchema } from './api-requests'
+import { stageSchema } from '../../shop/route'
+import { pieceSchema } from './requests'
+
+const DISSOLVED = ['C', 'N', 'Cr', 'Mo', 'W', 'V', 'Mn', 'Si', 'Ni'] as const
 
 /** Answers are read, never changed. */
 export const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
@@ -8,7 +10,7 @@ export const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
 export const estimate = z.object({ mean: z.number(), sd: z.number() })
 const params = z.record(z.string(), z.unknown())
 /** Something said as a code; over HTTP its sentence comes along. */
-const caution = z.object({ code: z.string(), params, message: z.string().optional() })
+export const cautionSchema = z.object({ code: z.string(), params, message: z.string().optional() })
 /** A line of working; over HTTP its name, equation and source come along. */
 export const workingSchema = z.object({
   code: z.string(),
@@ -33,7 +35,13 @@ export const predictResponse = z.object({
     afterTempers: list(z.number()),
     final: z.number(),
   }),
-  austenite: z.record(z.string(), z.number()),
+  /** Dissolved in the austenite, wt%. */
+  austenite: z.object(
+    Object.fromEntries(DISSOLVED.map(element => [element, z.number()])) as Record<
+      (typeof DISSOLVED)[number],
+      z.ZodNumber
+    >,
+  ),
   carbideFraction: z.number(),
   corrosion: z.object({
     chromiumInSolution: z.number(),
@@ -43,7 +51,7 @@ export const predictResponse = z.object({
   }),
   /** Undissolved carbide over what it takes to hold the grain: below 1 it coarsens. */
   grainPinning: z.number(),
-  cautions: list(caution),
+  cautions: list(cautionSchema),
   working: list(workingSchema),
 })
 
@@ -86,7 +94,7 @@ export const ovenResponse = z.object({
   ),
   energyKWh: z.number(),
   curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
-  cautions: list(caution),
+  cautions: list(cautionSchema),
 })
 
 export const quenchResponse = z.object({
@@ -102,7 +110,7 @@ export const quenchResponse = z.object({
   pauseAfter: z.int().nullable(),
   recoverS: z.number(),
   curve: list(z.tuple([z.number(), z.number(), z.number()]).readonly()),
-  cautions: list(caution),
+  cautions: list(cautionSchema),
   working: list(workingSchema),
 })
 
@@ -138,7 +146,7 @@ export const coldResponse = z.object({
   refused: z.union([refusal, z.string()]).nullable(),
   /** The same in its parts, over HTTP. */
   refusal: refusal.nullable().optional(),
-  cautions: list(caution),
+  cautions: list(cautionSchema),
   working: list(workingSchema),
 })
 
@@ -167,7 +175,7 @@ export const rockwellResponse = z.object({
   working: list(workingSchema),
 })
 
-const adviceReason = z.object({
+export const adviceReasonSchema = z.object({
   measured: z.object({
     mean: z.number(),
     u95: z.number(),
@@ -181,24 +189,24 @@ const adviceReason = z.object({
   lateCold: z.boolean(),
 })
 
-export const adviseResponse = z.object({
-  options: list(
-    z.object({
-      kind: z.enum(['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap']),
-      temper: z.object({ atC: z.number(), holdMin: z.number() }).nullable(),
-      cold: z.object({ toC: z.number(), holdMin: z.number(), delayMin: z.number() }).nullable(),
-      hrc: estimate,
-      inTargetProbability: z.number(),
-      hours: z.number(),
-      corrosion: z.number(),
-      risk: z.enum(['low', 'some', 'high']),
-      /** What it rests on and what speaks for it; over HTTP a sentence, with the grounds beside it. */
-      why: z.union([adviceReason, z.string()]),
-      grounds: adviceReason.optional(),
-      steps: list(z.string()).optional(),
-    }),
-  ),
+export const optionSchema = z.object({
+  kind: z.enum(['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap']),
+  temper: z.object({ atC: z.number(), holdMin: z.number() }).nullable(),
+  cold: z
+    .object({ toC: z.number(), holdMin: z.number(), delayMin: z.number(), snapTemperC: z.number().optional() })
+    .nullable(),
+  hrc: estimate,
+  inTargetProbability: z.number(),
+  hours: z.number(),
+  corrosion: z.number(),
+  risk: z.enum(['low', 'some', 'high']),
+  /** What it rests on and what speaks for it; over HTTP a sentence, with the grounds beside it. */
+  why: z.union([adviceReasonSchema, z.string()]),
+  grounds: adviceReasonSchema.optional(),
+  steps: list(z.string()).optional(),
 })
+
+export const adviseResponse = z.object({ options: list(optionSchema) })
 
 export const errorResponse = z.object({
   error: z.object({

@@ -1,0 +1,57 @@
+import { z } from 'zod'
+import { ok } from '../../codes/result'
+import { batchFiguresOf } from '../../job/batch-figures'
+import { batchSchema } from '../../shop/batch'
+import { readingSchema } from '../../shop/reading'
+import { stageSchema } from '../../shop/route'
+import { workshopSchema } from '../../shop/workshop'
+import { question } from '../question'
+import { list } from '../shapes'
+import {
+  hardnessSchema,
+  ovenPresetSchema,
+  predictionSchema,
+  result,
+  segmentSchema,
+  stretchSchema,
+} from '../shapes/figures'
+
+const stageHardness = z.object({
+  stage: stageSchema,
+  predicted: z.number(),
+  measured: z.number().nullable(),
+  expected: z.number(),
+})
+const soakChange = z.object({ groupId: z.string(), gradeName: z.string(), fromC: z.number(), hrc: z.number() })
+
+export const batch = question({
+  summary: 'A batch in its shop: predictions, measured hardness, the line of its heat, and what is keyed',
+  request: z.object({ batch: batchSchema, shop: workshopSchema, readings: list(readingSchema) }),
+  response: z.object({
+    groups: list(
+      z.object({
+        groupId: z.string(),
+        prediction: predictionSchema,
+        stretches: list(stretchSchema),
+        stages: list(stageHardness),
+        measured: list(hardnessSchema),
+      }),
+    ),
+    expected: list(list(z.object({ groupId: z.string(), hrc: z.number() }))),
+    programmes: list(result(list(segmentSchema))),
+    shared: z.object({ atC: z.number(), changes: list(soakChange) }).nullable(),
+    chamber: ovenPresetSchema.nullable(),
+  }),
+  answer: ({ batch, shop, readings }, memory) =>
+    ok(
+      batchFiguresOf({
+        batch,
+        shop,
+        readings,
+        experienceOf: group =>
+          shop.learning === false
+            ? null
+            : memory.experience({ lot: group.lot ?? '', ovenId: batch.ovenId ?? '', exceptBatchId: batch.id }),
+      }),
+    ),
+})

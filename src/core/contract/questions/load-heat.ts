@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import { heatOfLoad } from '../../job/load-heat'
+import { batchSchema } from '../../shop/batch'
+import { MOST } from '../../shop/bounds'
+import { ovenSchema } from '../../shop/oven'
+import { question } from '../question'
+import { cautionSchema, list } from '../shapes'
+
+const lag = z.object({ climbMin: z.number(), rateCPerH: z.number(), lagS: z.number() })
+
+export const loadHeat = question({
+  summary: 'One load of a batch on its oven: when each blade is there, how far behind the oven it is, and the energy',
+  request: z.object({
+    batch: batchSchema,
+    oven: ovenSchema,
+    loadIndex: z.int().min(0).max(MOST.bladesInBatch),
+    thicknessMm: z.number().min(0.3).max(100),
+  }),
+  response: z.object({
+    kinds: list(
+      z.object({
+        lineId: z.string(),
+        bladeIds: list(z.string()),
+        thicknessMm: z.number(),
+        widthMm: z.number(),
+        lengthMm: z.number(),
+        count: z.int(),
+        view: z.number(),
+        withinFiveCMin: z.number().nullable(),
+      }),
+    ),
+    fromMin: z.number(),
+    reachedMin: z.number().nullable(),
+    energyKWh: z.number(),
+    leftOut: list(z.string()),
+    cautions: list(cautionSchema),
+    alone: lag,
+    crowded: lag,
+  }),
+  answer: heatOfLoad,
+})

@@ -1,0 +1,30 @@
+import { z } from 'zod'
+import { ok } from '../../codes/result'
+import { logRows } from '../../job/logbook'
+import { stageSchema } from '../../shop/route'
+import { question } from '../question'
+import { list } from '../shapes'
+
+export const logbook = question({
+  summary: 'Every blade that was read, by stage, beside what was predicted; newest first',
+  request: z.object({}),
+  response: list(
+    z.object({
+      key: z.string(),
+      at: z.string(),
+      batchId: z.string(),
+      batch: z.string(),
+      gradeName: z.string(),
+      bladeId: z.string(),
+      mark: z.string(),
+      serial: z.string(),
+      stage: stageSchema,
+      hrc: z.number(),
+      n: z.int(),
+      predicted: z.number().nullable(),
+      off: z.number().nullable(),
+      inTarget: z.boolean(),
+    }),
+  ),
+  answer: (_, { log }) => ok(logRows(log.readings, log.batches, log.tester)),
+})

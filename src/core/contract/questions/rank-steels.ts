@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { CORROSION_CLASSES } from '../../../data/grades'
+import { USE_NAMES } from '../../../data/uses'
+import { ok } from '../../codes/result'
+import { rankGrades } from '../../job/rank-steels'
+import { between, bounded } from '../../shop/bounds'
+import { gradeSheetSchema } from '../../shop/grade-sheet'
+import { routeSchema, targetSchema } from '../../shop/route'
+import { question } from '../question'
+import { estimate, list } from '../shapes'
+
+export const rankSteels = question({
+  summary: 'Steels for a use and a shop, best first, each with a route; and what this shop can not do, with why',
+  request: z.object({
+    grades: z.array(gradeSheetSchema).max(200).readonly(),
+    use: z.enum(USE_NAMES),
+    edgeDeg: bounded('edgeDeg'),
+    thicknessMm: bounded('bladeThicknessMm'),
+    coldToC: bounded('coldC').nullable(),
+    ovenMaxC: between(500, 1400),
+    oil: z.boolean(),
+  }),
+  response: z.object({
+    ranked: list(
+      z.object({
+        gradeId: z.string(),
+        target: targetSchema,
+        route: routeSchema,
+        hrc: estimate,
+        retained: z.number(),
+        corrosion: z.number(),
+        score: z.number(),
+        why: z.object({
+          hrc: z.number(),
+          target: targetSchema,
+          reaches: z.enum(['within', 'short', 'above']),
+          edge: z.enum(['long-and-coarse', 'long', 'very-fine', 'fine']),
+          strength: z.enum(['tough', 'brittle', 'usual']),
+          corrosionClass: z.enum(CORROSION_CLASSES),
+          rustsTooSoon: z.boolean(),
+        }),
+      }),
+    ),
+    refused: list(
+      z.object({
+        gradeId: z.string(),
+        why: z.discriminatedUnion('code', [
+          z.object({ code: z.literal('needs-oil'), slowest800to500S: z.number(), fast: z.boolean() }),
+          z.object({ code: z.literal('oven-too-cold'), needsC: z.number(), ovenMaxC: z.number() }),
+          z.object({ code: z.literal('no-foil'), needsC: z.number() }),
+        ]),
+      }),
+    ),
+  }),
+  answer: request => {
+    const { ranked, refused } = rankGrades(request)
+    return ok({
+      ranked: ranked.map(({ grade, ...rest }) => ({ gradeId: grade.id, ...rest })),
+      refused: refused.map(({ grade, why }) => ({ gradeId: grade.id, why })),
+    })
+  },
+})

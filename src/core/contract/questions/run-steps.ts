@@ -1,0 +1,26 @@
+import { z } from 'zod'
+import { temperLoadsOf } from '../../job/loads'
+import { pullGapsOfBatch } from '../../job/pull-list'
+import { buildRunSteps, buildTemperRun } from '../../job/run-steps'
+import { batchSchema } from '../../shop/batch'
+import { id, MOST } from '../../shop/bounds'
+import { runStepSchema } from '../../shop/run'
+import { workshopSchema } from '../../shop/workshop'
+import { question } from '../question'
+import { list } from '../shapes'
+
+export const runSteps = question({
+  summary: 'The hot run of a batch as single actions, or of the tempers that are still to do',
+  request: z.object({
+    batch: batchSchema,
+    shop: workshopSchema,
+    /** Tempers each blade has had, where only what is left of them is run; null: all of it. */
+    tempersDone: z.record(id, z.int().min(0).max(MOST.tempers)).nullable(),
+  }),
+  response: list(runStepSchema),
+  answer: ({ batch, shop, tempersDone }) => {
+    if (tempersDone) return buildTemperRun(temperLoadsOf(batch, new Map(Object.entries(tempersDone))), shop, batch)
+    const gaps = pullGapsOfBatch(batch, shop)
+    return gaps.ok ? buildRunSteps(batch, shop, gaps.value) : gaps
+  },
+})

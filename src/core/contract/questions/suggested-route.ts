@@ -1,0 +1,22 @@
+import { z } from 'zod'
+import { ok } from '../../codes/result'
+import { between, bounded } from '../../shop/bounds'
+import { gradeSheetSchema } from '../../shop/grade-sheet'
+import { routeSchema, targetSchema } from '../../shop/route'
+import { suggestRoute } from '../../steel/suggest'
+import { question } from '../question'
+
+export const suggestedRoute = question({
+  summary: 'A first route for a grade to a target, with the cold and the oven this shop has',
+  request: z.object({
+    grade: gradeSheetSchema,
+    target: targetSchema,
+    can: z.object({
+      coldToC: bounded('coldC').nullable(),
+      ovenMaxC: between(500, 1400),
+      thicknessMm: bounded('bladeThicknessMm'),
+    }),
+  }),
+  response: routeSchema,
+  answer: ({ grade, target, can }) => ok(suggestRoute(grade, target, can)),
+})

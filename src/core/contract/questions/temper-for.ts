@@ -1,0 +1,16 @@
+import { z } from 'zod'
+import { ok } from '../../codes/result'
+import { between, bounded } from '../../shop/bounds'
+import { temperFor as solve } from '../../steel/suggest'
+import { question, steelOf } from '../question'
+import { predictRequest } from '../shapes'
+
+export const temperFor = question({
+  summary: 'The temper that comes nearest to a wanted hardness, all else as it is',
+  request: predictRequest.extend({
+    wantedHrc: bounded('hrc'),
+    range: z.object({ minC: between(50, 750), maxC: between(50, 750) }),
+  }),
+  response: z.object({ atC: z.number(), hrc: z.number(), met: z.boolean() }),
+  answer: ({ steel, route, wantedHrc, range }) => ok(solve(steelOf(steel), route, wantedHrc, range)),
+})

@@ -1,0 +1,134 @@
+import { z } from 'zod'
+import { stageSchema } from '../../shop/route'
+import { estimate, list, predictResponse, workingSchema } from './responses'
+
+/** Shapes of what the core works out, for answers that stay in this application. */
+
+/** A number that may be without end: degrees of freedom of a known scatter. */
+const endless = z.union([z.number(), z.literal(Number.POSITIVE_INFINITY)])
+
+export const problems = list(
+  z.object({ code: z.string(), params: z.record(z.string(), z.unknown()), path: z.string() }),
+)
+
+/** A value, or why there is none. */
+export const result = <T extends z.ZodType>(value: T) =>
+  z.discriminatedUnion('ok', [z.object({ ok: z.literal(true), value }), z.object({ ok: z.literal(false), problems })])
+
+export const predictionSchema = predictResponse.extend({
+  austenite: predictResponse.shape.austenite.extend({
+    carbideFraction: z.number(),
+    mcFraction: z.number(),
+    m6cFraction: z.number(),
+    dissolved: z.number(),
+  }),
+  finalHrc: estimate,
+  chartHrc: estimate,
+  shop: z.object({ shiftHrc: z.number(), readings: z.number() }).nullable(),
+})
+
+const verification = z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() })
+
+export const hardnessSchema = z.object({
+  stage: stageSchema,
+  hrc: z.number(),
+  sd: z.number(),
+  u95: z.number(),
+  degreesOfFreedom: endless,
+  inTargetProbability: z.number(),
+  by: z.enum(['readings', 'files']),
+  n: z.int(),
+  summary: z
+    .object({
+      n: z.int(),
+      mean: z.number(),
+      sd: z.number().nullable(),
+      corrected: z.number(),
+      standardUncertainty: z.number(),
+      degreesOfFreedom: endless,
+      u95: z.number(),
+      outliers: list(z.number()),
+      inTargetProbability: z.number().nullable(),
+      verification: verification.nullable(),
+      rules: z.object({
+        depthMm: z.number(),
+        diameterMm: z.number(),
+        minimumThicknessMm: z.number(),
+        minimumSpacingMm: z.number(),
+        minimumEdgeMm: z.number(),
+      }),
+      working: list(workingSchema),
+    })
+    .nullable(),
+  bladeIds: list(z.string()),
+  apart: list(z.object({ bladeId: z.string(), hrc: z.number() })),
+  unchecked: z.boolean(),
+})
+
+const point = z.tuple([z.number(), z.number()]).readonly()
+
+export const stretchSchema = z.object({
+  phase: z.string(),
+  station: z.string(),
+  startMin: z.number(),
+  endMin: z.number(),
+  points: list(point),
+  note: z
+    .union([
+      z.object({ code: z.literal('load'), atC: z.number() }),
+      z.object({ code: z.enum(['soak', 'temper']), minutes: z.number() }),
+      z.object({ code: z.enum(['freezer', 'dry-ice', 'liquid-nitrogen']) }),
+    ])
+    .nullable(),
+})
+
+export const segmentSchema = z.object({
+  purpose: z.union([z.object({ kind: z.literal('equalise'), round: z.int() }), z.object({ kind: z.literal('soak') })]),
+  nominalC: z.number(),
+  setC: z.number(),
+  rateCPerH: z.number().nullable(),
+  holdMin: z.number(),
+})
+
+export const chamberSchema = z.object({
+  powerW: z.number(),
+  heating: z.object({ settlesAtC: z.number(), tauMin: z.number() }),
+  cooling: z.object({ tauMin: z.number() }),
+})
+
+export const ovenPresetSchema = chamberSchema.extend({
+  name: z.string(),
+  label: z.string(),
+  chamberMm: z.object({ width: z.number(), height: z.number(), depth: z.number() }),
+  maxC: z.number(),
+  source: z.string(),
+})
+
+const waited = z.enum(['door', 'hands', 'plates-full', 'plates-hot'])
+
+export const paceSchema = z.object({
+  pulls: list(
+    z.object({
+      id: z.string(),
+      set: z.int(),
+      pullAtS: z.number(),
+      outAtS: z.number(),
+      plateStartC: z.number(),
+      leavesC: z.number(),
+      waitedFor: waited.nullable(),
+      restedS: z.number(),
+    }),
+  ),
+  totalS: z.number(),
+  restS: z.number(),
+})
+
+/** A number for each thing of its kind that was left out of learning. */
+const heldOut = z.object({ chart: z.number(), shop: z.number(), readings: z.number() })
+
+export const lessonSchema = z.object({
+  helps: z.boolean(),
+  heldOut,
+  byGrade: z.record(z.string(), heldOut),
+  setAside: z.int(),
+})

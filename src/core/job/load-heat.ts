@@ -1,0 +1,138 @@
+import type { Caution } from '../codes/caution'
+import { fail, ok, type Result } from '../codes/result'
+import { AMBIENT_C } from '../oven/chamber'
+import { CROWDED_VIEW, FULL_VIEW } from '../oven/lag'
+import { type SimulatedLoad, type Simulation, type SimulationRequest, simulateLoaded } from '../oven/simulate'
+import { type SoakLag, soakLag } from '../oven/soak-lag'
+import type { Batch } from '../shop/batch'
+import type { Oven } from '../shop/oven'
+import { chamberOf } from './chambers'
+import { kindsOf, type LoadKind, loadKg, MOST_KINDS, placesOf } from './heat-load'
+import { type Load, loadsOf } from './loads'
+import { detailedOven } from './ovens'
+
+/** A load that only warms the walls for the next, as equal blades of the same weight, near enough. */
+function asOneKind(kinds: readonly LoadKind[]): Omit<LoadKind, 'lineId' | 'bladeIds'> {
+  const count = kinds.reduce((sum, kind) => sum + kind.count, 0)
+  const mean = (of: (kind: LoadKind) => number) => kinds.reduce((sum, kind) => sum + of(kind) * kind.count, 0) / count
+  return {
+    thicknessMm: mean(k => k.thicknessMm),
+    widthMm: mean(k => k.widthMm),
+    lengthMm: mean(k => k.lengthMm),
+    view: mean(k => k.view),
+    count,
+  }
+}
+
+/** A soak is held so much longer than the longest of the load, for blades that lag and for the pulls, min. */
+const SPARE_MIN = 25
+
+/** A load on its oven, after the loads before it, as the wall model is asked about it; and where it stands in the answer. */
+export interface HeatAsked {
+  readonly request: SimulationRequest
+  readonly kinds: readonly LoadKind[]
+  /** Blades that are not followed: there are too many kinds. */
+  readonly leftOut: readonly string[]
+  /** The segment the load goes in with, and the one it soaks in, from 0. */
+  readonly firstSegment: number
+}
+
+/**
+ * A load of a batch from cold: the oven's programme up to and with it, the loads before it soaked and pulled, so that it finds
+ * the walls as hot as they will be.
+ */
+export function heatOf(loads: readonly Load[], index: number, oven: Oven): HeatAsked {
+  const segments: { rateCPerH: null; targetC: number; holdMin: number }[] = []
+  const blades: SimulatedLoad[] = []
+  let firstSegment = 0
+  let kinds: readonly LoadKind[] = []
+  let leftOut: readonly string[] = []
+  loads.slice(0, index + 1).forEach((each, i) => {
+    firstSegment = segments.length
+    for (const step of each.equalise.filter(step => step.atC < each.austenitizeC))
+      segments.push({ rateCPerH: null, targetC: step.atC, holdMin: step.holdMin })
+    const soakMin = Math.max(...each.groups.map(g => g.route.soakMin))
+    segments.push({ rateCPerH: null, targetC: each.austenitizeC, holdMin: soakMin + SPARE_MIN })
+    const all = kindsOf(each, placesOf(each, oven))
+    kinds = all.slice(0, MOST_KINDS)
+    leftOut = all.slice(MOST_KINDS).flatMap(kind => kind.bladeIds)
+    const when: SimulatedLoad['when'] =
+      i > 0
+        ? { segment: firstSegment }
+        : each.entryC <= AMBIENT_C
+          ? { atMin: 0 }
+          : { ovenC: Math.min(each.entryC, each.austenitizeC) - 3 }
+    if (i < index) blades.push({ ...asOneKind(all), when, outAtSegment: segments.length })
+    else for (const { lineId: _, bladeIds: __, ...size } of kinds) blades.push({ ...size, when })
+  })
+  return {
+    request: { oven: detailedOven(oven), startC: AMBIENT_C, segments, doorOpen: [], load: blades },
+    kinds,
+    leftOut,
+    firstSegment,
+  }
+}
+
+/** What the wall model says of one load. */
+export interface HeatAnswer {
+  readonly kinds: readonly (LoadKind & { readonly withinFiveCMin: number | null })[]
+  /** Minutes from oven on until this load goes in, where one is before it, and until the oven is at its soak; null: never. */
+  readonly fromMin: number
+  readonly reachedMin: number | null
+  /** What this load takes from the mains, from the end of the one before. */
+  readonly energyKWh: number
+  readonly leftOut: readonly string[]
+  readonly cautions: readonly Caution[]
+}
+
+/** The same with how far a blade of one thickness is behind the oven, alone in it and crowded. */
+export interface LoadHeat extends HeatAnswer {
+  readonly alone: SoakLag
+  readonly crowded: SoakLag
+}
+
+/** One load of a batch on an oven. Errors: 'too-heavy'; 'nothing-in-load' where the batch has no such load. */
+export function heatOfLoad({ batch, oven, loadIndex, thicknessMm }: LoadHeatRequest): Result<LoadHeat> {
+  const loads = loadsOf(batch)
+  const load = loads[loadIndex]
+  if (!load || load.blades.length === 0) return fail('nothing-in-load', {}, 'loadIndex')
+  const asked = heatOf(loads, loadIndex, oven)
+  const simulation = simulateLoaded(asked.request)
+  if (!simulation.ok) return simulation
+  const behind = (view: number) =>
+    soakLag({
+      oven: chamberOf(oven),
+      steelKg: loadKg(load),
+      equalise: load.equalise,
+      entryC: load.entryC,
+      austenitizeC: load.austenitizeC,
+      thicknessMm,
+      view,
+    })
+  return ok({ ...heatAnswerOf(asked, simulation.value), alone: behind(FULL_VIEW), crowded: behind(CROWDED_VIEW) })
+}
+
+export interface LoadHeatRequest {
+  readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>
+  readonly oven: Oven
+  readonly loadIndex: number
+  /** Whose lag is asked for, mm. */
+  readonly thicknessMm: number
+}
+
+/** The part of an answer that is about the load that was asked for. */
+export function heatAnswerOf(
+  asked: HeatAsked,
+  answer: Pick<Simulation, 'segments' | 'load' | 'energyKWh' | 'cautions'>,
+): HeatAnswer {
+  const before = answer.segments[asked.firstSegment - 1]
+  const own = answer.load.slice(answer.load.length - asked.kinds.length)
+  return {
+    kinds: asked.kinds.map((kind, i) => ({ ...kind, withinFiveCMin: own[i]?.withinFiveCMin ?? null })),
+    fromMin: before?.endedMin ?? 0,
+    reachedMin: answer.segments.at(-1)?.reachedMin ?? null,
+    energyKWh: answer.energyKWh - (before?.endedKWh ?? 0),
+    leftOut: asked.leftOut,
+    cautions: answer.cautions,
+  }
+}

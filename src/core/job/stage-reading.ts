@@ -1,0 +1,53 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
+import type { Estimate } from '../codes/result'
+import type { TargetHrc } from '../rockwell/target'
+import type { Stage } from '../shop/route'
+import type { Hardness } from './hardness'
+
+export interface StageReading {
+  readonly mean: number
+  readonly u95: number
+  readonly stage: Stage
+  /** What it rests on; absent: readings. */
+  readonly by?: 'readings' | 'files' | undefined
+  /** Degrees of freedom behind its uncertainty; absent: as if there were many. */
+  readonly degreesOfFreedom?: number | undefined
+}
+
+/** What was measured of some blades, as advice is asked about it. */
+export const stageReadingOf = ({ hrc, u95, stage, by, degreesOfFreedom }: Hardness): StageReading => ({
+  mean: hrc,
+  u95: Math.min(MOST_U95_HRC, u95),
+  stage,
+  by,
+  ...(Number.isFinite(degreesOfFreedom) ? { degreesOfFreedom } : {}),
+})
+
+/** What is known less well than this is not known, HRC. */
+const MOST_U95_HRC = 20
+
+export type Symptom = 'chips' | 'rolls' | null
+
+/** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
+const SYMPTOM_SHIFT_HRC = 1
+
+/** The target a symptom at the edge argues for: chips want it softer, rolls want it harder. */
+export const targetWithSymptom = (target: TargetHrc, symptom: Symptom): TargetHrc => {
+  const shift = symptom === 'chips' ? -SYMPTOM_SHIFT_HRC : symptom === 'rolls' ? SYMPTOM_SHIFT_HRC : 0
+  return { min: target.min + shift, max: target.max + shift }
+}
+
+/** Chances between which readings as wide as the target leave it open, so that reading on comes before doing anything. Common practice, no published source. */
+const OPEN = { from: 0.05, to: 0.9 } as const
+
+export const chance = (hrc: Estimate, target: TargetHrc) =>
+  Math.max(0, normalCdf(target.max, hrc.mean, hrc.sd) - normalCdf(target.min, hrc.mean, hrc.sd))
+
+/**
+ * Whether more readings come before any decision: what is known is as wide as the target, and the target is neither surely met
+ * nor surely missed.
+ */
+export function readOn(reading: Pick<StageReading, 'mean' | 'u95'>, target: TargetHrc): boolean {
+  const now = chance({ mean: reading.mean, sd: Math.max(0.05, reading.u95 / 1.96) }, target)
+  return reading.u95 > (target.max - target.min) / 2 && now > OPEN.from && now < OPEN.to
+}

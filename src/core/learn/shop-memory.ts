@@ -1,0 +1,107 @@
+import { groupBy } from '../numeric/group-by'
+import type { Batch } from '../shop/batch'
+import { DEFAULT_WORKSHOP } from '../shop/defaults'
+import type { Reading } from '../shop/reading'
+import type { Tester } from '../shop/workshop'
+import type { ShopExperience } from '../steel/predict'
+import { fitShop, type Observation, type ShopFit } from './fit-shop'
+import { observationsOf } from './observations'
+
+/** The shop's whole log: what learning, logbook and trends are worked out from. */
+export interface ShopLog {
+  readonly batches: readonly Batch[]
+  readonly readings: readonly Reading[]
+  readonly tester: Tester
+}
+
+/** Which of the shop's readings a prediction may lean on: those of blades like these, without the batch they would foretell. */
+export interface Learnt {
+  readonly lot: string
+  readonly ovenId: string
+  readonly exceptBatchId: string | null
+}
+
+/** The shop's log as the place that answers questions keeps it, with what was learnt from it. */
+export interface ShopMemory {
+  readonly log: ShopLog
+  /** Takes the log as it is now. Only batches that changed are looked at anew. Says whether it teaches anything else than before. */
+  readonly keep: (log: ShopLog) => boolean
+  /** What the log teaches without one batch; null where there is nothing to learn from. */
+  readonly fitExcept: (batchId: string | null) => ShopFit | null
+  /** What the log adds to a prediction; null where nothing was asked of it or the charts foretell as well. */
+  readonly experience: (learnt: Learnt | null) => ShopExperience | null
+}
+
+interface Known {
+  /** What the observations were made of, as text. */
+  readonly from: string
+  readonly observations: readonly Observation[]
+}
+
+const EMPTY: ShopLog = { batches: [], readings: [], tester: DEFAULT_WORKSHOP.tester }
+
+/** A memory with nothing in it yet. */
+export function createShopMemory(): ShopMemory {
+  let log = EMPTY
+  let known: ReadonlyMap<string, Known> = new Map()
+  const fits = new Map<string | null, ShopFit | null>()
+
+  const fitExcept = (batchId: string | null): ShopFit | null => {
+    // A batch that taught nothing leaves the fit as it is.
+    const except = batchId !== null && (known.get(batchId)?.observations.length ?? 0) > 0 ? batchId : null
+    const made = fits.get(except)
+    if (made !== undefined) return made
+    const fit = fitShop([...known].flatMap(([id, { observations }]) => (id === except ? [] : observations)))
+    fits.set(except, fit)
+    return fit
+  }
+
+  return {
+    get log() {
+      return log
+    },
+    keep: next => {
+      log = next
+      const now = knownOf(next, known)
+      const changed = !sameObservations(now, known)
+      known = now
+      if (changed) fits.clear()
+      return changed
+    },
+    fitExcept,
+    experience: learnt => {
+      const model = learnt && fitExcept(learnt.exceptBatchId)?.model
+      return model && model.strength > 0 ? { model, lot: learnt.lot, ovenId: learnt.ovenId } : null
+    },
+  }
+}
+
+/** What each batch teaches; of a batch that is as it was, the same object as before. */
+function knownOf({ batches, readings, tester }: ShopLog, before: ReadonlyMap<string, Known>): Map<string, Known> {
+  const byBatch = groupBy(readings, reading => reading.batchId)
+  return new Map(
+    batches.map(batch => {
+      const own = byBatch.get(batch.id) ?? []
+      const from = JSON.stringify([
+        batch.groups.map(({ id, gradeId, sheet, route, lot }) => [id, gradeId, sheet, route, lot]),
+        batch.lines,
+        batch.blades,
+        batch.ovenId,
+        batch.createdAt,
+        batch.deletedAt,
+        own,
+        tester,
+      ])
+      const was = before.get(batch.id)
+      return [batch.id, was?.from === from ? was : { from, observations: observationsOf(batch, own, tester) }]
+    }),
+  )
+}
+
+function sameObservations(a: ReadonlyMap<string, Known>, b: ReadonlyMap<string, Known>): boolean {
+  const ids = new Set([...a.keys(), ...b.keys()])
+  return [...ids].every(id => {
+    const [one, other] = [a.get(id)?.observations ?? [], b.get(id)?.observations ?? []]
+    return one === other || JSON.stringify(one) === JSON.stringify(other)
+  })
+}

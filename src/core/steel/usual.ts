@@ -1,0 +1,30 @@
+import type { Grade } from '../../data/grades'
+import type { TargetHrc } from '../rockwell/target'
+import type { Route } from './route'
+
+/** The hardness a grade is usually taken to. */
+export const usualTargetOf = ({ usualTarget }: Pick<Grade, 'usualTarget'>): TargetHrc => ({
+  min: usualTarget.minHrc,
+  max: usualTarget.maxHrc,
+})
+
+/** The same route with every temper at one temperature. */
+export const withTemperC = <R extends Pick<Route, 'tempers'>>(route: R, atC: number): R => ({
+  ...route,
+  tempers: route.tempers.map(temper => ({ ...temper, atC })),
+})
+
+/** Range of a tempering curve, °C. */
+export const CURVE_RANGE_C = { min: 100, max: 600 } as const
+
+/** What the usual ways of cooling on come to, °C. */
+export const DRY_ICE_C = -75
+export const FREEZER_C = -18
+export const LIQUID_NITROGEN_C = -196
+
+/** Soak after arrival, min: the shortest at 2 mm, the longest at 6 mm. Common practice, no published source. */
+export function usualSoakMin(grade: Pick<Grade, 'soak'>, thicknessMm: number): number {
+  const { minMin, maxMin } = grade.soak
+  const part = Math.min(1, Math.max(0, (thicknessMm - 2) / 4))
+  return Math.round(minMin + (maxMin - minMin) * part)
+}
