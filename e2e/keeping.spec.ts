@@ -178,6 +178,23 @@ test('a number typed and not left is kept', async ({ page }) => {
   await expect(page.getByLabel('Count of A')).toHaveValue('4')
 })
 
+test('a number typed is kept although the page goes, or its tab is closed, in the same moment', async ({
+  page,
+  context,
+}) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  await page.getByLabel('Length of A', { exact: true }).fill('231')
+  await page.goto('/batches')
+  await page.goBack()
+  await expect(page.getByLabel('Length of A', { exact: true })).toHaveValue('231')
+  await page.getByLabel('Length of A', { exact: true }).fill('232')
+  const url = page.url()
+  await page.close()
+  const next = await context.newPage()
+  await next.goto(url)
+  await expect(next.getByLabel('Length of A', { exact: true })).toHaveValue('232')
+})
+
 test('a mark that is taken is said beside its field, and blocks nothing', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Prepare')
   await fill(page, 'Mark of B', 'A')

@@ -7,6 +7,7 @@ import type { System } from '../core/units/quantity'
 import { seedOnce } from '../store/backup'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { refusalOf, unfitChange } from '../store/save-state'
+import { finishUnfinished } from '../store/unfinished'
 import { UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
@@ -26,6 +27,7 @@ export function Place({ children }: { children: ReactNode }) {
     seedOnce(
       demo ? async () => (await import('../simulators/demo/make-demo')).makeDemoWorkshop(DEMO_SEED, new Date()) : null,
     )
+      .then(finishUnfinished)
       .catch(error => setRefused(refusalOf(error)))
       .finally(() => setReady(true))
   }, [])

@@ -11,6 +11,7 @@ import { problemsOf } from '../core/shop/problems'
 import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
+import { putDown } from './journal'
 import { saving, Unfit } from './save-state'
 
 interface Edit {
@@ -112,18 +113,29 @@ function remember(edit: Edit, goesOn: boolean) {
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
 export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
   const goesOn = isContinuing()
+  let ended = () => {}
   const outcome = await saving(
     async () => {
-      const written = await write(shown.id, change)
-      if (written) remember({ batchId: shown.id, label, ...written }, goesOn)
+      const before = unsaved.get().get(shown.id) ?? shown
+      ended = putDown({ of: 'batch', before, after: change(before) })
+      const done = await write(shown.id, change)
+      if (done) remember({ batchId: shown.id, label, ...done }, goesOn)
     },
     // What is kept on the page already holds the change.
     () => write(shown.id, batch => batch),
   )
+  ended()
   const [refused] = outcome.problems
   if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')
     keepUnsaved(shown.id, change(unsaved.get().get(shown.id) ?? shown))
   return outcome
+}
+
+/** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
+export async function finishEdit(before: Batch, after: Batch): Promise<void> {
+  const stored = await readBatch(before.id)
+  const finished = stored && takeBack(stored, after, before, COUNTED)
+  if (finished) await saving(() => write(before.id, now => takeBack(now, after, before, COUNTED) ?? now))
 }
 
 export type Undone = { readonly done: true; readonly label: string } | { readonly done: false; readonly why: string }

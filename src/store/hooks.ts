@@ -11,6 +11,7 @@ import type { Run } from '../core/shop/run'
 import type { Workshop } from '../core/shop/workshop'
 import { readBatch, unsavedBatches } from './batches'
 import { db } from './database'
+import { shownShop } from './records'
 import { type SaveTrouble, saveTrouble } from './save-state'
 
 /** undefined while loading, null when there is none. Storage that cannot be read counts as empty; the banner says why. */
@@ -131,7 +132,11 @@ export const useBatchLogs = (batchId: string): OvenLog[] | undefined =>
 
 /** The workshop's settings; undefined while loading. */
 export const useShop = (): Workshop | undefined =>
-  useLiveQuery(async () => (await orNull(db.shop.get('shop'))) ?? DEFAULT_WORKSHOP, [])
+  useLiveQuery(async () => {
+    const shop = (await orNull(db.shop.get('shop'))) ?? DEFAULT_WORKSHOP
+    shownShop.set(shop)
+    return shop
+  }, [])
 
 export const useSaveTrouble = (): SaveTrouble | null =>
   useSyncExternalStore(saveTrouble.subscribe, saveTrouble.get, () => null)

@@ -2,22 +2,40 @@ import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
+import { takeBack } from '../core/shop/merge'
 import type { Oven } from '../core/shop/oven'
 import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
+import { createSubscribable } from '../core/subscribable'
 import { db } from './database'
+import { putDown } from './journal'
 import { fitting, fittingChange, saving, Unfit } from './save-state'
 
-export const saveShop = (change: (shop: Workshop) => Workshop): Promise<Saving> =>
-  saving(() =>
-    db.transaction('rw', db.shop, async () => {
+export async function saveShop(change: (shop: Workshop) => Workshop): Promise<Saving> {
+  let ended = () => {}
+  const outcome = await saving(() => {
+    const shown = shownShop.get()
+    if (shown) ended = putDown({ of: 'shop', before: shown, after: change(shown) })
+    return db.transaction('rw', db.shop, async () => {
       const now = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
       await db.shop.put(fittingChange(workshopSchema, now, change(now)))
-    }),
-  )
+    })
+  })
+  ended()
+  return outcome
+}
+
+/** The settings as this page shows them; null before it does. */
+export const shownShop = createSubscribable<Workshop | null>(null)
+
+/** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
+export async function finishShop(before: Workshop, after: Workshop): Promise<void> {
+  const stored = await db.shop.get('shop')
+  if (stored && takeBack(stored, after, before)) await saveShop(now => takeBack(now, after, before) ?? now)
+}
 
 export const addReadings = (readings: readonly Reading[]): Promise<Saving> =>
   saving(() => db.readings.bulkAdd(readings.map(reading => fitting(readingSchema, reading))))

@@ -81,9 +81,11 @@ export function useDraft<T>({ stored, read, onCommit, onClear }: DraftOptions<T>
     const whileTyping = () => latest.current(false)
     const timer = setTimeout(whileTyping, REST_MS)
     addEventListener('pagehide', whileTyping)
+    document.addEventListener('visibilitychange', whileTyping)
     return () => {
       clearTimeout(timer)
       removeEventListener('pagehide', whileTyping)
+      document.removeEventListener('visibilitychange', whileTyping)
     }
   }, [draft])
 

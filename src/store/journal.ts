@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { type Batch, batchSchema } from '../core/shop/batch'
+import { type Workshop, workshopSchema } from '../core/shop/workshop'
+
+/**
+ * Changes whose write has not ended. A write takes a moment, and a page that goes takes its writes with it: what was to be written
+ * rests here, where it can be put down at once, and is finished by the next page.
+ */
+const PREFIX = 'tawny-ember-unfinished/'
+
+const intentSchema = z.discriminatedUnion('of', [
+  z.object({ of: z.literal('batch'), before: batchSchema, after: batchSchema }),
+  z.object({ of: z.literal('shop'), before: workshopSchema, after: workshopSchema }),
+])
+
+/** A change by what stood there before it and after it. */
+export type Intent =
+  | { readonly of: 'batch'; readonly before: Batch; readonly after: Batch }
+  | { readonly of: 'shop'; readonly before: Workshop; readonly after: Workshop }
+
+let count = 0
+
+/** Puts a change down before it is written; call what comes back when the write has ended, one way or the other. */
+export function putDown(intent: Intent): () => void {
+  const key = `${PREFIX}${Date.now()}-${count++}`
+  try {
+    localStorage.setItem(key, JSON.stringify(intent))
+  } catch {
+    // Where nothing can be put down the write itself is all there is.
+    return () => undefined
+  }
+  return () => localStorage.removeItem(key)
+}
+
+/** Takes up what was put down and never written, oldest first. What can not be read is let go. */
+export function takeUp(): Intent[] {
+  try {
+    const keys = Object.keys(localStorage)
+      .filter(key => key.startsWith(PREFIX))
+      .sort()
+    return keys.flatMap(key => {
+      const text = localStorage.getItem(key)
+      localStorage.removeItem(key)
+      const read = intentSchema.safeParse(JSON.parse(text ?? 'null'))
+      return read.success ? [read.data as Intent] : []
+    })
+  } catch {
+    return []
+  }
+}

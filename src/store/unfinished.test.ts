@@ -1,0 +1,61 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto'
+import { describe, expect, it } from 'vitest'
+import type { Batch } from '../core/shop/batch'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import { gradeOf, trayOf } from '../testing/tray'
+import { addBatch, editBatch, readBatch } from './batches'
+import { db } from './database'
+import { putDown, takeUp } from './journal'
+import { finishUnfinished } from './unfinished'
+
+const fresh = (id: string): Batch => trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], { id })
+
+async function stored(id: string): Promise<Batch> {
+  const batch = await readBatch(id)
+  if (!batch) throw new Error(`no batch ${id}`)
+  return batch
+}
+
+describe('a page that goes before its write has ended', () => {
+  /** What a page leaves that went right after a change. */
+  const leave = (before: Batch, after: Batch) => {
+    putDown({ of: 'batch', before, after })
+  }
+
+  it('leaves the change to the next page, which finishes it once', async () => {
+    await addBatch(fresh('u1'))
+    const before = await stored('u1')
+    leave(before, { ...before, note: 'half written' })
+    await finishUnfinished()
+    expect((await stored('u1')).note).toBe('half written')
+    await editBatch(await stored('u1'), 'Note', b => ({ ...b, note: 'then changed' }))
+    await finishUnfinished()
+    expect((await stored('u1')).note).toBe('then changed')
+  })
+
+  it('does not take back what another tab did to the same part since; what it did elsewhere stands', async () => {
+    await addBatch(fresh('u2'))
+    const before = await stored('u2')
+    leave(before, { ...before, note: 'mine' })
+    await editBatch(before, 'Note', b => ({ ...b, note: 'theirs', name: 'Renamed' }))
+    await finishUnfinished()
+    expect(await stored('u2')).toMatchObject({ note: 'theirs', name: 'Renamed' })
+    leave(await stored('u2'), { ...(await stored('u2')), note: 'later' })
+    await editBatch(await stored('u2'), 'Name', b => ({ ...b, name: 'Again' }))
+    await finishUnfinished()
+    expect(await stored('u2')).toMatchObject({ note: 'later', name: 'Again' })
+  })
+
+  it('leaves nothing behind where the write ended, and settings of the shop alike', async () => {
+    await addBatch(fresh('u3'))
+    await editBatch(await stored('u3'), 'Note', b => ({ ...b, note: 'written' }))
+    expect(takeUp()).toEqual([])
+    const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+    await db.shop.put(shop)
+    putDown({ of: 'shop', before: shop, after: { ...shop, name: 'Left behind' } })
+    localStorage.setItem('tawny-ember-unfinished/x', '{"of":"batch"}')
+    await finishUnfinished()
+    expect((await db.shop.get('shop'))?.name).toBe('Left behind')
+  })
+})
