@@ -14,7 +14,7 @@ const HEAVY = [
   'learn/.+',
   'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',
   'quench/(fit-plates|pace|plate-stack|quench)',
-  'steel/(band|grade-curves|metallurgy|misfit|predict|recipe-map|suggest|tell-tale|temper-curve)',
+  'steel/(band|contours|grade-curves|metallurgy|misfit|predict|recipe-map|suggest|tell-tale|temper-curve)',
 ]
 
 /** A folder may import from itself and from what is named, nothing else of ours. */
@@ -59,7 +59,7 @@ module.exports = {
       to: {
         path: 'node_modules|^node:',
         pathNot:
-          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|svg-path-properties|fast-xml-parser|dxf-parser)/',
+          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|svg-path-properties|fast-xml-parser|dxf-parser|d3-contour|@types/d3-contour)/',
       },
     },
     only('words', ['^src/(core|data)/']),

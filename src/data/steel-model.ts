@@ -116,3 +116,6 @@ export const STEEL_MODEL = {
   /** Compositions the model was tried on, wt%. */
   valid: { C: [0.28, 2.3], Cr: [0, 20], Mo: [0, 6], V: [0, 5], W: [0, 7], N: [0, 0.45], Ni: [0, 2], Si: [0, 1.5], Mn: [0, 2], Nb: [0, 1] },
 } as const
+
+/** More soft austenite than this is felt at an edge, 0..1. Common practice, no published source. */
+export const MUCH_AUSTENITE = 0.2

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import type { Learnt } from '../core/learn/shop-memory'
+import type { TargetHrc } from '../core/rockwell/target'
 import type { BatchGroup } from '../core/shop/batch'
 import { steelRequest } from '../core/steel/grades'
 import type { Grade } from '../data/grades'
@@ -14,8 +15,9 @@ const TEMPER_RANGE_C = { min: 100, max: 600 }
  * The recipe map of a grade for a route's cold, times and count of tempers. The route's own temperatures are left out
  * of the question, so that the map stands still while its point is dragged.
  */
-export function useRecipeMap(grade: Grade, route: BatchGroup['route'], learnt: Learnt | null) {
+export function useRecipeMap(grade: Grade, route: BatchGroup['route'], target: TargetHrc, learnt: Learnt | null) {
   const { minC, maxC, defaultC } = grade.austenitize
+  const { min, max } = target
   const least = Math.floor(Math.min(minC - BEYOND_K, route.austenitizeC) / 20) * 20
   const most = Math.ceil(Math.max(maxC + BEYOND_K, route.austenitizeC) / 20) * 20
   const still = JSON.stringify({
@@ -31,8 +33,9 @@ export function useRecipeMap(grade: Grade, route: BatchGroup['route'], learnt: L
       temperC: TEMPER_RANGE_C,
       size: SIZE,
       learnt,
+      lines: [min, max],
     }),
-    [grade, still, least, most, learnt],
+    [grade, still, least, most, learnt, min, max],
   )
   return useAnswer('recipe-map', request)
 }

@@ -1,5 +1,5 @@
 import { ELEMENTS, type Element } from '../../data/grades'
-import { STEEL_MODEL } from '../../data/steel-model'
+import { MUCH_AUSTENITE, STEEL_MODEL } from '../../data/steel-model'
 import { type Caution, caution } from '../codes/caution'
 import { type Metallurgy, retainedFinal } from './metallurgy'
 import type { Route } from './route'
@@ -20,7 +20,7 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
     ...(isGrade(steel) ? windowCautions(steel, route) : []),
     pinning < 1 && caution('coarse-grain', { atC: austenitizeC }),
     m.austenite.C + m.austenite.N < LEAN_MATRIX && caution('lean-matrix', {}),
-    share > 0.2 && caution('much-austenite', { share }),
+    share > MUCH_AUSTENITE && caution('much-austenite', { share }),
     m.msC < 60 && caution('low-ms', {}),
     m.softShare > 0.05 && caution('slow-quench', { seconds: route.seconds800to500 ?? 0, softShare: m.softShare }),
     cold !== null && cold.delayMin > 240 && caution('late-cold', { delayMin: cold.delayMin }),

@@ -59,7 +59,8 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
   const [activeKey, setActiveKey] = useState('A')
   const active = drafts.find(d => d.key === activeKey) ?? (drafts[0] as DraftRoute)
   const learnt = useLearnt()
-  const map = useRecipeMap(grade, active.route, learnt)
+  const map = useRecipeMap(grade, active.route, recipe.target, learnt)
+  const limits = useMemo(() => mapLimits(grade, shop), [grade, shop])
   const predictions = usePredictions(
     useMemo(() => drafts.map(({ route }) => ({ grade, route })), [drafts, grade]),
     learnt,
@@ -121,7 +122,7 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
                   active: d.key === active.key,
                   hrc: compared[i]?.prediction.finalHrc.mean ?? null,
                 }))}
-                limits={mapLimits(grade, shop)}
+                limits={limits}
                 system={shop.units}
                 height={MAP_HEIGHT}
                 onMove={(key, austenitizeC, temperC) => {

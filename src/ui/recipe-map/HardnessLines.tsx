@@ -1,32 +1,46 @@
 import { useMemo } from 'react'
-import type { TargetHrc } from '../../core/rockwell/target'
-import { type Field, labelSpot, linePath, linesAt, type PlotBox } from './contours'
+import type { Contour } from '../../core/steel/contours'
+import { labelSpot, linePath, linesOf, type PlotBox } from './contours'
 
 interface Props {
-  readonly field: Field
+  readonly contours: readonly Contour[]
   readonly box: PlotBox
-  readonly target: TargetHrc
+  /** The two ends of the target, HRC. */
+  readonly least: number
+  readonly most: number
   /** Where points and other names stand, so that no name is written over them. */
   readonly taken: readonly (readonly [number, number])[]
 }
 
+/** Whole degrees that are drawn below the hardest. */
+const WHOLES = 9
+
 /** Lines of equal hardness, named on the line; the two ends of the target are bold. */
-export function HardnessLines({ field, box, target, taken }: Props) {
+export function HardnessLines({ contours, box, least, most, taken }: Props) {
+  const lines = useMemo(() => {
+    const hardest = Math.floor(contours.at(-1)?.level ?? 0)
+    const isTarget = (level: number) => level === least || level === most
+    const isWhole = (level: number) => Number.isInteger(level) && level > hardest - WHOLES
+    return contours
+      .filter(({ level }) => isTarget(level) || isWhole(level))
+      .map(contour => {
+        const own = linesOf(contour, box)
+        return { level: contour.level, own, d: own.map(linePath).join(''), isTarget: isTarget(contour.level) }
+      })
+      .sort((a, b) => Number(b.isTarget) - Number(a.isTarget) || b.level - a.level)
+  }, [contours, box, least, most])
   const key = taken.map(([x, y]) => `${Math.round(x / 40)},${Math.round(y / 40)}`).join(' ')
   // Names move out of a point's way by steps, not at every pixel of a drag.
   // biome-ignore lint/correctness/useExhaustiveDependencies: key stands for taken
-  const lines = useMemo(() => {
+  const names = useMemo(() => {
     const placed: (readonly [number, number])[] = [...taken]
-    const hardest = Math.floor(Math.max(...field.values))
-    const wholes = Array.from({ length: 9 }, (_, i) => hardest - i)
-    const levels = [target.min, target.max, ...wholes.filter(l => l !== target.min && l !== target.max)]
-    return levels.map(level => {
-      const own = linesAt(field, level, box)
+    return lines.flatMap(({ level, own, isTarget }) => {
       const spot = labelSpot(own, box, placed)
-      if (spot) placed.push([spot.x, spot.y])
-      return { level, d: own.map(linePath).join(''), spot, isTarget: level === target.min || level === target.max }
+      if (!spot) return []
+      placed.push([spot.x, spot.y])
+      return [{ level, spot, isTarget }]
     })
-  }, [field, box, target, key])
+  }, [lines, box, key])
   return (
     <g fill="none">
       {lines.map(({ level, d, isTarget }) => (
@@ -38,22 +52,19 @@ export function HardnessLines({ field, box, target, taken }: Props) {
           opacity={isTarget ? 1 : 0.45}
         />
       ))}
-      {lines.map(
-        ({ level, spot, isTarget }) =>
-          spot && (
-            <text
-              key={level}
-              transform={`translate(${spot.x} ${spot.y}) rotate(${spot.angle})`}
-              dy={4}
-              textAnchor="middle"
-              fontSize={12}
-              fontWeight={isTarget ? 650 : 450}
-              style={{ fill: 'var(--ink)', stroke: 'var(--map-middle)', strokeWidth: 4, paintOrder: 'stroke' }}
-            >
-              {level}
-            </text>
-          ),
-      )}
+      {names.map(({ level, spot, isTarget }) => (
+        <text
+          key={level}
+          transform={`translate(${spot.x} ${spot.y}) rotate(${spot.angle})`}
+          dy={4}
+          textAnchor="middle"
+          fontSize={12}
+          fontWeight={isTarget ? 650 : 450}
+          style={{ fill: 'var(--ink)', stroke: 'var(--map-middle)', strokeWidth: 4, paintOrder: 'stroke' }}
+        >
+          {level}
+        </text>
+      ))}
     </g>
   )
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { RecipeMap } from '../../core/steel/recipe-map'
 import type { AusteniteLimit } from './austenite-limit'
 import type { MapAxes, MapLimits } from './axes'
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** Austenite, corrosion and grain limits of the steel; what this oven and foil reach. Beyond a limit is hatched. */
-export function LimitLines({ map, limits, axes, austenite }: Props) {
+export const LimitLines = memo(({ map, limits, axes, austenite }: Props) => {
   const { box } = axes
   const size = map.austenitizeC.length
   const grainC = crossing(map.austenitizeC, map.pinning)
@@ -115,7 +116,7 @@ export function LimitLines({ map, limits, axes, austenite }: Props) {
       )}
     </g>
   )
-}
+})
 
 interface NameProps {
   readonly x: number

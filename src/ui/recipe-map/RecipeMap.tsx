@@ -1,15 +1,18 @@
-import { useMemo, useRef } from 'react'
+import { memo, useMemo, useRef } from 'react'
+import type { Answer } from '../../core/contract/questions'
 import type { TargetHrc } from '../../core/rockwell/target'
-import type { RecipeMap as MapData } from '../../core/steel/recipe-map'
+import type { Contour } from '../../core/steel/contours'
 import type { System } from '../../core/units/quantity'
 import { useWidth } from '../use-width'
 import { AxisLabels } from './AxisLabels'
 import { austeniteLimit } from './austenite-limit'
 import { axesOf, type MapLimits, type MapPoint } from './axes'
-import { areaAbove, type Field, type PlotBox } from './contours'
+import { areaPath, type Field, type PlotBox } from './contours'
 import { HardnessLines } from './HardnessLines'
 import { LimitLines } from './LimitLines'
 import { PointHandle } from './PointHandle'
+
+type MapData = Answer<'recipe-map'>
 
 interface Props {
   readonly map: MapData
@@ -29,15 +32,18 @@ export function RecipeMap({ map, target, points, limits, system, height, onMove 
   const box = useMemo((): PlotBox => ({ left: 56, right: width - 12, top: 12, bottom: height - 40 }), [width, height])
   const field = useMemo((): Field => ({ size: map.austenitizeC.length, values: map.hrc }), [map])
   const axes = useMemo(() => axesOf(map, box), [map, box])
-  const austenite = useMemo(() => austeniteLimit(map, axes), [map, axes])
+  const austenite = useMemo(() => austeniteLimit(map.austenite, axes), [map, axes])
+  const { min, max } = target
+  const says = useMemo(() => described(map, { min, max }), [map, min, max])
   return (
     <div ref={frame} className="relative" style={{ height }}>
-      <svg width={width} height={height} className="block" role="img" aria-label={described(map, target)}>
-        <Bands field={field} box={box} />
+      <svg width={width} height={height} className="block" role="img" aria-label={says}>
+        <Bands contours={map.contours} box={box} />
         <HardnessLines
-          field={field}
+          contours={map.contours}
           box={box}
-          target={target}
+          least={min}
+          most={max}
           taken={[...points.map(p => axes.place(p)), ...austenite.taken]}
         />
         <LimitLines map={map} limits={limits} axes={axes} austenite={austenite} />
@@ -63,8 +69,9 @@ const overlap = (a: readonly [number, number], b: readonly [number, number]) =>
   Math.abs(a[0] - b[0]) < 70 && Math.abs(a[1] - b[1]) < 24
 
 /** Tint by hardness, from cold grey through straw to ember: the harder, the more ember. */
-function Bands({ field, box }: { field: Field; box: PlotBox }) {
-  const { levels, softest, hardest } = useMemo(() => levelsOf(field), [field])
+const Bands = memo(({ contours, box }: { contours: readonly Contour[]; box: PlotBox }) => {
+  const softest = contours[0]?.level ?? 0
+  const hardest = contours.at(-1)?.level ?? 0
   return (
     <g>
       <rect
@@ -74,12 +81,12 @@ function Bands({ field, box }: { field: Field; box: PlotBox }) {
         height={box.bottom - box.top}
         style={{ fill: 'var(--map-soft)' }}
       />
-      {levels.map(level => {
-        const part = Math.round((100 * (level - softest)) / Math.max(1, hardest - softest))
+      {contours.map(contour => {
+        const part = Math.round((100 * (contour.level - softest)) / Math.max(1, hardest - softest))
         return (
           <path
-            key={level}
-            d={areaAbove(field, level, box)}
+            key={contour.level}
+            d={areaPath(contour, box)}
             style={{
               fill:
                 part < 50
@@ -91,19 +98,7 @@ function Bands({ field, box }: { field: Field; box: PlotBox }) {
       })}
     </g>
   )
-}
-
-/** Every half HRC over the upper part of what is there; the far overtempered end is one tint. */
-function levelsOf({ values }: Field) {
-  const hardest = Math.max(...values)
-  const softest = Math.max(Math.min(...values), hardest - 12)
-  const first = Math.ceil(softest * 2) / 2
-  return {
-    hardest,
-    softest,
-    levels: Array.from({ length: Math.max(0, Math.floor((hardest - first) * 2) + 1) }, (_, i) => first + i / 2),
-  }
-}
+})
 
 const described = (map: MapData, target: TargetHrc) => {
   const inside = map.hrc.filter(hrc => hrc >= target.min && hrc <= target.max).length

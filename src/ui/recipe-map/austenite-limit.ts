@@ -1,14 +1,12 @@
-import type { RecipeMap } from '../../core/steel/recipe-map'
+import type { Contour } from '../../core/steel/contours'
 import type { MapAxes } from './axes'
-import { linesAt } from './contours'
+import { linesOf } from './contours'
 
-/** More soft austenite than this is felt at an edge, 0..1; as in the cautions of a route. */
-const MUCH_AUSTENITE = 0.2
 /** Room its name takes, px. */
 const NAME_WIDTH = 160
 
 export interface AusteniteLimit {
-  readonly lines: ReturnType<typeof linesAt>
+  readonly lines: ReturnType<typeof linesOf>
   /** Where its name begins or ends, at the line's lower end on the side that has room; null without a line. */
   readonly name: { readonly x: number; readonly y: number; readonly anchor: 'start' | 'end' } | null
   /** Spots the name covers, that other names keep clear of. */
@@ -16,8 +14,8 @@ export interface AusteniteLimit {
 }
 
 /** The line beyond which soft austenite gets too much, and where its name stands. */
-export function austeniteLimit(map: RecipeMap, { box }: MapAxes): AusteniteLimit {
-  const lines = linesAt({ size: map.austenitizeC.length, values: map.retained }, MUCH_AUSTENITE, box)
+export function austeniteLimit(austenite: Contour, { box }: MapAxes): AusteniteLimit {
+  const lines = linesOf(austenite, box)
   const [line] = lines
   if (!line) return { lines, name: null, taken: [] }
   const low = line.reduce((a, b) => (b[1] > a[1] ? b : a))

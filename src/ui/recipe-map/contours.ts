@@ -1,4 +1,4 @@
-import { contours } from 'd3-contour'
+import type { Contour } from '../../core/steel/contours'
 
 /** A grid of values over a plane: `size` points a side, rows from the bottom. */
 export interface Field {
@@ -14,46 +14,29 @@ export interface PlotBox {
   readonly bottom: number
 }
 
-type Ring = readonly (readonly [x: number, y: number])[]
+type Line = readonly (readonly [x: number, y: number])[]
 
-/** Grid coordinates of d3-contour count cell centres from ½, and run half a cell over the edge. */
-const toPixel = (size: number, box: PlotBox) => {
-  const part = (grid: number) => Math.min(1, Math.max(0, (grid - 0.5) / (size - 1)))
-  return ([x, y]: readonly [number, number]): readonly [number, number] => [
-    box.left + part(x) * (box.right - box.left),
-    box.bottom - part(y) * (box.bottom - box.top),
+const inBox =
+  (box: PlotBox) =>
+  ([across, up]: readonly [number, number]): readonly [number, number] => [
+    box.left + across * (box.right - box.left),
+    box.bottom - up * (box.bottom - box.top),
   ]
-}
 
-const path = (ring: Ring) => `M${ring.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`
+const path = (line: Line) => `M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`
 
 /** The area at or above a level, as an SVG path. */
-export function areaAbove(field: Field, level: number, box: PlotBox): string {
-  const pixel = toPixel(field.size, box)
-  const [shape] = contours().size([field.size, field.size]).thresholds([level])(field.values as number[])
-  return (shape?.coordinates ?? [])
-    .flatMap(polygon => polygon.map(ring => path(ring.map(point => pixel(point as [number, number])))))
-    .join('')
-}
+export const areaPath = ({ rings }: Contour, box: PlotBox): string =>
+  rings.map(ring => path(ring.map(inBox(box)))).join('')
 
 /** The lines along which a level is met, without the stretches that only follow the edge of the plot. */
-export function linesAt(field: Field, level: number, box: PlotBox): Ring[] {
-  const pixel = toPixel(field.size, box)
-  const [shape] = contours().size([field.size, field.size]).thresholds([level])(field.values as number[])
-  return (shape?.coordinates ?? []).flatMap(polygon =>
-    polygon.flatMap(ring =>
-      openLines(
-        ring.map(point => pixel(point as [number, number])),
-        box,
-      ),
-    ),
-  )
-}
+export const linesOf = ({ rings }: Contour, box: PlotBox): Line[] =>
+  rings.flatMap(ring => openLines(ring.map(inBox(box)), box))
 
 const onEdge = ([x, y]: readonly [number, number], box: PlotBox) =>
   x <= box.left + 0.5 || x >= box.right - 0.5 || y <= box.top + 0.5 || y >= box.bottom - 0.5
 
-function openLines(ring: Ring, box: PlotBox): Ring[] {
+function openLines(ring: Line, box: PlotBox): Line[] {
   const start = ring.findIndex(point => onEdge(point, box))
   if (start < 0) return [ring]
   const turned = [...ring.slice(start), ...ring.slice(0, start)]
@@ -67,11 +50,11 @@ function openLines(ring: Ring, box: PlotBox): Ring[] {
   return lines.filter(line => line.length > 2)
 }
 
-export const linePath = (line: Ring): string => `M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
+export const linePath = (line: Line): string => `M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
 
 /** Where a line's name stands: a point of it well inside the plot and away from what is taken; null on a short line. */
 export function labelSpot(
-  lines: readonly Ring[],
+  lines: readonly Line[],
   box: PlotBox,
   taken: readonly (readonly [number, number])[],
 ): { x: number; y: number; angle: number } | null {

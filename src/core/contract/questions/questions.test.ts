@@ -113,6 +113,7 @@ const LOCAL = {
     temperC: { min: 100, max: 600 },
     size: 8,
     learnt: LEARNT,
+    lines: [59, 61],
   },
   'run-steps': { batch: BATCH, shop: SHOP.shop, tempersDone: null },
   'suggested-route': {

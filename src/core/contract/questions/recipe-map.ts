@@ -1,6 +1,8 @@
 import { z } from 'zod'
+import { MUCH_AUSTENITE } from '../../../data/steel-model'
 import { fail, ok } from '../../codes/result'
-import { between } from '../../shop/bounds'
+import { between, bounded } from '../../shop/bounds'
+import { contoursAt, hardnessLevels } from '../../steel/contours'
 import { recipeMap as mapOf } from '../../steel/recipe-map'
 import { question, steelOf } from '../question'
 import { list, predictRequest } from '../shapes'
@@ -8,6 +10,10 @@ import { learntSchema } from '../shapes/learnt'
 
 const range = (min: number, max: number) => z.object({ min: between(min, max), max: between(min, max) })
 const numbers = list(z.number())
+const contour = z.object({
+  level: z.number(),
+  rings: list(list(z.tuple([z.number(), z.number()]).readonly())),
+})
 
 export const recipeMap = question({
   summary: 'Finished hardness over austenitize and temper temperature',
@@ -16,6 +22,8 @@ export const recipeMap = question({
     temperC: range(50, 750),
     size: z.int().min(2).max(200),
     learnt: learntSchema,
+    /** Lines of equal hardness beside those of the whole map, such as the ends of a target, HRC. */
+    lines: z.array(bounded('hrc')).max(8).readonly(),
   }),
   response: z.object({
     austenitizeC: numbers,
@@ -26,9 +34,16 @@ export const recipeMap = question({
     corrosion: numbers,
     chromium: numbers,
     pinning: numbers,
+    /** By hardness, and where soft austenite gets too much. */
+    contours: list(contour),
+    austenite: contour,
   }),
-  answer: ({ steel, learnt, ...rest }, memory) =>
-    rest.austenitizeC.min >= rest.austenitizeC.max || rest.temperC.min >= rest.temperC.max
-      ? fail('most-below-least', {}, 'austenitizeC')
-      : ok(mapOf({ ...rest, steel: steelOf(steel), shop: memory.experience(learnt) })),
+  answer: ({ steel, learnt, lines, ...rest }, memory) => {
+    if (rest.austenitizeC.min >= rest.austenitizeC.max || rest.temperC.min >= rest.temperC.max)
+      return fail('most-below-least', {}, 'austenitizeC')
+    const map = mapOf({ ...rest, steel: steelOf(steel), shop: memory.experience(learnt) })
+    const levels = [...new Set([...hardnessLevels(map.hrc), ...lines])].sort((a, b) => a - b)
+    const [austenite = { level: MUCH_AUSTENITE, rings: [] }] = contoursAt(map.retained, rest.size, [MUCH_AUSTENITE])
+    return ok({ ...map, contours: contoursAt(map.hrc, rest.size, levels), austenite })
+  },
 })

@@ -34,7 +34,8 @@ export const CHOOSE_VIEWS = [
 function MapView({ onRoute }: Props) {
   const { shop, shown, learnt } = useBench()
   const { group, grade } = shown
-  const map = useRecipeMap(grade, group.route, learnt)
+  const map = useRecipeMap(grade, group.route, group.target, learnt)
+  const limits = useMemo(() => mapLimits(grade, shop), [grade, shop])
   const hottest = Math.max(0, ...group.route.tempers.map(t => t.atC))
   if (!map) return <p className="pt-10 text-center text-ink-2">Drawing the map …</p>
   if (!map.ok) return <Problems of={map.problems} />
@@ -51,7 +52,7 @@ function MapView({ onRoute }: Props) {
           hrc: shown.prediction.finalHrc.mean,
         },
       ]}
-      limits={mapLimits(grade, shop)}
+      limits={limits}
       system={shop.units}
       height={HEIGHT}
       onMove={(_, austenitizeC, temperC, settled) =>
