@@ -4,11 +4,11 @@ const PORT = 4399
 
 export default defineConfig({
   testDir: 'e2e',
+  // Nothing is tried twice: what passes at the second try hides what is real.
+  retries: 0,
   timeout: 240_000,
   expect: { timeout: 45_000 },
   workers: 2,
-  // A shared machine may stall; a fault of ours fails twice.
-  retries: process.env.CI ? 2 : 0,
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

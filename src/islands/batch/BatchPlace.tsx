@@ -15,6 +15,7 @@ import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
 import { undo } from './edit'
+import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
 
@@ -76,7 +77,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
     () => learntOf(shop, { lot, ovenId: ovenId ?? '', exceptBatchId: batchId }),
     [shop, lot, ovenId, batchId],
   )
-  if (!shown) return <UnknownGrades model={model} />
+  if (!shown) return model.unknown.length > 0 ? <NothingKnown model={model} /> : <BatchFrame />
   const Bench = BENCHES[station]
   return (
     <BenchProvider value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), learnt, go, preview }}>
@@ -95,7 +96,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
         )}
       </div>
       {!model.oven.ok && <MissingOven station={station} go={go} problems={model.oven.problems} />}
-      {model.unknown.length > 0 && <MissingGrades model={model} />}
+      {model.unknown.length > 0 && <UnknownSteels model={model} />}
       <Suspense fallback={<div className="min-h-[560px]" />}>
         <Bench key={shown.group.id} />
       </Suspense>
@@ -136,14 +137,6 @@ function MissingOven({
   )
 }
 
-/** Steels of the batch that nothing can be worked out for; the others go on. */
-const MissingGrades = ({ model }: { model: BatchModel }) => (
-  <p role="alert" className="border-b-2 border-bad bg-ember-wash px-4 py-3 text-bad md:px-6">
-    {model.unknown.map(g => g.gradeName).join(', ')}: this grade is not known here, so nothing is worked out for its{' '}
-    {model.blades.filter(b => model.unknown.includes(b.group)).length} blades. They are left out of every load.
-  </p>
-)
-
 /**
  * A route that is being dragged, shown before it is saved: the Heat Line and every figure follow it. It gives way when
  * the batch is saved.
@@ -162,14 +155,13 @@ function usePreview(batch: Batch): [Batch, Bench['preview']] {
   return [shown, preview]
 }
 
-const UnknownGrades = ({ model }: { model: BatchModel }) => (
-  <div className="p-6">
-    <h1 className="text-xl">{model.batch.name}</h1>
-    <p className="my-3">
-      This batch is of grade {model.unknown.map(g => g.gradeName).join(', ')}, which is not known here. Its data is kept
-      whole.
-    </p>
-  </div>
+/** Not one steel of the batch is known. */
+const NothingKnown = ({ model }: { model: BatchModel }) => (
+  <>
+    <h1 className="p-4 text-xl md:px-6">{model.batch.name}</h1>
+    <UnknownSteels model={model} />
+    <p className="p-4 md:px-6">What was entered is kept whole.</p>
+  </>
 )
 
 const hrefOf = (batchId: string, station: StationName) => `/batch/${batchId}/${station}`

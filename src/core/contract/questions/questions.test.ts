@@ -12,7 +12,7 @@ import { withBlades } from '../../shop/batch-records'
 import { openApiDocument } from '../openapi'
 import { type AnyQuestion, answerQuestion } from '../question'
 import { workingSchema } from '../shapes'
-import { QUESTIONS, type QuestionName, SERVED } from '.'
+import { type Answer, QUESTIONS, type QuestionName, SERVED } from '.'
 
 const ROUTE = {
   austenitizeC: 1040,
@@ -217,6 +217,17 @@ describe.each(NAMES)('the question %s', name => {
     const answer = await ask(name, {})
     if (!answer.ok) expect(refusalOf(answer).length).toBeGreaterThan(3)
     for (const junk of [null, 7, 'x', []]) expect((await ask(name, junk)).ok).toBe(false)
+  })
+})
+
+describe('one hardness', () => {
+  it.each(SHOWN.map(one => [one.name, one] as const))('of %s: Today and the benches agree', async (_, one) => {
+    const readings = SHOP.readings.filter(r => r.batchId === one.id)
+    const benches = expectOk(await ask('batch', { batch: one, shop: SHOP.shop, readings })) as Answer<'batch'>
+    const today = expectOk(await ask('lately', { batchIds: [one.id], learning: true })) as Answer<'lately'>
+    expect(today[0]?.groups.map(group => group.latest?.hrc ?? null)).toEqual(
+      benches.groups.map(group => group.measured.at(-1)?.hrc ?? null),
+    )
   })
 })
 
