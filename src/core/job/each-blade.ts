@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
@@ -113,7 +114,7 @@ function grouped(needs: readonly BladeNeed[]): NeedGroup[] {
     const first = own[0] as BladeNeed
     const temper = first.best.temper && {
       ...first.best.temper,
-      atC: Math.round(own.reduce((sum, n) => sum + (n.best.temper?.atC ?? 0), 0) / own.length / 5) * 5,
+      atC: Math.round(mean(own.map(n => n.best.temper?.atC ?? 0)) / 5) * 5,
     }
     const hrc = own.map(n => n.best.hrc.mean)
     return {

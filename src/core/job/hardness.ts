@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics'
 import { ROCKWELL } from '../../data/rockwell'
 import type { Estimate } from '../codes/result'
 import { combineHardness, type FileTest } from '../rockwell/files'
@@ -127,7 +128,7 @@ function onOneCheck(readings: readonly Reading[], tester: Tester) {
 
 function meanHrc(readings: readonly Reading[], tester: Tester): number {
   const { values, bias } = onOneCheck(readings, tester)
-  return values.reduce((sum, value) => sum + value, 0) / values.length - bias
+  return mean(values) - bias
 }
 
 function hardnessOf(

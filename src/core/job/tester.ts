@@ -1,4 +1,4 @@
-import { meanOf } from '../rockwell/mean'
+import { mean as meanOf } from 'simple-statistics'
 import { type BlockCheck, type Verification, verifyTester } from '../rockwell/verification'
 import type { Tester } from '../shop/workshop'
 

@@ -1,4 +1,5 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { mean } from 'simple-statistics'
 import { CORRECTION } from '../../data/correction'
 import { LEARNING } from '../../data/learning'
 import { groupHardness } from '../job/hardness'
@@ -63,12 +64,12 @@ export function ovenOffset(
   const top = Math.max(...logs)
   const weights = logs.map(log => Math.exp(log - top))
   const total = weights.reduce((a, b) => a + b, 0)
-  const mean = OFFSETS_K.reduce((sum, k, i) => sum + k * ((weights[i] as number) / total), 0)
-  const variance = OFFSETS_K.reduce((sum, k, i) => sum + (k - mean) ** 2 * ((weights[i] as number) / total), 0)
+  const offsetK = OFFSETS_K.reduce((sum, k, i) => sum + k * ((weights[i] as number) / total), 0)
+  const variance = OFFSETS_K.reduce((sum, k, i) => sum + (k - offsetK) ** 2 * ((weights[i] as number) / total), 0)
   return {
-    offsetK: mean,
+    offsetK,
     sdK: Math.sqrt(variance + 2),
-    atC: rows.reduce((sum, row) => sum + row.austenitizeC, 0) / rows.length,
+    atC: mean(rows.map(row => row.austenitizeC)),
     readings: count,
     batches: new Set(rows.map(row => row.batchId)).size,
   }

@@ -1,3 +1,4 @@
+import { mean, sampleVariance } from 'simple-statistics'
 import type { OvenEvidence, OvenSurvey } from './evidence'
 
 export interface Position {
@@ -24,8 +25,8 @@ export const UNIFORMITY_CLASSES_K = [3, 6, 8, 10, 14, 28] as const
 export function surveyOf(survey: OvenSurvey): SurveySummary {
   const values = survey.points.map(point => point.c)
   const n = values.length
-  const meanC = values.reduce((sum, c) => sum + c, 0) / n
-  const variance = n > 1 ? values.reduce((sum, c) => sum + (c - meanC) ** 2, 0) / (n - 1) : 0
+  const meanC = mean(values)
+  const variance = n > 1 ? sampleVariance(values) : 0
   const hottestK = Math.max(...values) - survey.setC
   const coldestK = Math.min(...values) - survey.setC
   const off = Math.max(Math.abs(hottestK), Math.abs(coldestK))

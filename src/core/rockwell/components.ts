@@ -1,6 +1,6 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf'
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
-import { meanOf } from './mean'
+import { linearRegression, linearRegressionLine, mean as meanOf, variance } from 'simple-statistics'
 
 export interface Spread {
   /** Within one blade, one sigma, HRC; null where no blade has two readings. */
@@ -44,11 +44,12 @@ export interface Slope {
 export function slopeOver(points: readonly { readonly atMm: number; readonly hrc: number }[]): Slope | null {
   const n = points.length
   if (n < 4) return null
-  const [mx, my] = [meanOf(points.map(p => p.atMm)), meanOf(points.map(p => p.hrc))]
-  const sxx = points.reduce((sum, p) => sum + (p.atMm - mx) ** 2, 0)
+  const sxx = n * variance(points.map(p => p.atMm))
   if (sxx < 1) return null
-  const slope = points.reduce((sum, p) => sum + (p.atMm - mx) * (p.hrc - my), 0) / sxx
-  const residual = points.reduce((sum, p) => sum + (p.hrc - my - slope * (p.atMm - mx)) ** 2, 0) / (n - 2)
+  const line = linearRegression(points.map(p => [p.atMm, p.hrc]))
+  const { m: slope } = line
+  const at = linearRegressionLine(line)
+  const residual = points.reduce((sum, p) => sum + (p.hrc - at(p.atMm)) ** 2, 0) / (n - 2)
   const t = residual === 0 ? Number.POSITIVE_INFINITY : Math.abs(slope) / Math.sqrt(residual / sxx)
   return { per100Mm: 100 * slope, p: Number.isFinite(t) ? 2 * (1 - tCdf(t, n - 2)) : 0 }
 }

@@ -1,4 +1,4 @@
-import { meanOf } from './mean'
+import { mean as meanOf } from 'simple-statistics'
 /** Individuals and moving range: centre, limits, and the points that speak of a special cause. */
 export interface ControlChart {
   readonly centre: number

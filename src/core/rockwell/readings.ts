@@ -1,10 +1,10 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { mean as meanOf, sampleStandardDeviation } from 'simple-statistics'
 import { ROCKWELL } from '../../data/rockwell'
 import { type WorkingLine, worked } from '../codes/working'
 import { type IndentRules, indentRules } from './indent'
-import { meanOf } from './mean'
 import type { TargetHrc } from './target'
 import { type BlockCheck, type Verification, verifyTester } from './verification'
 
@@ -28,11 +28,6 @@ export interface ReadingSummary {
   readonly working: readonly WorkingLine[]
 }
 
-const sdOf = (values: readonly number[]) => {
-  const mean = meanOf(values)
-  return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1))
-}
-
 /**
  * What a set of Rockwell C readings says: mean, bias-corrected mean, 95 % uncertainty and the chance that the true
  * hardness is in target. Needs at least one reading.
@@ -46,8 +41,8 @@ export function summariseReadings(
 ): ReadingSummary {
   if (readings.length === 0) throw new RangeError('summariseReadings: no readings')
   const n = readings.length
-  const mean = meanOf(readings)
-  const sd = n > 1 ? sdOf(readings) : null
+  const mean = meanOf([...readings])
+  const sd = n > 1 ? sampleStandardDeviation([...readings]) : null
   const verification = block ? verifyTester(block) : null
   const corrected = mean - (verification?.bias ?? 0)
 
@@ -87,7 +82,8 @@ export function summariseReadings(
 const blockUncertainty = (block: BlockCheck) =>
   Math.hypot(
     block.certifiedSd,
-    (block.readings.length > 1 ? sdOf(block.readings) : ROCKWELL.singleReadingSdHrc) / Math.sqrt(block.readings.length),
+    (block.readings.length > 1 ? sampleStandardDeviation([...block.readings]) : ROCKWELL.singleReadingSdHrc) /
+      Math.sqrt(block.readings.length),
   )
 
 /**
@@ -102,8 +98,8 @@ export function grubbsCritical(n: number, significance = 0.05): number {
 
 function grubbsOutliers(readings: readonly number[]): number[] {
   if (readings.length < 3) return []
-  const mean = meanOf(readings)
-  const sd = sdOf(readings)
+  const mean = meanOf([...readings])
+  const sd = sampleStandardDeviation([...readings])
   if (sd === 0) return []
   const critical = grubbsCritical(readings.length)
   // Two equal readings and a third always look extreme to the test: a dial's half points must not cry wolf.

@@ -1,5 +1,5 @@
+import { mean as meanOf } from 'simple-statistics'
 import { ROCKWELL } from '../../data/rockwell'
-import { meanOf } from './mean'
 
 export interface BlockCheck {
   readonly certifiedHrc: number

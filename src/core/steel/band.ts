@@ -1,3 +1,4 @@
+import { quantileSorted } from 'simple-statistics'
 import type { Composition } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
 import { createRandom } from '../numeric/random'
@@ -38,22 +39,11 @@ interface BandRequest {
   readonly shop: ShopExperience | null
 }
 
-const quantile = (sorted: Float64Array, p: number): number => {
-  const at = p * (sorted.length - 1)
-  const low = sorted[Math.floor(at)] ?? 0
-  const high = sorted[Math.ceil(at)] ?? low
-  return low + (at - Math.floor(at)) * (high - low)
-}
-
 const quantilesOf = (values: Float64Array): Quantiles => {
-  const sorted = values.slice().sort()
-  const [low95, low68, median, high68, high95] = [0.025, 0.16, 0.5, 0.84, 0.975].map(p => quantile(sorted, p)) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-  ]
+  const sorted = [...values.slice().sort()]
+  const [low95, low68, median, high68, high95] = [0.025, 0.16, 0.5, 0.84, 0.975].map(p =>
+    quantileSorted(sorted, p),
+  ) as [number, number, number, number, number]
   return { low95, low68, median, high68, high95 }
 }
 

@@ -1,3 +1,4 @@
+import { mean as meanOf, rootMeanSquare } from 'simple-statistics'
 import type { Grade } from '../../data/grades'
 import { finalHrc } from './predict'
 import { referenceRoute } from './route'
@@ -37,11 +38,11 @@ export function misfitOf(grade: Grade): Misfit | null {
     modelHrc: finalHrc(bare, referenceRoute(chart, temperC)),
   }))
   const off = (row: MisfitRow) => row.chartHrc - row.modelHrc
-  const mean = rows.reduce((sum, row) => sum + off(row), 0) / rows.length
+  const mean = meanOf(rows.map(off))
   const worst = rows.reduce((a, b) => (Math.abs(off(b)) > Math.abs(off(a)) ? b : a))
   return {
     rows,
-    rmsHrc: Math.sqrt(rows.reduce((sum, row) => sum + off(row) ** 2, 0) / rows.length),
+    rmsHrc: rootMeanSquare(rows.map(off)),
     worst,
     doubt: doubtOf(mean, off(worst), worst),
   }

@@ -1,5 +1,5 @@
 import type { OvenSurvey } from '../../core/oven/evidence'
-import { zoneAt } from '../../core/oven/survey'
+import { surveyOf, zoneAt } from '../../core/oven/survey'
 import { formatDifference, type System } from '../../core/units/quantity'
 
 import { ChamberFrame, chamberViewBox } from './ChamberFrame'
@@ -18,7 +18,7 @@ export function ZoneMap({ chamber, survey, system }: Props) {
   const [along, across] = CELLS
   const [w, h] = [depth / along, width / across]
   const zone = (inMm: number, acrossMm: number) => zoneAt(survey, { inMm, acrossMm, upMm: height / 2 })
-  const mean = survey.points.reduce((sum, p) => sum + p.c, 0) / survey.points.length
+  const { meanC: mean } = surveyOf(survey)
   const most = Math.max(4, ...survey.points.map(p => Math.abs(p.c - mean)))
   return (
     <svg
