@@ -1,10 +1,17 @@
-import { type ControllerCommand, type ControllerReading, readReading, writeCommand } from '../core/oven/line-protocol'
+import {
+  type ControllerCommand,
+  type ControllerReading,
+  type ControllerTrouble,
+  readReading,
+  writeCommand,
+} from '../core/oven/line-protocol'
 import { type LogPoint, thinLog } from '../core/oven/log-points'
+import { createSubscribable } from '../core/subscribable'
 import type { LinePort } from './line-port'
 
 export interface ControllerState {
   readonly reading: ControllerReading | null
-  readonly trouble: string | null
+  readonly trouble: ControllerTrouble | null
   /** What was shown since the programme began, minutes on the controller's own clock and °C. */
   readonly samples: readonly LogPoint[]
   /** Whether what is heard goes on being kept. */
@@ -39,22 +46,15 @@ const SILENT_AFTER_MS = 12_000
  * what it showed since its programme began, and what is wrong with it.
  */
 export function openController(port: LinePort, simulated: boolean): ControllerSession {
-  let now: ControllerState = { reading: null, trouble: null, samples: [], keeping: false }
+  const state = createSubscribable<ControllerState>({ reading: null, trouble: null, samples: [], keeping: false })
   let samples: LogPoint[] = []
   let save: KeepLog | null = null
   let [heardMs, keptMs] = [Date.now(), 0]
-  const listeners = new Set<() => void>()
-  const change = (part: Partial<ControllerState>) => {
-    now = { ...now, ...part }
-    for (const listener of listeners) listener()
-  }
+  const change = (part: Partial<ControllerState>) => state.set({ ...state.get(), ...part })
   /** What it refused or did not answer last, and how long nothing was heard, s: silence is the graver. */
-  let refused: string | null = null
+  let refused: ControllerTrouble | null = null
   let silentS = 0
-  const troubleNow = () =>
-    silentS > 0
-      ? `Nothing heard from the controller for ${silentS} s. Look at the oven itself, then at the cable and the power.`
-      : refused
+  const troubleNow = (): ControllerTrouble | null => (silentS > 0 ? { code: 'silent', seconds: silentS } : refused)
   const saveNow = async (): Promise<boolean> => {
     if (!save || samples.length < 2) return false
     keptMs = Date.now()
@@ -84,24 +84,21 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
   })
   const watch = setInterval(() => {
     const quietMs = Date.now() - heardMs
-    if (!now.reading || quietMs < SILENT_AFTER_MS) return
+    if (!state.get().reading || quietMs < SILENT_AFTER_MS) return
     silentS = Math.round(quietMs / 1000)
     change({ trouble: troubleNow() })
   }, LOOK_EVERY_MS)
   return {
     name: port.name,
     simulated,
-    state: () => now,
-    subscribe(listener) {
-      listeners.add(listener)
-      return () => listeners.delete(listener)
-    },
+    state: state.get,
+    subscribe: state.subscribe,
     async send(commands) {
       try {
         for (const command of commands) {
           const reply = await port.send(writeCommand(command))
           if (reply.startsWith('ERR')) {
-            refused = `The controller refused: ${reply.slice(4)}.`
+            refused = { code: 'refused', reply: reply.slice(4) }
             change({ trouble: troubleNow() })
             return false
           }
@@ -110,7 +107,7 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
         change({ trouble: troubleNow() })
         return true
       } catch {
-        refused = 'The controller does not answer. Look at the cable and the power, then connect again.'
+        refused = { code: 'no-answer' }
         change({ trouble: troubleNow() })
         return false
       }

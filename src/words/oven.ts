@@ -1,5 +1,6 @@
 import type { TimeFormat } from '../core/files/oven-log/time-cells'
 import type { ControllerSettings, KeyedStep } from '../core/oven/keyed-programme'
+import type { ControllerTrouble } from '../core/oven/line-protocol'
 
 /** How the times of a log are written. */
 export function timeFormatWords(format: TimeFormat): string {
@@ -25,4 +26,16 @@ export function rampHeading({ ramp, degrees }: Pick<ControllerSettings, 'ramp' |
 export function keyedStepName({ purpose, heldOn }: Pick<KeyedStep, 'purpose' | 'heldOn'>): string {
   const name = purpose.kind === 'soak' ? 'Soak' : `Equalise ${purpose.round}`
   return heldOn ? `${name}, held on` : name
+}
+
+/** What is wrong with a connected controller, and what to do. */
+export function controllerTroubleWords(trouble: ControllerTrouble): string {
+  switch (trouble.code) {
+    case 'silent':
+      return `Nothing heard from the controller for ${trouble.seconds} s. Look at the oven itself, then at the cable and the power.`
+    case 'refused':
+      return `The controller refused: ${trouble.reply}.`
+    default:
+      return 'The controller does not answer. Look at the cable and the power, then connect again.'
+  }
 }

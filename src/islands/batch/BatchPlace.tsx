@@ -1,4 +1,5 @@
 import { Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react'
+import { tinykeys } from 'tinykeys'
 import type { Problem } from '../../core/codes/problem'
 import type { BatchModel } from '../../core/job/batch-model'
 import { loadOfGroup } from '../../core/job/loads'
@@ -196,21 +197,20 @@ const isTyping = (target: EventTarget | null) =>
 /** Left and right walk the Heat Line; Ctrl+Z takes back. Fields keep their own keys. */
 function useBatchKeys(batchId: string, station: StationName, go: (station: StationName) => void) {
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
+    /** Fields keep their own keys. */
+    const unlessTyping = (act: () => void) => (event: KeyboardEvent) => {
       if (isTyping(event.target)) return
-      if ((event.ctrlKey || event.metaKey) && event.key === 'z') {
-        event.preventDefault()
-        void undo(batchId)
-      }
-      if (event.ctrlKey || event.metaKey || event.altKey) return
-      const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
-      const next = STATIONS[STATIONS.indexOf(station) + step]
-      if (step !== 0 && next) {
-        event.preventDefault()
-        go(next)
-      }
+      event.preventDefault()
+      act()
     }
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
+    const walk = (step: number) => {
+      const next = STATIONS[STATIONS.indexOf(station) + step]
+      if (next) go(next)
+    }
+    return tinykeys(window, {
+      '$mod+z': unlessTyping(() => void undo(batchId)),
+      ArrowRight: unlessTyping(() => walk(1)),
+      ArrowLeft: unlessTyping(() => walk(-1)),
+    })
   }, [batchId, station, go])
 }

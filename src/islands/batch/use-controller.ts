@@ -1,13 +1,10 @@
 import { useCallback, useSyncExternalStore } from 'react'
+import { createSubscribable } from '../../core/subscribable'
 import { type ControllerSession, type ControllerState, openController } from '../../devices/controller-session'
 import type { LinePort } from '../../devices/line-port'
 
 /** Controllers that are listened to, by batch: they go on while another bench is looked at. */
-const sessions = new Map<string, ControllerSession>()
-const watchers = new Set<() => void>()
-const changed = () => {
-  for (const watcher of watchers) watcher()
-}
+const sessions = createSubscribable<ReadonlyMap<string, ControllerSession>>(new Map())
 
 interface HeardController {
   /** Null while none is connected. */
@@ -21,36 +18,35 @@ interface HeardController {
 export function useController(batchId: string): HeardController {
   const subscribe = useCallback(
     (listener: () => void) => {
-      let unhear = sessions.get(batchId)?.subscribe(listener)
-      const watcher = () => {
+      let unhear = sessions.get().get(batchId)?.subscribe(listener)
+      const unwatch = sessions.subscribe(() => {
         unhear?.()
-        unhear = sessions.get(batchId)?.subscribe(listener)
+        unhear = sessions.get().get(batchId)?.subscribe(listener)
         listener()
-      }
-      watchers.add(watcher)
+      })
       return () => {
         unhear?.()
-        watchers.delete(watcher)
+        unwatch()
       }
     },
     [batchId],
   )
   const state = useSyncExternalStore(
     subscribe,
-    () => sessions.get(batchId)?.state() ?? null,
+    () => sessions.get().get(batchId)?.state() ?? null,
     () => null,
   )
   const connect = useCallback(
     (port: LinePort, simulated: boolean) => {
-      sessions.set(batchId, openController(port, simulated))
-      changed()
+      sessions.set(new Map(sessions.get()).set(batchId, openController(port, simulated)))
     },
     [batchId],
   )
   const disconnect = useCallback(() => {
-    void sessions.get(batchId)?.close()
-    sessions.delete(batchId)
-    changed()
+    const next = new Map(sessions.get())
+    void next.get(batchId)?.close()
+    next.delete(batchId)
+    sessions.set(next)
   }, [batchId])
-  return { session: sessions.get(batchId) ?? null, state, connect, disconnect }
+  return { session: sessions.get().get(batchId) ?? null, state, connect, disconnect }
 }

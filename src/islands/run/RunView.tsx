@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { tinykeys } from 'tinykeys'
 import { runSecondsAt } from '../../core/job/run-state'
 import type { Batch } from '../../core/shop/batch'
 import type { Run, RunEvent, RunStep } from '../../core/shop/run'
@@ -150,40 +151,37 @@ function useRunKeys(keys: {
   const latest = useRef(keys)
   latest.current = keys
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const { confirm, onTakeBack, onMinute, onRemark, off } = latest.current
-      if (off || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
-      const act = {
-        ' ': confirm,
-        Enter: confirm,
-        z: onTakeBack,
-        Z: onTakeBack,
-        '+': onMinute,
-        '=': onMinute,
-        l: onRemark,
-        L: onRemark,
-        Escape: () => history.length > 1 && history.back(),
-      }[event.key]
-      // A focused control answers for itself.
-      if (
-        !act ||
-        ((event.key === ' ' || event.key === 'Enter') &&
-          event.target instanceof HTMLElement &&
-          event.target.closest('button, a, select, input'))
-      )
-        return
+    const press = (act: (now: typeof keys) => void) => (event: KeyboardEvent) => {
+      if (latest.current.off || event.repeat) return
       event.preventDefault()
-      act()
+      act(latest.current)
     }
+    /** A focused control answers for itself. */
+    const unlessFocused = (event: KeyboardEvent) => {
+      const isControl = event.target instanceof HTMLElement && event.target.closest('button, a, select, input')
+      if (!isControl) press(now => now.confirm())(event)
+    }
+    const minute = press(now => now.onMinute())
+    const unlisten = tinykeys(window, {
+      Space: unlessFocused,
+      Enter: unlessFocused,
+      z: press(now => now.onTakeBack()),
+      'Shift+Z': press(now => now.onTakeBack()),
+      '+': minute,
+      'Shift++': minute,
+      '=': minute,
+      l: press(now => now.onRemark()),
+      'Shift+L': press(now => now.onRemark()),
+      Escape: press(() => history.length > 1 && history.back()),
+    })
     // A button that was clicked must not keep the focus, or the next press of the pedal would go to it.
     const onClick = (event: MouseEvent) => {
       const clicked = event.target instanceof Element ? event.target.closest('button') : null
       if (event.detail > 0) clicked?.blur()
     }
-    addEventListener('keydown', onKey)
     addEventListener('click', onClick)
     return () => {
-      removeEventListener('keydown', onKey)
+      unlisten()
       removeEventListener('click', onClick)
     }
   }, [])

@@ -1,10 +1,11 @@
 import type { ChartConfiguration } from 'chart.js'
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { useCallback, useMemo, useRef } from 'react'
 import { interpolateLinear } from '../../core/numeric/interpolate'
 import type { TargetHrc } from '../../core/rockwell/target'
 import type { CurvePoint } from '../../core/steel/temper-curve'
 import { CURVE_RANGE_C } from '../../core/steel/usual'
 import { formatBoth, formatNumber, type System } from '../../core/units/quantity'
+import { useDrag } from '../use-drag'
 import { token } from './chart-look'
 import { useChart } from './use-chart'
 
@@ -35,14 +36,19 @@ export default function TemperChart({
   onTemper,
 }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
-  const [dragC, setDragC] = useState<number | null>(null)
   const config = useCallback(
     (element: HTMLCanvasElement) => configOf(element, points, target, rustsAboveC, chartPoints, system),
     [points, target, rustsAboveC, chartPoints, system],
   )
   const { chart } = useChart(canvas, config)
   const mean = useMemo(() => points.map(p => [p.atC, p.mean] as const), [points])
-  const atC = dragC ?? temperC
+  const { held, grip } = useDrag<{ readonly atC: number }>({
+    move: (_, event) => ({ atC: cAt(event.clientX) }),
+    drop: last => {
+      if (last.atC !== temperC) onTemper(last.atC)
+    },
+  })
+  const atC = held?.atC ?? temperC
   const hrc = interpolateLinear(mean, atC)
   const spot =
     chart?.scales.x && chart.scales.y
@@ -52,10 +58,6 @@ export default function TemperChart({
     const scale = chart?.scales.x
     const frame = canvas.current?.getBoundingClientRect()
     return scale && frame ? clampStep(scale.getValueForPixel(clientX - frame.left) ?? temperC) : temperC
-  }
-  const settle = () => {
-    if (dragC !== null && dragC !== temperC) onTemper(dragC)
-    setDragC(null)
   }
   return (
     <div className="relative h-full">
@@ -71,13 +73,7 @@ export default function TemperChart({
           aria-valuetext={`${formatBoth(atC, system)}, ${hrc.toFixed(1)} HRC`}
           className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-ew-resize touch-none place-items-center rounded-full"
           style={spot}
-          onPointerDown={event => {
-            event.currentTarget.setPointerCapture(event.pointerId)
-            setDragC(atC)
-          }}
-          onPointerMove={event => dragC !== null && setDragC(cAt(event.clientX))}
-          onPointerUp={settle}
-          onPointerCancel={() => setDragC(null)}
+          {...grip(() => ({ atC }))}
           onKeyDown={event => {
             const step = { ArrowLeft: -STEP_C, ArrowRight: STEP_C, PageDown: -5 * STEP_C, PageUp: 5 * STEP_C }[
               event.key

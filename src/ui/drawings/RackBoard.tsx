@@ -1,5 +1,6 @@
 import { useRef } from 'react'
 import type { RackPacket, RackPlace } from '../../core/oven/rack'
+import { pointIn, useDrag } from '../use-drag'
 import { ChamberFrame, chamberViewBox } from './ChamberFrame'
 
 interface Props {
@@ -12,6 +13,13 @@ interface Props {
   readonly onDrop: (place: RackPlace) => void
 }
 
+/** A packet in the hand, and where it is held. */
+interface Held {
+  readonly place: RackPlace
+  readonly dxMm: number
+  readonly dyMm: number
+}
+
 const STEP_MM = 5
 /** A packet is taken hold of this far from its middle, mm. */
 const HOLD_MM = 7
@@ -19,18 +27,15 @@ const HOLD_MM = 7
 /** The chamber from above, to scale, door on the left: packets on edge, moved by hand or with the arrow keys. */
 export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: Props) {
   const svg = useRef<SVGSVGElement>(null)
-  const held = useRef<{ id: string; dxMm: number; dyMm: number } | null>(null)
-  const at = (event: React.PointerEvent) => {
-    const matrix = svg.current?.getScreenCTM()
-    if (!matrix) return null
-    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  }
+  const { grip } = useDrag<Held>({
+    move: (now, event) => {
+      const at = pointIn(svg.current, event)
+      return at ? { ...now, place: { ...now.place, inMm: at.x - now.dxMm, acrossMm: at.y - now.dyMm } } : now
+    },
+    moved: now => onDrag(now.place),
+    drop: now => onDrop(now.place),
+  })
   const placeOf = (id: string) => places.find(p => p.id === id)
-  const move = (event: React.PointerEvent): RackPlace | null => {
-    const point = at(event)
-    const hold = held.current
-    return point && hold ? { id: hold.id, inMm: point.x - hold.dxMm, acrossMm: point.y - hold.dyMm } : null
-  }
   return (
     <svg
       ref={svg}
@@ -69,21 +74,10 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
               onKeyUp={event => {
                 if (event.key.startsWith('Arrow')) onDrop(place)
               }}
-              onPointerDown={event => {
-                const point = at(event)
-                if (!point) return
-                event.currentTarget.setPointerCapture(event.pointerId)
-                held.current = { id: packet.id, dxMm: point.x - place.inMm, dyMm: point.y - place.acrossMm }
-              }}
-              onPointerMove={event => {
-                const next = held.current?.id === packet.id ? move(event) : null
-                if (next) onDrag(next)
-              }}
-              onPointerUp={event => {
-                const next = held.current?.id === packet.id ? move(event) : null
-                held.current = null
-                if (next && Math.hypot(next.inMm - place.inMm, next.acrossMm - place.acrossMm) < 400) onDrop(next)
-              }}
+              {...grip(event => {
+                const at = pointIn(svg.current, event)
+                return at && { place, dxMm: at.x - place.inMm, dyMm: at.y - place.acrossMm }
+              })}
             >
               <rect
                 x={place.inMm - HOLD_MM}

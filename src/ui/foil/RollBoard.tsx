@@ -1,5 +1,6 @@
-import { useRef, useState } from 'react'
+import { useRef } from 'react'
 import type { Placement } from '../../core/foil/cut-plan'
+import { pointIn, useDrag } from '../use-drag'
 import { RollDrawing, type RollProps } from './RollDrawing'
 
 interface Props extends RollProps {
@@ -10,6 +11,14 @@ interface Props extends RollProps {
   readonly onMove: (index: number, place: Placement) => void
 }
 
+/** A sheet in the hand, and where it is held. */
+interface Held {
+  readonly index: number
+  readonly dx: number
+  readonly dy: number
+  readonly place: Placement
+}
+
 /** A sheet within this of an edge or a neighbour comes to lie against it, mm. */
 const SNAP_MM = 14
 const STEP_MM = 5
@@ -18,17 +27,19 @@ const STEP_MM = 5
 export function RollBoard({ overlaps, outside, mayTurn, onMove, ...roll }: Props) {
   const { rollWidthMm, layout, marks, lengthText } = roll
   const svg = useRef<SVGSVGElement>(null)
-  const [drag, setDrag] = useState<{ index: number; dx: number; dy: number; place: Placement } | null>(null)
+  const { held: drag, grip } = useDrag<Held>({
+    move: (now, event) => {
+      const at = pointIn(svg.current, event)
+      if (!at) return now
+      const free = { ...now.place, yMm: Math.max(0, at.x - now.dx), xMm: at.y - now.dy }
+      return { ...now, place: snapped(free, layout, now.index, rollWidthMm) }
+    },
+    drop: ({ index, place }) => {
+      const was = layout[index]
+      if (place.xMm !== was?.xMm || place.yMm !== was.yMm) onMove(index, place)
+    },
+  })
   const wrong = new Set([...overlaps.flat(), ...outside])
-  const mmAt = (event: React.PointerEvent) => {
-    const point = svg.current?.createSVGPoint()
-    const matrix = svg.current?.getScreenCTM()
-    if (!point || !matrix) return { x: 0, y: 0 }
-    point.x = event.clientX
-    point.y = event.clientY
-    const { x, y } = point.matrixTransform(matrix.inverse())
-    return { x, y }
-  }
   const turned = (place: Placement): Placement => ({
     ...place,
     rotated: !place.rotated,
@@ -59,22 +70,10 @@ export function RollBoard({ overlaps, outside, mayTurn, onMove, ...roll }: Props
       className: 'cursor-grab',
       opacity: drag?.index === i ? 0.8 : 1,
       onKeyDown: onKey(i, placed),
-      onPointerDown: event => {
-        event.currentTarget.setPointerCapture(event.pointerId)
-        const at = mmAt(event)
-        setDrag({ index: i, dx: at.x - placed.yMm, dy: at.y - placed.xMm, place: placed })
-      },
-      onPointerMove: event => {
-        if (drag?.index !== i) return
-        const at = mmAt(event)
-        const free = { ...placed, yMm: Math.max(0, at.x - drag.dx), xMm: at.y - drag.dy }
-        setDrag({ ...drag, place: snapped(free, layout, i, rollWidthMm) })
-      },
-      onPointerUp: () => {
-        if (drag?.index === i && (drag.place.xMm !== placed.xMm || drag.place.yMm !== placed.yMm)) onMove(i, drag.place)
-        setDrag(null)
-      },
-      onPointerCancel: () => setDrag(null),
+      ...grip(event => {
+        const at = pointIn(svg.current, event)
+        return at && { index: i, dx: at.x - placed.yMm, dy: at.y - placed.xMm, place: placed }
+      }),
       onDoubleClick: () => mayTurn && onMove(i, turned(placed)),
     }
   }

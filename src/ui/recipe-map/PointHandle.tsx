@@ -1,5 +1,6 @@
-import { useRef, useState } from 'react'
+import { useRef } from 'react'
 import { formatBoth, type System } from '../../core/units/quantity'
+import { useDrag } from '../use-drag'
 import type { MapAxes, MapPoint } from './axes'
 import { type Field, fieldAt } from './contours'
 
@@ -20,19 +21,38 @@ const toStep = (c: number, { min, max }: { min: number; max: number }) =>
     Math.max(Math.ceil(min / STEP_C) * STEP_C, Math.round(c / STEP_C) * STEP_C),
   )
 
+/** A temperature that is not moved stays as it is, between steps though it be. */
+const settle = (from: number, to: number, range: { readonly min: number; readonly max: number }) =>
+  Math.abs(to - from) < STEP_C / 2 ? from : toStep(to, range)
+
+interface Spot {
+  readonly austenitizeC: number
+  readonly temperC: number
+}
+
 /** A route as a point: dragged, or moved by the arrow keys 5 °C at a time. */
 export function PointHandle({ point, crowded, field, axes, system, onMove }: Props) {
   const handle = useRef<HTMLDivElement>(null)
-  const [dragged, setDragged] = useState<{ austenitizeC: number; temperC: number } | null>(null)
+  const { held: dragged, grip } = useDrag<Spot>({
+    move: (now, event) => {
+      const frame = handle.current?.offsetParent?.getBoundingClientRect()
+      if (!frame) return now
+      const at = axes.at(event.clientX - frame.left, event.clientY - frame.top)
+      const next = {
+        austenitizeC: settle(point.austenitizeC, at.austenitizeC, axes.austenitizeC),
+        temperC: settle(point.temperC, at.temperC, axes.temperC),
+      }
+      return next.austenitizeC === now.austenitizeC && next.temperC === now.temperC ? now : next
+    },
+    moved: next => onMove(point.key, next.austenitizeC, next.temperC, false),
+    drop: next => onMove(point.key, next.austenitizeC, next.temperC, true),
+  })
   const { austenitizeC, temperC } = dragged ?? point
   const share = (c: number, { min, max }: { min: number; max: number }) => (c - min) / (max - min)
   const read = fieldAt(field, share(austenitizeC, axes.austenitizeC), share(temperC, axes.temperC))
   const hrc = point.hrc ?? read
   const x = axes.x(austenitizeC)
   const y = axes.y(temperC)
-  /** A temperature that is not moved stays as it is, between steps though it be. */
-  const settle = (from: number, to: number, range: { readonly min: number; readonly max: number }) =>
-    Math.abs(to - from) < STEP_C / 2 ? from : toStep(to, range)
   const onLeft = crowded !== x > axes.box.right - 190
   const spoken = `${point.key}: soak ${formatBoth(austenitizeC, system)}, temper ${formatBoth(temperC, system)}, ${hrc.toFixed(1)} HRC`
   return (
@@ -44,28 +64,7 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
       tabIndex={0}
       className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-move touch-none place-items-center rounded-full"
       style={{ left: x, top: y, zIndex: point.active ? 2 : 1 }}
-      onPointerDown={event => {
-        event.currentTarget.setPointerCapture(event.pointerId)
-        setDragged({ austenitizeC, temperC })
-      }}
-      onPointerMove={event => {
-        if (!dragged) return
-        const frame = handle.current?.offsetParent?.getBoundingClientRect()
-        if (!frame) return
-        const at = axes.at(event.clientX - frame.left, event.clientY - frame.top)
-        const next = {
-          austenitizeC: settle(point.austenitizeC, at.austenitizeC, axes.austenitizeC),
-          temperC: settle(point.temperC, at.temperC, axes.temperC),
-        }
-        if (next.austenitizeC === dragged.austenitizeC && next.temperC === dragged.temperC) return
-        setDragged(next)
-        onMove(point.key, next.austenitizeC, next.temperC, false)
-      }}
-      onPointerUp={() => {
-        if (dragged) onMove(point.key, dragged.austenitizeC, dragged.temperC, true)
-        setDragged(null)
-      }}
-      onPointerCancel={() => setDragged(null)}
+      {...grip(() => ({ austenitizeC, temperC }))}
       onKeyDown={event => {
         const by = event.shiftKey ? 5 * STEP_C : STEP_C
         const step = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] }[event.key]

@@ -8,6 +8,7 @@ import type { ControllerSession, ControllerState } from '../../../../devices/con
 import { changeLog, putLog } from '../../../../store/records'
 import { LogDrawing } from '../../../../ui/drawings/LogDrawing'
 import { useSay } from '../../../../ui/Units'
+import { controllerTroubleWords } from '../../../../words/oven'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 import { StandInControls } from './StandInControls'
@@ -70,7 +71,7 @@ export function ConnectedController({ load, segments, oven, session, state, disc
       </div>
       {trouble && (
         <p role="alert" className="mt-2 text-[13px] text-bad">
-          {trouble}
+          {controllerTroubleWords(trouble)}
         </p>
       )}
       {session.simulated && <StandInControls reading={reading} send={session.send} />}
