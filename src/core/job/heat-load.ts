@@ -7,7 +7,7 @@ import { buildProgramme, type Segment } from '../oven/programme'
 import { placesFor, type RackPacket, type RackPlace, viewOf } from '../oven/rack'
 import { zoneAt } from '../oven/survey'
 import type { Oven } from '../shop/oven'
-import { gradesKnown, type Load, steelKgOf } from './loads'
+import { type Load, steelKgOf, steelsKnown } from './loads'
 
 export const rackPacketsOf = (load: Load): RackPacket[] =>
   load.blades.map(({ id, line }) => ({
@@ -24,7 +24,7 @@ export const loadKg = (load: Load): number => steelKgOf(load.blades)
  * Errors: 'grade-gone', since nothing is keyed for a steel nobody knows; 'above-oven', 'above-foil'.
  */
 export function programmeOf(load: Load, oven: Oven): Result<Segment[]> {
-  const known = gradesKnown(load.groups)
+  const known = steelsKnown(load.blades)
   if (!known.ok) return known
   const foil = foilFor(load.austenitizeC)
   const longestSoak = Math.max(...load.groups.map(g => g.route.soakMin))

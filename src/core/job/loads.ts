@@ -54,10 +54,13 @@ export const loadOfGroup = <L extends Load>(loads: readonly L[], groupId: string
 export const steelKgOf = (blades: readonly BatchBlade[]): number =>
   blades.reduce((sum, { line }) => sum + bladeKg(line), 0)
 
-/** Whether every steel is known. Errors: 'grade-gone' with the names of those that are not, since nothing may be keyed for them. */
-export function gradesKnown(groups: readonly BatchGroup[]): Result<true> {
-  const gradeNames = groups.filter(group => !gradeOf(group)).map(group => group.gradeName)
-  return gradeNames.length === 0 ? ok(true) : fail('grade-gone', { gradeNames }, 'groups')
+/**
+ * Whether the steel of every blade is known. Errors: 'grade-gone' with the names of those that are not, since nothing may be keyed
+ * for them.
+ */
+export function steelsKnown(blades: readonly BatchBlade[]): Result<true> {
+  const unknown = blades.filter(({ group }) => !gradeOf(group)).map(({ group }) => group.gradeName)
+  return unknown.length === 0 ? ok(true) : fail('grade-gone', { gradeNames: [...new Set(unknown)] }, 'groups')
 }
 
 /** Preheats of the first grade in a group of them that asks for any. */

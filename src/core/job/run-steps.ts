@@ -10,7 +10,7 @@ import type { Oven } from '../shop/oven'
 import type { RunStep } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { chamberOf } from './chambers'
-import { gradesKnown, type Load, loadsOf, steelKgOf, type TemperLoad, temperLoadsOf } from './loads'
+import { type Load, loadsOf, steelKgOf, steelsKnown, type TemperLoad, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
 import type { PullGap } from './pull-list'
 import { bladesOf, thickestMm } from './tray'
@@ -46,7 +46,7 @@ export function buildRunSteps(
   const oven = ovenOf(shop, batch)
   if (!oven.ok) return oven
   const loads = loadsOf(batch)
-  const known = gradesKnown(loads.filter(load => load.blades.length > 0).flatMap(load => load.groups))
+  const known = steelsKnown(loads.flatMap(load => load.blades))
   if (!known.ok) return known
   const tempering = temperSteps(temperLoadsOf(batch), shop, batch)
   if (!tempering.ok) return tempering

@@ -83,6 +83,84 @@ describe('the pull list', () => {
   })
 })
 
+/**
+ * Lists worked by hand. A blade that is hand-warm already leaves the clamp at once; one that gives off nothing stays for the longest
+ * clamp. From oven to clamp 12 s, out of the clamp onto the rack 8 s, 90 s the longest clamp: common practice, no published source.
+ */
+describe('the pull list to the second', () => {
+  const SMALL = { thicknessMm: 3, widthMm: 30, lengthMm: 200 }
+  const warm = (n: number) => blades(n, SMALL).map(blade => ({ ...blade, fromC: 60 }))
+  const times = (more: Partial<PaceRequest>) => {
+    const { pulls, totalS, restS } = paceOf(request({ blades: warm(3), ...more }))
+    return {
+      pulled: pulls.map(p => Math.round(p.pullAtS)),
+      out: pulls.map(p => Math.round(p.outAtS)),
+      set: pulls.map(p => p.set),
+      waited: pulls.map(p => p.waitedFor),
+      totalS: Math.round(totalS),
+      restS,
+    }
+  }
+
+  it('alone with one set and a quick oven, the hands set the pace: 12 s in, 8 s out', () => {
+    expect(times({ doorRecoveryS: 5 })).toEqual({
+      pulled: [0, 20, 40],
+      out: [12, 32, 52],
+      set: [1, 1, 1],
+      waited: [null, 'hands', 'hands'],
+      totalS: 52,
+      restS: 0,
+    })
+  })
+
+  it('a slow oven sets it otherwise: the door waits for 55 s', () => {
+    expect(times({ doorRecoveryS: 55 })).toMatchObject({
+      pulled: [0, 55, 110],
+      waited: [null, 'door', 'door'],
+      totalS: 122,
+    })
+  })
+
+  it('with a helper the one set of plates is what is waited for', () => {
+    expect(times({ doorRecoveryS: 5, people: 2 })).toMatchObject({
+      pulled: [0, 20, 40],
+      waited: [null, 'plates-full', 'plates-full'],
+    })
+  })
+
+  it('two sets are used in turn, and the hands are free as soon as the vice is shut', () => {
+    expect(times({ doorRecoveryS: 5, sets: 2 })).toMatchObject({
+      pulled: [0, 12, 24],
+      out: [12, 24, 36],
+      set: [1, 2, 1],
+      waited: [null, 'hands', 'hands'],
+    })
+  })
+
+  it('a blade that does not cool is clamped for 90 s, and may leave at 160 °C where its martensite starts above', () => {
+    const idle = blades(2, SMALL).map(blade => ({ ...blade, fromC: 160 }))
+    const list = times({ blades: idle, contactWPerM2K: 1e-9, doorRecoveryS: 5 })
+    expect(list).toMatchObject({ pulled: [0, 110], out: [102, 212], totalS: 212, restS: 0 })
+    // One degree hotter it would have to wait for plates that never help: an hour, and no longer.
+    const hot = blades(1, SMALL).map(blade => ({ ...blade, fromC: 161 }))
+    expect(times({ blades: hot, contactWPerM2K: 1e-9 })).toMatchObject({ pulled: [3600], restS: 3600 })
+  })
+
+  it('says where each began and left, and what it rested for', () => {
+    const [first] = paceOf(request({ blades: warm(1) })).pulls
+    expect(first).toMatchObject({ id: 'A1', plateStartC: 25, waitedFor: null, restedS: 0 })
+    expect(first?.leavesC).toBeCloseTo(60, 9)
+    expect(paceOf(request({ blades: [] }))).toEqual({ pulls: [], totalS: 0, restS: 0 })
+  })
+
+  it('a real blade is clamped until it is hand-warm: 60 °C, not 80, and not for longer than 90 s', () => {
+    const [pull] = paceOf(request({ blades: blades(1, { thicknessMm: 2, widthMm: 30, lengthMm: 200 }) })).pulls
+    expect(pull?.leavesC).toBeLessThanOrEqual(60)
+    expect(pull?.leavesC).toBeGreaterThan(58)
+    expect((pull?.outAtS ?? 0) - 12).toBeLessThan(90)
+  })
+})
+
 describe('a maker’s own plates', () => {
   it('give back the contact and the air they were read with', () => {
     const blade = { thicknessMm: 3, widthMm: 40, lengthMm: 250 }
