@@ -108,7 +108,7 @@ class Fallback extends Component<{ children: ReactNode }, { failed: boolean }> {
     if (!this.state.failed) return this.props.children
     return (
       <div role="alert" className="p-6">
-        <h1 className="text-xl">This view stopped</h1>
+        <h1 className="text-heading">This view stopped</h1>
         <p className="my-3">
           What you entered up to now is saved. Load the page again; if it stops once more, save everything to a file
           from the Workshop.

@@ -21,7 +21,7 @@ export function Ask({
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-30 bg-[#1c1713]/60" />
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-40 w-[min(440px,calc(100vw-24px))] -translate-x-1/2 -translate-y-1/2 bg-ash p-6 text-ink">
-          <AlertDialog.Title className="text-xl">{title}</AlertDialog.Title>
+          <AlertDialog.Title className="text-heading">{title}</AlertDialog.Title>
           <AlertDialog.Description className="my-3">{says}</AlertDialog.Description>
           <div className="flex justify-end gap-2">
             <AlertDialog.Cancel className="btn">Leave it</AlertDialog.Cancel>

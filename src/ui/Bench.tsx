@@ -28,8 +28,8 @@ export function Bench({ title, says, views, drawing, figures, fields }: BenchPro
     >
       <div className="min-w-0">
         <header className={`${views ? 'mb-1' : 'mb-3'} flex flex-wrap items-baseline gap-x-6 gap-y-1`}>
-          <h2 className="text-[21px]">{title}</h2>
-          <p className="min-w-60 flex-1 text-[13px] text-ink-2">{says}</p>
+          <h2 className="text-heading">{title}</h2>
+          <p className="min-w-60 flex-1 text-small text-ink-2">{says}</p>
           {views}
         </header>
         {drawing}
@@ -53,10 +53,10 @@ interface FigureProps {
 export function Figure({ label, value, unit, working, note, tone }: FigureProps) {
   return (
     <div className="border-t border-rule py-2.5">
-      <p className="text-[12.5px] text-ink-2">{label}</p>
+      <p className="text-note text-ink-2">{label}</p>
       <div className="flex items-end justify-between gap-3">
         <p className={tone === 'ice' ? 'text-ice' : undefined}>
-          <span className="figure text-[38px]">{value}</span> <span className="text-[14px] text-ink-2">{unit}</span>
+          <span className="figure text-figure">{value}</span> <span className="text-body text-ink-2">{unit}</span>
         </p>
         {working && <Working of={label} lines={working} note={note} />}
       </div>
@@ -87,7 +87,7 @@ export function Warnings({ lines }: { lines: readonly (Caution | Warning)[] }) {
   return (
     <ul className="my-2 space-y-1.5">
       {lines.map((line, i) => (
-        <li key={`${line.code} ${i}`} className="border-l-3 border-bad pl-3 text-[13px]">
+        <li key={`${line.code} ${i}`} className="border-l-3 border-bad pl-3 text-small">
           <strong className="text-bad">Mind: </strong>
           {'message' in line ? line.message : cautionWords(line, say)}
         </li>

@@ -46,7 +46,7 @@ export function DraftInput({ label, hideLabel, shown, unit, whole, hint, stored,
         />
         {unit && (
           <span
-            className="pointer-events-none absolute inset-y-0 right-2 flex items-center text-[12px] text-ink-2"
+            className="pointer-events-none absolute inset-y-0 right-2 flex items-center text-note text-ink-2"
             aria-hidden="true"
           >
             {unit}
@@ -54,7 +54,7 @@ export function DraftInput({ label, hideLabel, shown, unit, whole, hint, stored,
         )}
       </div>
       {trouble && (
-        <p id={`${id}-trouble`} role="alert" className="mt-1 text-[13px] text-bad">
+        <p id={`${id}-trouble`} role="alert" className="mt-1 text-small text-bad">
           {trouble.message}{' '}
           {trouble.offer && (
             <button
@@ -68,7 +68,7 @@ export function DraftInput({ label, hideLabel, shown, unit, whole, hint, stored,
         </p>
       )}
       {hint && !trouble && (
-        <p id={`${id}-hint`} className="mt-1 text-[12.5px] text-ink-2">
+        <p id={`${id}-hint`} className="mt-1 text-note text-ink-2">
           {hint}
         </p>
       )}

@@ -80,7 +80,7 @@ export function TextField({ label, value, longest, onCommit, hideLabel, classNam
         }}
       />
       {trouble && (
-        <p id={`${id}-trouble`} role="alert" className="mt-1 text-[13px] text-bad">
+        <p id={`${id}-trouble`} role="alert" className="mt-1 text-small text-bad">
           {trouble.message}
         </p>
       )}
@@ -112,7 +112,7 @@ export function SelectField<T extends string>({ label, value, options, onCommit,
           </option>
         ))}
       </select>
-      {hint && <p className="mt-1 text-[12.5px] text-ink-2">{hint}</p>}
+      {hint && <p className="mt-1 text-note text-ink-2">{hint}</p>}
     </div>
   )
 }

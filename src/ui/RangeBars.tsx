@@ -15,8 +15,8 @@ export function RangeBars({ effects, nominalHrc }: { effects: readonly Effect[];
   )
   const at = (hrc: number) => 50 + (45 * (hrc - nominalHrc)) / reach
   return (
-    <table className="sheet text-[13px]">
-      <caption className="pb-1 text-left text-[12.5px] text-ink-2">
+    <table className="sheet text-small">
+      <caption className="pb-1 text-left text-note text-ink-2">
         The mill may deliver anything in its range; finished hardness at either end, HRC
       </caption>
       <tbody>
@@ -31,7 +31,7 @@ export function RangeBars({ effects, nominalHrc }: { effects: readonly Effect[];
                 {e.least} to {e.most} %
               </td>
               <td className="!py-1" aria-hidden="true">
-                <svg viewBox="0 0 100 8" preserveAspectRatio="none" className="block h-3 w-full">
+                <svg viewBox="0 0 100 8" preserveAspectRatio="none" className="block h-3 w-full" aria-hidden="true">
                   <line
                     x1={50}
                     x2={50}

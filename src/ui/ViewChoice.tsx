@@ -7,18 +7,18 @@ interface Props<V extends string> {
 /** Which of a few drawings of the same thing is shown. */
 export function ViewChoice<V extends string>({ views, view, onView }: Props<V>) {
   return (
-    <div role="group" aria-label="Drawn as" className="-my-2 flex flex-wrap">
+    <fieldset aria-label="Drawn as" className="-my-2 flex flex-wrap">
       {views.map(([key, label]) => (
         <button
           key={key}
           type="button"
           aria-pressed={view === key}
-          className={`min-h-11 px-2 text-[13px] ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
+          className={`min-h-11 px-2 text-small ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
           onClick={() => onView(key)}
         >
           {label}
         </button>
       ))}
-    </div>
+    </fieldset>
   )
 }

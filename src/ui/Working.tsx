@@ -9,7 +9,7 @@ export function Working({ of, lines, note }: { of: string; lines: readonly Worki
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="link min-h-6 shrink-0 text-[12.5px] text-ink-2 hover:text-ink"
+        className="link min-h-6 shrink-0 text-note text-ink-2 hover:text-ink"
         aria-label={`Working of ${of}`}
       >
         working
@@ -23,7 +23,7 @@ export function Working({ of, lines, note }: { of: string; lines: readonly Worki
           aria-label={`Working of ${of}`}
         >
           <h3 className="mb-2">{of}</h3>
-          <dl className="text-[13px]">
+          <dl className="text-small">
             {lines.map((line, i) => {
               const { name, equation, source } = workingWords(line, say)
               return (
@@ -34,12 +34,12 @@ export function Working({ of, lines, note }: { of: string; lines: readonly Worki
                   <dt>{name}</dt>
                   <dd className="text-right font-medium">{workingValue(line, say)}</dd>
                   <dd className="col-span-2 text-ink-2">{equation}</dd>
-                  <dd className="col-span-2 text-[12.5px] text-ink-2 italic">{source}</dd>
+                  <dd className="col-span-2 text-note text-ink-2 italic">{source}</dd>
                 </div>
               )
             })}
           </dl>
-          {note && <p className="mt-2 border-t border-rule pt-2 text-[13px]">{note}</p>}
+          {note && <p className="mt-2 border-t border-rule pt-2 text-small">{note}</p>}
           <Popover.Close className="btn mt-3">Close</Popover.Close>
         </Popover.Content>
       </Popover.Portal>

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { type Counted, type Problem, type ProblemCode, problem } from '../codes/problem'
+import { type Counted, type Problem, problem } from '../codes/problem'
 
 /** What does not fit a schema, each with its dotted path. `given` is what was parsed: it tells what is missing from what is wrong. */
 export const problemsOf = (error: z.ZodError, given: unknown): Problem[] =>
@@ -8,16 +8,17 @@ export const problemsOf = (error: z.ZodError, given: unknown): Problem[] =>
 const COUNTED: Readonly<Record<string, Counted>> = { string: 'characters', array: 'items' }
 
 /** Codes a schema's own rules name; a rule names its code in its parameters. */
-type RuleCode =
-  | 'target-upside-down'
-  | 'more-than-the-whole'
-  | 'least-above-most'
-  | 'chart-not-rising'
-  | 'usual-outside-window'
-  | 'most-below-least'
-  | 'not-a-serial-pattern'
-  | 'mark-taken'
-  | 'bad-session'
+const RULES = [
+  'target-upside-down',
+  'more-than-the-whole',
+  'least-above-most',
+  'chart-not-rising',
+  'usual-outside-window',
+  'most-below-least',
+  'not-a-serial-pattern',
+  'bad-session',
+] as const
+type RuleCode = (typeof RULES)[number]
 
 /** How a rule of a schema names what is wrong where it is broken. */
 export const rule = (code: RuleCode, path: string[] = []) => ({ params: { code }, path })
@@ -42,7 +43,7 @@ function problemOf(issue: z.core.$ZodIssue, path: string, given: unknown): Probl
     case 'invalid_value':
       return problem('not-one-of', { values: issue.values.map(String) }, path)
     case 'custom':
-      return problem((issue.params?.code as ProblemCode | undefined) ?? 'malformed', {} as never, path)
+      return problem(RULES.find(code => code === issue.params?.code) ?? 'malformed', {}, path)
     case 'invalid_union': {
       const known = SHAPES.find(of => issue.message === shape(of))
       return known ? problem(shape(known), {}, path) : problem('malformed', {}, path)

@@ -31,11 +31,11 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
           hideLabel
           value={batch.name}
           longest={80}
-          className="field-sizing-content max-w-full min-h-11 rounded-[3px] bg-transparent text-[19px] font-semibold text-bone"
+          className="field-sizing-content max-w-full min-h-11 rounded-[3px] bg-transparent text-heading font-semibold text-bone"
           onCommit={name => editBatch(batch, 'Name', b => ({ ...b, name }))}
         />
       </h1>
-      <div role="group" aria-label="Steel shown" className="flex flex-wrap">
+      <fieldset aria-label="Steel shown" className="flex flex-wrap">
         {model.groups.map(({ group }) => {
           const here = group.id === groupId
           return (
@@ -44,13 +44,13 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
               type="button"
               aria-pressed={here}
               onClick={() => onGroup(group.id)}
-              className={`min-h-11 px-2 text-[13px] ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
+              className={`min-h-11 px-2 text-small ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
             >
               {countOf(batch, group.id)} × {group.gradeName}
             </button>
           )
         })}
-      </div>
+      </fieldset>
       <div className="ml-auto flex items-center">
         <LiveOven batchId={batch.id} onHeat={onHeat} />
         <button type="button" className={SOOT_BUTTON} onClick={() => void undo(batch.id)}>

@@ -34,7 +34,7 @@ function LoadedBatch({ id, first }: { id: string; first: StationName }) {
   if (batch === null || batch.deletedAt !== null)
     return (
       <div className="p-6">
-        <h1 className="text-xl">There is no such batch here</h1>
+        <h1 className="text-heading">There is no such batch here</h1>
         <p className="my-3">
           It was deleted, or it belongs to another browser. Data stays in the browser it was entered in.
         </p>
@@ -159,7 +159,7 @@ function usePreview(batch: Batch): [Batch, Bench['preview']] {
 /** Not one steel of the batch is known. */
 const NothingKnown = ({ model }: { model: BatchModel }) => (
   <>
-    <h1 className="p-4 text-xl md:px-6">{model.batch.name}</h1>
+    <h1 className="p-4 text-heading md:px-6">{model.batch.name}</h1>
     <UnknownSteels model={model} />
     <p className="p-4 md:px-6">What was entered is kept whole.</p>
   </>

@@ -28,7 +28,7 @@ function Batches() {
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-[26px]">Batches</h1>
+        <h1 className="text-page">Batches</h1>
         <NewBatchButton />
       </header>
       {batches.length === 0 && (
@@ -51,13 +51,13 @@ function Batches() {
                 <MiniLine batch={batch} />
               </div>
               <a href={`/batch/${batch.id}/choose`} className="min-w-0 py-2">
-                <span className="block text-[16px] font-semibold">{batch.name}</span>
+                <span className="block text-lead font-semibold">{batch.name}</span>
                 <span className="text-ink-2">
                   {bladesBySteel(batch)}
                   {batch.note && <span className="hidden md:inline">. {batch.note}</span>}
                 </span>
               </a>
-              <span className="text-right text-[13px] text-ink-2">
+              <span className="text-right text-small text-ink-2">
                 {run
                   ? run.endedAt
                     ? `ran ${ago(run.startedAt)}`

@@ -41,7 +41,7 @@ export function NewBatchButton() {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-40 w-[min(440px,calc(100vw-24px))] -translate-x-1/2 -translate-y-1/2 bg-ash p-6 text-ink"
         >
-          <Dialog.Title className="text-xl">New batch</Dialog.Title>
+          <Dialog.Title className="text-heading">New batch</Dialog.Title>
           <form
             className="mt-4 space-y-4"
             onSubmit={event => {
@@ -70,7 +70,7 @@ export function NewBatchButton() {
               )}
               onCommit={setGradeId}
             />
-            <p className="text-[13px]">
+            <p className="text-small">
               Not sure?{' '}
               <a className="link" href="/steels?view=suggest">
                 Let the use choose the steel

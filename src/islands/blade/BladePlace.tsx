@@ -41,7 +41,7 @@ function ByMark({ batchId, mark }: { batchId: string; mark: string }) {
 
 const NoBlade = ({ mark = '' }: { mark?: string }) => (
   <div className="p-6">
-    <h1 className="text-xl">There is no {mark === '' ? 'such blade' : `blade ${mark}`} here</h1>
+    <h1 className="text-heading">There is no {mark === '' ? 'such blade' : `blade ${mark}`} here</h1>
     <p className="my-3">
       It belongs to another browser, was taken off its tray, or its mark was changed since the label was printed.
     </p>
@@ -82,7 +82,7 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
   ]
   return (
     <div className="max-w-[760px] px-4 py-6 md:px-8">
-      <h1 className="text-[26px]">
+      <h1 className="text-page">
         {mark} <span className="font-normal text-ink-2">of {batch.name}</span>
       </h1>
       <svg

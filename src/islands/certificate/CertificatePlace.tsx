@@ -80,10 +80,10 @@ function Certificates({ batchId }: { batchId: string }) {
       {shown.map(certificate => (
         <section key={certificate.serial} className="print-page mb-10">
           <p className="text-ink-2">{certificate.shop}</p>
-          <h1 className="mb-4 text-[24px]">
+          <h1 className="mb-4 text-title">
             Hardness certificate, {certificate.blade}, {certificate.serial}
           </h1>
-          <table className="w-full text-[14px]">
+          <table className="w-full text-body">
             <tbody>
               {certificateLines(certificate, shop.units).map(([name, value], i) =>
                 value === '' ? (
@@ -91,7 +91,7 @@ function Certificates({ batchId }: { batchId: string }) {
                     <th
                       colSpan={2}
                       scope="colgroup"
-                      className="border-t border-rule-strong pt-2 pb-1 text-left text-[15px]"
+                      className="border-t border-rule-strong pt-2 pb-1 text-left text-lead"
                     >
                       {name}
                     </th>
@@ -107,7 +107,7 @@ function Certificates({ batchId }: { batchId: string }) {
               )}
             </tbody>
           </table>
-          <p className="mt-4 text-[12.5px] text-ink-2">
+          <p className="mt-4 text-note text-ink-2">
             {CERTIFICATE_METHOD}. Issued {certificate.issuedAt.slice(0, 10)}.
           </p>
         </section>

@@ -9,6 +9,7 @@ import { readShopLog } from '../../store/shop-log'
 import { format } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
+import { ScrollRegion } from '../../ui/ScrollRegion'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
@@ -52,7 +53,7 @@ function Logbook() {
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-[26px]">Logbook</h1>
+        <h1 className="text-page">Logbook</h1>
         <ViewChoice views={VIEWS} view={view} onView={setView} />
         {view === 'readings' && (
           <div className="flex items-end gap-2">
@@ -76,7 +77,7 @@ function Logbook() {
         </p>
       ) : (
         <>
-          <h2 className="mb-1 text-[13px] font-normal text-ink-2">Measured less predicted, finished blades, HRC</h2>
+          <h2 className="mb-1 text-small font-normal text-ink-2">Measured less predicted, finished blades, HRC</h2>
           <div className="mb-5 h-[190px]">
             <Suspense fallback={null}>
               <OffChart
@@ -144,12 +145,7 @@ function LogTable({ rows }: { rows: LogRow[] }) {
     initialState: { sorting: [{ id: 'at', desc: true }] },
   })
   return (
-    <div
-      className="max-h-[max(320px,calc(100dvh-350px))] overflow-auto"
-      role="region"
-      aria-label="Readings"
-      tabIndex={0}
-    >
+    <ScrollRegion label="Readings" className="max-h-[max(320px,calc(100dvh-350px))] overflow-auto">
       <table className="sheet min-w-[760px]">
         <thead className="sticky top-0 bg-ash">
           <tr>
@@ -181,6 +177,6 @@ function LogTable({ rows }: { rows: LogRow[] }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </ScrollRegion>
   )
 }

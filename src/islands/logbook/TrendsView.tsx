@@ -100,15 +100,15 @@ export function TrendsView({ recipes }: Props) {
       ) : (
         <>
           <ControlChartDrawing values={values} chart={chart} unit={what === 'hrc' ? 'HRC' : 'off, HRC'} />
-          <p className="text-[13.5px]">
+          <p className="text-small">
             Usual scatter from batch to batch {chart.sigma.toFixed(2)} HRC, one sigma by the mean moving range.
             {chart.capability &&
               ` Capability for ${limits?.min} to ${limits?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? ': some will be out of target even when all is as usual' : ''}.`}
           </p>
           {chart.signals.length === 0 ? (
-            <p className="mt-1 text-[13.5px] text-good">No point has a cause of its own: leave the recipe as it is.</p>
+            <p className="mt-1 text-small text-good">No point has a cause of its own: leave the recipe as it is.</p>
           ) : (
-            <ol className="mt-2 list-decimal pl-5 text-[13.5px]">
+            <ol className="mt-2 list-decimal pl-5 text-small">
               {chart.signals.map(signal => (
                 <li key={`${signal.index}${signal.rule}`}>
                   <a className="link" href={`/batch/${points[signal.index]?.batchId}/verdict`}>
@@ -119,7 +119,7 @@ export function TrendsView({ recipes }: Props) {
               ))}
             </ol>
           )}
-          <p className="mt-2 text-[12.5px] text-ink-2">
+          <p className="mt-2 text-note text-ink-2">
             Limits at the centre ± 3 sigma; rules of the Western Electric Handbook (1956), trend after Nelson (1984).
           </p>
         </>

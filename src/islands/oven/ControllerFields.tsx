@@ -10,8 +10,8 @@ export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partia
   const change = (part: Partial<Oven['controller']>) => set({ controller: { ...controller, ...part } })
   return (
     <section className="space-y-3 border-t border-rule-strong pt-3">
-      <h2 className="text-[17px]">Controller</h2>
-      <p className="text-[12.5px] text-ink-2">Programmes are shown as this controller wants them keyed.</p>
+      <h2 className="text-large">Controller</h2>
+      <p className="text-note text-ink-2">Programmes are shown as this controller wants them keyed.</p>
       <SelectField
         label="It asks for a ramp as"
         value={controller.ramp}

@@ -38,7 +38,7 @@ export function CorrectionView({ oven, edit }: OvenProps) {
         {observations.length > 0 ? (
           <CorrectionChart observations={observations} line={line} system={shop.units} />
         ) : (
-          <p className="max-w-2xl border-l-3 border-rule-strong pl-3 text-[13.5px]">
+          <p className="max-w-2xl border-l-3 border-rule-strong pl-3 text-small">
             Nothing has been measured yet, so what is keyed is what was set by hand. A second thermometer beside the
             oven’s own, a few readings over the chamber, or the hardness of past batches each say something; together
             they say more.
@@ -51,8 +51,8 @@ export function CorrectionView({ oven, edit }: OvenProps) {
         </div>
         {survey && (
           <section>
-            <h2 className="text-[17px]">Zones, by the survey of {survey.at.slice(0, 10)}</h2>
-            <p className="mb-2 text-[13px] text-ink-2">
+            <h2 className="text-large">Zones, by the survey of {survey.at.slice(0, 10)}</h2>
+            <p className="mb-2 text-small text-ink-2">
               Set to {formatQuantity(survey.setC, 'temperature', shop.units)}: hottest{' '}
               {difference(surveyOf(survey).hottestK)}, coldest {difference(surveyOf(survey).coldestK)} from it
               {surveyOf(survey).withinK === null
@@ -75,7 +75,7 @@ export function CorrectionView({ oven, edit }: OvenProps) {
         />
         {oven.correctionFrom === 'hand' && <HandField oven={oven} edit={edit} />}
         {apart !== null && (
-          <p className="my-2 border-l-3 border-bad pl-3 text-[13.5px]">
+          <p className="my-2 border-l-3 border-bad pl-3 text-small">
             Keyed by hand, the blades see {formatDifference(Math.abs(apart), shop.units).replace(/^\+/, '')}{' '}
             {apart > 0 ? 'more' : 'less'} than is asked for, by what was measured.{' '}
             <button

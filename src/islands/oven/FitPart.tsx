@@ -92,7 +92,7 @@ export function FitPart({ log, oven, edit }: OvenProps & { log: OvenLog }) {
             Fit the oven to this log
           </button>
         )}
-        <p className="text-[12.5px] text-ink-2">For an empty oven; power as entered: volts times amps is the surest.</p>
+        <p className="text-note text-ink-2">For an empty oven; power as entered: volts times amps is the surest.</p>
       </div>
       {state.kind === 'trouble' && (
         <p role="alert" className="mt-2 text-bad">
@@ -125,7 +125,7 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
   const climb = useChamber(oven)?.heating
   return (
     <div className="mt-3 space-y-2">
-      <p className="text-[13.5px]">
+      <p className="text-small">
         Left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
         {say.d(result.residualBeforeK)} before it.
         {climb && ` As it stands now the oven would settle near ${say.t(climb.settlesAtC)}.`}
@@ -152,7 +152,7 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
         </tbody>
       </table>
       {result.notes.map(note => (
-        <p key={note.code} className="max-w-2xl border-l-3 border-rule-strong pl-3 text-[13px]">
+        <p key={note.code} className="max-w-2xl border-l-3 border-rule-strong pl-3 text-small">
           {cautionWords(note, say)}
         </p>
       ))}

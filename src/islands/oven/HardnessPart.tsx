@@ -14,12 +14,12 @@ export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEv
   const found = answer.value
   return (
     <section className="mt-4 border-t border-rule pt-3">
-      <h2 className="text-[15px] font-semibold">By the hardness of past batches</h2>
+      <h2 className="text-lead font-semibold">By the hardness of past batches</h2>
       {found === null ? (
-        <p className="text-[13px] text-ink-2">Too few readings of batches in this oven to say anything.</p>
+        <p className="text-small text-ink-2">Too few readings of batches in this oven to say anything.</p>
       ) : (
         <>
-          <p className="text-[13.5px]">
+          <p className="text-small">
             {found.readings} readings of {found.batches} batches: it acts {say.signed(found.offsetK)} ±{' '}
             {say.d(1.96 * found.sdK)} against its display near {say.t(found.atC)}.
           </p>

@@ -78,7 +78,7 @@ export function LogImport({ action, onTake }: Props) {
             }}
           />
         </label>
-        <p className="min-w-52 flex-1 text-[12.5px] text-ink-2">
+        <p className="min-w-52 flex-1 text-note text-ink-2">
           CSV or text from any logger, or drop it here. Delimiter, decimal comma, °C or °F and the way times are written
           are recognised and shown before anything is kept.
         </p>
@@ -86,7 +86,7 @@ export function LogImport({ action, onTake }: Props) {
       {state.kind === 'reading' && (
         <div className="mt-3 flex items-center gap-3">
           <progress className="w-60" max={1} value={state.share} aria-label={`Reading ${state.name}`} />
-          <span className="text-[13px]">{Math.round(state.share * 100)} %</span>
+          <span className="text-small">{Math.round(state.share * 100)} %</span>
           <button type="button" className="btn" onClick={cancel}>
             Cancel
           </button>
@@ -130,7 +130,7 @@ function Preview({ report, name, system, action, onLayout, onTake, onCancel }: P
   const hottest = Math.max(...points.map(([, c]) => c))
   return (
     <div className="mt-3 space-y-2">
-      <p className="text-[13.5px]">
+      <p className="text-small">
         <strong>{name}</strong>: {report.rows.toLocaleString('en')} rows, {report.samples.toLocaleString('en')} taken
         {report.keptOneIn > 1 ? ` (one in ${report.keptOneIn}, it is very long)` : ''}, over{' '}
         {formatQuantity(Math.round(points.at(-1)?.[0] ?? 0), 'duration', system)}, hottest{' '}
@@ -194,7 +194,7 @@ function LogNotes({ report, system }: { report: LogReport; system: System }) {
   ]
   if (lines.length === 0) return null
   return (
-    <ul className="space-y-1 border-l-3 border-rule-strong pl-3 text-[13px]">
+    <ul className="space-y-1 border-l-3 border-rule-strong pl-3 text-small">
       {lines.map(line => (
         <li key={line}>{line}</li>
       ))}

@@ -30,9 +30,9 @@ export function LogsView({ oven, edit }: OvenProps) {
         {log && <FitPart key={log.id} log={log} oven={oven} edit={edit} />}
       </div>
       <section>
-        <h2 className="border-t border-rule-strong pt-3 text-[17px]">Logs kept</h2>
+        <h2 className="border-t border-rule-strong pt-3 text-large">Logs kept</h2>
         {logs?.length === 0 && (
-          <p className="mt-2 text-[13.5px] text-ink-2">
+          <p className="mt-2 text-small text-ink-2">
             None yet. Best for a fit: the empty oven from cold at full power to {say.t(1060)}, ten minutes held, then
             off with the door shut and logged on for two hours.
           </p>
@@ -43,7 +43,7 @@ export function LogsView({ oven, edit }: OvenProps) {
               <button
                 type="button"
                 aria-pressed={l === log}
-                className={`min-h-11 flex-1 text-left text-[13.5px] ${l === log ? 'font-semibold text-ember' : 'link'}`}
+                className={`min-h-11 flex-1 text-left text-small ${l === log ? 'font-semibold text-ember' : 'link'}`}
                 onClick={() => setChosen(l.id)}
               >
                 {l.name} <span className="text-ink-2">{l.addedAt.slice(0, 10)}</span>
@@ -70,7 +70,7 @@ export function LogsView({ oven, edit }: OvenProps) {
 function FittedNote({ fit }: { fit: OvenFit }) {
   const say = useSay()
   return (
-    <p className="mt-3 text-[13px]">
+    <p className="mt-3 text-small">
       The oven’s model stands on “{fit.logName}” ({fit.at.slice(0, 10)}), {say.d(fit.residualK)} left.
     </p>
   )

@@ -14,7 +14,7 @@ export function OvenFields({ oven, edit }: OvenProps) {
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_300px]">
       <section className="space-y-3 border-t border-rule-strong pt-3">
-        <h2 className="text-[17px]">Chamber and power</h2>
+        <h2 className="text-large">Chamber and power</h2>
         <TextField label="Name" value={oven.name} longest={LONGEST.ovenName} onCommit={name => set({ name })} />
         <SelectField
           label="Walls like those of"

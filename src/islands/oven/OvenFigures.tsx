@@ -65,7 +65,7 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
             : []
         }
       />
-      <p className="mt-2 text-[12.5px] text-ink-2">
+      <p className="mt-2 text-note text-ink-2">
         It may see up to {formatBoth(oven.maxC, shop.units)}. Mains wiring is for a licensed electrician.
       </p>
       <div className="mt-4 flex flex-wrap gap-3">

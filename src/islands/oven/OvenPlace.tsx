@@ -31,7 +31,7 @@ function LoadedOven({ id }: { id: string }) {
   if (!oven)
     return (
       <div className="p-6">
-        <h1 className="text-xl">There is no such oven in this workshop</h1>
+        <h1 className="text-heading">There is no such oven in this workshop</h1>
         <a className="btn btn-ember mt-4" href="/workshop">
           To the workshop
         </a>
@@ -41,8 +41,8 @@ function LoadedOven({ id }: { id: string }) {
   return (
     <div className="px-4 py-5 md:px-8">
       <header className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
-        <h1 className="text-[26px]">{oven.name || 'Oven without a name'}</h1>
-        <p className="min-w-40 flex-1 text-[13px] text-ink-2">
+        <h1 className="text-page">{oven.name || 'Oven without a name'}</h1>
+        <p className="min-w-40 flex-1 text-small text-ink-2">
           {oven.use === 'hardening' ? 'hardening' : 'tempering'}, {(oven.powerW / 1000).toFixed(1)} kW ·{' '}
           <a className="link" href="/workshop">
             all of the workshop

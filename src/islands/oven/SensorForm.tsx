@@ -14,8 +14,8 @@ export function SensorForm({ onAdd }: { onAdd: (item: OvenEvidence) => void }) {
   const start = 1000
   return (
     <section className="space-y-2 border-t border-rule-strong pt-3">
-      <h2 className="text-[17px]">Sensor check</h2>
-      <p className="text-[12.5px] text-ink-2">
+      <h2 className="text-large">Sensor check</h2>
+      <p className="text-note text-ink-2">
         Once it has held for ten minutes: the display, and a second thermocouple whose tip is where the blades stand.
         Its leads are hot: gauntlets, and the power off while anything goes in.
       </p>

@@ -42,8 +42,8 @@ export function SurveyForm({ oven, onAdd }: Props) {
   }
   return (
     <section className="space-y-2 border-t border-rule-strong pt-3">
-      <h2 className="text-[17px]">Survey of the chamber</h2>
-      <p className="text-[12.5px] text-ink-2">
+      <h2 className="text-large">Survey of the chamber</h2>
+      <p className="text-note text-ink-2">
         Held at one setting, the second thermocouple moved over the rack at blade height. In each row from left to
         right, such as 1058 1062 1059.
       </p>
@@ -72,7 +72,7 @@ export function SurveyForm({ oven, onAdd }: Props) {
         </label>
       ))}
       {trouble && (
-        <p id="survey-trouble" role="alert" className="text-[13px] text-bad">
+        <p id="survey-trouble" role="alert" className="text-small text-bad">
           {trouble}
         </p>
       )}

@@ -57,7 +57,7 @@ function ProgrammePart({ batch }: { batch: Batch }) {
     <ProgrammeSheet model={model.value} oven={oven} tempering={tempering} />
   ) : (
     <section className="print-page">
-      <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
+      <h1 className="text-title">{batch.name}: programme sheet</h1>
       <Problems of={problems.slice(0, 1)} />
     </section>
   )
@@ -78,7 +78,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
   const { batch, shop, loads, temperLoads } = model
   return (
     <section className="print-page">
-      <h1 className="text-[24px]">{batch.name}: programme sheet</h1>
+      <h1 className="text-title">{batch.name}: programme sheet</h1>
       <p className="mb-3 text-ink-2">
         {shop.name}. For {oven.name}, its correction of{' '}
         {formatDifference(correctionAt(oven, Math.max(...batch.groups.map(g => g.route.austenitizeC))), shop.units)}{' '}
@@ -89,7 +89,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
         const keyed = programme.ok ? keyIn(programme.value, oven.controller) : programme
         return (
           <div key={load.austenitizeC} className="keep-together mb-5">
-            <h2 className="text-[17px]">
+            <h2 className="text-large">
               Load {i + 1}: {marksOf(load.blades.map(b => b.mark))},{' '}
               {load.entryC <= AMBIENT_C ? 'in cold' : `in at ${formatBoth(keyedC(oven, load.entryC), shop.units)}`}
             </h2>
@@ -110,7 +110,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
           </div>
         )
       })}
-      <h2 className="text-[17px]">After the quench</h2>
+      <h2 className="text-large">After the quench</h2>
       <table className="sheet">
         <tbody>
           {batch.groups
@@ -133,7 +133,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
           ))}
         </tbody>
       </table>
-      <p className="mt-4 border-l-4 border-rule-strong pl-3 text-[13px]">
+      <p className="mt-4 border-l-4 border-rule-strong pl-3 text-small">
         Face shield, gauntlets, nothing that burns within reach. Local codes, the supplier’s safety sheet and licensed
         trades come first.
       </p>
@@ -149,7 +149,7 @@ function CutList({ batch }: { batch: Batch }) {
   const plan = answer.value
   return (
     <section className="print-page">
-      <h1 className="mt-6 text-[24px] print:mt-0">{batch.name}: cut list</h1>
+      <h1 className="mt-6 text-title print:mt-0">{batch.name}: cut list</h1>
       <p className="mb-3 text-ink-2">
         Foil type {foil.ok ? foil.value.name : '(see the Wrap bench)'}, {mm(laid.check.usedLengthMm)} off a roll{' '}
         {mm(shop.foil.rollWidthMm)} wide. Fold over the spine; long edge and ends rolled {batch.envelope.folds} times,{' '}
@@ -201,7 +201,7 @@ function ShearOrder({
   const isWhole = (cut: Cut) => cut.kind === 'across' && cut.toMm - cut.fromMm >= rollWidthMm - 1
   const said = (list: readonly Cut[]) => list.map(cut => `${cut.kind} at ${mm(cut.atMm)}`).join(', ')
   return (
-    <p className="mt-2 text-[13px]">
+    <p className="mt-2 text-small">
       <strong>Across the whole roll, from the free end:</strong>{' '}
       {cuts
         .filter(isWhole)
@@ -217,7 +217,7 @@ function Labels({ batch }: { batch: Batch }) {
   const shop = useShopNow()
   return (
     <section className="print-page">
-      <h1 className="mt-6 mb-3 text-[24px] print:mt-0">{batch.name}: packet labels</h1>
+      <h1 className="mt-6 mb-3 text-title print:mt-0">{batch.name}: packet labels</h1>
       <ul className="grid grid-cols-3">
         {bladesOf(batch).map(({ id, mark, serial, line, group }) => (
           <li key={id} className="keep-together -mt-px -ml-px h-[34mm] border border-dashed border-rule-strong p-2">
@@ -226,13 +226,13 @@ function Labels({ batch }: { batch: Batch }) {
               label={`Code that opens ${mark}`}
               className="float-right h-[28mm] w-[28mm]"
             />
-            <p className="figure text-[30px]">{mark}</p>
+            <p className="figure text-figure-small">{mark}</p>
             <p className="font-semibold">{group.gradeName}</p>
-            <p className="text-[12px]">
+            <p className="text-note">
               {formatQuantity(line.thicknessMm, 'length', shop.units)};{' '}
               {formatBoth(group.route.austenitizeC, shop.units)}, {Math.round(group.route.soakMin)} min
             </p>
-            <p className="text-[12px] text-ink-2">
+            <p className="text-note text-ink-2">
               {serial} · {batch.name}
             </p>
           </li>

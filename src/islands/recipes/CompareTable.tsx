@@ -36,7 +36,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       'HRC',
       r => (
         <>
-          <span className="figure text-[30px]">{hrcText(r.prediction.finalHrc.mean)}</span>{' '}
+          <span className="figure text-figure-small">{hrcText(r.prediction.finalHrc.mean)}</span>{' '}
           {bandText(r.prediction.finalHrc.sd)} <Working of={`Hardness of ${r.name}`} lines={r.prediction.working} />
         </>
       ),
@@ -68,7 +68,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       : []),
   ]
   return (
-    <table className="sheet table-fixed text-[13px]">
+    <table className="sheet table-fixed text-small">
       <thead>
         <tr>
           <th className="w-24">

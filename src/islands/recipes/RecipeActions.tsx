@@ -65,7 +65,7 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
           </div>
         </div>
       ) : (
-        <p className="mt-3 border-t border-rule pt-2 text-[13px] text-ink-2">
+        <p className="mt-3 border-t border-rule pt-2 text-small text-ink-2">
           {active.key} is as in version {latest.number}. Move it, and it can be saved as version {latest.number + 1}.
         </p>
       )}
@@ -91,7 +91,7 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
 /** Other ways to the same hardness, put beside the point. */
 function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade' | 'drafts' | 'onAdd'>) {
   const system = useSystem()
-  if (drafts.length >= 3) return <p className="text-[12.5px] text-ink-2">Three routes are the most side by side.</p>
+  if (drafts.length >= 3) return <p className="text-note text-ink-2">Three routes are the most side by side.</p>
   const [first] = drafts
   if (!first) return null
   const middle = (recipe.target.min + recipe.target.max) / 2
@@ -102,7 +102,7 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
     )
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <span className="text-[13px] text-ink-2">Compare with</span>
+      <span className="text-small text-ink-2">Compare with</span>
       <button type="button" className="btn" onClick={() => addAt('high temper', first.route, { minC: 470, maxC: 560 })}>
         a high temper
       </button>
@@ -133,7 +133,7 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
 
 function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAdd: Props['onAdd'] }) {
   return (
-    <details className="mt-3 border-t border-rule pt-2 text-[13px]">
+    <details className="mt-3 border-t border-rule pt-2 text-small">
       <summary className="min-h-8 cursor-pointer">Versions, {recipe.versions.length}: what changed and why</summary>
       <ul className="max-h-40 overflow-auto">
         {[...recipe.versions].reverse().map(version => (

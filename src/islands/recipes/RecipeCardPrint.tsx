@@ -95,7 +95,7 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
       </div>
       <header className="flex items-end justify-between border-b-2 border-ink pb-2">
         <div>
-          <h1 className="text-[30px] leading-tight">{recipe.name}</h1>
+          <h1 className="text-figure-small leading-tight">{recipe.name}</h1>
           <p>
             {grade.name}
             {grade.alsoNamed.length > 0 && ` (${grade.alsoNamed.join(', ')})`}, version {latest.number},{' '}
@@ -103,13 +103,13 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
           </p>
         </div>
         <p className="text-right">
-          <span className="figure text-[54px]">{p.finalHrc.mean.toFixed(1)}</span> HRC
+          <span className="figure text-figure-huge">{p.finalHrc.mean.toFixed(1)}</span> HRC
           <span className="block text-ink-2">
             ± {(1.96 * p.finalHrc.sd).toFixed(1)}, target {recipe.target.min} to {recipe.target.max}
           </span>
         </p>
       </header>
-      <table className="sheet mt-3 text-[15px]">
+      <table className="sheet mt-3 text-lead">
         <thead>
           <tr>
             <th>Step</th>
@@ -121,7 +121,7 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
           {steps.map(([what, at, then]) => (
             <tr key={what}>
               <td className="font-semibold">{what}</td>
-              <td className="figure text-[24px]">{at}</td>
+              <td className="figure text-title">{at}</td>
               <td>{then}</td>
             </tr>
           ))}
@@ -129,7 +129,7 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
       </table>
       <div className="mt-4 grid grid-cols-2 gap-8">
         <section>
-          <h2 className="text-[16px]">Soak by thickness</h2>
+          <h2 className="text-lead">Soak by thickness</h2>
           <table className="sheet">
             <tbody>
               {THICKNESSES_MM.map(mm => (
@@ -142,8 +142,8 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
           </table>
         </section>
         <section>
-          <h2 className="text-[16px]">To know</h2>
-          <ul className="list-disc space-y-1 pl-5 text-[13.5px]">
+          <h2 className="text-lead">To know</h2>
+          <ul className="list-disc space-y-1 pl-5 text-small">
             <li>
               {foil.ok
                 ? `Foil type ${foil.value.name}.`
@@ -163,10 +163,10 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
           </ul>
         </section>
       </div>
-      <p className="mt-4 text-[13.5px]">
+      <p className="mt-4 text-small">
         <strong>This version:</strong> {latest.why}
       </p>
-      <p className="mt-3 border-l-4 border-rule-strong pl-3 text-[12.5px]">
+      <p className="mt-3 border-l-4 border-rule-strong pl-3 text-note">
         Face shield, gauntlets, nothing that burns within reach; cold only with air moving. Local codes, the supplier’s
         safety sheet and licensed trades come first. {shop.name}.
       </p>

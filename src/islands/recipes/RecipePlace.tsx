@@ -36,7 +36,7 @@ function Loaded({ id }: { id: string }) {
   if (!recipe || !grade)
     return (
       <div className="p-6">
-        <h1 className="text-xl">There is no such recipe here</h1>
+        <h1 className="text-heading">There is no such recipe here</h1>
         <p className="my-3">It belongs to another browser, or its steel is not known to this version.</p>
         <a className="btn btn-ember" href="/recipes">
           See all recipes
@@ -91,8 +91,8 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
     <>
       <div className="on-soot bg-soot text-bone">
         <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
-          <h1 className="text-[19px] font-semibold">{recipe.name}</h1>
-          <p className="text-[13px] text-bone-2">
+          <h1 className="text-heading font-semibold">{recipe.name}</h1>
+          <p className="text-small text-bone-2">
             {grade.name}, version {latest.number} of {ago(latest.at)}; target {recipe.target.min} to {recipe.target.max}{' '}
             HRC
           </p>
@@ -105,8 +105,8 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
       >
         <div className="min-w-0">
           <header className="mb-1 flex flex-wrap items-baseline gap-x-5">
-            <h2 className="text-[21px]">Recipe map</h2>
-            <p className="text-[13px] text-ink-2">
+            <h2 className="text-heading">Recipe map</h2>
+            <p className="text-small text-ink-2">
               Hardness by soak and temper; bold lines hold the target. Drag the point.
             </p>
           </header>
@@ -149,7 +149,7 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
           />
           {first &&
             others.map(other => (
-              <p key={other.name} className="mt-2 text-[13px]">
+              <p key={other.name} className="mt-2 text-small">
                 {whyDifferent(first, other)
                   .map(one => differenceWords(one, first.name, other.name))
                   .join(' ')}

@@ -29,7 +29,7 @@ function Recipes() {
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-4">
         <div>
-          <h1 className="text-[26px]">Recipes</h1>
+          <h1 className="text-page">Recipes</h1>
           <p className="text-ink-2">Saved routes, each a point on its recipe map. Open one to move it or compare it.</p>
         </div>
         <NewRecipe />
@@ -88,12 +88,12 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
     <li className={`border-t border-rule-strong py-4 ${recipe.retired ? 'opacity-75' : ''}`}>
       <div className="flex items-start justify-between gap-4">
         <div>
-          <h2 className="text-[18px]">
+          <h2 className="text-large">
             <a className="link" href={`/recipe/${recipe.id}`}>
               {recipe.name}
             </a>
           </h2>
-          <p className="text-[13px] text-ink-2">
+          <p className="text-small text-ink-2">
             version {latest.number}, {ago(latest.at)}
             {recipe.retired ? ', retired' : ''}; target {recipe.target.min} to {recipe.target.max} HRC
           </p>
@@ -101,14 +101,14 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
         {prediction && (
           <div className="text-right">
             <p>
-              <span className="figure text-[34px]">{prediction.finalHrc.mean.toFixed(1)}</span>{' '}
+              <span className="figure text-figure-small">{prediction.finalHrc.mean.toFixed(1)}</span>{' '}
               <span className="text-ink-2">± {(1.96 * prediction.finalHrc.sd).toFixed(1)} HRC</span>
             </p>
             <Working of={`${recipe.name}, finished hardness`} lines={prediction.working} />
           </div>
         )}
       </div>
-      <dl className="mt-2 grid grid-cols-[90px_1fr] gap-y-1 text-[13.5px]">
+      <dl className="mt-2 grid grid-cols-[90px_1fr] gap-y-1 text-small">
         <dt className="text-ink-2">Soak</dt>
         <dd>
           {formatBoth(route.austenitizeC, shop.units)}, {formatQuantity(route.soakMin, 'duration', shop.units)}

@@ -28,7 +28,7 @@ export function RemarkDialog({
           aria-describedby={undefined}
           className="fixed inset-x-4 bottom-4 z-40 bg-soot-2 p-6 text-bone md:inset-x-40"
         >
-          <Dialog.Title className="text-[22px]">Remark for the log</Dialog.Title>
+          <Dialog.Title className="text-title">Remark for the log</Dialog.Title>
           <form
             className="mt-3 flex gap-3"
             onSubmit={event => {
@@ -38,7 +38,7 @@ export function RemarkDialog({
           >
             <input
               aria-label="Remark"
-              className="min-h-[72px] flex-1 border-2 border-bone-2 bg-soot px-4 text-[22px]"
+              className="min-h-[72px] flex-1 border-2 border-bone-2 bg-soot px-4 text-title"
               maxLength={LONGEST.remark}
               value={text}
               onChange={event => setText(event.target.value)}

@@ -23,7 +23,7 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
   const remarks = run.events.filter(e => e.kind === 'remark')
   return (
     <div className="mx-auto max-w-3xl p-6 md:p-10">
-      <h1 className="text-[34px] font-semibold">{batch.name}: the run is over</h1>
+      <h1 className="text-figure-small font-semibold">{batch.name}: the run is over</h1>
       <div className="my-6 grid gap-4 sm:grid-cols-2">
         <a className="run-action" href={`/batch/${batch.id}/measure`}>
           Enter readings
@@ -42,8 +42,8 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
           Run it all again
         </button>
       </div>
-      <h2 className="mb-2 text-[20px] font-semibold">Log{run.mode === 'practice' ? ' of a practice run' : ''}</h2>
-      <ol className="text-[16px]">
+      <h2 className="mb-2 text-heading font-semibold">Log{run.mode === 'practice' ? ' of a practice run' : ''}</h2>
+      <ol className="text-lead">
         {confirmed.map(({ step, atS }) => (
           <li key={step.id} className="grid grid-cols-[90px_1fr] border-t border-soot-rule py-1.5">
             <span className="text-bone-2">{clockText(atS)}</span>

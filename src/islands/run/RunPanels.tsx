@@ -24,13 +24,13 @@ export function Temperature({
   const other = system === 'metric' ? 'imperial' : 'metric'
   return (
     <div>
-      <p className="text-[18px] text-bone-2">
+      <p className="text-large text-bone-2">
         {shownC === null ? 'Set on your oven; read its own display' : 'Oven reads'}
       </p>
       <p className="figure text-[clamp(110px,23vw,270px)]" style={{ color: figureColour(c) }}>
         {shownC === null && setC === 0 ? 'off' : formatNumber(c, 'temperature', system)}
       </p>
-      <p className="text-[26px]">
+      <p className="text-page">
         {shownUnitLabel('temperature', system)}{' '}
         <span className="text-bone-2">{formatQuantity(c, 'temperature', other)}</span> {set}
         {targetC !== null && (
@@ -74,12 +74,12 @@ export function TimeLeft({
   return (
     <div className="grid gap-5">
       <div>
-        <p className="text-[20px] text-bone-2">{says}</p>
+        <p className="text-heading text-bone-2">{says}</p>
         <p className={`figure text-[clamp(64px,10vw,116px)] ${ready ? 'text-hot' : ''}`}>{time}</p>
       </div>
       <div>
-        <p className="text-[20px] text-bone-2">Then</p>
-        <p className="text-[26px] font-semibold">{next}</p>
+        <p className="text-heading text-bone-2">Then</p>
+        <p className="text-page font-semibold">{next}</p>
       </div>
     </div>
   )

@@ -65,8 +65,8 @@ function LoadedRun({ batchId }: { batchId: string }) {
 
 /** Without its oven or its grade nothing may be run: why, and where it is mended. */
 const CannotRun = ({ batch, problems }: { batch: Batch; problems: readonly Problem[] }) => (
-  <div className="mx-auto max-w-3xl p-6 text-[18px] md:p-10">
-    <h1 className="text-[34px] font-semibold">{batch.name}</h1>
+  <div className="mx-auto max-w-3xl p-6 text-large md:p-10">
+    <h1 className="text-figure-small font-semibold">{batch.name}</h1>
     <Problems of={problems} className="my-4 !text-[#ffb8a3]" />
     <a className="run-action" href={`/batch/${batch.id}/heat`}>
       To the Heat bench
@@ -115,25 +115,25 @@ function RunStart({ batch, steps, refused, onStarted }: StartProps) {
   }
   return (
     <div className="mx-auto max-w-3xl p-6 md:p-10">
-      <h1 className="text-[34px] font-semibold">{batch.name}</h1>
+      <h1 className="text-figure-small font-semibold">{batch.name}</h1>
       {count === 0 ? (
         <>
-          <p className="my-4 text-[20px]">There is no blade in this batch yet.</p>
+          <p className="my-4 text-heading">There is no blade in this batch yet.</p>
           <a className="run-action" href={`/batch/${batch.id}/prepare`}>
             Enter blades
           </a>
         </>
       ) : (
         <>
-          <p className="my-4 text-[20px]">
+          <p className="my-4 text-heading">
             {count} blades, {steps.length} steps. One action at a time; Space or a pedal confirms. The clocks go on if
             this page closes.
           </p>
-          <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-[17px]">
+          <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-large">
             {inUnits(`${CAUTIONS.heat} ${DEFER}`, say)}
           </p>
           {refused && (
-            <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-[17px]">
+            <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-large">
               The cold is refused: {cautionWords(caution('air-refused', refused), say)}{' '}
               <a className="underline" href={`/batch/${batch.id}/cold`}>
                 Change it at the Cold bench
@@ -142,7 +142,7 @@ function RunStart({ batch, steps, refused, onStarted }: StartProps) {
             </p>
           )}
           {trouble && (
-            <p role="alert" className="mb-4 text-[17px] text-[#ffb8a3]">
+            <p role="alert" className="mb-4 text-large text-[#ffb8a3]">
               {trouble}
             </p>
           )}
@@ -162,7 +162,7 @@ function RunStart({ batch, steps, refused, onStarted }: StartProps) {
             </button>
           </div>
           <a
-            className="mt-6 inline-flex min-h-[72px] items-center text-[17px] underline"
+            className="mt-6 inline-flex min-h-[72px] items-center text-large underline"
             href={`/batch/${batch.id}/heat`}
           >
             Back to the bench

@@ -17,7 +17,7 @@ export function RunSteps({ steps, index }: { steps: readonly { id: string; title
           <li
             key={step.id}
             aria-current={at === index ? 'step' : undefined}
-            className={`-mt-[9px] px-1 text-center text-[15px] ${at === index ? 'font-bold text-bone' : 'text-bone-2'}`}
+            className={`-mt-[9px] px-1 text-center text-lead ${at === index ? 'font-bold text-bone' : 'text-bone-2'}`}
           >
             <span
               className={`mx-auto mb-1 block h-4 w-4 rounded-full border-2 ${at < index ? 'border-[#8d857c] bg-[#8d857c]' : at === index ? 'border-hot bg-hot' : 'border-[#8d857c] bg-soot'}`}

@@ -59,7 +59,7 @@ export function RunView({ batch, run }: Props) {
   const both = display ? display.indicatedC : null
   return (
     <div className="flex min-h-dvh flex-col gap-4 p-5 md:p-10 md:pt-6">
-      <header className="flex flex-wrap justify-between gap-x-6 text-[20px]">
+      <header className="flex flex-wrap justify-between gap-x-6 text-heading">
         <p>
           <strong>{said.title}</strong> · {state.stepIndex + 1} of {run.steps.length}
         </p>
@@ -73,7 +73,7 @@ export function RunView({ batch, run }: Props) {
         <TimeLeft state={state} ovenWaitS={ovenWaitS} next={state.next ? words(state.next).title : 'the run is over'} />
       </div>
       <RunSteps steps={run.steps.map(s => ({ id: s.id, title: words(s).title }))} index={state.stepIndex} />
-      <p className="text-[22px] text-[#ffd9b8]">{said.detail}</p>
+      <p className="text-title text-[#ffd9b8]">{said.detail}</p>
       <button type="button" className="run-action" data-ready={state.ready} onClick={confirm}>
         <span>
           {early
@@ -82,11 +82,11 @@ export function RunView({ batch, run }: Props) {
               ? said.action
               : `Wait, then ${lowerFirst(said.action)}`}
         </span>
-        <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-[22px] font-semibold">
+        <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-title font-semibold">
           Space
         </kbd>
       </button>
-      <footer className="flex flex-wrap items-center gap-x-2 text-[16px] text-bone-2">
+      <footer className="flex flex-wrap items-center gap-x-2 text-lead text-bone-2">
         <RunKey onClick={() => add('add-minutes', { minutes: 1 })} keyName="+" says="one more minute" />
         <RunKey onClick={() => setRemark(true)} keyName="L" says="log a remark" />
         <RunKey onClick={() => add('take-back')} keyName="Z" says="take back" />

@@ -15,7 +15,7 @@ export function SpeedControl({ run }: { run: Run }) {
     }))
   }
   return (
-    <div role="group" aria-label="Speed of the practice clock" className="ml-auto flex">
+    <fieldset aria-label="Speed of the practice clock" className="ml-auto flex">
       {SPEEDS.map(value => (
         <button
           key={value}
@@ -27,6 +27,6 @@ export function SpeedControl({ run }: { run: Run }) {
           {value}×
         </button>
       ))}
-    </div>
+    </fieldset>
   )
 }

@@ -86,8 +86,8 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
   const so = inUnits(TOLD[tale].so, say)
   return (
     <section aria-label={title} className="min-w-0 max-w-[860px]">
-      <h2 className="text-[22px]">{title}</h2>
-      <p className="mt-1 text-[17px] text-ink-2 italic">{said}</p>
+      <h2 className="text-title">{title}</h2>
+      <p className="mt-1 text-large text-ink-2 italic">{said}</p>
       <div className="mt-5">
         <label htmlFor={id} className="flex justify-between">
           <span>{KNOB_WORDS[knob.moves]}</span>
@@ -110,7 +110,7 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
           <Along key={figure.name} figure={figure} at={at} />
         ))}
       </div>
-      <p className="mt-5 text-[16px]" role="status">
+      <p className="mt-5 text-lead" role="status">
         {told ? seenWords(told.seen, say) : 'Asking the model …'}
       </p>
       <p className="mt-2 text-ink-2">{so}</p>
@@ -139,9 +139,9 @@ function Along({ figure, at }: { figure: TaleFigure; at: number }) {
   const y = (v: number) => HEIGHT / 2 - ((v - middle) / room) * (HEIGHT - 20)
   return (
     <div className="border-t border-rule pt-2">
-      <p className="text-[12.5px] text-ink-2">{label}</p>
+      <p className="text-note text-ink-2">{label}</p>
       <p>
-        <span className="figure text-[38px]">{shown(figure.now)}</span> <span className="text-ink-2">{unit}</span>
+        <span className="figure text-figure">{shown(figure.now)}</span> <span className="text-ink-2">{unit}</span>
       </p>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
         <path

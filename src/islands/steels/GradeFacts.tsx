@@ -99,7 +99,7 @@ export function GradeFacts({ grade }: { grade: Grade }) {
             </th>
             <td>
               {value}
-              <span className="block text-[12.5px] text-ink-2 italic">{source}</span>
+              <span className="block text-note text-ink-2 italic">{source}</span>
             </td>
           </tr>
         ))}

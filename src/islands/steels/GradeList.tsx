@@ -1,6 +1,7 @@
 import { useId, useState } from 'react'
 import { findGrade } from '../../core/steel/grades'
 import type { Grade } from '../../data/grades'
+import { ScrollRegion } from '../../ui/ScrollRegion'
 
 interface Props {
   readonly grades: readonly Grade[]
@@ -40,17 +41,12 @@ export function GradeList({ grades, shown, onShow }: Props) {
         onChange={event => setSought(event.target.value)}
       />
       {found.length === 0 && <p className="text-ink-2">No grade here has that name. Add it from its sheet.</p>}
-      <div
-        className="mb-4 max-h-[260px] overflow-auto lg:max-h-[calc(100dvh-170px)]"
-        role="region"
-        aria-label="Grades"
-        tabIndex={0}
-      >
+      <ScrollRegion label="Grades" className="mb-4 max-h-[260px] overflow-auto lg:max-h-[calc(100dvh-170px)]">
         {groups.map(
           ([label, list]) =>
             list.length > 0 && (
               <section key={label}>
-                <h2 className="sticky top-0 bg-ash pt-2 pb-1 text-[12.5px] font-normal text-ink-2">{label}</h2>
+                <h2 className="sticky top-0 bg-ash pt-2 pb-1 text-note font-normal text-ink-2">{label}</h2>
                 <ul>
                   {list.map(g => (
                     <li key={g.id} className="border-t border-rule">
@@ -61,7 +57,7 @@ export function GradeList({ grades, shown, onShow }: Props) {
                         className={`block min-h-11 w-full border-l-3 py-1.5 pl-3 text-left ${g === shown ? 'border-ember font-semibold' : 'border-transparent'}`}
                       >
                         {g.name}
-                        <span className="block text-[12px] font-normal text-ink-2">
+                        <span className="block text-note font-normal text-ink-2">
                           {g.alsoNamed.slice(0, 2).join(', ')}
                         </span>
                       </button>
@@ -71,7 +67,7 @@ export function GradeList({ grades, shown, onShow }: Props) {
               </section>
             ),
         )}
-      </div>
+      </ScrollRegion>
     </div>
   )
 }

@@ -75,7 +75,7 @@ function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggest
   return (
     <section aria-label={grade.name} className="min-w-0">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h2 className="text-[24px]">{grade.name}</h2>
+        <h2 className="text-title">{grade.name}</h2>
         <p className="text-ink-2">{grade.alsoNamed.join(', ')}</p>
         <div className="ml-auto flex gap-2">
           {onEdit && (

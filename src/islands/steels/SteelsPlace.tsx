@@ -48,7 +48,7 @@ function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: stri
   return (
     <div className="px-4 py-5 md:px-8">
       <header className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-1">
-        <h1 className="text-[26px]">Steels</h1>
+        <h1 className="text-page">Steels</h1>
         <nav aria-label="Views of steels" className="flex flex-wrap">
           {VIEWS.map(([key, label]) => (
             <button

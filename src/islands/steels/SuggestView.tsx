@@ -81,7 +81,7 @@ export default function SuggestView({ grades, onGrade }: Props) {
           <input type="checkbox" className="h-5 w-5" checked={oil} onChange={event => setOil(event.target.checked)} />
           There is a quench oil bath here
         </label>
-        <p className="text-[12.5px] text-ink-2">
+        <p className="text-note text-ink-2">
           Asked of the blade: {target.min} to {target.max} HRC. Cold, oven and foil as in Workshop.
         </p>
       </div>
@@ -96,10 +96,10 @@ export default function SuggestView({ grades, onGrade }: Props) {
         </ol>
         {refused.length > 0 && (
           <section className="mt-4">
-            <h2 className="text-[15px]">Not in this shop</h2>
+            <h2 className="text-lead">Not in this shop</h2>
             <ul>
               {refused.map(({ gradeId, why }) => (
-                <li key={gradeId} className="border-t border-rule py-1.5 text-[13px]">
+                <li key={gradeId} className="border-t border-rule py-1.5 text-small">
                   <strong>{gradeOf.get(gradeId)?.name}</strong>{' '}
                   <span className="text-ink-2">{refusalWords(why, say)}</span>
                 </li>
@@ -128,20 +128,20 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
   }
   return (
     <li className="grid grid-cols-[34px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-rule py-2">
-      <span className="figure text-[26px] text-ink-2">{place}</span>
+      <span className="figure text-page text-ink-2">{place}</span>
       <div className="min-w-0">
         <button
           type="button"
-          className="link min-h-6 text-left text-[15px] font-semibold"
+          className="link min-h-6 text-left text-lead font-semibold"
           onClick={() => onGrade(grade.id)}
         >
           {grade.name}
         </button>{' '}
-        <span className="text-[13px] text-ink-2">
+        <span className="text-small text-ink-2">
           {formatBoth(route.austenitizeC, shop.units)}, {route.cold ? 'cold, ' : ''}temper twice at{' '}
           {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} ± {(1.96 * hrc.sd).toFixed(1)} HRC
         </span>
-        <p className="text-[13px]">{rankWords(why)}</p>
+        <p className="text-small">{rankWords(why)}</p>
       </div>
       <button type="button" className={`btn ${place === 1 ? 'btn-ember' : ''}`} onClick={() => void plan()}>
         Plan a batch

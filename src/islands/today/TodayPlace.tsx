@@ -49,7 +49,7 @@ function Today() {
       <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
         <div>
           <p className="text-ink-2">{shopName}</p>
-          <h1 className="figure text-[44px]">
+          <h1 className="figure text-figure-large">
             {new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())}
           </h1>
         </div>
@@ -125,7 +125,7 @@ const measuredWords = (batch: Answer<'lately'>[number] | undefined): string =>
 function Part({ title, empty, children }: { title: string; empty: string; children: React.ReactNode[] }) {
   return (
     <section className="mb-6">
-      <h2 className="border-b border-rule-strong pb-1 text-[15px]">{title}</h2>
+      <h2 className="border-b border-rule-strong pb-1 text-lead">{title}</h2>
       {children.length > 0 ? <ul>{children}</ul> : <p className="py-2.5 text-ink-2">{empty}</p>}
     </section>
   )

@@ -92,7 +92,7 @@ export default function BlockCheck({ edit }: Props) {
           })
         }
       />
-      <p className={`text-[12.5px] ${use.full ? 'text-bad' : 'text-ink-2'}`}>
+      <p className={`text-note ${use.full ? 'text-bad' : 'text-ink-2'}`}>
         {use.indents} indents in its face{use.full ? ': it is full. Turn to a new block; never to its back.' : ''}
       </p>
       <Checks tester={tester} onTakeOut={id => save({ ...tester, checks: tester.checks.filter(c => c.id !== id) })} />
@@ -139,7 +139,7 @@ function TodaysCheck({ onRecord }: { onRecord: (readings: number[]) => void }) {
         </button>
       </div>
       {trouble && (
-        <p id={`${id}-p`} role="alert" className="mt-1 text-[13px] text-bad">
+        <p id={`${id}-p`} role="alert" className="mt-1 text-small text-bad">
           {trouble}
         </p>
       )}
@@ -160,7 +160,7 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
   const signed = (x: number) => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(2)}`
   return (
     <>
-      <p className="text-[13px]">
+      <p className="text-small">
         {newest.readings.join(', ')}: off by {signed(newest.bias)}, spread {newest.repeatability.toFixed(1)}.{' '}
         <strong className={newest.ok ? 'text-good' : 'text-bad'}>
           {newest.ok
@@ -169,7 +169,7 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
         </strong>
         {drift !== null && ` It drifts by ${signed(drift)} HRC a year.`}
       </p>
-      <ul className="text-[12.5px]">
+      <ul className="text-note">
         {[...checks]
           .reverse()
           .slice(0, SHOWN)

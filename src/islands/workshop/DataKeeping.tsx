@@ -54,7 +54,7 @@ export function DataKeeping() {
   }
   return (
     <section className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
-      <h2 className="text-[17px]">Data</h2>
+      <h2 className="text-large">Data</h2>
       <p className="mb-3 text-ink-2">
         Everything stays in this browser, and in the files you save. Nothing is sent anywhere.
       </p>
@@ -129,7 +129,7 @@ function LooseEnds({ data }: { data: WorkshopData }) {
   const ends = useMemo(() => looseEndsOf(data), [data])
   if (ends.length === 0) return null
   return (
-    <ul className="mb-3 max-h-40 space-y-1 overflow-auto text-[13px]" aria-label="What points nowhere">
+    <ul className="mb-3 max-h-40 space-y-1 overflow-auto text-small" aria-label="What points nowhere">
       {ends.map((end, i) => (
         <li key={i} className="border-l-3 border-bad pl-3">
           {looseEndWords(end)}

@@ -30,15 +30,15 @@ export function LearningPart({ edit }: Props) {
         ]}
         onCommit={v => edit({ learning: v === 'on' })}
       />
-      {answer === undefined && <p className="text-[12.5px] text-ink-2">Reading the log …</p>}
+      {answer === undefined && <p className="text-note text-ink-2">Reading the log …</p>}
       {fit === null && (
-        <p className="text-[12.5px] text-ink-2">
+        <p className="text-note text-ink-2">
           There is nothing to learn from yet: log readings at a batch’s Measure bench.
         </p>
       )}
       {fit && (
-        <table className="sheet text-[13px]">
-          <caption className="text-left text-[12.5px] text-ink-2">
+        <table className="sheet text-small">
+          <caption className="text-left text-note text-ink-2">
             How far off on batches left out of the learning, HRC (root mean square)
           </caption>
           <thead>
@@ -66,7 +66,7 @@ export function LearningPart({ edit }: Props) {
       )}
       {answer && !answer.ok && <Problems of={answer.problems} />}
       {fit && fit.setAside > 0 && (
-        <p className="text-[12.5px] text-ink-2">
+        <p className="text-note text-ink-2">
           {fit.setAside} sets lie so far off that another cause is likelier; they teach nothing.
         </p>
       )}

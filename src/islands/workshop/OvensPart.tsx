@@ -36,10 +36,10 @@ export function OvensPart({ edit }: Props) {
           <li key={oven.id} className="border-t border-rule">
             <a className="flex min-h-12 flex-wrap items-center gap-x-3 hover:text-ember" href={`/oven/${oven.id}`}>
               <span className="link font-semibold">{oven.name || 'without a name'}</span>
-              <span className="flex-1 text-[12.5px] text-ink-2">
+              <span className="flex-1 text-note text-ink-2">
                 {oven.use}, {(oven.powerW / 1000).toFixed(1)} kW
               </span>
-              <span className="text-[12.5px] text-ink-2">
+              <span className="text-note text-ink-2">
                 keyed {formatDifference(correctionAt(oven, oven.use === 'hardening' ? ASKED_C : 200), shop.units)}
               </span>
             </a>
@@ -73,7 +73,7 @@ export function OvensPart({ edit }: Props) {
           </button>
         </div>
       )}
-      <p className="text-[12.5px] text-ink-2">Mains wiring is for a licensed electrician.</p>
+      <p className="text-note text-ink-2">Mains wiring is for a licensed electrician.</p>
     </>
   )
 }

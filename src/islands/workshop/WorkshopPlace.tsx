@@ -33,7 +33,7 @@ function WorkshopView() {
   const edit: Edit = part => saveShop(s => ({ ...s, ...part }))
   return (
     <div className="px-4 py-6 md:px-8">
-      <h1 className="mb-4 text-[26px]">Workshop</h1>
+      <h1 className="mb-4 text-page">Workshop</h1>
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2 xl:grid-cols-3">
         <Part title="Shown as">
           <TextField
@@ -144,7 +144,7 @@ function SerialField({ value, onCommit }: { value: string; onCommit: (pattern: s
         longest={LONGEST.serialPattern}
         onCommit={onCommit}
       />
-      <p className="text-[12.5px] text-ink-2">
+      <p className="text-note text-ink-2">
         The first of this year: {nextSerials(value, year, [], 1)[0]}. Blades keep the serial they have.
       </p>
     </>
@@ -154,7 +154,7 @@ function SerialField({ value, onCommit }: { value: string; onCommit: (pattern: s
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <section className="space-y-3 border-t border-rule-strong pt-3">
-      <h2 className="text-[17px]">{title}</h2>
+      <h2 className="text-large">{title}</h2>
       {children}
     </section>
   )

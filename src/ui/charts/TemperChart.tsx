@@ -61,6 +61,7 @@ export default function TemperChart({
   }
   return (
     <div className="relative h-full">
+      {/* biome-ignore lint/a11y/noAriaHiddenOnFocusable: a canvas takes no focus; the slider on it says what it shows. */}
       <canvas ref={canvas} aria-hidden="true" />
       {spot && temperC > 0 && (
         <div
@@ -85,7 +86,7 @@ export default function TemperChart({
         >
           <span className="h-5 w-5 rounded-full border-2 border-ash bg-ember" />
           <span
-            className={`pointer-events-none absolute top-8 whitespace-nowrap bg-ash px-1 text-[13px] font-semibold ${atC > 420 ? 'right-5' : 'left-5'}`}
+            className={`pointer-events-none absolute top-8 whitespace-nowrap bg-ash px-1 text-small font-semibold ${atC > 420 ? 'right-5' : 'left-5'}`}
           >
             {hrc.toFixed(1)} HRC at {formatBoth(atC, system)}
           </span>

@@ -72,7 +72,7 @@ export function CorrectionChart({ observations, line, system }: Props) {
           ))}
         </svg>
       </Wide>
-      <figcaption className="text-[12.5px] text-ink-2">
+      <figcaption className="text-note text-ink-2">
         Blades against the display over its temperature: ○ sensor check, □ survey, △ hardness; line and 95 % band from
         all of them.
       </figcaption>

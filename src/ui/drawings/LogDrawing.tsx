@@ -88,7 +88,7 @@ export function LogDrawing({ lines, system, label, targetC, marks = [], height =
           )
         })}
       </svg>
-      <figcaption className="flex flex-wrap gap-x-5 text-[12.5px] text-ink-2">
+      <figcaption className="flex flex-wrap gap-x-5 text-note text-ink-2">
         {lines.map(line => (
           <span key={line.name} className="inline-flex items-center gap-1.5">
             <svg width="26" height="8" aria-hidden="true">

@@ -124,7 +124,7 @@ export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }
           />
         )}
       </svg>
-      <figcaption className="flex min-h-9 flex-wrap items-center gap-x-4 text-[12.5px] text-ink-2">
+      <figcaption className="flex min-h-9 flex-wrap items-center gap-x-4 text-note text-ink-2">
         <span className={troubles.length > 0 ? 'text-bad' : undefined}>
           {at === null
             ? `Point at the blade: indents ${say.length(rules.minimumSpacingMm)} apart, ${say.length(rules.minimumEdgeMm)} from an edge, none on the bevel.`

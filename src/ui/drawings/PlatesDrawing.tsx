@@ -67,7 +67,7 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system }: Props) {
           {mark}
         </text>
       </svg>
-      <figcaption className="mt-1 text-[13px] text-ink-2">
+      <figcaption className="mt-1 text-small text-ink-2">
         Pull order:{' '}
         {waiting.map((name, i) => (
           <span key={name} className={i === at ? 'font-semibold text-ember' : undefined}>

@@ -37,6 +37,7 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
   })
   const placeOf = (id: string) => places.find(p => p.id === id)
   return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset.
     <svg
       ref={svg}
       viewBox={chamberViewBox(chamber)}
@@ -53,6 +54,7 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
           const nudge = (inMm: number, acrossMm: number) =>
             onDrag({ id: packet.id, inMm: place.inMm + inMm, acrossMm: place.acrossMm + acrossMm })
           return (
+            // biome-ignore lint/a11y/useSemanticElements: a packet in a drawing can be no button element.
             <g
               key={packet.id}
               role="button"

@@ -55,6 +55,7 @@ export function HeatLine(props: Props) {
 
   return (
     <div ref={frame} className="overflow-x-auto overflow-y-hidden">
+      {/* biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset. */}
       <svg
         width={width}
         height={height}

@@ -59,14 +59,15 @@ const ICE: Rgb = [0x8f, 0xd0, 0xf2]
 const GLOW_FROM_C = 400
 const GLOW_WHOLE_C = 580
 
-const mix = (a: Rgb, b: Rgb, part: number): Rgb =>
-  [0, 1, 2].map(i => Math.round((a[i] as number) + ((b[i] as number) - (a[i] as number)) * part)) as unknown as Rgb
+/** A colour from what each of its channels is. */
+const eachChannel = (of: (channel: 0 | 1 | 2) => number): Rgb => [of(0), of(1), of(2)]
+
+const mix = (a: Rgb, b: Rgb, part: number): Rgb => eachChannel(i => Math.round(a[i] + (b[i] - a[i]) * part))
 
 function glowRgb(tempC: number): Rgb {
   const bright = RESPONSE.exposure * (planckXyz(tempC)[1] / referenceY) ** RESPONSE.power
-  return planckLinear(tempC).map(channel =>
-    encode(1 - Math.exp(-bright * (channel + RESPONSE.veil * bright))),
-  ) as unknown as Rgb
+  const linear = planckLinear(tempC)
+  return eachChannel(i => encode(1 - Math.exp(-bright * (linear[i] + RESPONSE.veil * bright))))
 }
 
 /** Oxide tints of simple steel by temper temperature, °C. Source: common practice, no published source. */

@@ -61,6 +61,7 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
       role="application"
       aria-roledescription="point on the recipe map"
       aria-label={`${spoken}. Arrow keys move it.`}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: it is moved by keys of its own, which is what the role says.
       tabIndex={0}
       className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-move touch-none place-items-center rounded-full"
       style={{ left: x, top: y, zIndex: point.active ? 2 : 1 }}
@@ -85,11 +86,11 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
       />
       <span
         aria-hidden="true"
-        className={`pointer-events-none absolute top-1/2 -translate-y-1/2 whitespace-nowrap bg-ash px-1.5 py-0.5 text-[13px] font-semibold ${onLeft ? 'right-9' : 'left-9'}`}
+        className={`pointer-events-none absolute top-1/2 -translate-y-1/2 whitespace-nowrap bg-ash px-1.5 py-0.5 text-small font-semibold ${onLeft ? 'right-9' : 'left-9'}`}
       >
         {point.key} {hrc.toFixed(1)}
         {dragged && (
-          <span className="block text-[12px] font-normal">
+          <span className="block text-note font-normal">
             {formatBoth(austenitizeC, system)}, {formatBoth(temperC, system)}
           </span>
         )}

@@ -1,13 +1,19 @@
 import DxfParser from 'dxf-parser'
+import { z } from 'zod'
 import { fail, ok, type Result } from '../../codes/result'
 import type { Point } from '../../rockwell/outline'
 import { type Drawing, MM_PER_INCH } from './drawing'
 
-interface Vertex {
-  readonly x: number
-  readonly y: number
-  readonly bulge?: number
-}
+const vertexSchema = z.object({ x: z.number(), y: z.number(), bulge: z.number().optional() })
+type Vertex = z.infer<typeof vertexSchema>
+
+/** What of an entity an outline is read from. */
+const entitySchema = z.object({
+  type: z.string(),
+  vertices: z.array(vertexSchema).optional(),
+  controlPoints: z.array(vertexSchema).optional(),
+  fitPoints: z.array(vertexSchema).optional(),
+})
 
 /** Shapes of an ASCII DXF: polylines with their arcs, splines, and lines joined where they meet. */
 export function readDxf(text: string): Result<Drawing> {
@@ -22,7 +28,12 @@ export function readDxf(text: string): Result<Drawing> {
   const shapes: Point[][] = []
   const left = new Map<string, number>()
   for (const entity of parsed.entities) {
-    const e = entity as unknown as { type: string; vertices?: Vertex[]; controlPoints?: Vertex[]; fitPoints?: Vertex[] }
+    const read = entitySchema.safeParse(entity)
+    if (!read.success) {
+      left.set('unreadable', (left.get('unreadable') ?? 0) + 1)
+      continue
+    }
+    const e = read.data
     if (e.type === 'LWPOLYLINE' || e.type === 'POLYLINE') shapes.push(bulged(e.vertices ?? []))
     else if (e.type === 'SPLINE')
       shapes.push((e.fitPoints?.length ? e.fitPoints : (e.controlPoints ?? [])).map(v => [v.x, v.y]))

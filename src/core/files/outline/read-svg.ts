@@ -134,8 +134,8 @@ function matrixOf(text: string | undefined): Matrix {
       .split(/[\s,]+/)
       .filter(Boolean)
       .map(Number)
-    const [p = 0, q] = v
-    if (name === 'matrix' && v.length === 6) out = times(out, v as unknown as Matrix)
+    const [p = 0, q, r = 0, s = 0, t = 0, u = 0] = v
+    if (name === 'matrix' && v.length === 6) out = times(out, [p, q ?? 0, r, s, t, u])
     if (name === 'translate') out = times(out, [1, 0, 0, 1, p, q ?? 0])
     if (name === 'scale') out = times(out, [p, 0, 0, q ?? p, 0, 0])
     if (name === 'rotate') {

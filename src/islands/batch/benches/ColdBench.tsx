@@ -60,7 +60,7 @@ export function ColdBench() {
       figures={
         <>
           {amount?.air.refused && (
-            <div role="alert" className="mb-2 border-2 border-bad bg-ember-wash p-3 text-[14px]">
+            <div role="alert" className="mb-2 border-2 border-bad bg-ember-wash p-3 text-body">
               <strong className="text-bad">This chill is refused. </strong>
               {amount.cautions.slice(0, 1).map(one => cautionWords(one, say))}
             </div>
@@ -90,7 +90,7 @@ export function ColdBench() {
           />
           {amount && <Warnings lines={amount.cautions.filter(c => c.code !== 'air-refused')} />}
           {route.cold && (
-            <p className="my-2 text-[13px]">
+            <p className="my-2 text-small">
               Afterwards up to room temperature in still air, about 25 min: frost is water, so wipe it off before it
               rusts, then into the first temper within the hour.
             </p>

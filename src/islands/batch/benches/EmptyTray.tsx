@@ -5,7 +5,7 @@ export function EmptyTray({ title, what }: { title: string; what: string }) {
   const { go } = useBench()
   return (
     <section aria-label={title} className="p-6">
-      <h2 className="text-[21px]">{title}</h2>
+      <h2 className="text-heading">{title}</h2>
       <p className="my-3">Enter the blades first: from their sizes come {what}.</p>
       <button type="button" className="btn btn-ember" onClick={() => go('prepare')}>
         Enter blades

@@ -29,7 +29,7 @@ export function FinishBench() {
         </>
       }
       fields={
-        <ul className="list-disc space-y-1 pl-5 text-[13.5px]">
+        <ul className="list-disc space-y-1 pl-5 text-small">
           <li>Scale off first; a blade from a tight packet needs little more than a wipe and a fine belt.</li>
           <li>Pivot holes have grown tight: hone them back to size.</li>
           <li>Fresh belts, bare fingers near the edge as a thermometer, water in reach. A blue edge is a soft edge.</li>

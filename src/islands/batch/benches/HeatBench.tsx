@@ -83,7 +83,7 @@ function Heat({ load, oven }: { load: ProgrammedLoad; oven: Oven }) {
         view === 'rack' && (
           <div className="grid max-w-3xl grid-cols-2 items-end gap-3 sm:grid-cols-3">
             <OvenField />
-            <p className="text-[13px] sm:col-span-2">
+            <p className="text-small sm:col-span-2">
               {keyedSays(correctionAt(oven, austenitizeC), shop.units)}{' '}
               <a className="link" href={`/oven/${oven.id}`}>
                 The oven and its correction
@@ -127,7 +127,7 @@ const OvenChoice = () => {
   const { oven } = useBench()
   return (
     <section aria-label="Heat" className="max-w-md p-6">
-      <h2 className="text-[21px]">Heat</h2>
+      <h2 className="text-heading">Heat</h2>
       {!oven.ok && <Problems of={oven.problems} className="my-3" />}
       <OvenField />
     </section>

@@ -24,7 +24,7 @@ export function LayLog({ of, log, says, children }: LayLogProps) {
   if (log && !adding) return children(log, () => setAdding(true))
   return (
     <div className="py-2">
-      {!log && <p className="mb-3 max-w-2xl text-[13.5px]">{says}</p>}
+      {!log && <p className="mb-3 max-w-2xl text-small">{says}</p>}
       <LogImport
         action="Lay it over the plan"
         onTake={(name, points) => {
@@ -81,17 +81,17 @@ export function LaidLog(props: LaidLogProps) {
         ]}
         height={200}
       />
-      <dl className="mt-2 grid grid-cols-2 gap-x-6 gap-y-1 text-[13.5px] sm:grid-cols-4">
+      <dl className="mt-2 grid grid-cols-2 gap-x-6 gap-y-1 text-small sm:grid-cols-4">
         {facts.map(({ name, value, asked }) => (
           <div key={name} className="border-t border-rule py-1">
-            <dt className="text-[12.5px] text-ink-2">{name}</dt>
+            <dt className="text-note text-ink-2">{name}</dt>
             <dd>
-              <span className="font-semibold">{value}</span> <span className="text-[12.5px] text-ink-2">{asked}</span>
+              <span className="font-semibold">{value}</span> <span className="text-note text-ink-2">{asked}</span>
             </dd>
           </div>
         ))}
       </dl>
-      <p className="mt-2 text-[14px]">{children}</p>
+      <p className="mt-2 text-body">{children}</p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <MomentField label={momentNames.went} min={inMin} onCommit={loadedMin => changeLog(log.id, { loadedMin })} />
         <MomentField label={momentNames.came} min={outMin} onCommit={pulledMin => changeLog(log.id, { pulledMin })} />

@@ -153,7 +153,7 @@ export function PlatesBench() {
             </button>
           )}
           {shown.group.route.seconds800to500 !== undefined && (
-            <p className="my-2 text-[13px]">
+            <p className="my-2 text-small">
               Every prediction of this batch counts {Math.round(shown.group.route.seconds800to500)} s from{' '}
               {say.bare(800)} to {say.t(500)}.{' '}
               <button

@@ -7,6 +7,7 @@ import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
+import { ScrollRegion } from '../../../ui/ScrollRegion'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
@@ -68,7 +69,7 @@ export function PrepareBench() {
             working={[worked('tray-weight', kg, 'kg', {})]}
           />
           <Unplaced />
-          <ul className="mt-2 list-disc space-y-1 pl-5 text-[13px]">
+          <ul className="mt-2 list-disc space-y-1 pl-5 text-small">
             <li>Degrease: a fingerprint burns in under foil.</li>
             <li>Drill every hole and stamp every mark now: afterwards it is too hard.</li>
             <li>Round sharp inside corners: cracks begin there.</li>
@@ -82,7 +83,7 @@ export function PrepareBench() {
         some &&
         view === 'tray' && (
           <>
-            <div className="max-h-[260px] overflow-auto" role="region" aria-label="Blades" tabIndex={0}>
+            <ScrollRegion label="Blades" className="max-h-[260px] overflow-auto">
               <table className="sheet min-w-[720px]">
                 <thead className="sticky top-0 bg-ash">
                   <tr>
@@ -104,7 +105,7 @@ export function PrepareBench() {
                   ))}
                 </tbody>
               </table>
-            </div>
+            </ScrollRegion>
             <button type="button" className="btn mt-3" onClick={add}>
               <Plus size={16} aria-hidden="true" /> Blades like the last
             </button>

@@ -31,7 +31,7 @@ export function ProveBench() {
             unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
             working={prediction.working}
           />
-          <p className="mt-2 text-[13.5px]">
+          <p className="mt-2 text-small">
             {group.symptom === 'chips' &&
               'A fine edge that chips is too hard for its shape: the verdict now aims 1 HRC lower.'}
             {group.symptom === 'rolls' &&

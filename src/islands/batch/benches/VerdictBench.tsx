@@ -39,7 +39,7 @@ function NothingMeasured() {
   const { go } = useBench()
   return (
     <section aria-label="Verdict" className="p-6">
-      <h2 className="text-[21px]">Verdict</h2>
+      <h2 className="text-heading">Verdict</h2>
       <p className="my-3">A verdict needs a reading, three on one blade are enough to begin; or a set of files.</p>
       <button type="button" className="btn btn-ember" onClick={() => go('measure')}>
         Enter readings

@@ -11,7 +11,7 @@ const COLUMNS = [
 export function CompositionFields() {
   return (
     <section aria-label="Composition">
-      <h2 className="text-[16px]">Composition, wt%</h2>
+      <h2 className="text-lead">Composition, wt%</h2>
       <div className="mt-1 overflow-x-auto">
         <table className="w-full min-w-[760px] border-separate border-spacing-x-1">
           <thead>
@@ -20,7 +20,7 @@ export function CompositionFields() {
                 <span className="sr-only">Column</span>
               </th>
               {ELEMENTS.map(element => (
-                <th key={element} scope="col" className="text-left text-[13px] font-semibold">
+                <th key={element} scope="col" className="text-left text-small font-semibold">
                   {element}
                 </th>
               ))}
@@ -29,7 +29,7 @@ export function CompositionFields() {
           <tbody>
             {COLUMNS.map(([column, label]) => (
               <tr key={column}>
-                <th scope="row" className="text-left text-[12.5px] font-normal text-ink-2">
+                <th scope="row" className="text-left text-note font-normal text-ink-2">
                   {label}
                 </th>
                 {ELEMENTS.map(element => (

@@ -71,8 +71,8 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
           </div>
           <CompositionFields />
           <section aria-label="Windows">
-            <h2 className="text-[16px]">Windows</h2>
-            <p className="mb-2 text-[12.5px] text-ink-2">
+            <h2 className="text-lead">Windows</h2>
+            <p className="mb-2 text-note text-ink-2">
               Leave empty what the sheet does not say: a value suggested from the composition stands in.
             </p>
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
@@ -108,7 +108,7 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
             </div>
           </section>
           <section aria-label="Tempering chart">
-            <h2 className="text-[16px]">Tempering chart</h2>
+            <h2 className="text-lead">Tempering chart</h2>
             <div className="mt-1 grid gap-3 sm:grid-cols-[1.2fr_1fr]">
               <Text
                 name="chart"

@@ -45,7 +45,7 @@ export function Text({ name, label, hideLabel, longest, rows, hint, suggested, p
       </label>
       {rows ? <textarea rows={rows} className="field py-2" {...shared} /> : <input className="field" {...shared} />}
       {message && (
-        <p id={`${id}-trouble`} role="alert" className="mt-1 text-[13px] text-bad">
+        <p id={`${id}-trouble`} role="alert" className="mt-1 text-small text-bad">
           {message}
         </p>
       )}

@@ -17,24 +17,24 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
   const { skipped, rows, scale } = parseChartText(draft.chart)
   return (
     <div>
-      <h2 className="text-[16px]">What it comes to</h2>
+      <h2 className="text-lead">What it comes to</h2>
       {read.ok ? (
         <Readout grade={read.value} />
       ) : (
-        <p className="mt-1 text-[13px] text-ink-2">
+        <p className="mt-1 text-small text-ink-2">
           {draft.nominal.C
             ? 'Something on the sheet does not fit yet; it is said beside its field when you save.'
             : 'Give it a name and a composition: carbon and chromium are enough to begin.'}
         </p>
       )}
       {draft.chart.trim() !== '' && (
-        <p className="mt-2 text-[13px]">
+        <p className="mt-2 text-small">
           {rows.length} rows of the chart read{scale === 'F' ? ', taken as °F' : ''}.
         </p>
       )}
       <ul>
         {skipped.map(line => (
-          <li key={line.line} className="border-l-3 border-bad pl-3 text-[13px]">
+          <li key={line.line} className="border-l-3 border-bad pl-3 text-small">
             Line {line.line}, “{line.text}”: {skippedLineWords(line, say)}.
           </li>
         ))}
@@ -64,7 +64,7 @@ function Readout({ grade }: { grade: Grade }) {
     useMemo(() => ({ grade }), [grade]),
   )
   const misfit = found?.ok ? found.value : null
-  if (!route || !prediction) return <p className="mt-1 text-[13px] text-ink-2">Working it out …</p>
+  if (!route || !prediction) return <p className="mt-1 text-small text-ink-2">Working it out …</p>
   return (
     <>
       <Figure
@@ -81,7 +81,7 @@ function Readout({ grade }: { grade: Grade }) {
             value={misfit.rmsHrc.toFixed(1)}
             unit="HRC, root mean square"
           />
-          <table className="sheet text-[13px]">
+          <table className="sheet text-small">
             <thead>
               <tr>
                 <th>Temper</th>

@@ -43,7 +43,7 @@ export function ChooseFigures() {
       </div>
       <StageReadings prediction={prediction} />
       <Warnings lines={prediction.cautions} />
-      {group.sheet && <p className="mt-1 text-[12.5px] text-ink-2">From your own sheet of {group.gradeName}.</p>}
+      {group.sheet && <p className="mt-1 text-note text-ink-2">From your own sheet of {group.gradeName}.</p>}
     </>
   )
 }
@@ -57,7 +57,7 @@ export function ShopLine({ prediction }: { prediction: Prediction }) {
       ? 'leave it there'
       : `move it ${shop.shiftHrc > 0 ? '+' : '−'}${Math.abs(shop.shiftHrc).toFixed(1)}`
   return (
-    <p className="pb-2 text-[12.5px] text-ink-2">
+    <p className="pb-2 text-note text-ink-2">
       Chart {hrcText(chartHrc.mean)} {bandText(chartHrc.sd)}; your shop’s{' '}
       {shop.readings > 0 ? `${shop.readings} readings of it` : 'readings of other steels'} {moved},{' '}
       {hrcText(finalHrc.mean)} {bandText(finalHrc.sd)}.
@@ -108,7 +108,7 @@ function StageReadings({ prediction }: { prediction: Prediction }) {
   ]
   return (
     <table className="sheet border-t border-rule">
-      <caption className="pt-2 text-left text-[12.5px] text-ink-2">Should read on the way, HRC</caption>
+      <caption className="pt-2 text-left text-note text-ink-2">Should read on the way, HRC</caption>
       <tbody>
         {rows.map(([stage, hrc]) => (
           <tr key={stage}>

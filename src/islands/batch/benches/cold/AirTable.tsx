@@ -8,7 +8,7 @@ export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPe
   return (
     <section className="mt-3">
       <table className="sheet">
-        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+        <caption className="mb-1 text-left text-note text-ink-2">
           Air of the room, evenly mixed; over the box, on the floor or in a pit it is worse
         </caption>
         <thead>
@@ -32,12 +32,12 @@ export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPe
                 {limit.kept ? '' : ' over'}
               </td>
               <td>{limit.reachedMin === null ? 'never' : `${Math.round(limit.reachedMin)} min`}</td>
-              <td className="text-[12px] text-ink-2">{AIR_LIMIT_SOURCES[limit.name]}</td>
+              <td className="text-note text-ink-2">{AIR_LIMIT_SOURCES[limit.name]}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-[13px]">
+      <p className="mt-1 text-small">
         {air.neededAirChangesPerH === 0
           ? 'Even shut, this room keeps to it.'
           : Number.isFinite(air.neededAirChangesPerH)

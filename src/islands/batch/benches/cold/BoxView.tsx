@@ -50,7 +50,7 @@ export function BoxView({ toC }: { toC: number }) {
         levelMm={level?.levelMm ?? null}
         says={`${SAYS[way]}${bathed ? ` in ${BATHS[bath.fluid].label}` : ''}`}
       />
-      <p className="mt-1 text-[13px]">
+      <p className="mt-1 text-small">
         {lines.map(line => (
           <span key={line.text} className={line.bad ? 'font-semibold text-bad' : 'text-ink-2'}>
             {line.text}{' '}

@@ -58,7 +58,7 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
   return (
     <div className="max-h-[420px] overflow-y-auto">
       <table className="sheet">
-        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+        <caption className="mb-1 text-left text-note text-ink-2">
           {shown.grade.name}, held {formatQuantity(holdMin, 'duration', shop.units)}; corrosion resistance is the same
           in every row
         </caption>
@@ -86,11 +86,11 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
                 <td className="!py-0.5 text-ink-2">{takes(row.cold, steelKg, shop)}</td>
                 <td className="!py-0.5 text-right">
                   {same(row.cold) ? (
-                    <span className="text-[13px] text-ink-2">this batch</span>
+                    <span className="text-small text-ink-2">this batch</span>
                   ) : (
                     <button
                       type="button"
-                      className="link min-h-8 text-[13px]"
+                      className="link min-h-8 text-small"
                       aria-label={`Take ${row.name} ${row.when}`}
                       onClick={() =>
                         void editGroup(batch, shown.group.id, 'Cold', g => ({

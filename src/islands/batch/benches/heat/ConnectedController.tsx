@@ -70,7 +70,7 @@ export function ConnectedController({ load, segments, oven, session, state, disc
         </button>
       </div>
       {trouble && (
-        <p role="alert" className="mt-2 text-[13px] text-bad">
+        <p role="alert" className="mt-2 text-small text-bad">
           {controllerTroubleWords(trouble)}
         </p>
       )}
@@ -92,8 +92,8 @@ function ReadingLine({ reading }: { reading: ControllerReading | null }) {
   if (!reading) return <p className="text-ink-2">Listening …</p>
   return (
     <p aria-live="off">
-      <span className="figure text-[38px]">{reading.shownC === null ? 'open' : say.t(reading.shownC)}</span>{' '}
-      <span className="text-[13px] text-ink-2">
+      <span className="figure text-figure">{reading.shownC === null ? 'open' : say.t(reading.shownC)}</span>{' '}
+      <span className="text-small text-ink-2">
         {reading.shownC === null
           ? 'thermocouple broken: the controller has shut the power off'
           : `set ${say.t(reading.setC)}, step ${reading.step || '—'}, power ${Math.round(100 * reading.power)} %, ${say.minutes(Math.round(reading.atS / 60))} on`}

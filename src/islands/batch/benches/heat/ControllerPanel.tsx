@@ -52,13 +52,13 @@ export default function ControllerPanel({ load, segments, oven }: Props) {
           </button>
         )}
       </div>
-      <p className="mt-2 max-w-2xl text-[12.5px] text-ink-2">
+      <p className="mt-2 max-w-2xl text-note text-ink-2">
         The simulated one is a stand-in that ships with the application: nothing gets hot. A real one speaks the line
         protocol of docs/devices.md{hasSerial() ? '' : '; this browser has no access to a cable'}. Never leave a hot
         oven to a program alone.
       </p>
       {refused && (
-        <p role="alert" className="mt-2 text-[13px] text-bad">
+        <p role="alert" className="mt-2 text-small text-bad">
           {refused}
         </p>
       )}

@@ -58,7 +58,7 @@ export function EntryView({ load, oven }: Props) {
     `${Math.round(shop.units === 'metric' ? k : k * 1.8)} ${shop.units === 'metric' ? '°C' : '°F'}/min`
   return (
     <div>
-      <p className="text-[12.5px] text-ink-2">
+      <p className="text-note text-ink-2">
         {shown === chosen ? (
           <>This batch goes in {WORDS[chosen].name}. </>
         ) : (
@@ -75,7 +75,7 @@ export function EntryView({ load, oven }: Props) {
       </p>
       {active && <EntryCurves outcomes={outcomes} active={active} system={shop.units} />}
       <div className="overflow-x-auto">
-        <table className="sheet min-w-[620px] text-[13px]">
+        <table className="sheet min-w-[620px] text-small">
           <thead>
             <tr>
               <th>Entry</th>

@@ -12,9 +12,7 @@ export function KeyedTable({ steps, oven }: { steps: readonly KeyedStep[]; oven:
   const other = (setC: number) => formatQuantity(setC, 'temperature', degrees === 'C' ? 'imperial' : 'metric')
   return (
     <table className="sheet">
-      <caption className="mb-1 text-left text-[12.5px] text-ink-2">
-        To key in, exactly as shown, for {oven.name}
-      </caption>
+      <caption className="mb-1 text-left text-note text-ink-2">To key in, exactly as shown, for {oven.name}</caption>
       <thead>
         <tr>
           <th>Step</th>
@@ -30,12 +28,12 @@ export function KeyedTable({ steps, oven }: { steps: readonly KeyedStep[]; oven:
             <td>
               {step.step} {keyedStepName(step)}
             </td>
-            <td className="figure text-[22px]">{step.ramp}</td>
+            <td className="figure text-title">{step.ramp}</td>
             <td>
-              <span className="figure text-[22px]">{step.set}</span>{' '}
-              <span className="text-[12.5px] text-ink-2">{other(step.setC)}</span>
+              <span className="figure text-title">{step.set}</span>{' '}
+              <span className="text-note text-ink-2">{other(step.setC)}</span>
             </td>
-            <td className="figure text-[22px]">{step.holdMin}</td>
+            <td className="figure text-title">{step.holdMin}</td>
             <td>{say.keyed(step.nominalC)}</td>
           </tr>
         ))}

@@ -53,7 +53,7 @@ export function RackView({ load, oven, heat }: Props) {
         onDrop={keep}
       />
       {warnings.map(w => (
-        <p key={w.caution.code} className="mt-1 text-[13px]">
+        <p key={w.caution.code} className="mt-1 text-small">
           <strong className="text-bad">{marksIn(w.ids)}</strong> {cautionWords(w.caution, say)}
         </p>
       ))}
@@ -61,7 +61,7 @@ export function RackView({ load, oven, heat }: Props) {
       {load.blades.some(blade => blade.record.rack) && (
         <button
           type="button"
-          className="link mt-1 min-h-9 text-[13px]"
+          className="link mt-1 min-h-9 text-small"
           onClick={() =>
             void editBatch(batch, 'Rack arranged', b => ({
               ...b,
@@ -85,7 +85,7 @@ interface SoakProps extends Props {
 function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
   const say = useSay()
   const survey = newestSurvey(oven.evidence)
-  if (!heat) return <p className="py-3 text-[13px] text-ink-2">Running the oven …</p>
+  if (!heat) return <p className="py-3 text-small text-ink-2">Running the oven …</p>
   if (!heat.ok) return <Problems of={heat.problems} className="py-3" />
   const { kinds, reachedMin, fromMin, leftOut, cautions } = heat.value
   const minutes = (min: number | null) => (min === null ? 'never' : say.minutes(Math.round(min)))
@@ -93,7 +93,7 @@ function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
   return (
     <>
       <table className="sheet mt-2">
-        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+        <caption className="mb-1 text-left text-note text-ink-2">
           Soak clock of each kind, from oven on, by the wall model
           {fromMin > 0 && `; the load before is out after ${minutes(fromMin)}`}
           {reachedMin !== null && `; the oven itself is there after ${minutes(reachedMin)}`}
@@ -125,10 +125,10 @@ function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
         </tbody>
       </table>
       {leftOut.length > 0 && (
-        <p className="text-[13px]">Not followed, there are too many kinds of blades: {marksIn(leftOut)}.</p>
+        <p className="text-small">Not followed, there are too many kinds of blades: {marksIn(leftOut)}.</p>
       )}
       {cautions.map(c => (
-        <p key={c.code} className="text-[13px] text-bad">
+        <p key={c.code} className="text-small text-bad">
           {cautionWords(c, say)}
         </p>
       ))}

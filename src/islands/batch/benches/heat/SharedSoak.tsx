@@ -17,7 +17,7 @@ export function SharedSoak() {
       ),
     }))
   return (
-    <p className="mb-2 border-l-3 border-ember pl-3 text-[13px]">
+    <p className="mb-2 border-l-3 border-ember pl-3 text-small">
       Two loads can share one soak at {say.both(shared.atC)}:{' '}
       {shared.changes
         .map(c => `${c.gradeName} ${c.hrc >= 0 ? '+' : '−'}${Math.abs(c.hrc).toFixed(1)} HRC (from ${say.t(c.fromC)})`)

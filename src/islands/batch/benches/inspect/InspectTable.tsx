@@ -122,7 +122,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
   const file = (value: string) => (value === '' ? null : Number(value))
   return (
     <section aria-label={`Blade ${mark}`} className="mt-3 border-t border-rule-strong pt-2">
-      <h3 className="mb-2 text-[15px] font-semibold">{mark}</h3>
+      <h3 className="mb-2 text-lead font-semibold">{mark}</h3>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <QuantityField
           label="Gauge that goes under it"
@@ -181,7 +181,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
           Straight and bright
         </button>
       </div>
-      <ul className="mt-2 grid items-start gap-x-4 gap-y-1 text-[13px] sm:grid-cols-2">
+      <ul className="mt-2 grid items-start gap-x-4 gap-y-1 text-small sm:grid-cols-2">
         {reasons.map(reason => (
           <li key={reason.code} className="border-l-3 border-rule-strong pl-3">
             {findingWords(reason, say)}

@@ -30,7 +30,7 @@ export function LeakField() {
           if (packet) note(packet, DARK_SCALE)
         }}
       />
-      <ul className="mt-1 text-[13px]">
+      <ul className="mt-1 text-small">
         {leaked.map(packet => (
           <li key={keyOf(packet)} className="flex items-baseline gap-2">
             <strong>{markOf(packet)}</strong> {packet.leak}

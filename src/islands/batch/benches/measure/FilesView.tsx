@@ -37,7 +37,7 @@ export function FilesView({ blade, stage, evidence }: Props) {
   const contradicts = test.skates !== null && test.bites !== null && test.skates >= test.bites
   return (
     <div className="max-w-2xl space-y-3 py-2">
-      <p className="text-[13.5px]">
+      <p className="text-small">
         Push each file once, lightly, on a clean flat of {mark}, {stageName(stage)}: from the hardest down until one
         skates no more. Eye shield: an edge may chip.
       </p>
@@ -56,12 +56,12 @@ export function FilesView({ blade, stage, evidence }: Props) {
         />
       </div>
       {contradicts && (
-        <p className="text-[13px] text-bad">
+        <p className="text-small text-bad">
           A file cannot skate where a softer one bites: clean the spot and try both again.
         </p>
       )}
       {alone && (
-        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 border-t border-rule pt-2 text-[14px]">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 border-t border-rule pt-2 text-body">
           <dt className="text-ink-2">By the files alone</dt>
           <dd>
             {hrcText(alone.low)} to {hrcText(alone.high)} HRC
@@ -81,7 +81,7 @@ export function FilesView({ blade, stage, evidence }: Props) {
           )}
         </dl>
       )}
-      <p className="text-[12.5px] text-ink-2">
+      <p className="text-note text-ink-2">
         Each file is a likelihood with a softness of 1.2 HRC, never the middle of two. 95 % of what is left lies in the
         range.
       </p>

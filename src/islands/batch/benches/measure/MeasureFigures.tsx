@@ -95,10 +95,10 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
         working={ofAll?.summary?.working}
         note={apart.length > 0 ? `${marksOf(apart)} left out: too far from the others.` : undefined}
       />
-      {apart.length > 0 && <p className="text-[13px] text-ink-2">Without {marksOf(apart)}, judged alone.</p>}
+      {apart.length > 0 && <p className="text-small text-ink-2">Without {marksOf(apart)}, judged alone.</p>}
       <Warnings lines={warnings} />
       {summary && (
-        <p className="text-[13px] text-ink-2">
+        <p className="text-small text-ink-2">
           Indents at least {say.length(summary.rules.minimumSpacingMm)} apart and{' '}
           {say.length(summary.rules.minimumEdgeMm)} from an edge.
         </p>

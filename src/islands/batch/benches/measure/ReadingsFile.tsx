@@ -44,12 +44,12 @@ export function ReadingsFile({ stage, onTake }: Props) {
         />
       </label>
       {trouble && (
-        <p role="alert" className="w-full text-[13px] text-bad">
+        <p role="alert" className="w-full text-small text-bad">
           {trouble}
         </p>
       )}
       {read && (
-        <div className="w-full border-l-3 border-rule-strong pl-3 text-[13px]">
+        <div className="w-full border-l-3 border-rule-strong pl-3 text-small">
           <p>
             {read.readings.length} readings of {new Set(read.readings.map(r => r.bladeId)).size} blades,{' '}
             {[...new Set(read.readings.map(r => stageName(r.stage)))].join(', ')}.

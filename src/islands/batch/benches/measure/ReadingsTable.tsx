@@ -4,6 +4,7 @@ import type { BatchBlade } from '../../../../core/job/tray'
 import type { Reading } from '../../../../core/shop/reading'
 import type { Stage } from '../../../../core/shop/route'
 import { setReadingDeleted } from '../../../../store/records'
+import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { undoable } from '../../../../ui/undoable'
 import { hrcText } from '../../../../words/speaker'
 
@@ -18,7 +19,7 @@ interface Props {
 /** Every blade of the group with its hardness at a stage and the readings it rests on; each can be taken out, and brought back. */
 export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Props) {
   return (
-    <div className="mt-1 max-h-[112px] overflow-y-auto" tabIndex={0} role="region" aria-label="Readings of this stage">
+    <ScrollRegion label="Readings of this stage" className="mt-1 max-h-[112px] overflow-y-auto">
       <table className="sheet">
         <thead className="sticky top-0 bg-ash">
           <tr>
@@ -52,7 +53,7 @@ export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Prop
           })}
         </tbody>
       </table>
-    </div>
+    </ScrollRegion>
   )
 }
 

@@ -59,7 +59,7 @@ export function RunOfReadings({
         </button>
       </div>
       {problems.length > 0 && (
-        <ul id={`${id}-p`} role="alert" className="mt-1 text-[13px] text-bad">
+        <ul id={`${id}-p`} role="alert" className="mt-1 text-small text-bad">
           {problems.map(problem => (
             <li key={problem.path}>{problemWords(problem, say)}</li>
           ))}

@@ -47,7 +47,7 @@ export function SpreadView({ stage, evidence }: Props) {
   return (
     <div className="space-y-3 py-2">
       {oven.ok && <OvenMap points={points} chamber={oven.value.chamberMm} />}
-      <dl className="grid max-w-2xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-[14px]">
+      <dl className="grid max-w-2xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-body">
         <dt className="text-ink-2">Within a blade, one sigma</dt>
         <dd>{scatter(spread.withinSd)}</dd>
         <dt className="text-ink-2">Between blades beyond that</dt>
@@ -69,7 +69,7 @@ export function SpreadView({ stage, evidence }: Props) {
           </>
         )}
       </dl>
-      <p className="text-[12.5px] text-ink-2">
+      <p className="text-note text-ink-2">
         One-way analysis of variance; slopes by least squares with Student’s t. Places are as on the rack at Heat
         {oven.ok && `, ${say.length(oven.value.chamberMm.depth)} deep`}.
       </p>

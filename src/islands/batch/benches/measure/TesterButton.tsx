@@ -64,7 +64,7 @@ export function TesterButton({ underItHrc, onReading }: Props) {
         </button>
       )}
       {trouble && (
-        <p role="alert" className="text-[13px] text-bad">
+        <p role="alert" className="text-small text-bad">
           {trouble}
         </p>
       )}

@@ -46,7 +46,7 @@ export function OwnPlatesView({ line, mark }: Props) {
   )
   return (
     <div className="max-w-2xl space-y-3">
-      <p className="text-[13.5px]">
+      <p className="text-small">
         Quench one blade like {mark} with the plates at {formatQuantity(shop.plates.startC, 'temperature', shop.units)}.
         Read a thermometer on the plates early in the clamp, take the blade out, and read it again after they have
         cooled a while. Gauntlets: plates burn long after the glow is gone.
@@ -82,13 +82,13 @@ export function OwnPlatesView({ line, mark }: Props) {
         />
       </div>
       {answer && !answer.ok && (
-        <p role="alert" className="text-[13px] text-bad">
+        <p role="alert" className="text-small text-bad">
           {answer.problems.map(found => problemWords(found, say)).join(' ')}
         </p>
       )}
       {answer?.ok && (
         <div className="border-t border-rule pt-2">
-          <p className="text-[14px]">
+          <p className="text-body">
             Contact <strong>{say.transfer(answer.value.contactWPerM2K)}</strong>, from{' '}
             {say.transfer(answer.value.contactRange[0])} to {say.transfer(answer.value.contactRange[1])} for a
             thermometer good to {say.d(2)}
@@ -120,7 +120,7 @@ export function OwnPlatesView({ line, mark }: Props) {
           options={metals}
           onCommit={metal => set({ metal })}
         />
-        <p className="self-end text-[13px] sm:col-span-2">
+        <p className="self-end text-small sm:col-span-2">
           {shop.plates.fit ? (
             <>
               Reckoned with your own: {Math.round(shop.plates.fit.contactWPerM2K)} W/m²K, of{' '}

@@ -53,13 +53,13 @@ export function PullListView() {
           </tbody>
         </table>
       </div>
-      <p className="mt-2 text-[13.5px]">
+      <p className="mt-2 text-small">
         All {pulls.length} in <strong>{clock(totalS)}</strong> min
         {restS > 0 ? `, of it ${clock(restS)} of rest for the plates` : ''}. A helper: {total('helper')}. A second set:{' '}
         {total('second-set')}. Plates onto ice between: {total('ice')}. Heaviest first: {total('heaviest-first')}, where
         the soaks allow it.
       </p>
-      <p className="text-[12.5px] text-ink-2">
+      <p className="text-note text-ink-2">
         The last blades soak on while the others are quenched: keep {clock(totalS)} within what their soak allows.
       </p>
       <SetsAndPeople />
@@ -71,7 +71,7 @@ function PullRow({ pull, mark, sets }: { pull: Pull; mark: string; sets: number 
   const { t } = useSay()
   return (
     <tr>
-      <td className="figure text-[20px]">{clock(pull.pullAtS)}</td>
+      <td className="figure text-heading">{clock(pull.pullAtS)}</td>
       <td className="font-semibold">{mark}</td>
       <td>
         {sets > 1 ? `set ${pull.set}, ` : ''}

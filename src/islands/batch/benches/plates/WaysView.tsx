@@ -60,7 +60,7 @@ export function WaysView({ line, mark }: Props) {
   return (
     <div>
       <table className="sheet">
-        <caption className="mb-1 text-left text-[12.5px] text-ink-2">
+        <caption className="mb-1 text-left text-note text-ink-2">
           {mark}, {formatQuantity(line.thicknessMm, 'length', shop.units)}; this grade wants {slowest} s or less from{' '}
           {say.bare(800)} to {say.t(500)}
         </caption>
@@ -95,7 +95,7 @@ export function WaysView({ line, mark }: Props) {
           })}
         </tbody>
       </table>
-      <p className="mt-2 max-w-2xl text-[13px]">
+      <p className="mt-2 max-w-2xl text-small">
         Laid on one plate before it is clamped, it is {formatDifference(bow.gradientK, shop.units).replace(/^\+/, '')}{' '}
         hotter on top and bows {say.thin(bow.bowMm)} within three seconds. The clamp takes that out again; what stays as
         warp is not foretold.

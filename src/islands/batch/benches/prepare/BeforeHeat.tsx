@@ -4,6 +4,7 @@ import { gradeOf } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { useSay } from '../../../../ui/Units'
 import { Working } from '../../../../ui/Working'
 import { stressReliefWords } from '../../../../words/protection'
@@ -20,7 +21,7 @@ export function BeforeHeat() {
   })
   return (
     <div className="space-y-3">
-      <div className="max-h-[300px] overflow-auto" role="region" aria-label="What to leave on each blade" tabIndex={0}>
+      <ScrollRegion label="What to leave on each blade" className="max-h-[300px] overflow-auto">
         <table className="sheet min-w-[620px]">
           <thead className="sticky top-0 bg-ash">
             <tr>
@@ -68,7 +69,7 @@ export function BeforeHeat() {
             ))}
           </tbody>
         </table>
-      </div>
+      </ScrollRegion>
       <Warnings lines={rows.flatMap(({ prepared }) => prepared.doubts)} />
       <label className="flex min-h-11 items-center gap-2">
         <input
@@ -87,7 +88,7 @@ export function BeforeHeat() {
           const grade = gradeOf(group)
           return (
             grade && (
-              <p key={group.id} className="text-[13px]">
+              <p key={group.id} className="text-small">
                 <strong>{group.gradeName}</strong> {stressReliefWords(stressReliefOf(grade), say)}.{' '}
                 <span className="text-ink-2 italic">{grade.stressRelief.source}</span>
               </p>

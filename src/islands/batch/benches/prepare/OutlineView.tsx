@@ -151,12 +151,12 @@ export function OutlineView() {
           }}
         />
         {trouble && (
-          <p role="alert" className="mt-1 text-[13px] text-bad">
+          <p role="alert" className="mt-1 text-small text-bad">
             {trouble} Nothing was changed.
           </p>
         )}
         {said && (
-          <p className="mt-1 text-[13px]" role="status">
+          <p className="mt-1 text-small" role="status">
             The drawing measures {mm(said.lengthMm)} × {mm(said.widthMm)}.{' '}
             {(Math.abs(said.lengthMm - line.lengthMm) > 0.5 || Math.abs(said.widthMm - line.widthMm) > 0.5) && (
               <button

@@ -20,13 +20,13 @@ export function Unplaced() {
   return (
     <>
       {shared.length > 0 && (
-        <p role="alert" className="mt-2 border-l-3 border-bad pl-3 text-[13px]">
+        <p role="alert" className="mt-2 border-l-3 border-bad pl-3 text-small">
           <strong className="text-bad">Two blades are marked {listOf(shared)}.</strong> Give one of the lines another
           mark, so that readings and packets can be told apart.
         </p>
       )}
       {notes.map(note => (
-        <div key={note.mark} className="mt-2 border-l-3 border-bad pl-3 text-[13px]">
+        <div key={note.mark} className="mt-2 border-l-3 border-bad pl-3 text-small">
           <p>
             <strong>{note.mark}</strong> is no blade of this batch, yet {listOf(kindsOf(note))} of it{' '}
             {kindsOf(note).length === 1 ? 'is' : 'are'} kept from an older version.
@@ -42,7 +42,7 @@ export function Unplaced() {
       {lostMarks.map(mark => {
         const own = lost.filter(r => (r.unplaced?.mark ?? '') === mark)
         return (
-          <div key={mark} className="mt-2 border-l-3 border-bad pl-3 text-[13px]">
+          <div key={mark} className="mt-2 border-l-3 border-bad pl-3 text-small">
             <p>
               {counted(own.length, 'reading')} of <strong>{mark || 'a blade without a mark'}</strong>{' '}
               {own.length === 1 ? 'belongs' : 'belong'} to no one blade of this batch.

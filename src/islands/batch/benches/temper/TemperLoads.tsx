@@ -28,7 +28,7 @@ export function TemperLoads({ oven }: { oven: Oven }) {
           <tr key={`${load.round} ${load.atC} ${load.holdMin}`}>
             <td>Temper {load.round}</td>
             <td>{marksOf(load.blades.map(b => b.mark))}</td>
-            <td className="figure text-[22px]">{say.keyed(keyedC(oven, load.atC))}</td>
+            <td className="figure text-title">{say.keyed(keyedC(oven, load.atC))}</td>
             <td>{say.minutes(load.holdMin)}</td>
             <td>
               <span

@@ -51,7 +51,7 @@ export function CausesView({ hardness, predicted }: Props) {
   const off = hardness.hrc - predicted
   return (
     <div>
-      <p className="mb-2 text-[13.5px]">
+      <p className="mb-2 text-small">
         {hrcText(hardness.hrc)} HRC {stageName(stage)}, {hrcText(Math.abs(off))} {off < 0 ? 'under' : 'over'} the
         prediction. Each cause was run through the model over how bad it may be
         {leakSeen ? '; a leaking packet was seen' : ''}
@@ -77,12 +77,12 @@ export function CausesView({ hardness, predicted }: Props) {
                 </svg>
               </td>
               <td>{hrcText(cause.givesHrc)}</td>
-              <td className="text-[13px] text-ink-2">{CAUSE_TESTS[cause.cause](say)}</td>
+              <td className="text-small text-ink-2">{CAUSE_TESTS[cause.cause](say)}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-[12.5px] text-ink-2">
+      <p className="mt-1 text-note text-ink-2">
         How often each happens: common practice, no published source; docs/method.md.
       </p>
     </div>

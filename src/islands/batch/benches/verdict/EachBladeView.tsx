@@ -6,6 +6,7 @@ import { addOwnTemper } from '../../../../core/job/tray-edit'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
+import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { useSay } from '../../../../ui/Units'
 import { whyWords } from '../../../../words/advice'
 import { marksOf } from '../../../../words/lists'
@@ -53,11 +54,11 @@ export function EachBladeView() {
             className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2"
           >
             <div className="min-w-60 flex-1">
-              <p className="text-[15px]">
+              <p className="text-lead">
                 <strong>{marksIn(group.bladeIds)}</strong>: {KIND[group.kind].toLowerCase()}
                 {group.temper && `, ${formatBoth(group.temper.atC, shop.units)} for ${group.temper.holdMin / 60} h`}
               </p>
-              <p className="text-[12.5px] text-ink-2">
+              <p className="text-note text-ink-2">
                 To {hrcText(group.fromHrc)}
                 {group.toHrc - group.fromHrc > 0.05 ? ` to ${hrcText(group.toHrc)}` : ''} HRC, in target at least{' '}
                 {percentText(group.leastProbability)}. {group.bladeIds.length === 1 ? whyWords(group.first, say) : ''}
@@ -71,8 +72,8 @@ export function EachBladeView() {
           </li>
         ))}
       </ul>
-      {unread.length > 0 && <p className="text-[13px]">Not read yet: {marksIn(unread)}.</p>}
-      <div className="max-h-[240px] overflow-y-auto" role="region" aria-label="Each blade" tabIndex={0}>
+      {unread.length > 0 && <p className="text-small">Not read yet: {marksIn(unread)}.</p>}
+      <ScrollRegion label="Each blade" className="max-h-[240px] overflow-y-auto">
         <table className="sheet">
           <thead>
             <tr>
@@ -102,7 +103,7 @@ export function EachBladeView() {
             ))}
           </tbody>
         </table>
-      </div>
+      </ScrollRegion>
     </div>
   )
 }

@@ -35,12 +35,12 @@ export function Options({ options, onTake, measuredHrc }: Props) {
           className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_auto]"
         >
           <div className="min-w-0">
-            <h3 className={i === 0 ? 'text-[16px]' : 'text-[14px]'}>
+            <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
               {KIND[option.kind]}
               {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
             </h3>
-            <p className="text-[13px]">{whyWords(option, say)}</p>
-            <p className="text-[12.5px] text-ink-2">
+            <p className="text-small">{whyWords(option, say)}</p>
+            <p className="text-note text-ink-2">
               {option.kind === 'scrap'
                 ? ''
                 : `Should read ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; in target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}

@@ -73,7 +73,7 @@ export function VerdictFigures({ hardness, predicted }: Props) {
           ),
         }))}
       />
-      {group.symptom && <p className="my-2 text-[13px]">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
+      {group.symptom && <p className="my-2 text-small">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
       <a className="btn my-2 inline-flex" href={`/certificate/${batch.id}`}>
         Certificates
       </a>

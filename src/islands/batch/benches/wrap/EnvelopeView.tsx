@@ -79,7 +79,7 @@ export function EnvelopeView({ mm }: Pick<WrapProps, 'mm'>) {
         >
           SVG
         </button>
-        <p className="text-[12.5px] text-ink-2">
+        <p className="text-note text-ink-2">
           A seam is {layers.seam} layers, {say.thin(layers.seam * FOIL.thicknessMm)}; {layers.crossing} where an end
           fold crosses it.
         </p>

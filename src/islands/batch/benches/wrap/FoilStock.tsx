@@ -49,7 +49,7 @@ export function FoilStock({ wrap, mm }: WrapProps) {
   const drop = (id: string) =>
     void saveShop(s => ({ ...s, foil: { ...s.foil, offcuts: (s.foil.offcuts ?? []).filter(o => o.id !== id) } }))
   return (
-    <div className="text-[13px]">
+    <div className="text-small">
       {offcuts.length > 0 && (
         <ul aria-label="Offcuts" className="flex max-h-24 flex-wrap gap-x-4 overflow-auto">
           {offcuts.map(offcut => {

@@ -1,5 +1,6 @@
 import { notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
 import { editBatch } from '../../../../store/batches'
+import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
 
@@ -14,7 +15,7 @@ export function PacketsView() {
     void editBatch(batch, `${markOf(packet)} sealed`, b => notePacket(b, packet, { sealed: now }))
   return (
     <div>
-      <div className="max-h-[400px] overflow-auto" role="region" aria-label="Packets" tabIndex={0}>
+      <ScrollRegion label="Packets" className="max-h-[400px] overflow-auto">
         <table className="sheet">
           <thead className="sticky top-0 bg-ash">
             <tr>
@@ -29,7 +30,7 @@ export function PacketsView() {
           <tbody>
             {packets.map(packet => (
               <tr key={packet.blades[0]?.id}>
-                <td className="figure !py-0.5 text-[22px]">{markOf(packet)}</td>
+                <td className="figure !py-0.5 text-title">{markOf(packet)}</td>
                 <td className="!py-0.5">{packet.blades[0]?.group.gradeName}</td>
                 <td className="!py-0.5">{packet.blades.length}</td>
                 <td className="!py-0.5 text-ink-2">{packet.blades.map(b => b.serial).join(', ')}</td>
@@ -49,7 +50,7 @@ export function PacketsView() {
             ))}
           </tbody>
         </table>
-      </div>
+      </ScrollRegion>
       <div className="mt-3 flex flex-wrap items-center gap-4">
         <p>
           {sealed} of {packets.length} sealed

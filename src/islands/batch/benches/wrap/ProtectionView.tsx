@@ -24,7 +24,7 @@ export function ProtectionView({ wrap }: WrapProps) {
   return (
     <div>
       <div className="overflow-x-auto">
-        <table className="sheet min-w-[640px] text-[13px]">
+        <table className="sheet min-w-[640px] text-small">
           <thead>
             <tr>
               <th>
@@ -72,7 +72,7 @@ export function ProtectionView({ wrap }: WrapProps) {
           </tbody>
         </table>
       </div>
-      <dl className="mt-2 grid grid-cols-[130px_1fr] gap-x-3 gap-y-0.5 text-[13px]">
+      <dl className="mt-2 grid grid-cols-[130px_1fr] gap-x-3 gap-y-0.5 text-small">
         <dt className="text-ink-2">In the packet</dt>
         <dd className="text-ink-2">the schools</dd>
         {IN_PACKET.map(({ what, why }) => (

@@ -64,7 +64,7 @@ export function RollView({ wrap, mm }: WrapProps) {
         onMove={move}
       />
       <Warnings lines={troubles} />
-      <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-[13px]">
+      <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-small">
         <p>
           {answer.value.pieces.map((piece, i) => (
             <span key={i} className="mr-4 whitespace-nowrap">
