@@ -144,6 +144,110 @@ describe('advice after a reading', () => {
   })
 })
 
+describe('each option', () => {
+  const of = (kind: ReturnType<typeof ask>[number]['kind'], change: Partial<AdviceRequest> = {}) =>
+    ask(change).find(option => option.kind === kind)
+
+  it('accepting has the chance of the reading itself: Student’s t with two degrees of freedom in closed form', () => {
+    const option = of('accept', { reading: { mean: 60.3, u95: 0.6, stage: 'temper-2', degreesOfFreedom: 2 } })
+    // F(t) = 1/2 + t / (2 √(2 + t²)); t at 97.5 % is 4.303: any textbook table.
+    const cdf = (t: number) => 0.5 + t / (2 * Math.sqrt(2 + t * t))
+    const standard = 0.6 / 4.30265
+    expect(option?.inTargetProbability).toBeCloseTo(cdf(0.7 / standard) - cdf(-0.8 / standard), 4)
+  })
+
+  it('and with many readings the normal one: one sigma either side holds 68.27 %', () => {
+    const option = of('accept', {
+      reading: { mean: 60.25, u95: 1.96 * 0.75, stage: 'temper-2' },
+      target: { min: 59.5, max: 61 },
+    })
+    expect(option?.inTargetProbability).toBeCloseTo(0.6827, 4)
+    const endless = of('accept', {
+      reading: { mean: 60.25, u95: 1.96 * 0.75, stage: 'temper-2', degreesOfFreedom: Number.POSITIVE_INFINITY },
+      target: { min: 59.5, max: 61 },
+    })
+    expect(endless?.inTargetProbability).toBeCloseTo(0.6827, 4)
+  })
+
+  it('accepting costs nothing, and is a risk with one temper alone', () => {
+    expect(of('accept')).toMatchObject({ hours: 0, risk: 'low', temper: null, cold: null, hrc: { mean: 60.3 } })
+    expect(of('accept')?.hrc.sd).toBeCloseTo(0.6 / 1.96, 9)
+    expect(of('accept', { route: route(200), reading: { mean: 60.3, u95: 0.6, stage: 'temper-1' } })?.risk).toBe('some')
+    // A reading is never known better than this.
+    expect(of('accept', { reading: { mean: 60.3, u95: 0.01, stage: 'temper-2' } })?.hrc.sd).toBe(0.05)
+  })
+
+  it('a temper takes its hold and an hour and a half beside it; above 400 °C it takes chromium and is a risk', () => {
+    const low = of('temper', { reading: { mean: 62, u95: 0.5, stage: 'temper-2' } })
+    expect(low?.hours).toBe((low?.temper?.holdMin ?? 0) / 60 + 1.5)
+    expect(low).toMatchObject({ risk: 'low', why: { robsChromium: false } })
+    expect(low?.why.changeHrc).toBeCloseTo((low?.hrc.mean ?? 0) - 62, 9)
+    const high = of('temper', { reading: { mean: 60, u95: 0.5, stage: 'temper-2' }, target: { min: 53, max: 54 } })
+    expect(high?.temper?.atC).toBeGreaterThan(400)
+    expect(high).toMatchObject({ risk: 'some', why: { robsChromium: true } })
+    expect(high?.corrosion).toBeLessThan(low?.corrosion ?? 0)
+    // What changes much is known less well.
+    expect(high?.hrc.sd).toBeGreaterThan(low?.hrc.sd ?? 9)
+  })
+
+  it('a temper is solved: none of those beside it comes nearer to the middle of what is wanted', () => {
+    const asked = { reading: { mean: 61.7, u95: 0.5, stage: 'temper-2' as const } }
+    const chosen = of('temper', asked)
+    const predicted = predict(steel, route(200, 200)).finalHrc.mean
+    const comesTo = (atC: number) =>
+      61.7 +
+      predict(steel, { ...route(200, 200), tempers: [...route(200, 200).tempers, { atC, holdMin: 120 }] }).finalHrc
+        .mean -
+      predicted
+    const missOf = (hrc: number) => Math.abs(hrc - 60.25)
+    expect(chosen?.temper?.holdMin).toBe(120)
+    for (const atC of [150, 180, 200, 220, 250, 280, 300, 330, 360, 390])
+      expect(missOf(chosen?.hrc.mean ?? 0)).toBeLessThanOrEqual(missOf(comesTo(atC)) + 0.02)
+  })
+
+  it('a third temper for next to nothing is not offered; a second always is', () => {
+    const asked = { reading: { mean: 60.25, u95: 0.5, stage: 'temper-2' as const } }
+    for (const option of ask(asked))
+      if (option.kind === 'temper') expect(Math.abs(option.why.changeHrc)).toBeGreaterThan(0.15)
+    expect(of('temper', { route: route(200), reading: { mean: 60.25, u95: 0.5, stage: 'temper-1' } })).toBeDefined()
+  })
+
+  it('cold is two hours with a temper after it; before any temper it is 200 °C, and not called late', () => {
+    const early = of('cold', {
+      route: { ...route(), cold: null },
+      reading: { mean: 61, u95: 0.5, stage: 'as-quenched' },
+    })
+    expect(early).toMatchObject({
+      cold: { toC: -75, holdMin: 120, delayMin: 60 },
+      temper: { atC: 200, holdMin: 120 },
+      hours: 5.5,
+      risk: 'some',
+      why: { lateCold: false },
+    })
+    const late = of('cold', {
+      route: { ...route(180), cold: null },
+      reading: { mean: 59, u95: 0.5, stage: 'temper-1' },
+    })
+    expect(late).toMatchObject({ cold: { delayMin: 1440 }, temper: { atC: 180 }, why: { lateCold: true } })
+    // Nitrogen goes colder than the dry ice it had; dry ice does not.
+    expect(of('cold', { can: { coldToC: -196, anneal: true } })).toBeDefined()
+    expect(of('cold', { can: { coldToC: -75, anneal: true } })).toBeUndefined()
+  })
+
+  it('hardening anew aims at the middle, takes forty hours, and is only for a shop that can anneal', () => {
+    expect(of('anneal-and-reharden')).toMatchObject({ hours: 40, hrc: { mean: 60.25 }, risk: 'high' })
+    expect(of('anneal-and-reharden', { can: { coldToC: -75, anneal: false } })).toBeUndefined()
+    expect(of('anneal-and-reharden', { symptom: 'chips' })?.hrc.mean).toBe(59.25)
+    expect(of('anneal-and-reharden', { symptom: 'rolls' })?.hrc.mean).toBe(61.25)
+  })
+
+  it('scrapping is always the last', () => {
+    const options = ask({ reading: { mean: 54, u95: 0.5, stage: 'temper-2' } })
+    expect(options.at(-1)?.kind).toBe('scrap')
+    expect(ask().filter(option => option.kind === 'scrap').length).toBeLessThanOrEqual(1)
+  })
+})
+
 describe('what an option is worth beside hardness', () => {
   const temper = (atC: number, mean: number) => ({
     kind: 'temper' as const,
