@@ -1,5 +1,5 @@
 import { mean } from 'simple-statistics'
-import type { Batch } from '../shop/batch'
+import type { Batch, BatchGroup } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
@@ -54,7 +54,7 @@ export interface EachBladeRequest {
   readonly tester: Tester
   readonly can: AdviceRequest['can']
   /** What the shop's readings add to a group's prediction; null: nothing. */
-  readonly experienceOf: (groupId: string) => ShopExperience | null
+  readonly experienceOf: (group: BatchGroup) => ShopExperience | null
 }
 
 /** What each blade of a batch needs by its own evidence, and which go on together. */
@@ -72,7 +72,7 @@ function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: Each
   const stage = latestStage(route, [...own, ...(blade.record.files ?? [])])
   if (!grade || !stage) return null
   const done = routeUpTo(route, stage)
-  const prediction = predict(grade, done, experienceOf(blade.group.id))
+  const prediction = predict(grade, done, experienceOf(blade.group))
   const hardness = bladeHardness(blade, stage, {
     readings: own,
     tester,

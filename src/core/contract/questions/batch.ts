@@ -5,6 +5,7 @@ import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
 import { stageSchema } from '../../shop/route'
 import { workshopSchema } from '../../shop/workshop'
+import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list } from '../shapes'
 import {
@@ -48,10 +49,7 @@ export const batch = question({
         batch,
         shop,
         readings,
-        experienceOf: group =>
-          shop.learning === false
-            ? null
-            : memory.experience({ lot: group.lot ?? '', ovenId: batch.ovenId ?? '', exceptBatchId: batch.id }),
+        experienceOf: group => experienceOf(memory, batch, group, shop.learning !== false),
       }),
     ),
 })

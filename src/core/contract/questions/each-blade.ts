@@ -6,6 +6,7 @@ import { bounded } from '../../shop/bounds'
 import { readingSchema } from '../../shop/reading'
 import { stageSchema } from '../../shop/route'
 import { testerSchema } from '../../shop/workshop'
+import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list, optionSchema } from '../shapes'
 
@@ -45,21 +46,6 @@ export const eachBlade = question({
     ),
     unread: list(z.string()),
   }),
-  answer: ({ learning, ...rest }, memory) => {
-    const { batch } = rest
-    const lots = new Map(batch.groups.map(group => [group.id, group.lot ?? '']))
-    return ok(
-      judge({
-        ...rest,
-        experienceOf: groupId =>
-          learning
-            ? memory.experience({
-                lot: lots.get(groupId) ?? '',
-                ovenId: batch.ovenId ?? '',
-                exceptBatchId: batch.id,
-              })
-            : null,
-      }),
-    )
-  },
+  answer: ({ learning, ...rest }, memory) =>
+    ok(judge({ ...rest, experienceOf: group => experienceOf(memory, rest.batch, group, learning) })),
 })

@@ -3,6 +3,7 @@ import { ok } from '../../codes/result'
 import { latestHardnessOf } from '../../job/batch-figures'
 import { id } from '../../shop/bounds'
 import { stageSchema } from '../../shop/route'
+import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list } from '../shapes'
 
@@ -31,9 +32,7 @@ export const lately = question({
             const latest = latestHardnessOf(batch, group, {
               readings: readings.filter(r => r.batchId === batch.id),
               tester,
-              experience: learning
-                ? memory.experience({ lot: group.lot ?? '', ovenId: batch.ovenId ?? '', exceptBatchId: batch.id })
-                : null,
+              experience: experienceOf(memory, batch, group, learning),
             })
             return { gradeName: group.gradeName, latest: latest && { hrc: latest.hrc, stage: latest.stage } }
           }),
