@@ -54,7 +54,8 @@ const NoBlade = ({ mark = '' }: { mark?: string }) => (
 function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
   const { tester } = useShopNow()
   const say = useSay()
-  const readings = useReadings(batch.id) ?? []
+  const readings = useReadings(batch.id)
+  if (!readings) return <p className="p-6 text-ink-2">Reading …</p>
   const packet = packetOf(batch, blade.id)
   const { mark, serial, line, group } = blade
   const route = routeOfBlade(blade)

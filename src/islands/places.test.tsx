@@ -1,0 +1,172 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto'
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import type { ReactElement } from 'react'
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
+import { certificatesOf } from '../core/job/certificate'
+import { logRows } from '../core/job/logbook'
+import { bladesOf } from '../core/job/tray'
+import type { Batch } from '../core/shop/batch'
+import { withBlades } from '../core/shop/batch-records'
+import type { Workshop } from '../core/shop/workshop'
+import { makeDemoWorkshop } from '../simulators/demo/make-demo'
+import { replaceAll } from '../store/backup'
+import { db } from '../store/database'
+import { keepLog } from '../testing/door'
+import { preparePage } from '../testing/page'
+import { UnitsProvider } from '../ui/Units'
+import { hrcText } from '../words/speaker'
+import BatchesPlace from './batch/BatchesPlace'
+import BladePlace from './blade/BladePlace'
+import CertificatePlace from './certificate/CertificatePlace'
+import LogbookPlace from './logbook/LogbookPlace'
+import OvenPlace from './oven/OvenPlace'
+import PrintPlace from './print/PrintPlace'
+import RecipePlace from './recipes/RecipePlace'
+import RecipesPlace from './recipes/RecipesPlace'
+import RunPlace from './run/RunPlace'
+import { ShopProvider } from './shop-context'
+import SteelsPlace from './steels/SteelsPlace'
+import TodayPlace from './today/TodayPlace'
+import WorkshopPlace from './workshop/WorkshopPlace'
+
+vi.mock('../workers/client', async () => (await import('../testing/door')).doorInThread())
+vi.mock('./Place', () => ({
+  DEMO_SEED: 1,
+  Place: ({ children }: { children: React.ReactNode }) => (
+    <ShopProvider value={shopNow}>
+      <UnitsProvider value={shopNow.units}>{children}</UnitsProvider>
+    </ShopProvider>
+  ),
+}))
+vi.mock('../ui/charts/chart-look', async importOriginal => ({
+  ...(await importOriginal<typeof import('../ui/charts/chart-look')>()),
+  Chart: class {
+    scales = {}
+    update() {}
+    destroy() {}
+  },
+}))
+
+const demo = makeDemoWorkshop(20260, new Date('2026-03-02T08:00:00Z'))
+const batches = withBlades(demo.batches, demo.blades)
+let shopNow: Workshop = demo.shop
+const named = (name: string): Batch => {
+  const found = batches.find(batch => batch.name.startsWith(name))
+  if (!found) throw new Error(`no batch ${name}`)
+  return found
+}
+const skerry = named('Skerry fillets')
+const net = named('Net knives')
+const recipe = demo.recipes[0]
+const LONG = { timeout: 20_000 }
+
+beforeAll(async () => {
+  preparePage()
+  await replaceAll(demo)
+  keepLog({ batches, readings: demo.readings, tester: demo.shop.tester })
+})
+afterEach(cleanup)
+
+const PLACES: readonly (readonly [name: string, place: () => ReactElement, shows: RegExp])[] = [
+  ['Today', () => <TodayPlace />, /Net knives/],
+  ['Batches', () => <BatchesPlace />, /Net knives/],
+  ['Recipes', () => <RecipesPlace />, /± \d\.\d HRC/],
+  ['a recipe', () => <RecipePlace id={recipe?.id ?? ''} />, /Chart alone/],
+  ['Steels', () => <SteelsPlace grade="" view="" />, /Composition, wt%/],
+  ['Workshop', () => <WorkshopPlace />, /correct the charts where they help/],
+  ['an oven', () => <OvenPlace id={demo.shop.ovens[0]?.id ?? ''} />, /Takes from the mains/],
+  ['the logbook', () => <LogbookPlace />, /Off prediction/],
+  ['a blade', () => <BladePlace id={bladesOf(net)[0]?.id ?? ''} />, /Serial/],
+  ['the sheets', () => <PrintPlace batchId={skerry.id} />, /Load 2/],
+  ['certificates', () => <CertificatePlace batchId={net.id} />, /Hardness/],
+  ['a run', () => <RunPlace batchId={skerry.id} />, /One action at a time/],
+]
+
+describe.each(['metric', 'imperial'] as const)('every place in %s', units => {
+  it.each(PLACES)('%s: says something, and nothing a computer would', async (_, place, shows) => {
+    shopNow = { ...demo.shop, units }
+    const { container } = render(place())
+    await waitFor(() => expect(container.textContent).toMatch(shows), LONG)
+    expect(container.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/)
+  })
+})
+
+describe('one figure in every place', () => {
+  const rows = logRows(demo.readings, batches, demo.shop.tester)
+
+  it('the logbook has every blade that was read, as it was worked out', async () => {
+    shopNow = demo.shop
+    render(<LogbookPlace />)
+    const shown = await screen.findAllByRole('row', {}, LONG)
+    expect(shown).toHaveLength(rows.length + 1)
+    expect(shown[1]?.textContent).toContain(hrcText(rows[0]?.hrc ?? 0))
+  })
+
+  it('a blade’s own page and its certificate say what the logbook says', async () => {
+    const row = rows.find(r => r.batchId === net.id && r.stage === 'temper-2')
+    if (!row) throw new Error('a reading')
+    const hrc = hrcText(row.hrc)
+    render(<BladePlace id={row.bladeId} />)
+    expect((await screen.findByRole('row', { name: /after temper 2/ }, LONG)).textContent).toContain(`${hrc} HRC`)
+    const own = certificatesOf(
+      { batch: net, shop: demo.shop, readings: demo.readings, runs: demo.runs, logs: demo.logs },
+      '2026-03-02T08:00:00.000Z',
+    ).find(c => c.serial === row.serial)
+    expect(hrcText(own?.hardness.find(h => h.stage === 'temper-2')?.hrc ?? 0)).toBe(hrc)
+  })
+})
+
+describe('what can be done', () => {
+  it('a run begins once, and its steps are confirmed one at a time', async () => {
+    shopNow = demo.shop
+    render(<RunPlace batchId={skerry.id} />)
+    const practice = await screen.findByRole('button', { name: /Practice/ }, LONG)
+    await act(async () => {
+      fireEvent.click(practice)
+      fireEvent.click(practice)
+    })
+    await screen.findByText('Shop ready', { selector: 'strong' }, LONG)
+    const runs = async () => (await db.runs.where('batchId').equals(skerry.id).toArray()).filter(r => !r.endedAt)
+    expect(await runs()).toHaveLength(1)
+    fireEvent.keyDown(window, { key: ' ', code: 'Space' })
+    await waitFor(async () => expect((await runs())[0]?.events.filter(e => e.kind === 'confirm')).toHaveLength(1), LONG)
+    fireEvent.keyDown(window, { key: 'z', code: 'KeyZ' })
+    await waitFor(async () => expect((await runs())[0]?.events.at(-1)?.kind).toBe('take-back'), LONG)
+    // A key that is held down is one press.
+    fireEvent.keyDown(window, { key: ' ', code: 'Space', repeat: true })
+    await act(() => new Promise(resolve => setTimeout(resolve, 50)))
+    expect((await runs())[0]?.events.at(-1)?.kind).toBe('take-back')
+  })
+
+  it('steels are ranked for a use, and those this shop cannot harden are named with the reason', async () => {
+    shopNow = demo.shop
+    render(<SteelsPlace grade="" view="suggest" />)
+    expect(await screen.findAllByRole('button', { name: 'Plan a batch' }, LONG)).not.toHaveLength(0)
+    expect(screen.getByText('Not in this shop')).toBeTruthy()
+    fireEvent.click(screen.getByLabelText('There is a quench oil bath here'))
+    await waitFor(() => expect(screen.queryByText(/C75S/)?.closest('ol')).toBeTruthy(), LONG)
+  })
+
+  it('a tale follows its knob', async () => {
+    render(<SteelsPlace grade="" view="" />)
+    const why = await screen.findByRole('button', { name: /Why is that/ }, LONG)
+    fireEvent.click(why)
+    const knob = await screen.findByRole<HTMLInputElement>('slider', {}, LONG)
+    const figure = () => document.querySelector('section .figure')?.textContent
+    await waitFor(() => expect(figure()).toMatch(/\d/), LONG)
+    const before = figure()
+    fireEvent.change(knob, { target: { value: '380' } })
+    await waitFor(() => expect(figure()).not.toBe(before), LONG)
+  })
+
+  it('learning that is switched off says so, and says nothing of a shop on a recipe', async () => {
+    shopNow = { ...demo.shop, learning: false }
+    const { container } = render(<RecipesPlace />)
+    await waitFor(() => expect(container.textContent).toMatch(/± \d\.\d HRC/), LONG)
+    cleanup()
+    render(<WorkshopPlace />)
+    const select = await screen.findByLabelText<HTMLSelectElement>('Your own readings', {}, LONG)
+    expect(select.value).toBe('off')
+  })
+})
