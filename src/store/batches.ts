@@ -138,13 +138,17 @@ export async function finishEdit(before: Batch, after: Batch): Promise<void> {
   if (finished) await saving(() => write(before.id, now => takeBack(now, after, before, COUNTED) ?? now))
 }
 
-export type Undone = { readonly done: true; readonly label: string } | { readonly done: false; readonly why: string }
+/** What came of taking an edit back; why not, where it was not: there was none, it was changed elsewhere since, or it was refused. */
+export type Undone =
+  | { readonly done: true; readonly label: string }
+  | { readonly done: false; readonly why: 'none' | 'refused' }
+  | { readonly done: false; readonly why: 'changed-elsewhere'; readonly label: string }
 
 /** Takes this tab's last edit of a batch back, unless the same part was changed elsewhere since. */
 export async function undoLast(batchId: string): Promise<Undone> {
   const index = edits.findLastIndex(edit => edit.batchId === batchId)
   const edit = edits[index]
-  if (!edit) return { done: false, why: 'Nothing to undo in this tab.' }
+  if (!edit) return { done: false, why: 'none' }
   edits.splice(index, 1)
   let clash = false
   const { saved } = await saving(() =>
@@ -154,8 +158,8 @@ export async function undoLast(batchId: string): Promise<Undone> {
       return restored ?? now
     }),
   )
-  if (clash) return { done: false, why: `“${edit.label}” was changed again in another tab, so it stays as it is.` }
-  return saved ? { done: true, label: edit.label } : { done: false, why: 'The browser refused to save.' }
+  if (clash) return { done: false, why: 'changed-elsewhere', label: edit.label }
+  return saved ? { done: true, label: edit.label } : { done: false, why: 'refused' }
 }
 
 /** A batch that begins here. */

@@ -7,6 +7,7 @@ import type { System } from '../../core/units/quantity'
 import { editBatch, undoLast } from '../../store/batches'
 import { problemWords } from '../../words/problems'
 import { speakerOf } from '../../words/speaker'
+import { undoneWords } from '../../words/undone'
 
 /** Changes one group of a batch, and remembers it for undo. */
 export const editGroup = (batch: Batch, groupId: string, label: string, change: (group: BatchGroup) => BatchGroup) =>
@@ -26,8 +27,7 @@ export const editBlade = (batch: Batch, bladeId: string, label: string, change: 
 /** Takes the last edit back and says what it was. */
 export async function undo(batchId: string) {
   const outcome = await undoLast(batchId)
-  if (outcome.done) toast(`Undone: ${outcome.label.toLowerCase()}`)
-  else toast(outcome.why)
+  toast(undoneWords(outcome))
 }
 
 /** A message with its own way back. */
