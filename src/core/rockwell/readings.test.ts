@@ -66,6 +66,83 @@ describe('a set of readings', () => {
   })
 })
 
+describe('the chance of a target, and what it is made of', () => {
+  const chanceOf = (readings: number[], min: number, max: number) =>
+    summariseReadings(readings, null, { min, max }).inTargetProbability ?? Number.NaN
+
+  it('of one reading is the normal one: 0.4804 either side of one standard uncertainty, by table 66.3 %', () => {
+    // u = √(0.5² + 0.5²/12) = 0.5204; Φ(0.9608) = 0.83166 (tables).
+    expect(chanceOf([61], 60.5, 61.5)).toBeCloseTo(2 * 0.83166 - 1, 4)
+    expect(chanceOf([61], 61, 90)).toBeCloseTo(0.5, 9)
+    expect(chanceOf([61], 40, 61)).toBeCloseTo(0.5, 9)
+    expect(chanceOf([61], 20, 30)).toBe(0)
+    expect(summariseReadings([61]).inTargetProbability).toBeNull()
+  })
+
+  it('of three lies between Student’s with three and with four degrees of freedom', () => {
+    // Closed forms for three and four degrees of freedom: any textbook of distributions.
+    const cdf3 = (t: number) => 0.5 + (t / Math.sqrt(3) / (1 + (t * t) / 3) + Math.atan(t / Math.sqrt(3))) / Math.PI
+    const cdf4 = (t: number) => {
+      const a = t / Math.sqrt(4 + t * t)
+      return 0.5 + 0.75 * (a - a ** 3 / 3)
+    }
+    const t = 0.5 / Math.hypot(0.5 / Math.sqrt(3), 0.5 / Math.sqrt(12))
+    const chance = chanceOf([60.5, 61, 61.5], 60.5, 61.5)
+    expect(chance).toBeGreaterThan(2 * cdf3(t) - 1)
+    expect(chance).toBeLessThan(2 * cdf4(t) - 1)
+  })
+
+  it('of readings that are all alike is the dial’s alone, and normal', () => {
+    const summary = summariseReadings([61, 61, 61], null, { min: 60.9, max: 61.1 })
+    expect(summary.standardUncertainty).toBeCloseTo(0.5 / Math.sqrt(12), 12)
+    expect(summary.degreesOfFreedom).toBe(Number.POSITIVE_INFINITY)
+    // Φ(0.1/0.14434) = Φ(0.6928) = 0.75578 (tables).
+    expect(summary.inTargetProbability).toBeCloseTo(2 * 0.75578 - 1, 3)
+  })
+
+  it('counts the block: its certificate and the scatter of the check on it', () => {
+    const uncertainty = (readings: number[]) =>
+      summariseReadings([61], { certifiedHrc: 60, certifiedSd: 0.2, readings }).standardUncertainty
+    // 60.5, 60.5, 60.8: s = 0.1732, over √3 it is 0.1.
+    expect(uncertainty([60.5, 60.5, 60.8])).toBeCloseTo(Math.hypot(0.5, 0.5 / Math.sqrt(12), 0.2, 0.1), 6)
+    // One reading on it scatters as one reading does, 0.5.
+    expect(uncertainty([60.5])).toBeCloseTo(Math.hypot(0.5, 0.5 / Math.sqrt(12), 0.2, 0.5), 6)
+  })
+
+  it('says what it is worked out from', () => {
+    const block = { certifiedHrc: 60, certifiedSd: 0.2, readings: [60.5, 60.5, 60.8] }
+    const lines = (summary: ReturnType<typeof summariseReadings>) =>
+      summary.working.map(({ code, value, unit, params }) => [
+        code,
+        value === null ? null : Number(value.toFixed(4)),
+        unit,
+        params,
+      ])
+    expect(lines(summariseReadings([60.5, 61, 61.5], block))).toEqual([
+      ['readings-mean', 61, 'HRC', { n: 3 }],
+      ['scatter-of-mean', 0.2887, 'HRC', { single: false }],
+      ['dial-resolution', 0.1443, 'HRC', {}],
+      ['test-block', 0.2236, 'HRC', { checked: true }],
+      ['coverage-factor', expect.any(Number), '', {}],
+    ])
+    expect(lines(summariseReadings([61])).slice(1, 5)).toEqual([
+      ['scatter-of-mean', 0.5, 'HRC', { single: true }],
+      ['dial-resolution', 0.1443, 'HRC', {}],
+      ['test-block', 0, 'HRC', { checked: false }],
+      ['coverage-factor', 1.96, '', {}],
+    ])
+  })
+
+  it('wants of the steel what an indent of that hardness wants', () => {
+    expect(summariseReadings([60]).rules).toEqual(indentRules(60))
+    expect(summariseReadings([30]).rules).toEqual(indentRules(30))
+  })
+
+  it('is not made of nothing', () => {
+    expect(() => summariseReadings([])).toThrow(RangeError)
+  })
+})
+
 describe('outliers', () => {
   // Grubbs (1969), two-sided 5 %: critical values from the published table.
   it.each([
@@ -82,6 +159,9 @@ describe('outliers', () => {
     expect(summariseReadings([60.5, 60.5, 61, 60.5, 56]).outliers).toEqual([56])
     expect(summariseReadings([60, 61, 61]).outliers).toEqual([])
     expect(summariseReadings([60, 60, 60]).outliers).toEqual([])
+    expect(summariseReadings([60, 50]).outliers).toEqual([])
+    // Of three the farthest can be named: 60, 60 and 55 lie 1.155 deviations out, past the 1.1543 of the table.
+    expect(summariseReadings([60, 60, 55]).outliers).toEqual([55])
   })
 })
 
