@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CORRECTION } from '../../data/correction'
 import { newOven } from '../shop/defaults'
-import { correctionAt, driftOf, handAgainstEvidence, keyedC, offsetLine } from './correction'
+import {
+  correctionAt,
+  correctionWorking,
+  driftOf,
+  handAgainstEvidence,
+  keyedC,
+  observationsOf,
+  offsetLine,
+  reachC,
+} from './correction'
 import type { OvenEvidence, OvenSurvey } from './evidence'
 import { surveyOf, zoneAt } from './survey'
 
@@ -49,6 +58,75 @@ describe('the correction of an oven', () => {
     expect(handAgainstEvidence(hand(-20, 1), 1000)).toBeNull()
     expect(handAgainstEvidence(hand(0, 20), 1000)).toBeNull()
     expect(handAgainstEvidence(oven([sensor(1020, 1000, DAY)]), 1000)).toBeNull()
+  })
+
+  it('reads each kind of evidence for what it says, oldest first', () => {
+    const survey: OvenSurvey = {
+      id: 's',
+      kind: 'survey',
+      at: '2026-01-01T08:00:00.000Z',
+      setC: 1000,
+      indicatedC: 1002,
+      sdK: 2,
+      points: [1008, 1010, 1012].map(c => ({ acrossMm: 0, upMm: 0, inMm: 0, c })),
+    }
+    const hardness: OvenEvidence = {
+      id: 'h',
+      kind: 'hardness',
+      at: '2026-02-01T08:00:00.000Z',
+      atC: 1040,
+      offsetK: 12,
+      sdK: 6,
+      readings: 18,
+    }
+    expect(observationsOf([sensor(1020, 1000, DAY, 1.5), hardness, survey])).toEqual([
+      // The mean of 1008, 1010 and 1012 less what was shown; its scatter of 2 over √3 joins the couple's own 2.
+      {
+        id: 's',
+        kind: 'survey',
+        at: survey.at,
+        atC: 1002,
+        offsetK: 8,
+        sdK: expect.closeTo(Math.hypot(2, 2 / Math.sqrt(3)), 9),
+      },
+      { id: 'h', kind: 'hardness', at: hardness.at, atC: 1040, offsetK: 12, sdK: 6 },
+      { id: `${DAY}1000`, kind: 'sensor', at: DAY, atC: 1000, offsetK: 20, sdK: 1.5 },
+    ])
+  })
+
+  it('is shown by kind, each by itself: with its sign, how many it rests on, and how sure that is', () => {
+    const evidence = [sensor(1020, 1000, DAY, 1), sensor(1021, 1001, DAY, 1)]
+    const [line, ...others] = correctionWorking({ evidence }, 1000)
+    expect(others).toEqual([])
+    expect(line).toMatchObject({ code: 'correction-by', unit: 'K', params: { kind: 'sensor', count: 2 } })
+    expect(line?.value).toBeLessThan(-18)
+    expect(line?.value).toBeCloseTo(-offsetLine(observationsOf(evidence))(1000).meanK, 9)
+    expect(correctionWorking({ evidence: [] }, 1000)).toEqual([])
+  })
+
+  it('leaves room below the oven’s limit for what is added: a limit of 1200 with 15 added reaches 1185', () => {
+    const hot = (correctionC: number) => ({
+      ...oven([]),
+      correctionFrom: 'hand' as const,
+      correctionC,
+      maxC: 1200,
+    })
+    expect(reachC(hot(15))).toBe(1185)
+    expect(reachC(hot(-11))).toBe(1211)
+  })
+
+  it('without evidence is what was set by hand, though evidence was asked to speak', () => {
+    expect(correctionAt({ ...oven([]), correctionC: 4 }, 900)).toBe(4)
+  })
+
+  it('trusts an old measurement less than a new one: a year adds 6 K to what it is known by', () => {
+    const line = offsetLine(
+      observationsOf([sensor(1010, 1000, '2025-03-01T08:00:00.000Z', 2), sensor(1020, 1000, DAY, 2)]),
+    )
+    // Two normal observations and the prior, weighted by hand: 1/(4 + 36), 1/4 and 1/100.
+    const [old, fresh, prior] = [1 / (4 + 36 * (365 / 365.25)), 1 / 4, 1 / 100]
+    expect(line(1000).meanK).toBeCloseTo((10 * old + 20 * fresh) / (old + fresh + prior), 6)
+    expect(line(1000).sdK).toBeCloseTo(Math.sqrt(1 / (old + fresh + prior)), 6)
   })
 
   it('is the textbook posterior of one normal observation', () => {
