@@ -73,7 +73,7 @@ export const useReadings = (batchId?: string): Reading[] | undefined =>
   )
 
 /** Ids of the batches that something was read of; undefined while loading. */
-export const useMeasured = (): ReadonlySet<unknown> | undefined =>
+export const useMeasured = (): ReadonlySet<string> | undefined =>
   useLiveQuery(
     async () =>
       new Set(
