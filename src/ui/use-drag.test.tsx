@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
 import { useDrag } from './use-drag'
 
@@ -51,6 +51,18 @@ describe('something that is dragged', () => {
     fireEvent(handle, pointer('pointerup'))
     expect(drop.mock.calls).toEqual([[{ x: 9 }]])
     expect(handle.textContent).toBe('let go')
+  })
+
+  it('is dropped where it was last, though the page was not drawn since', () => {
+    const { drop, handle } = dragged()
+    // Three events in one task: nothing is drawn between them.
+    act(() => {
+      handle.dispatchEvent(pointer('pointerdown'))
+      handle.dispatchEvent(pointer('pointermove', 5))
+      handle.dispatchEvent(pointer('pointermove', 8))
+      handle.dispatchEvent(pointer('pointerup'))
+    })
+    expect(drop.mock.calls).toEqual([[{ x: 8 }]])
   })
 
   it('that was only touched changes nothing', () => {

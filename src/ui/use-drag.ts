@@ -1,4 +1,4 @@
-import { type PointerEvent, useState } from 'react'
+import { type PointerEvent, useRef, useState } from 'react'
 
 interface DragOptions<T> {
   /** What is held, moved to where the pointer is; the same object where that changes nothing. */
@@ -14,27 +14,33 @@ interface DragOptions<T> {
  * held; null where it cannot be. A drag that the browser breaks off is as if it had not been.
  */
 export function useDrag<T extends object>({ move, drop, moved }: DragOptions<T>) {
-  const [hand, setHand] = useState<{ readonly held: T; readonly isMoved: boolean } | null>(null)
+  const [held, setHeld] = useState<T | null>(null)
+  /** What is in the hand by now: a page may be drawn later than the hand lets go. */
+  const hand = useRef<{ readonly held: T; readonly isMoved: boolean } | null>(null)
+  const hold = (next: typeof hand.current) => {
+    hand.current = next
+    setHeld(next?.held ?? null)
+  }
   const grip = (take: (event: PointerEvent) => T | null) => ({
     onPointerDown: (event: PointerEvent) => {
       const taken = take(event)
       if (!taken) return
       event.currentTarget.setPointerCapture(event.pointerId)
-      setHand({ held: taken, isMoved: false })
+      hold({ held: taken, isMoved: false })
     },
     onPointerMove: (event: PointerEvent) => {
-      const next = hand && move(hand.held, event)
-      if (!next || next === hand.held) return
-      setHand({ held: next, isMoved: true })
+      const next = hand.current && move(hand.current.held, event)
+      if (!next || next === hand.current?.held) return
+      hold({ held: next, isMoved: true })
       moved?.(next)
     },
     onPointerUp: () => {
-      if (hand?.isMoved) drop(hand.held)
-      setHand(null)
+      if (hand.current?.isMoved) drop(hand.current.held)
+      hold(null)
     },
-    onPointerCancel: () => setHand(null),
+    onPointerCancel: () => hold(null),
   })
-  return { held: hand?.held ?? null, grip }
+  return { held, grip }
 }
 
 /** Where a pointer is in the units of a drawing; null before it is drawn. */

@@ -1,4 +1,4 @@
-import { useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { formatBoth, type System } from '../../core/units/quantity'
 import { useDrag } from '../use-drag'
 import type { MapAxes, MapPoint } from './axes'
@@ -45,9 +45,18 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
       return next.austenitizeC === now.austenitizeC && next.temperC === now.temperC ? now : next
     },
     moved: next => onMove(point.key, next.austenitizeC, next.temperC, false),
-    drop: next => onMove(point.key, next.austenitizeC, next.temperC, true),
+    drop: next => {
+      setLaid(next)
+      onMove(point.key, next.austenitizeC, next.temperC, true)
+    },
   })
-  const { austenitizeC, temperC } = dragged ?? point
+  // It stays where it was let go until the route has come there: what is shown on the way may lag behind the hand.
+  const [laid, setLaid] = useState<Spot | null>(null)
+  const isThere = laid?.austenitizeC === point.austenitizeC && laid.temperC === point.temperC
+  useEffect(() => {
+    if (isThere) setLaid(null)
+  }, [isThere])
+  const { austenitizeC, temperC } = dragged ?? laid ?? point
   const share = (c: number, { min, max }: { min: number; max: number }) => (c - min) / (max - min)
   const read = fieldAt(field, share(austenitizeC, axes.austenitizeC), share(temperC, axes.temperC))
   const hrc = point.hrc ?? read
