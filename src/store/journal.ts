@@ -19,11 +19,24 @@ export type Intent =
   | { readonly of: 'shop'; readonly before: Workshop; readonly after: Workshop }
 
 let count = 0
+/** Of another page's changes only those this old are taken up: what is younger it may be writing right now, ms. */
+export const LEFT_ALONE_MS = 2000
+
+/** The tab this page is in, over its reloads; of its own tab no other page is writing. */
+function tab(): string {
+  const known = sessionStorage.getItem(TAB)
+  if (known) return known
+  const fresh = crypto.randomUUID()
+  sessionStorage.setItem(TAB, fresh)
+  return fresh
+}
+const TAB = 'tawny-ember-tab'
 
 /** Puts a change down before it is written; call what comes back when the write has ended, one way or the other. */
 export function putDown(intent: Intent): () => void {
-  const key = `${PREFIX}${Date.now()}-${count++}`
+  let key: string
   try {
+    key = `${PREFIX}${Date.now()}-${count++}-${tab()}`
     localStorage.setItem(key, JSON.stringify(intent))
   } catch {
     // Where nothing can be put down the write itself is all there is.
@@ -32,11 +45,15 @@ export function putDown(intent: Intent): () => void {
   return () => localStorage.removeItem(key)
 }
 
-/** Takes up what was put down and never written, oldest first. What can not be read is let go. */
-export function takeUp(): Intent[] {
+/**
+ * Takes up what was put down and never written, oldest first: all of this tab's, and of another's what it is not writing any more.
+ * What can not be read is let go.
+ */
+export function takeUp(nowMs = Date.now()): Intent[] {
   try {
     const keys = Object.keys(localStorage)
       .filter(key => key.startsWith(PREFIX))
+      .filter(key => key.endsWith(tab()) || !(nowMs - Number.parseInt(key.slice(PREFIX.length), 10) < LEFT_ALONE_MS))
       .sort()
     return keys.flatMap(key => {
       const text = localStorage.getItem(key)

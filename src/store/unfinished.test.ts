@@ -47,6 +47,17 @@ describe('a page that goes before its write has ended', () => {
     expect(await stored('u2')).toMatchObject({ note: 'later', name: 'Again' })
   })
 
+  it('leaves to another tab what it is writing right now, and takes it up once that tab is surely gone', async () => {
+    await addBatch(fresh('u4'))
+    const before = await stored('u4')
+    leave(before, { ...before, note: 'theirs' })
+    const own = sessionStorage.getItem('tawny-ember-tab') ?? ''
+    sessionStorage.setItem('tawny-ember-tab', 'another')
+    expect(takeUp()).toEqual([])
+    expect(takeUp(Date.now() + 3000)).toHaveLength(1)
+    sessionStorage.setItem('tawny-ember-tab', own)
+  })
+
   it('leaves nothing behind where the write ended, and settings of the shop alike', async () => {
     await addBatch(fresh('u3'))
     await editBatch(await stored('u3'), 'Note', b => ({ ...b, note: 'written' }))

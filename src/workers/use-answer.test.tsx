@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ok, type Result } from '../core/codes/result'
 import { createSubscribable } from '../core/subscribable'
 import type { LogVersion } from './lanes'
-import { useAnswer } from './use-answer'
+import { useAnswer, useExactAnswer } from './use-answer'
 
 interface Asked {
   readonly request: unknown
@@ -42,6 +42,11 @@ function Chamber({ id }: { id: string | null }) {
   // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
   const answer = useAnswer('chamber', id === null ? null : ({ oven: id } as any))
   return <p>{answer === undefined ? 'waiting' : answer.ok ? String(answer.value) : answer.problems[0]?.code}</p>
+}
+function Exact({ id }: { id: string }) {
+  // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
+  const answer = useExactAnswer('chamber', { oven: id } as any)
+  return <p>{answer?.ok ? String(answer.value) : 'waiting'}</p>
 }
 function Trends() {
   const answer = useAnswer('trends', { by: 'oven' })
@@ -84,6 +89,18 @@ describe('an answer in a view', () => {
     await give(1, 'E')
     await give(0, 'D')
     expect(shown()).toBe('E')
+  })
+
+  it('that must be of this very question is not shown for another', async () => {
+    const { rerender } = render(<Exact id="x" />)
+    await settle()
+    await give(0, 'X')
+    expect(shown()).toBe('X')
+    rerender(<Exact id="y" />)
+    await settle()
+    expect(shown()).toBe('waiting')
+    await give(1, 'Y')
+    expect(shown()).toBe('Y')
   })
 
   it('of no request is not asked for', async () => {

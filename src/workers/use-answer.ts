@@ -25,7 +25,18 @@ const answers = new QueryClient({
  * out the last answer stays; undefined before the first. A null request asks nothing. A large request is worth keeping in a memo:
  * it is compared by its text only when it is another object.
  */
-export function useAnswer<N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined {
+export const useAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
+  useAsked(name, request, true)
+
+/** The same, but undefined until this very question is answered: for what must not be acted on while it is still another's. */
+export const useExactAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
+  useAsked(name, request, false)
+
+function useAsked<N extends QuestionName>(
+  name: N,
+  request: Request<N> | null,
+  keepsLast: boolean,
+): Answered<N> | undefined {
   const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
   const version = useVersion(name)
   const { data, error } = useQuery(
@@ -33,7 +44,7 @@ export function useAnswer<N extends QuestionName>(name: N, request: Request<N> |
       queryKey: [name, version, text],
       enabled: text !== null && version !== null,
       queryFn: ({ signal }) => ask(name, request as Request<N>, signal),
-      placeholderData: keepPreviousData,
+      ...(keepsLast ? { placeholderData: keepPreviousData } : {}),
     },
     answers,
   )

@@ -14,7 +14,7 @@ import { chamberOf } from './chambers'
 import { groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
-import { entryOf, type Load, loadOfGroup, loadsOf, temperLoadsOf } from './loads'
+import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf } from './ovens'
 import { type SharedSoak, soakToShare } from './shared-soak'
 import { predictionAt, stagesOf } from './stages'
@@ -38,10 +38,10 @@ export interface GroupFigures {
 export interface BatchFigures {
   /** One for each steel that is known. */
   readonly groups: readonly GroupFigures[]
-  /** What each temper load should read afterwards, in the order of the loads. */
-  readonly expected: readonly (readonly Expectation[])[]
-  /** What is keyed in for each load, in the order of the loads; none while the batch's oven is gone. */
-  readonly programmes: readonly Result<readonly Segment[]>[]
+  /** What each temper load should read afterwards, by the load's key. */
+  readonly expected: Readonly<Record<string, readonly Expectation[]>>
+  /** What is keyed in for each load, by the load's key; none while the batch's oven is gone. */
+  readonly programmes: Readonly<Record<string, Result<readonly Segment[]>>>
   /** Two loads that could be one; null where none could. */
   readonly shared: SharedSoak | null
   /** The batch's oven as one node; null while it is gone. */
@@ -80,8 +80,8 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
         measured,
       }
     }),
-    expected: temperLoadsOf(batch).map(load => expectedAfter(load, known)),
-    programmes: oven.ok ? loads.map(load => programmeOf(load, oven.value)) : [],
+    expected: Object.fromEntries(temperLoadsOf(batch).map(load => [temperKeyOf(load), expectedAfter(load, known)])),
+    programmes: oven.ok ? Object.fromEntries(loads.map(load => [loadKeyOf(load), programmeOf(load, oven.value)])) : {},
     shared: loads.length > 1 ? soakToShare(batch) : null,
     chamber: oven.ok ? chamberOf(oven.value) : null,
   }

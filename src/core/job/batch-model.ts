@@ -10,7 +10,7 @@ import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import type { BatchFigures, GroupFigures } from './batch-figures'
 import type { Hardness } from './hardness'
-import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from './loads'
+import { type Load, loadKeyOf, loadsOf, type TemperLoad, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
 import type { SharedSoak } from './shared-soak'
 import { latestStage } from './stages'
@@ -54,6 +54,7 @@ export interface BatchModel {
   readonly unknown: readonly BatchGroup[]
 }
 
+/** A load whose programme is still being worked out: that of another is never shown for it. */
 const UNPLANNED = { ok: false, problems: [] } as const
 
 /**
@@ -73,11 +74,11 @@ export function batchModelOf(
     shop,
     readings,
     blades: bladesOf(batch),
-    loads: loadsOf(batch).map((load, i) => ({
+    loads: loadsOf(batch).map(load => ({
       ...load,
-      programme: oven.ok ? (figures.programmes[i] ?? UNPLANNED) : oven,
+      programme: oven.ok ? (figures.programmes[loadKeyOf(load)] ?? UNPLANNED) : oven,
     })),
-    temperLoads: temperLoadsOf(batch).map((load, i) => ({ ...load, expected: figures.expected[i] ?? [] })),
+    temperLoads: temperLoadsOf(batch).map(load => ({ ...load, expected: figures.expected[temperKeyOf(load)] ?? [] })),
     oven,
     temperingOven: temperingOvenOf(shop, batch),
     groups: batch.groups.flatMap(group => {

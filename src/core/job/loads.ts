@@ -50,6 +50,14 @@ export function loadsOf(batch: LoadedBatch): Load[] {
 export const loadOfGroup = <L extends Load>(loads: readonly L[], groupId: string): L | undefined =>
   loads.find(load => load.blades.length > 0 && load.groups.some(group => group.id === groupId))
 
+/** What a load is known by between one working out and the next: its soak and its blades. */
+export const loadKeyOf = ({ austenitizeC, blades }: Pick<Load, 'austenitizeC' | 'blades'>): string =>
+  `${austenitizeC} ${blades.map(blade => blade.id).join(' ')}`
+
+/** The same of a temper load: its round, temperature, hold and blades. */
+export const temperKeyOf = ({ round, atC, holdMin, blades }: TemperLoad): string =>
+  `${round} ${atC} ${holdMin} ${blades.map(blade => blade.id).join(' ')}`
+
 /** Weight of blades as plain bars, kg: the heavier side of the truth. */
 export const steelKgOf = (blades: readonly BatchBlade[]): number =>
   blades.reduce((sum, { line }) => sum + bladeKg(line), 0)

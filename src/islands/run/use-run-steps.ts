@@ -3,7 +3,7 @@ import type { Answered } from '../../core/contract/questions'
 import { tempersDone } from '../../core/job/tempers-done'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
-import { useAnswer } from '../../workers/use-answer'
+import { useExactAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 
 /**
@@ -19,5 +19,6 @@ export function useRunSteps(
     () => (batch ? { batch, shop, tempersDone: before ? Object.fromEntries(tempersDone(before)) : null } : null),
     [batch, shop, before],
   )
-  return useAnswer('run-steps', request)
+  // A run is never begun on the steps of what was asked a moment ago.
+  return useExactAnswer('run-steps', request)
 }

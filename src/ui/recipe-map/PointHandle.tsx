@@ -15,6 +15,8 @@ interface Props {
 }
 
 const STEP_C = 5
+/** A route is stored and worked out well within this, ms. */
+const LAID_MS = 3000
 const toStep = (c: number, { min, max }: { min: number; max: number }) =>
   Math.min(
     Math.floor(max / STEP_C) * STEP_C,
@@ -54,8 +56,12 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
   const [laid, setLaid] = useState<Spot | null>(null)
   const isThere = laid?.austenitizeC === point.austenitizeC && laid.temperC === point.temperC
   useEffect(() => {
-    if (isThere) setLaid(null)
-  }, [isThere])
+    if (!laid) return
+    if (isThere) return setLaid(null)
+    // A route that never comes there (refused, or moved by another tab) is shown as it is.
+    const timer = setTimeout(() => setLaid(null), LAID_MS)
+    return () => clearTimeout(timer)
+  }, [laid, isThere])
   const { austenitizeC, temperC } = dragged ?? laid ?? point
   const share = (c: number, { min, max }: { min: number; max: number }) => (c - min) / (max - min)
   const read = fieldAt(field, share(austenitizeC, axes.austenitizeC), share(temperC, axes.temperC))
