@@ -8,13 +8,12 @@ import { logRows } from '../core/job/logbook'
 import { bladesOf } from '../core/job/tray'
 import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
-import type { Workshop } from '../core/shop/workshop'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { replaceAll } from '../store/backup'
 import { db } from '../store/database'
 import { keepLog } from '../testing/door'
 import { preparePage } from '../testing/page'
-import { UnitsProvider } from '../ui/Units'
+import { setShop } from '../testing/shop-place'
 import { hrcText } from '../words/speaker'
 import BatchesPlace from './batch/BatchesPlace'
 import BladePlace from './blade/BladePlace'
@@ -25,20 +24,12 @@ import PrintPlace from './print/PrintPlace'
 import RecipePlace from './recipes/RecipePlace'
 import RecipesPlace from './recipes/RecipesPlace'
 import RunPlace from './run/RunPlace'
-import { ShopProvider } from './shop-context'
 import SteelsPlace from './steels/SteelsPlace'
 import TodayPlace from './today/TodayPlace'
 import WorkshopPlace from './workshop/WorkshopPlace'
 
 vi.mock('../workers/client', async () => (await import('../testing/door')).doorInThread())
-vi.mock('./Place', () => ({
-  DEMO_SEED: 1,
-  Place: ({ children }: { children: React.ReactNode }) => (
-    <ShopProvider value={shopNow}>
-      <UnitsProvider value={shopNow.units}>{children}</UnitsProvider>
-    </ShopProvider>
-  ),
-}))
+vi.mock('./Place', () => import('../testing/shop-place'))
 vi.mock('../ui/charts/chart-look', async importOriginal => ({
   ...(await importOriginal<typeof import('../ui/charts/chart-look')>()),
   Chart: class {
@@ -50,7 +41,6 @@ vi.mock('../ui/charts/chart-look', async importOriginal => ({
 
 const demo = makeDemoWorkshop(20260, new Date('2026-03-02T08:00:00Z'))
 const batches = withBlades(demo.batches, demo.blades)
-let shopNow: Workshop = demo.shop
 const named = (name: string): Batch => {
   const found = batches.find(batch => batch.name.startsWith(name))
   if (!found) throw new Error(`no batch ${name}`)
@@ -64,6 +54,7 @@ const LONG = { timeout: 20_000 }
 beforeAll(async () => {
   preparePage()
   await replaceAll(demo)
+  setShop(demo.shop)
   keepLog({ batches, readings: demo.readings, tester: demo.shop.tester })
 })
 afterEach(cleanup)
@@ -85,7 +76,7 @@ const PLACES: readonly (readonly [name: string, place: () => ReactElement, shows
 
 describe.each(['metric', 'imperial'] as const)('every place in %s', units => {
   it.each(PLACES)('%s: says something, and nothing a computer would', async (_, place, shows) => {
-    shopNow = { ...demo.shop, units }
+    setShop({ ...demo.shop, units })
     const { container } = render(place())
     await waitFor(() => expect(container.textContent).toMatch(shows), LONG)
     expect(container.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/)
@@ -96,7 +87,7 @@ describe('one figure in every place', () => {
   const rows = logRows(demo.readings, batches, demo.shop.tester)
 
   it('the logbook has every blade that was read, as it was worked out', async () => {
-    shopNow = demo.shop
+    setShop(demo.shop)
     render(<LogbookPlace />)
     const shown = await screen.findAllByRole('row', {}, LONG)
     expect(shown).toHaveLength(rows.length + 1)
@@ -119,7 +110,7 @@ describe('one figure in every place', () => {
 
 describe('what can be done', () => {
   it('a run begins once, and its steps are confirmed one at a time', async () => {
-    shopNow = demo.shop
+    setShop(demo.shop)
     render(<RunPlace batchId={skerry.id} />)
     const practice = await screen.findByRole('button', { name: /Practice/ }, LONG)
     await act(async () => {
@@ -140,7 +131,7 @@ describe('what can be done', () => {
   })
 
   it('steels are ranked for a use, and those this shop cannot harden are named with the reason', async () => {
-    shopNow = demo.shop
+    setShop(demo.shop)
     render(<SteelsPlace grade="" view="suggest" />)
     expect(await screen.findAllByRole('button', { name: 'Plan a batch' }, LONG)).not.toHaveLength(0)
     expect(screen.getByText('Not in this shop')).toBeTruthy()
@@ -161,7 +152,7 @@ describe('what can be done', () => {
   })
 
   it('learning that is switched off says so, and says nothing of a shop on a recipe', async () => {
-    shopNow = { ...demo.shop, learning: false }
+    setShop({ ...demo.shop, learning: false })
     const { container } = render(<RecipesPlace />)
     await waitFor(() => expect(container.textContent).toMatch(/± \d\.\d HRC/), LONG)
     cleanup()

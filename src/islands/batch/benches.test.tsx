@@ -13,19 +13,12 @@ import { readBatch } from '../../store/batches'
 import { db } from '../../store/database'
 import { keepLog } from '../../testing/door'
 import { preparePage } from '../../testing/page'
-import { UnitsProvider } from '../../ui/Units'
+import { setShop } from '../../testing/shop-place'
 import { hrcText } from '../../words/speaker'
-import { ShopProvider } from '../shop-context'
 import BatchPlace from './BatchPlace'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/door')).doorInThread())
-vi.mock('../Place', () => ({
-  Place: ({ children }: { children: React.ReactNode }) => (
-    <ShopProvider value={shopNow}>
-      <UnitsProvider value={shopNow.units}>{children}</UnitsProvider>
-    </ShopProvider>
-  ),
-}))
+vi.mock('../Place', () => import('../../testing/shop-place'))
 // Charts are drawn on a canvas, which jsdom has not; they are looked at in a browser.
 vi.mock('../../ui/charts/chart-look', async importOriginal => ({
   ...(await importOriginal<typeof import('../../ui/charts/chart-look')>()),
@@ -38,7 +31,6 @@ vi.mock('../../ui/charts/chart-look', async importOriginal => ({
 
 const demo = makeDemoWorkshop(20260, new Date('2026-03-02T08:00:00Z'))
 const batches = withBlades(demo.batches, demo.blades)
-let shopNow: Workshop = demo.shop
 
 const named = (name: string): Batch => {
   const found = batches.find(batch => batch.name.startsWith(name))
@@ -54,12 +46,13 @@ const stored = async (id: string) => {
 beforeAll(async () => {
   preparePage()
   await replaceAll(demo)
+  setShop(demo.shop)
   keepLog({ batches, readings: demo.readings, tester: demo.shop.tester })
 })
 afterEach(cleanup)
 
 async function open(batch: Batch, station: StationName, units: Workshop['units'] = 'metric') {
-  shopNow = { ...demo.shop, units }
+  setShop({ ...demo.shop, units })
   const view = render(<BatchPlace id={batch.id} station={station} />)
   await screen.findByRole('heading', { level: 2 }, { timeout: 20_000 })
   return view
@@ -102,7 +95,7 @@ describe('what the benches show is what the batch model says', () => {
   })
 
   it('Temper: what each load should read afterwards', async () => {
-    shopNow = { ...demo.shop, learning: false }
+    setShop({ ...demo.shop, learning: false })
     render(<BatchPlace id={skerry.id} station="temper" />)
     const rows = await screen.findAllByRole('row', { name: /^Temper \d/ }, { timeout: 20_000 })
     expect(rows).toHaveLength(Object.keys(figures.expected).length)
