@@ -10,11 +10,11 @@ const MODELS = 'steel|oven|quench|foil|cold|rockwell'
 const HEAVY = [
   'contract/(question|openapi)',
   'contract/questions/(?!index).+',
-  'job/(advise|batch-figures|causes|certificate|chambers|each-blade|load-heat|logbook|logged-heat|pull-list|rank-steels|run-steps|shared-soak|suggested-group|timeline|trends)',
+  'job/(advise|batch-figures|causes|certificate|chambers|each-blade|load-heat|logbook|logged-heat|pull-plan|rank-steels|run-steps|shared-soak|timeline|trends)',
   'learn/.+',
   'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',
   'quench/(fit-plates|pace|plate-stack|quench)',
-  'steel/(band|contours|grade-curves|metallurgy|misfit|predict|recipe-map|suggest|tell-tale|temper-curve)',
+  'steel/(band|contours|grade-curves|misfit|predict|recipe-map|tell-tale|temper-curve)',
 ]
 
 /** A folder may import from itself and from what is named, nothing else of ours. */

@@ -3,12 +3,15 @@ import type { Saving } from '../core/codes/result'
 import { isContinuing } from '../core/continuing'
 import type { WorkshopData } from '../core/files/exchange'
 import { batchProblems } from '../core/job/batch-rules'
+import { followed } from '../core/job/suggestion'
 import { type Batch, batchSchema } from '../core/shop/batch'
-import { partBatch } from '../core/shop/batch-records'
+import { partBatch, withBlades } from '../core/shop/batch-records'
 import type { Blade } from '../core/shop/blade'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { takeBack } from '../core/shop/merge'
 import { problemsOf } from '../core/shop/problems'
 import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
+import type { Workshop } from '../core/shop/workshop'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
 import { putDown } from './journal'
@@ -61,6 +64,45 @@ async function withSerials(batch: Batch): Promise<Batch> {
   return { ...batch, blades: batch.blades.map(b => (given.has(b.id) ? { ...b, serial: given.get(b.id) ?? '' } : b)) }
 }
 
+/** What a change of a batch is written with: its own tables, the shop it is planned in, and what says that it is hardened. */
+export const PLAN_TABLES = [db.batches, db.blades, db.shop, db.readings, db.runs, db.logs] as const
+
+/** Whether anything was done to a batch's blades that rests on its routes: they stay as they were then. */
+export async function isBegun({ id, blades }: Batch): Promise<boolean> {
+  if (blades.some(blade => blade.inspection || blade.files?.length || blade.tempers?.length)) return true
+  const of = (table: typeof db.readings | typeof db.logs) => table.where('batchId').equals(id).count()
+  const ran = db.runs
+    .where('batchId')
+    .equals(id)
+    .filter(run => run.mode === 'shop')
+  return (await of(db.readings)) + (await of(db.logs)) + (await ran.count()) > 0
+}
+
+/** A batch with what was left open of its routes as it is suggested now, until it is begun. */
+const withSuggestions = async (batch: Batch, shop: Workshop): Promise<Batch> => {
+  const planned = followed(batch, shop)
+  return planned === batch || (await isBegun(batch)) ? batch : planned
+}
+
+/** What of the workshop is suggested from. */
+const suggestedFrom = ({ units, cold, ovens, hardeningOvenId }: Workshop) =>
+  JSON.stringify([units, cold.medium, ovens, hardeningOvenId])
+
+/** Brings what is suggested in every batch that is not begun up to a changed workshop. Runs inside a transaction on PLAN_TABLES. */
+export async function followShop(before: Workshop, shop: Workshop): Promise<void> {
+  if (suggestedFrom(before) === suggestedFrom(shop)) return
+  const read = new Set(await db.readings.orderBy('batchId').uniqueKeys())
+  const open = await db.batches.filter(batch => !read.has(batch.id)).toArray()
+  const blades = await db.blades
+    .where('batchId')
+    .anyOf(open.map(batch => batch.id))
+    .toArray()
+  for (const batch of withBlades(open, blades)) {
+    const planned = await withSuggestions(batch, shop)
+    if (planned !== batch) await store(batch, { ...planned, rev: batch.rev + 1 })
+  }
+}
+
 /** Writes what differs of a batch and its blades. Runs inside a transaction on both and on the workshop. */
 async function store(before: Batch | null, after: Batch): Promise<void> {
   const { record, blades } = partBatch(after)
@@ -87,12 +129,13 @@ const problemsIn = (batch: Batch): Problem[] => {
  */
 async function write(id: string, change: (batch: Batch) => Batch): Promise<{ before: Batch; after: Batch } | null> {
   let outcome: { before: Batch; after: Batch } | null = null
-  await db.transaction('rw', db.batches, db.blades, db.shop, async () => {
+  await db.transaction('rw', PLAN_TABLES, async () => {
     const stored = await readBatch(id)
     const before = unsaved.get().get(id) ?? stored
     if (!before) return
     const changed = { ...change(before), rev: before.rev + 1, updatedAt: new Date().toISOString() }
-    const after = await withSerials(changed)
+    const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+    const after = await withSerials(await withSuggestions(changed, shop))
     const wrong = newProblems(problemsIn(before), problemsIn(after))
     if (wrong.length > 0) throw new Unfit(wrong)
     await store(stored ?? null, after)
@@ -165,7 +208,7 @@ export async function undoLast(batchId: string): Promise<Undone> {
 /** A batch that begins here. */
 export const addBatch = (batch: Batch): Promise<Saving> =>
   saving(() =>
-    db.transaction('rw', db.batches, db.blades, db.shop, async () => {
+    db.transaction('rw', PLAN_TABLES, async () => {
       const whole = await withSerials(batch)
       const wrong = problemsIn(whole)
       if (wrong.length > 0) throw new Unfit(wrong)

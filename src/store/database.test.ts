@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto'
+import { readFileSync } from 'node:fs'
 import Dexie from 'dexie'
 import { describe, expect, it } from 'vitest'
 import { batchRecordSchema } from '../core/shop/batch'
@@ -7,6 +8,7 @@ import { gradeSheetSchema } from '../core/shop/grade-sheet'
 import { ovenLogSchema } from '../core/shop/oven-log'
 import { readingSchema } from '../core/shop/reading'
 import { recipeSchema } from '../core/shop/recipe'
+import { ROUTE_PARTS } from '../core/shop/route'
 import { runSchema } from '../core/shop/run'
 import { workshopSchema } from '../core/shop/workshop'
 import { expectWhole, OLDER_VERSIONS, type OlderVersion, olderWorkshop } from '../testing/older-workshop'
@@ -25,6 +27,13 @@ const TABLES: Record<OlderVersion, Record<string, string>> = {
   2: { grades: 'name' },
   3: { logs: 'id, ovenId, batchId' },
   4: {},
+}
+
+const TABLES_5 = {
+  blades: 'id, batchId, serial',
+  readings: 'id, batchId, bladeId, at',
+  recipes: 'id, gradeId',
+  ownGrades: 'id, name',
 }
 
 /** A browser's database as the application of a version left it. */
@@ -74,6 +83,31 @@ describe.each(OLDER_VERSIONS)('a browser that last ran version %i', version => {
     const second = new WorkshopDatabase(`twice-${version}`)
     expect(await contents(second)).toEqual(once)
     second.close()
+  })
+})
+
+describe('a browser that last ran version 6', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v5.json', import.meta.url), 'utf8'))
+
+  it('has every batch as it was, with its routes the maker’s own', async () => {
+    const database = new Dexie('left-by-6')
+    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
+    database.version(5).stores(TABLES_5)
+    database.version(6).stores({ grades: null })
+    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
+      await database.table(table).bulkPut(file[table])
+    await database.table('shop').put(file.shop)
+    database.close()
+    const now = new WorkshopDatabase('left-by-6')
+    const { batches, blades, readings } = await contents(now)
+    expect(batches).toHaveLength(file.batches.length)
+    for (const batch of batches) {
+      const was = file.batches.find((b: { id: string }) => b.id === batch.id)
+      expect(batch.groups.map(g => g.route)).toEqual(was.groups.map((g: { route: unknown }) => g.route))
+      for (const group of batch.groups) expect(group.fixed).toEqual([...ROUTE_PARTS])
+    }
+    expect([blades.length, readings.length]).toEqual([file.blades.length, file.readings.length])
+    now.close()
   })
 })
 

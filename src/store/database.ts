@@ -7,7 +7,7 @@ import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
 import { workshopWithIds } from '../core/shop/upgrade-to-ids'
-import { logWithLoad, shopWithOvens } from '../core/shop/upgrades'
+import { batchWithSetParts, logWithLoad, shopWithOvens } from '../core/shop/upgrades'
 import type { Workshop } from '../core/shop/workshop'
 
 export interface Meta {
@@ -74,6 +74,16 @@ export class WorkshopDatabase extends Dexie {
       })
       .upgrade(toIds)
     this.version(6).stores({ grades: null })
+    this.version(7)
+      .stores({})
+      .upgrade(transaction =>
+        transaction
+          .table('batches')
+          .toCollection()
+          .modify((batch, ref) => {
+            ref.value = batchWithSetParts(batch)
+          }),
+      )
   }
 }
 

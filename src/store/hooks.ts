@@ -9,7 +9,7 @@ import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
 import type { Workshop } from '../core/shop/workshop'
-import { readBatch, unsavedBatches } from './batches'
+import { isBegun, readBatch, unsavedBatches } from './batches'
 import { db } from './database'
 import { shownShop } from './records'
 import { type SaveTrouble, saveTrouble } from './save-state'
@@ -28,6 +28,10 @@ export function useBatch(id: string): Loaded<Batch> {
   const unsaved = useSyncExternalStore(unsavedBatches.subscribe, unsavedBatches.get, unsavedBatches.get)
   return unsaved.get(id) ?? stored
 }
+
+/** Whether anything was done to a batch's blades that rests on its routes; undefined while it is read. */
+export const useBegun = (batch: Batch): boolean | undefined =>
+  useLiveQuery(() => isBegun(batch).catch(() => false), [batch])
 
 /** The batch a blade belongs to. */
 export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>

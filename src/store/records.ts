@@ -10,6 +10,7 @@ import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { createSubscribable } from '../core/subscribable'
+import { followShop, PLAN_TABLES } from './batches'
 import { db } from './database'
 import { putDown } from './journal'
 import { fitting, fittingChange, saving, Unfit } from './save-state'
@@ -19,9 +20,11 @@ export async function saveShop(change: (shop: Workshop) => Workshop): Promise<Sa
   const outcome = await saving(() => {
     const shown = shownShop.get()
     if (shown) ended = putDown({ of: 'shop', before: shown, after: change(shown) })
-    return db.transaction('rw', db.shop, async () => {
+    return db.transaction('rw', PLAN_TABLES, async () => {
       const now = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
-      await db.shop.put(fittingChange(workshopSchema, now, change(now)))
+      const after = fittingChange(workshopSchema, now, change(now))
+      await db.shop.put(after)
+      await followShop(now, after)
     })
   })
   ended()

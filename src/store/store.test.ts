@@ -8,21 +8,99 @@ import { newLog } from '../core/job/oven-log'
 import { buildRunSteps } from '../core/job/run-steps'
 import { addLine, setCount } from '../core/job/tray-edit'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { runSchema } from '../core/shop/run'
+import { type Run, runSchema } from '../core/shop/run'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
-import { expectOk, gradeOf, trayOf } from '../testing/tray'
+import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
 import { addAll, clearAll, readAll, replaceAll, seedOnce } from './backup'
 import { addBatch, editBatch, readBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
 import { db } from './database'
-import { addRun, changeLog, putGrade, putLog, removeGrade, removeLog, saveShop } from './records'
+import { addReadings, addRun, changeLog, putGrade, putLog, removeGrade, removeLog, saveShop } from './records'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
 
 const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })
 const stored = async (id: string) => (await readBatch(id)) as Batch
 
+/** A run of a batch that has begun. */
+const run = (id: string, batchId: string, mode: Run['mode'] = 'practice') =>
+  runSchema.parse({
+    id,
+    batchId,
+    startedAt: '2026-03-02T08:00:00.000Z',
+    endedAt: null,
+    mode,
+    clock: [{ realMs: 0, runS: 0, speed: 60 }],
+    steps: expectOk(buildRunSteps(trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }]), DEFAULT_WORKSHOP)),
+    events: [],
+  })
+
 beforeEach(async () => {
   await Promise.all(db.tables.map(table => table.clear()))
   vi.restoreAllMocks()
+})
+
+const NOTHING_SEEN = {
+  bowMm: 0,
+  bentAt: null,
+  cracked: false,
+  colour: null,
+  skates: null,
+  bites: null,
+  hrc: null,
+}
+
+describe('what was suggested', () => {
+  const thick = (batch: Batch): Batch => ({ ...batch, lines: batch.lines.map(line => ({ ...line, thicknessMm: 6 })) })
+  const soakOf = async (id: string) => (await stored(id)).groups[0]?.route.soakMin
+  const begin = async (id: string) => {
+    await addBatch({ ...trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }], { id }), blades: [] })
+    await editBatch(await stored(id), 'Count', b => setCount(b, 'line-A', 2, () => crypto.randomUUID(), NOW))
+  }
+
+  it('follows the blades with every edit, and goes back with it', async () => {
+    await begin('s1')
+    expect(await soakOf('s1')).toBe(12)
+    await editBatch(await stored('s1'), 'Thickness', thick)
+    expect(await soakOf('s1')).toBe(25)
+    await undoLast('s1')
+    expect(await soakOf('s1')).toBe(12)
+  })
+
+  it('follows the workshop, in every batch that is not hardened', async () => {
+    await begin('s2')
+    await begin('s3')
+    await addReadings([readingOf((await stored('s3')).blades[0]?.id ?? '', 60, 'as-quenched', { batchId: 's3' })])
+    const before = await stored('s3')
+    await saveShop(s => ({ ...s, cold: { ...s.cold, medium: 'liquid-nitrogen' } }))
+    expect((await stored('s2')).groups[0]?.route.cold?.toC).toBe(-196)
+    expect(await stored('s3')).toEqual(before)
+    await saveShop(s => ({ ...s, units: 'imperial' }))
+    const { austenitizeC } = (await stored('s2')).groups[0]?.route ?? { austenitizeC: 0 }
+    expect(Math.round((austenitizeC * 1.8 + 32) * 1e6) % 5e6).toBe(0)
+  })
+
+  it('stays as it was once blades were read, inspected, logged or run; a practice run leaves it open', async () => {
+    for (const [id, begun] of [
+      ['s4', { readings: true }],
+      ['s5', { run: 'shop' as const }],
+      ['s6', { run: 'practice' as const }],
+      ['s7', { inspected: true }],
+    ] as const) {
+      await begin(id)
+      const batch = await stored(id)
+      if ('readings' in begun)
+        await addReadings([readingOf(batch.blades[0]?.id ?? '', 60, 'as-quenched', { batchId: id })])
+      if ('run' in begun) await addRun(run(`run-${id}`, id, begun.run))
+      if ('inspected' in begun)
+        await editBatch(batch, 'Inspect', b => ({
+          ...b,
+          blades: b.blades.map((blade, i) =>
+            i === 0 ? { ...blade, inspection: NOTHING_SEEN } : blade,
+          ) as Batch['blades'],
+        }))
+      await editBatch(await stored(id), 'Thickness', thick)
+      expect(await soakOf(id), id).toBe(id === 's6' ? 25 : 12)
+    }
+  })
 })
 
 describe('editing a batch', () => {
@@ -152,18 +230,6 @@ describe('serials', () => {
 })
 
 describe('two tabs at once', () => {
-  const run = (id: string, batchId: string) =>
-    runSchema.parse({
-      id,
-      batchId,
-      startedAt: '2026-03-02T08:00:00.000Z',
-      endedAt: null,
-      mode: 'practice',
-      clock: [{ realMs: 0, runS: 0, speed: 60 }],
-      steps: expectOk(buildRunSteps(trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }]), DEFAULT_WORKSHOP)),
-      events: [],
-    })
-
   it('begin one run of a batch, and say which one goes on', async () => {
     const [first, second] = await Promise.all([addRun(run('r1', 'b')), addRun(run('r2', 'b'))])
     expect([first, second].filter(r => r.saved)).toHaveLength(1)

@@ -1,5 +1,6 @@
 import type { Result } from '../core/codes/result'
-import { newBatch, routeWish } from '../core/job/new-batch'
+import { newBatch } from '../core/job/new-batch'
+import { routeWish } from '../core/job/suggestion'
 import type { Batch, BatchGroup } from '../core/shop/batch'
 import type { Blade, Line } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -53,10 +54,7 @@ export function routeFor(grade: Grade): PlannedRoute {
 
 /** A batch `b` of one steel, its group `g`, with these lines on its tray. */
 export const trayOf = (grade: Grade, lines: readonly LineToLay[], more: Partial<Batch> = {}): Batch => ({
-  ...withTray(
-    newBatch({ batch: more.id ?? 'b', group: 'g' }, 'Tray', grade, routeFor(grade), DEFAULT_WORKSHOP, NOW),
-    lines,
-  ),
+  ...withTray(newBatch({ batch: more.id ?? 'b', group: 'g' }, 'Tray', grade, DEFAULT_WORKSHOP, NOW), lines),
   ...more,
 })
 

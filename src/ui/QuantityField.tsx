@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import {
   type Dimension,
   formatNumber,
@@ -25,7 +26,7 @@ interface Props extends Range {
   readonly onCommit: (base: number) => Taken
   readonly onClear?: () => Taken
   readonly hideLabel?: boolean
-  readonly hint?: string
+  readonly hint?: ReactNode
 }
 
 /** Checks what was typed: a value in range, or what is wrong with it and which other unit would fit. */

@@ -10,12 +10,12 @@ import { readingSchema } from '../shop/reading'
 import { recipeSchema } from '../shop/recipe'
 import { runSchema } from '../shop/run'
 import { type StoredWorkshop, workshopWithIds } from '../shop/upgrade-to-ids'
-import { logWithLoad, shopWithOvens } from '../shop/upgrades'
+import { batchWithSetParts, logWithLoad, shopWithOvens } from '../shop/upgrades'
 import { workshopSchema } from '../shop/workshop'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 5
+export const EXCHANGE_VERSION = 6
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -60,6 +60,8 @@ const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
     version: 5,
     ...(isStored(file.shop) ? workshopWithIds(tablesOf(file, file.shop), NO_ORIGIN) : {}),
   }),
+  // 6: which parts of a route the maker set.
+  file => ({ ...file, version: 6, batches: rowsOf(file.batches).map(batchWithSetParts) }),
 ]
 
 const tablesOf = (file: StoredFile, shop: StoredFile): StoredWorkshop => ({

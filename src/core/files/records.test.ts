@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { GRADES } from '../../data/grades'
-import { gradeOf, NOW, routeFor, trayOf } from '../../testing/tray'
+import { gradeOf, NOW, trayOf } from '../../testing/tray'
 import { problemWords } from '../../words/problems'
 import { speakerOf } from '../../words/speaker'
-import { coldToC, newBatch } from '../job/new-batch'
+import { newBatch } from '../job/new-batch'
+import { coldToC } from '../job/suggestion'
 import { batchSchema } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { problemsOf } from '../shop/problems'
@@ -16,9 +17,7 @@ const batch = trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }])
 describe('what is stored', () => {
   it('begins whole: a new batch of every grade, and the default workshop, are records', () => {
     for (const own of GRADES) {
-      const made = batchSchema.safeParse(
-        newBatch({ batch: 'b', group: 'g' }, own.name, own, routeFor(own), DEFAULT_WORKSHOP, NOW),
-      )
+      const made = batchSchema.safeParse(newBatch({ batch: 'b', group: 'g' }, own.name, own, DEFAULT_WORKSHOP, NOW))
       expect(made.error).toBeUndefined()
     }
     expect(workshopSchema.safeParse(DEFAULT_WORKSHOP).success).toBe(true)

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { expectWhole, OLDER_VERSIONS, olderText, olderWorkshop } from '../../testing/older-workshop'
 import { expectOk } from '../../testing/tray'
+import { ROUTE_PARTS } from '../shop/route'
 import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
 import { looseEndsOf } from './loose-ends'
 
@@ -30,6 +32,21 @@ describe.each(OLDER_VERSIONS)('a file of version %i', version => {
     expect(of('oven')).toEqual(
       version === 1 ? [] : [{ kind: 'oven', batch: 'Boat knives, spring refit', oven: 'A kiln long sold' }],
     )
+  })
+})
+
+describe('a file of version 5', () => {
+  const text = readFileSync(new URL('./fixtures/workshop-v5.json', import.meta.url), 'utf8')
+  const old = JSON.parse(text)
+
+  it('opens whole: nothing in it changes but that every part of a route is the maker’s', () => {
+    expect(old.version).toBe(5)
+    const { version, batches, ...now } = expectOk(parseExchange(text))
+    const { version: _, batches: was, ...rest } = old
+    expect(version).toBe(EXCHANGE_VERSION)
+    expect(now).toEqual(rest)
+    expect(batches.map(({ groups, ...b }) => ({ ...b, groups: groups.map(({ fixed: _, ...g }) => g) }))).toEqual(was)
+    for (const group of batches.flatMap(b => b.groups)) expect(group.fixed).toEqual([...ROUTE_PARTS])
   })
 })
 

@@ -23,7 +23,7 @@ const ask = (change: Partial<AdviceRequest> = {}) =>
     reading: { mean: 60.3, u95: 0.6, stage: 'temper-2' },
     target: { min: 59.5, max: 61 },
     symptom: null,
-    can: { coldToC: -75, anneal: true },
+    can: { coldToC: -75, anneal: true, system: 'metric' },
     ...change,
   })
 const best = (change: Partial<AdviceRequest> = {}) => ask(change)[0] as ReturnType<typeof ask>[number]
@@ -100,7 +100,9 @@ describe('advice after a reading', () => {
       ),
     ).toBe(true)
     expect(
-      ask({ can: { coldToC: null, anneal: false } }).some(o => o.kind === 'cold' || o.kind === 'anneal-and-reharden'),
+      ask({ can: { coldToC: null, anneal: false, system: 'metric' } }).some(
+        o => o.kind === 'cold' || o.kind === 'anneal-and-reharden',
+      ),
     ).toBe(false)
   })
 
@@ -230,13 +232,13 @@ describe('each option', () => {
     })
     expect(late).toMatchObject({ cold: { delayMin: 1440 }, temper: { atC: 180 }, why: { lateCold: true } })
     // Nitrogen goes colder than the dry ice it had; dry ice does not.
-    expect(of('cold', { can: { coldToC: -196, anneal: true } })).toBeDefined()
-    expect(of('cold', { can: { coldToC: -75, anneal: true } })).toBeUndefined()
+    expect(of('cold', { can: { coldToC: -196, anneal: true, system: 'metric' } })).toBeDefined()
+    expect(of('cold', { can: { coldToC: -75, anneal: true, system: 'metric' } })).toBeUndefined()
   })
 
   it('hardening anew aims at the middle, takes forty hours, and is only for a shop that can anneal', () => {
     expect(of('anneal-and-reharden')).toMatchObject({ hours: 40, hrc: { mean: 60.25 }, risk: 'high' })
-    expect(of('anneal-and-reharden', { can: { coldToC: -75, anneal: false } })).toBeUndefined()
+    expect(of('anneal-and-reharden', { can: { coldToC: -75, anneal: false, system: 'metric' } })).toBeUndefined()
     expect(of('anneal-and-reharden', { symptom: 'chips' })?.hrc.mean).toBe(59.25)
     expect(of('anneal-and-reharden', { symptom: 'rolls' })?.hrc.mean).toBe(61.25)
   })

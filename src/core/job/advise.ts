@@ -6,8 +6,9 @@ import type { Stage } from '../shop/route'
 import { type Prediction, predict } from '../steel/predict'
 import type { ColdTreatment, Route } from '../steel/route'
 import type { Steel } from '../steel/steel'
-import { TEMPER_STEP_C } from '../steel/suggest'
 import type { Temper } from '../steel/tempering'
+import type { System } from '../units/quantity'
+import { settingC, settingsBetween } from '../units/setting'
 import { chance, type StageReading, type Symptom, targetWithSymptom } from './stage-reading'
 import { predictedAt } from './stages'
 
@@ -18,7 +19,12 @@ export interface AdviceRequest {
   readonly reading: StageReading
   readonly target: TargetHrc
   readonly symptom: Symptom
-  readonly can: { readonly coldToC: number | null; readonly anneal: boolean }
+  readonly can: {
+    readonly coldToC: number | null
+    readonly anneal: boolean
+    /** The scale the tempering oven is keyed in. */
+    readonly system: System
+  }
 }
 
 export type OptionKind = 'accept' | 'temper' | 'cold' | 'anneal-and-reharden' | 'scrap'
@@ -173,7 +179,7 @@ function temperOption(context: Context): AdviceOption | null {
   const { tempers } = request.route
   let best: (ReturnType<typeof carried> & { atC: number; holdMin: number; score: number }) | null = null
   for (const holdMin of TEMPER_HOLDS_MIN)
-    for (let atC = TEMPER_RANGE_C.min; atC <= TEMPER_RANGE_C.max; atC += TEMPER_STEP_C) {
+    for (const atC of settingsBetween(TEMPER_RANGE_C.min, TEMPER_RANGE_C.max, request.can.system)) {
       const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin }] })
       const overChromium = atC > ROBBED_C ? 0.08 : 0
       const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
@@ -207,7 +213,7 @@ function coldOption(context: Context): AdviceOption | null {
   // A temper stabilises what austenite is left: late cold counts as a day's delay.
   const cold = { toC: coldToC, holdMin: 120, delayMin: late ? 1440 : 60 }
   const last = route.tempers[route.tempers.length - 1]
-  const temper: Temper = last ?? { atC: 200, holdMin: TEMPER_HOLD_MIN }
+  const temper: Temper = last ?? { atC: settingC(200, request.can.system), holdMin: TEMPER_HOLD_MIN }
   const { hrc, corrosion } = carried(context, { ...route, cold, tempers: [...route.tempers, temper] })
   return {
     kind: 'cold',

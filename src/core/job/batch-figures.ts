@@ -5,20 +5,24 @@ import type { Segment } from '../oven/programme'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Reading } from '../shop/reading'
-import type { Stage } from '../shop/route'
+import type { PlannedRoute, RoutePart, Stage } from '../shop/route'
 import type { Tester, Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
+import { finalHrc } from '../steel/hrc-path'
 import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { Route } from '../steel/route'
+import type { System } from '../units/quantity'
 import { chamberOf } from './chambers'
 import { groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
 import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf } from './ovens'
+import { type PlannedPull, type PullPlan, pullPlanOf } from './pull-plan'
 import { type SharedSoak, soakToShare } from './shared-soak'
 import { predictionAt, stagesOf } from './stages'
-import { type Expectation, expectedAfter } from './temper-expected'
+import { suggestionOf } from './suggestion'
+import { type Expectation, expectedAfter, type KnownGroup } from './temper-expected'
 import { planTimeline, type Stretch } from './timeline'
 import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
 
@@ -26,6 +30,8 @@ import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
 export interface GroupFigures {
   readonly groupId: string
   readonly prediction: Prediction
+  /** What would now be suggested for each part of its route. */
+  readonly suggested: Pick<PlannedRoute, RoutePart>
   /** Planned temperature along the route; empty where the batch's oven is gone. */
   readonly stretches: readonly Stretch[]
   /** Hardness along the route: what is due, what was measured, and what follows from there. */
@@ -42,10 +48,21 @@ export interface BatchFigures {
   readonly expected: Readonly<Record<string, readonly Expectation[]>>
   /** What is keyed in for each load, by the load's key; none while the batch's oven is gone. */
   readonly programmes: Readonly<Record<string, Result<readonly Segment[]>>>
+  /** When each blade of a load is pulled, what it soaks and what it should read, by the load's key; none while the oven is gone. */
+  readonly pulls: Readonly<Record<string, ExpectedPulls>>
   /** Two loads that could be one; null where none could. */
   readonly shared: SharedSoak | null
   /** The batch's oven as one node; null while it is gone. */
   readonly chamber: OvenPreset | null
+}
+
+/** A pull with what its blade should read in the end for what it soaks, HRC; null where its steel is not known. */
+export interface ExpectedPull extends PlannedPull {
+  readonly hrc: number | null
+}
+
+export interface ExpectedPulls extends Omit<PullPlan, 'pulls'> {
+  readonly pulls: readonly ExpectedPull[]
 }
 
 export interface BatchSources {
@@ -58,20 +75,22 @@ export interface BatchSources {
 
 /** Plans, predictions and hardness of a batch: the one place where they are worked out. */
 export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSources): BatchFigures {
-  const loads = loadsOf(batch)
+  const loads = loadsOf(batch, shop.units)
   const oven = ovenOf(shop, batch)
   const known = batch.groups.flatMap(group => {
     const grade = gradeOf(group)
     return grade ? [{ group, groupId: group.id, grade, experience: experienceOf(group) }] : []
   })
+  const predicted = new Map(known.map(one => [one.groupId, predict(one.grade, one.group.route, one.experience)]))
   return {
-    groups: known.map(({ group, grade, experience }) => {
-      const prediction = predict(grade, group.route, experience)
+    groups: known.map(({ group, grade }) => {
+      const prediction = predicted.get(group.id) as Prediction
       const measured = measuredOf(batch, group, { readings, tester: shop.tester, prediction })
       return {
         groupId: group.id,
         prediction,
-        stretches: stretchesOf(group, grade, { batch, loads, oven }),
+        suggested: suggestionOf(batch, group, grade, shop),
+        stretches: stretchesOf(group, grade, { batch, loads, oven, system: shop.units }),
         stages: hardnessTrace(
           prediction,
           stagesOf(group.route),
@@ -81,10 +100,50 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
       }
     }),
     expected: Object.fromEntries(temperLoadsOf(batch).map(load => [temperKeyOf(load), expectedAfter(load, known)])),
-    programmes: oven.ok ? Object.fromEntries(loads.map(load => [loadKeyOf(load), programmeOf(load, oven.value)])) : {},
-    shared: loads.length > 1 ? soakToShare(batch) : null,
+    ...plansOf(loads, { batch, shop, oven, known, predicted }),
+    shared: loads.length > 1 ? soakToShare(batch, shop.units) : null,
     chamber: oven.ok ? chamberOf(oven.value) : null,
   }
+}
+
+interface PlanSources {
+  readonly batch: Batch
+  readonly shop: Workshop
+  readonly oven: Result<Oven>
+  readonly known: readonly (KnownGroup & { readonly group: BatchGroup })[]
+  readonly predicted: ReadonlyMap<string, Prediction>
+}
+
+/** Programme and pulls of every load. */
+function plansOf(loads: readonly Load[], sources: PlanSources): Pick<BatchFigures, 'programmes' | 'pulls'> {
+  const { batch, shop, oven } = sources
+  const programmes: Record<string, Result<readonly Segment[]>> = {}
+  const pulls: Record<string, ExpectedPulls> = {}
+  if (!oven.ok) return { programmes, pulls }
+  for (const load of loads) {
+    const plan = pullPlanOf(load, shop, batch)
+    if (!plan.ok || !plan.value) continue
+    programmes[loadKeyOf(load)] = programmeOf(load, oven.value, plan.value.hold)
+    pulls[loadKeyOf(load)] = { ...plan.value, pulls: expectedPulls(load, plan.value, sources) }
+  }
+  return { programmes, pulls }
+}
+
+/** What each blade should read for its own soak: its steel's prediction, moved by what the other soak does. */
+function expectedPulls(load: Load, plan: PullPlan, { known, predicted }: PlanSources): ExpectedPull[] {
+  const at = new Map<string, number>()
+  const moved = ({ grade, group }: (typeof known)[number], soakMin: number) => {
+    const key = `${group.id} ${Math.round(soakMin)}`
+    const hrc = at.get(key) ?? finalHrc(grade, { ...group.route, soakMin: Math.max(1, Math.round(soakMin)) })
+    at.set(key, hrc)
+    return hrc
+  }
+  return plan.pulls.map((pull, i) => {
+    const own = known.find(one => one.groupId === load.blades[i]?.group.id)
+    const usual = own && predicted.get(own.groupId)
+    const hrc = own && usual ? usual.finalHrc.mean + moved(own, pull.soakMin) - moved(own, pull.plannedMin) : null
+    return { ...pull, hrc }
+  })
 }
 
 function measuredOf(
@@ -124,11 +183,21 @@ export function latestHardnessOf(
 function stretchesOf(
   group: BatchGroup,
   grade: Grade,
-  { batch, loads, oven }: { readonly batch: Batch; readonly loads: readonly Load[]; readonly oven: Result<Oven> },
+  {
+    batch,
+    loads,
+    oven,
+    system,
+  }: {
+    readonly batch: Batch
+    readonly loads: readonly Load[]
+    readonly oven: Result<Oven>
+    readonly system: System
+  },
 ): Stretch[] {
   if (!oven.ok) return []
   const load = loadOfGroup(loads, group.id)
-  const entry = load ?? entryOf(batch.entry, grade.equalise, group.route.austenitizeC)
+  const entry = load ?? entryOf(batch.entry, grade.equalise, group.route.austenitizeC, system)
   return planTimeline({
     route: group.route,
     equalise: entry.equalise,
@@ -140,20 +209,23 @@ function stretchesOf(
 }
 
 /** The plan of a batch's first steel alone, as its line in a list shows it; empty where its oven or its grade is gone. */
-export function firstStretchesOf(batch: Batch, shop: Pick<Workshop, 'ovens'>): Stretch[] {
+export function firstStretchesOf(batch: Batch, shop: Pick<Workshop, 'ovens' | 'units'>): Stretch[] {
   const [group] = batch.groups
   const grade = group && gradeOf(group)
-  return grade ? stretchesOf(group, grade, { batch, loads: loadsOf(batch), oven: ovenOf(shop, batch) }) : []
+  const { units: system } = shop
+  return grade
+    ? stretchesOf(group, grade, { batch, loads: loadsOf(batch, system), oven: ovenOf(shop, batch), system })
+    : []
 }
 
 /** Blades the line of a recipe is drawn for: four of a middling size. */
 const A_FEW = { steelKg: 1, thicknessMm: ASSUMED_THICKNESS_MM }
 
 /** The plan of a route by itself, in the usual way of going in. */
-export const recipeStretchesOf = (route: Route, grade: Grade, oven: Oven): Stretch[] =>
+export const recipeStretchesOf = (route: Route, grade: Grade, oven: Oven, system: System): Stretch[] =>
   planTimeline({
     route,
-    ...entryOf(undefined, grade.equalise, route.austenitizeC),
+    ...entryOf(undefined, grade.equalise, route.austenitizeC, system),
     oven: chamberOf(oven),
     ...A_FEW,
   })

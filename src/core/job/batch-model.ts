@@ -8,7 +8,7 @@ import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import type { BatchFigures, GroupFigures } from './batch-figures'
+import type { BatchFigures, ExpectedPulls, GroupFigures } from './batch-figures'
 import type { Hardness } from './hardness'
 import { type Load, loadKeyOf, loadsOf, type TemperLoad, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
@@ -35,6 +35,8 @@ export interface ExpectedTemperLoad extends TemperLoad {
 /** A load with what is keyed in for it, or why nothing may be. */
 export interface ProgrammedLoad extends Load {
   readonly programme: Result<readonly Segment[]>
+  /** When each blade is pulled; null while it is worked out, and where it cannot be. */
+  readonly pulls: ExpectedPulls | null
 }
 
 /** A batch in its shop, worked out once: what every bench shows of it. */
@@ -74,9 +76,10 @@ export function batchModelOf(
     shop,
     readings,
     blades: bladesOf(batch),
-    loads: loadsOf(batch).map(load => ({
+    loads: loadsOf(batch, shop.units).map(load => ({
       ...load,
       programme: oven.ok ? (figures.programmes[loadKeyOf(load)] ?? UNPLANNED) : oven,
+      pulls: figures.pulls[loadKeyOf(load)] ?? null,
     })),
     temperLoads: temperLoadsOf(batch).map(load => ({ ...load, expected: figures.expected[temperKeyOf(load)] ?? [] })),
     oven,
@@ -93,13 +96,14 @@ export function batchModelOf(
 }
 
 function groupModelOf(batch: Batch, group: BatchGroup, grade: Grade, figures: GroupFigures): GroupModel {
-  const { prediction, stretches, stages } = figures
+  const { prediction, suggested, stretches, stages } = figures
   const measured = new Map(figures.measured.map(hardness => [hardness.stage, hardness]))
   const last = latestStage(group.route, figures.measured)
   return {
     group,
     grade,
     prediction,
+    suggested,
     stretches,
     stages,
     thicknessMm: thicknessOf(batch, group.id),

@@ -21,7 +21,7 @@ const of = (readings: Reading[], tray = batch) =>
     batch: tray,
     readings,
     tester: DEFAULT_WORKSHOP.tester,
-    can: { coldToC: -75, anneal: true },
+    can: { coldToC: -75, anneal: true, system: 'metric' },
     experienceOf: () => null,
   })
 

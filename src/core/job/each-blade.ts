@@ -5,6 +5,8 @@ import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict, type ShopExperience } from '../steel/predict'
+import type { System } from '../units/quantity'
+import { settingC } from '../units/setting'
 import { type AdviceOption, type AdviceRequest, advise } from './advise'
 import { bladeHardness } from './hardness'
 import { readOn, stageReadingOf, targetWithSymptom } from './stage-reading'
@@ -62,7 +64,11 @@ export function eachBlade(request: EachBladeRequest): EachBlade {
   const blades = bladesOf(request.batch)
   const needs = blades.flatMap(blade => needOf(blade, request) ?? [])
   const read = new Set(needs.map(n => n.bladeId))
-  return { needs, groups: grouped(needs), unread: blades.map(b => b.id).filter(id => !read.has(id)) }
+  return {
+    needs,
+    groups: grouped(needs, request.can.system),
+    unread: blades.map(b => b.id).filter(id => !read.has(id)),
+  }
 }
 
 function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: EachBladeRequest): BladeNeed | null {
@@ -102,7 +108,7 @@ function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: Each
     : null
 }
 
-function grouped(needs: readonly BladeNeed[]): NeedGroup[] {
+function grouped(needs: readonly BladeNeed[], system: System): NeedGroup[] {
   const groups: BladeNeed[][] = []
   const sorted = [...needs].sort((a, b) => (a.best.temper?.atC ?? 0) - (b.best.temper?.atC ?? 0))
   for (const need of sorted) {
@@ -114,7 +120,7 @@ function grouped(needs: readonly BladeNeed[]): NeedGroup[] {
     const first = own[0] as BladeNeed
     const temper = first.best.temper && {
       ...first.best.temper,
-      atC: Math.round(mean(own.map(n => n.best.temper?.atC ?? 0)) / 5) * 5,
+      atC: settingC(mean(own.map(n => n.best.temper?.atC ?? 0)), system),
     }
     const hrc = own.map(n => n.best.hrc.mean)
     return {

@@ -2,13 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ENTRY_SCHOOLS, OVEN_PRESETS } from '../../data/ovens'
 import { expectOk, gradeOf, groupOf, trayOf } from '../../testing/tray'
-import { paceOf } from '../quench/pace'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP, newOven } from '../shop/defaults'
 import type { OvenLog } from '../shop/oven-log'
 import { entryOf, loadsOf } from './loads'
 import { logTrace } from './log-trace'
-import { paceRequestOf, pullGapsOf } from './pull-list'
+import { pullPlanOf } from './pull-plan'
 import { buildRunSteps } from './run-steps'
 import { planTimeline } from './timeline'
 
@@ -16,8 +15,7 @@ const grade = gradeOf('X65Cr13')
 const shop = DEFAULT_WORKSHOP
 const batch = (more: Partial<Batch> = {}): Batch =>
   trayOf(grade, [{ mark: 'A', count: 5, lengthMm: 350, widthMm: 50, thicknessMm: 4 }], more)
-const stepsOf = (of: Batch, at = shop, gaps?: Parameters<typeof buildRunSteps>[2]) =>
-  expectOk(buildRunSteps(of, at, gaps))
+const stepsOf = (of: Batch, at = shop) => expectOk(buildRunSteps(of, at))
 const kinds = (of: Batch) => stepsOf(of).map(s => s.kind)
 
 describe('how packets come to heat', () => {
@@ -43,7 +41,7 @@ describe('how packets come to heat', () => {
   it('gives preheats below the soak alone, whatever is asked (law)', () => {
     fc.assert(
       fc.property(fc.constantFrom(...ENTRY_SCHOOLS), fc.integer({ min: 700, max: 1250 }), (school, austenitizeC) => {
-        const { equalise, entryC } = entryOf(school, grade.equalise, austenitizeC)
+        const { equalise, entryC } = entryOf(school, grade.equalise, austenitizeC, 'metric')
         expect(entryC).toBeLessThanOrEqual(austenitizeC)
         for (const step of equalise) expect(step.atC).toBeLessThan(austenitizeC)
       }),
@@ -54,14 +52,12 @@ describe('how packets come to heat', () => {
 describe('the pull list in a run', () => {
   it('is what each pull waits for, with the rest the plates need named', () => {
     const still = { ...shop, plates: { ...shop.plates, air: 'still' as const, startC: 25 } }
-    const [load] = loadsOf(batch())
-    const request = load && expectOk(paceRequestOf(load, still, batch()))
-    if (!request) throw new Error('load')
-    const pace = paceOf(request)
-    const rested = pace.pulls.find(p => p.restedS > 0)
+    const [load] = loadsOf(batch(), 'metric')
+    const plan = load && expectOk(pullPlanOf(load, still, batch()))
+    const rested = plan?.pulls.find(p => p.restedS > 0)
     expect(rested).toBeDefined()
-    const steps = stepsOf(batch(), still, pullGapsOf(pace))
-    const step = steps.find(s => s.kind === 'pull' && s.bladeIds.includes(rested?.id ?? ''))
+    const steps = stepsOf(batch(), still)
+    const step = steps.find(s => s.kind === 'pull' && s.bladeIds.includes(rested?.bladeId ?? ''))
     expect(step?.wait).toMatchObject({ kind: 'seconds' })
     expect(step?.wait?.kind === 'seconds' ? step.wait.seconds : 0).toBeGreaterThanOrEqual(rested?.restedS ?? 0)
     expect(step?.names.restS).toBe(rested?.restedS)

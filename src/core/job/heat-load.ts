@@ -1,9 +1,8 @@
-import { PACE } from '../../data/pace'
 import type { Result } from '../codes/result'
 import { foilFor } from '../foil/foil-type'
 import { keyedC } from '../oven/correction'
 import type { OvenSurvey } from '../oven/evidence'
-import { buildProgramme, type Segment } from '../oven/programme'
+import { buildProgramme, type Segment, type SoakHold } from '../oven/programme'
 import { placesFor, type RackPacket, type RackPlace, viewOf } from '../oven/rack'
 import { zoneAt } from '../oven/survey'
 import type { Oven } from '../shop/oven'
@@ -20,18 +19,17 @@ export const rackPacketsOf = (load: Load): RackPacket[] =>
 export const loadKg = (load: Load): number => steelKgOf(load.blades)
 
 /**
- * Steps to key in: preheats, then a hold long enough for every soak and pull.
+ * Steps to key in: preheats, then the hold that every soak and pull of the load needs.
  * Errors: 'grade-gone', since nothing is keyed for a steel nobody knows; 'above-oven', 'above-foil'.
  */
-export function programmeOf(load: Load, oven: Oven): Result<Segment[]> {
+export function programmeOf(load: Load, oven: Oven, hold: SoakHold): Result<Segment[]> {
   const known = steelsKnown(load.blades)
   if (!known.ok) return known
   const foil = foilFor(load.austenitizeC)
-  const longestSoak = Math.max(...load.groups.map(g => g.route.soakMin))
   return buildProgramme({
     equalise: load.equalise,
     austenitizeC: load.austenitizeC,
-    holdMin: longestSoak + load.blades.length * PACE.pullEveryMin + 10,
+    hold,
     keyedC: c => keyedC(oven, c),
     ovenMaxC: oven.maxC,
     foilMaxC: foil.ok ? foil.value.maxC : null,

@@ -24,9 +24,11 @@ const batch = withTray(
   ],
 )
 const oven = expectOk(ovenOf(DEFAULT_WORKSHOP, batch))
-const loads = loadsOf(batch)
+const loads = loadsOf(batch, 'metric')
+/** What each soak is held for, min. */
+const HOLDS = Array.from({ length: 20 }, () => 40)
 const answered = (i: number) => {
-  const asked = heatOf(loads, i, oven)
+  const asked = heatOf(loads, i, oven, HOLDS)
   const answer = expectOk(simulateLoaded(asked.request))
   return { asked, heat: heatAnswerOf(asked, answer), answer }
 }
@@ -67,7 +69,7 @@ describe('a load on its oven', () => {
         thicknessMm: 2 + (i % 7) / 2,
       })),
     )
-    const asked = heatOf(loadsOf(many), 5, oven)
+    const asked = heatOf(loadsOf(many, 'metric'), 5, oven, HOLDS)
     expect(asked.request.load).toHaveLength(5 + asked.kinds.length)
   })
 
@@ -76,7 +78,7 @@ describe('a load on its oven', () => {
       { ...batch, groups: [group] },
       Array.from({ length: 20 }, (_, i) => ({ ...blade, mark: `M${i}`, thicknessMm: 2 + i / 10 })),
     )
-    const { kinds, leftOut } = heatOf(loadsOf(many), 0, oven)
+    const { kinds, leftOut } = heatOf(loadsOf(many, 'metric'), 0, oven, HOLDS)
     expect([...kinds.flatMap(k => k.bladeIds), ...leftOut].sort()).toEqual(
       bladesOf(many)
         .map(b => b.id)
@@ -87,17 +89,22 @@ describe('a load on its oven', () => {
 
   it('loaded cold is asked for at minute 0', () => {
     const cold = { ...batch, entry: 'from-cold' as const }
-    expect(heatOf(loadsOf(cold), 0, oven).request.load[0]?.when).toEqual({ atMin: 0 })
+    expect(heatOf(loadsOf(cold, 'metric'), 0, oven, HOLDS).request.load[0]?.when).toEqual({ atMin: 0 })
   })
 
   it('is refused in words where the batch has no such load, or one that no bench oven holds', () => {
-    expect(refusalOf(heatOfLoad({ batch, oven, loadIndex: 7, thicknessMm: 2 }))).toContain('no blade in this load')
+    expect(refusalOf(heatOfLoad({ batch, shop: DEFAULT_WORKSHOP, loadIndex: 7, thicknessMm: 2 }))).toContain(
+      'no blade in this load',
+    )
     const anvils = withTray(batch, [{ ...blade, mark: 'A', thicknessMm: 40, widthMm: 300, lengthMm: 480 }])
-    expect(refusalOf(heatOfLoad({ batch: anvils, oven, loadIndex: 0, thicknessMm: 40 }))).toContain('kg')
+    expect(refusalOf(heatOfLoad({ batch: anvils, shop: DEFAULT_WORKSHOP, loadIndex: 0, thicknessMm: 40 }))).toContain(
+      'kg',
+    )
   })
 
   it('tells how far a blade is behind the oven: more where packets crowd, and never less for a thicker one', () => {
-    const lagOf = (thicknessMm: number) => expectOk(heatOfLoad({ batch, oven, loadIndex: 0, thicknessMm }))
+    const lagOf = (thicknessMm: number) =>
+      expectOk(heatOfLoad({ batch, shop: DEFAULT_WORKSHOP, loadIndex: 0, thicknessMm }))
     expect(lagOf(5).crowded.lagS).toBeGreaterThan(lagOf(5).alone.lagS)
     expect(lagOf(5).alone.lagS).toBeGreaterThan(lagOf(2).alone.lagS)
   })

@@ -6,10 +6,12 @@ import { type SimulatedLoad, type Simulation, type SimulationRequest, simulateLo
 import { type SoakLag, soakLag } from '../oven/soak-lag'
 import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
+import type { Workshop } from '../shop/workshop'
 import { chamberOf } from './chambers'
 import { kindsOf, type LoadKind, loadKg, MOST_KINDS, placesOf } from './heat-load'
 import { type Load, loadsOf } from './loads'
-import { detailedOven } from './ovens'
+import { detailedOven, ovenOf } from './ovens'
+import { pullPlanOf } from './pull-plan'
 
 /** A load that only warms the walls for the next, as equal blades of the same weight, near enough. */
 function asOneKind(kinds: readonly LoadKind[]): Omit<LoadKind, 'lineId' | 'bladeIds'> {
@@ -24,9 +26,6 @@ function asOneKind(kinds: readonly LoadKind[]): Omit<LoadKind, 'lineId' | 'blade
   }
 }
 
-/** A soak is held so much longer than the longest of the load, for blades that lag and for the pulls, min. */
-const SPARE_MIN = 25
-
 /** A load on its oven, after the loads before it, as the wall model is asked about it; and where it stands in the answer. */
 export interface HeatAsked {
   readonly request: SimulationRequest
@@ -39,9 +38,9 @@ export interface HeatAsked {
 
 /**
  * A load of a batch from cold: the oven's programme up to and with it, the loads before it soaked and pulled, so that it finds
- * the walls as hot as they will be.
+ * the walls as hot as they will be. `holdsMin`: what each load's soak temperature is held for.
  */
-export function heatOf(loads: readonly Load[], index: number, oven: Oven): HeatAsked {
+export function heatOf(loads: readonly Load[], index: number, oven: Oven, holdsMin: readonly number[]): HeatAsked {
   const segments: { rateCPerH: null; targetC: number; holdMin: number }[] = []
   const blades: SimulatedLoad[] = []
   let firstSegment = 0
@@ -51,8 +50,7 @@ export function heatOf(loads: readonly Load[], index: number, oven: Oven): HeatA
     firstSegment = segments.length
     for (const step of each.equalise.filter(step => step.atC < each.austenitizeC))
       segments.push({ rateCPerH: null, targetC: step.atC, holdMin: step.holdMin })
-    const soakMin = Math.max(...each.groups.map(g => g.route.soakMin))
-    segments.push({ rateCPerH: null, targetC: each.austenitizeC, holdMin: soakMin + SPARE_MIN })
+    segments.push({ rateCPerH: null, targetC: each.austenitizeC, holdMin: holdsMin[i] ?? 0 })
     const all = kindsOf(each, placesOf(each, oven))
     kinds = all.slice(0, MOST_KINDS)
     leftOut = all.slice(MOST_KINDS).flatMap(kind => kind.bladeIds)
@@ -91,12 +89,21 @@ export interface LoadHeat extends HeatAnswer {
   readonly crowded: SoakLag
 }
 
-/** One load of a batch on an oven. Errors: 'too-heavy'; 'nothing-in-load' where the batch has no such load. */
-export function heatOfLoad({ batch, oven, loadIndex, thicknessMm }: LoadHeatRequest): Result<LoadHeat> {
-  const loads = loadsOf(batch)
+/** One load of a batch on an oven. Errors: as ovenOf; 'too-heavy'; 'nothing-in-load' where the batch has no such load. */
+export function heatOfLoad({ batch, shop, loadIndex, thicknessMm }: LoadHeatRequest): Result<LoadHeat> {
+  const found = ovenOf(shop, batch)
+  if (!found.ok) return found
+  const oven = found.value
+  const loads = loadsOf(batch, shop.units)
   const load = loads[loadIndex]
   if (!load || load.blades.length === 0) return fail('nothing-in-load', {}, 'loadIndex')
-  const asked = heatOf(loads, loadIndex, oven)
+  const holds: number[] = []
+  for (const each of loads.slice(0, loadIndex + 1)) {
+    const plan = pullPlanOf(each, shop, batch)
+    if (!plan.ok) return plan
+    holds.push(plan.value?.hold.holdMin ?? 0)
+  }
+  const asked = heatOf(loads, loadIndex, oven, holds)
   const simulation = simulateLoaded(asked.request)
   if (!simulation.ok) return simulation
   const behind = (view: number) =>
@@ -113,8 +120,8 @@ export function heatOfLoad({ batch, oven, loadIndex, thicknessMm }: LoadHeatRequ
 }
 
 export interface LoadHeatRequest {
-  readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>
-  readonly oven: Oven
+  readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry' | 'ovenId' | 'ovenName'>
+  readonly shop: Pick<Workshop, 'ovens' | 'plates' | 'units'>
   readonly loadIndex: number
   /** Whose lag is asked for, mm. */
   readonly thicknessMm: number

@@ -4,6 +4,8 @@ import { fail, ok, type Result } from '../codes/result'
 import { AMBIENT_C, bladeKg } from '../oven/chamber'
 import type { Batch, BatchGroup } from '../shop/batch'
 import { gradeOf } from '../steel/grades'
+import type { System } from '../units/quantity'
+import { settingC } from '../units/setting'
 import { type BatchBlade, bladesOf, tempersOf } from './tray'
 
 /** One closing of the oven door: groups soaked at the same temperature, in rising order of temperature. */
@@ -23,9 +25,9 @@ type LoadedBatch = Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>
 /**
  * Loads of a batch. Groups share a load only at the same soak temperature; the cooler load goes first, since an oven
  * rises faster than it falls; later loads go straight into the hot oven, without a preheat. Within a load: shortest
- * soak first, then the thinnest blade.
+ * soak first, then the thinnest blade. Temperatures on the way up are settings of the scale the shop reads.
  */
-export function loadsOf(batch: LoadedBatch): Load[] {
+export function loadsOf(batch: LoadedBatch, system: System): Load[] {
   const blades = bladesOf(batch)
   const hot = new Set(blades.map(b => b.group.route.austenitizeC))
   return [...hot]
@@ -33,7 +35,7 @@ export function loadsOf(batch: LoadedBatch): Load[] {
     .map((austenitizeC, i, all) => {
       const groups = batch.groups.filter(g => g.route.austenitizeC === austenitizeC)
       const before = all[i - 1]
-      const entry = entryOf(batch.entry, preheatsOf(groups), austenitizeC)
+      const entry = entryOf(batch.entry, preheatsOf(groups), austenitizeC, system)
       return {
         austenitizeC,
         groups,
@@ -84,13 +86,16 @@ export function entryOf(
   chosen: EntrySchool | undefined,
   preheats: readonly Equalise[],
   austenitizeC: number,
+  system: System,
 ): Pick<Load, 'equalise' | 'entryC'> {
   const school = chosen ?? usualEntry(preheats)
   if (school === 'from-cold') return { equalise: [], entryC: AMBIENT_C }
   if (school === 'straight-in') return { equalise: [], entryC: austenitizeC }
-  if (school === 'on-the-way-up') return { equalise: [], entryC: Math.min(WAY_UP_C, austenitizeC) }
-  const equalise = (preheats.length > 0 ? preheats : STAND_IN_PREHEATS).filter(step => step.atC < austenitizeC)
-  return { equalise, entryC: Math.min(equalise[0]?.atC ?? WAY_UP_C, austenitizeC) }
+  if (school === 'on-the-way-up') return { equalise: [], entryC: Math.min(settingC(WAY_UP_C, system), austenitizeC) }
+  const equalise = (preheats.length > 0 ? preheats : STAND_IN_PREHEATS)
+    .map(step => ({ ...step, atC: settingC(step.atC, system) }))
+    .filter(step => step.atC < austenitizeC)
+  return { equalise, entryC: Math.min(equalise[0]?.atC ?? settingC(WAY_UP_C, system), austenitizeC) }
 }
 
 /** Blades that go into the tempering oven together. */

@@ -43,10 +43,10 @@ export function loggedRoute(
   batch: Batch,
   group: BatchGroup,
   grade: Grade,
-  shop: Pick<Workshop, 'ovens'>,
+  shop: Pick<Workshop, 'ovens' | 'units'>,
 ): LoggedRoute {
   const { route } = group
-  const load = loadOfGroup(loadsOf(batch), group.id)
+  const load = loadOfGroup(loadsOf(batch, shop.units), group.id)
   const heatLog = logOf(logs, group.id, 0)
   const heat = heatLog && load ? heatOf(heatLog, load, group, grade, shop) : null
   const tempers = route.tempers.map((asked, i) => {

@@ -1,48 +1,52 @@
 import { FOIL } from '../../data/foil'
 import type { Grade } from '../../data/grades'
-import type { TargetHrc } from '../rockwell/target'
 import type { Batch, BatchGroup } from '../shop/batch'
-import type { PlannedRoute } from '../shop/route'
+import { ROUTE_PARTS } from '../shop/route'
 import type { Workshop } from '../shop/workshop'
 import { planFor } from '../steel/grades'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel/usual'
+import { suggestRoute } from '../steel/suggest'
+import { usualTargetOf } from '../steel/usual'
 import { usualOvenOf } from './ovens'
-import { ASSUMED_THICKNESS_MM } from './tray'
+import { routeWish } from './suggestion'
 
-/** How cold the shop goes, °C; null without cold. */
-export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>
-  ({ none: null, freezer: FREEZER_C, 'dry-ice': DRY_ICE_C, 'liquid-nitrogen': LIQUID_NITROGEN_C })[shop.cold.medium]
+/** What a steel that joins a batch has beside what is suggested for it. */
+export interface OwnPlan extends Partial<Pick<BatchGroup, 'target' | 'route' | 'recipeId' | 'lot'>> {
+  /** The thickest of its blades, mm. */
+  readonly thicknessMm?: number
+}
 
-/** What a route is suggested for: a steel at its usual target, or another, in this shop. */
-export const routeWish = (
+/**
+ * A steel as it joins a batch: its usual target and the route that is suggested for it, which follows its blades; or a route of the
+ * maker's own, which stays as it is.
+ */
+export function newGroup(
+  id: string,
   grade: Grade,
   shop: Workshop,
-  {
-    target = usualTargetOf(grade),
-    thicknessMm = ASSUMED_THICKNESS_MM,
-    ovenMaxC = usualOvenOf(shop).maxC,
-  }: { readonly target?: TargetHrc; readonly thicknessMm?: number; readonly ovenMaxC?: number } = {},
-) => ({ grade, target, can: { coldToC: coldToC(shop), ovenMaxC, thicknessMm } })
-
-/** A steel as it joins a batch: its usual target, and the route that was suggested for it. */
-export const newGroup = (id: string, grade: Grade, route: PlannedRoute): BatchGroup => ({
-  id,
-  ...planFor(grade),
-  target: usualTargetOf(grade),
-  route,
-  recipeId: null,
-  symptom: null,
-  decisions: [],
-})
+  { target = usualTargetOf(grade), route, recipeId = null, lot, thicknessMm }: OwnPlan = {},
+): BatchGroup {
+  const wish = routeWish(grade, shop, { target, ...(thicknessMm === undefined ? {} : { thicknessMm }) })
+  return {
+    id,
+    ...planFor(grade),
+    ...(lot === undefined ? {} : { lot }),
+    target,
+    route: route ?? suggestRoute(grade, wish.target, wish.can),
+    fixed: route ? [...ROUTE_PARTS] : [],
+    recipeId,
+    symptom: null,
+    decisions: [],
+  }
+}
 
 /** A batch with a first steel and no blades yet, planned for the shop's usual oven. */
 export function newBatch(
   ids: { batch: string; group: string },
   name: string,
   grade: Grade,
-  route: PlannedRoute,
   shop: Workshop,
   nowIso: string,
+  own: OwnPlan = {},
 ): Batch {
   const oven = usualOvenOf(shop)
   return {
@@ -52,7 +56,7 @@ export function newBatch(
     createdAt: nowIso,
     updatedAt: nowIso,
     deletedAt: null,
-    groups: [newGroup(ids.group, grade, route)],
+    groups: [newGroup(ids.group, grade, shop, own)],
     lines: [],
     blades: [],
     ovenId: oven.id,

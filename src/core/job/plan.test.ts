@@ -6,11 +6,11 @@ import { type Batch, batchSchema } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { type Run, type RunEvent, runSchema } from '../shop/run'
 import { loadsOf, temperLoadsOf } from './loads'
+import { newGroup } from './new-batch'
 import { ovenEventsOf } from './oven-events'
 import { runSecondsAt, runStateAt } from './run-state'
 import { buildRunSteps, buildTemperRun } from './run-steps'
 import { measuredTrace } from './run-trace'
-import { suggestedGroup } from './suggested-group'
 import { tempersDone, tempersWaiting } from './tempers-done'
 import { planTimeline, timelineMin } from './timeline'
 
@@ -21,7 +21,7 @@ function tray(): Batch {
   const thin = trayOf(gradeOf('X65Cr13'), [])
   const batch = {
     ...thin,
-    groups: [{ ...groupOf(thin), id: 'g1' }, suggestedGroup('g2', gradeOf('X105CrMo17'), shop, 3.2)],
+    groups: [{ ...groupOf(thin), id: 'g1' }, newGroup('g2', gradeOf('X105CrMo17'), shop, { thicknessMm: 3.2 })],
   }
   return batchSchema.parse(
     withTray(batch, [
@@ -48,7 +48,7 @@ const confirm = (run: Run, ...atS: number[]): RunEvent[] =>
 
 describe('the tray', () => {
   it('loads the cooler soak first, and the next one straight into the hot oven', () => {
-    const loads = loadsOf(tray())
+    const loads = loadsOf(tray(), 'metric')
     expect(loads.map(l => l.blades.map(b => b.mark))).toEqual([['C'], ['A1', 'A2']])
     expect(loads.map(l => [Math.round(l.entryC), l.equalise.length])).toEqual([
       [790, 1],
@@ -98,7 +98,7 @@ describe('the timeline', () => {
       'finish',
       'prove',
     ])
-    expect(Math.max(...stretches.flatMap(s => s.points.map(([, c]) => c)))).toBeCloseTo(1065.6, 6)
+    expect(Math.max(...stretches.flatMap(s => s.points.map(([, c]) => c)))).toBe(1065)
     expect(Math.min(...stretches.flatMap(s => s.points.map(([, c]) => c)))).toBe(-75)
   })
 
@@ -125,7 +125,11 @@ describe('the hot run', () => {
 
   it('never pulls a blade before the one in the plates is hand-warm', () => {
     const pulls = run.steps.filter(s => s.kind === 'pull' && s.bladeIds.length > 0)
-    expect(pulls[2]?.wait).toMatchObject({ kind: 'seconds', seconds: 90 })
+    const { wait } = pulls[2] ?? {}
+    const seconds = wait?.kind === 'seconds' ? wait.seconds : 0
+    // 12 s into the plates, about 30 s there down to 60 °C for 2 mm at 800 W/m²K, 8 s out of them; plates that are warm take longer.
+    expect(seconds).toBeGreaterThanOrEqual(48)
+    expect(seconds).toBeLessThanOrEqual(90)
   })
 
   it('stands where its events say, at any later moment, and after a step taken back', () => {

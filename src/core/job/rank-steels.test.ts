@@ -14,7 +14,15 @@ import { rankGrades } from './rank-steels'
 import { targetFor } from './target-for'
 
 const named = (name: string) => findGrade(name) as Grade
-const shop = { grades: GRADES, edgeDeg: 15, thicknessMm: 2.5, coldToC: -75, ovenMaxC: 1200, oil: false }
+const shop = {
+  grades: GRADES,
+  edgeDeg: 15,
+  thicknessMm: 2.5,
+  coldToC: -75,
+  ovenMaxC: 1200,
+  system: 'metric' as const,
+  oil: false,
+}
 
 describe('which steel', () => {
   it('refuses oil-hardening grades between plates, and says why; with oil it takes them', () => {

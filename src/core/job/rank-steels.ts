@@ -6,6 +6,7 @@ import { type Prediction, predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import { suggestRoute } from '../steel/suggest'
 import { toughnessTendency } from '../steel/toughness'
+import type { System } from '../units/quantity'
 import { targetFor } from './target-for'
 
 export interface RankRequest {
@@ -16,6 +17,7 @@ export interface RankRequest {
   readonly thicknessMm: number
   readonly coldToC: number | null
   readonly ovenMaxC: number
+  readonly system: System
   /** Whether the shop can quench in oil; plates alone otherwise. */
   readonly oil: boolean
 }

@@ -1,15 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk, gradeOf, groupOf, refusalOf, trayOf, withBlade, withTray } from '../../testing/tray'
-import { CROWDED_VIEW } from '../oven/lag'
-import { soakLag } from '../oven/soak-lag'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Workshop } from '../shop/workshop'
-import { chamberOf } from './chambers'
-import { loadKg } from './heat-load'
 import { loadsOf, temperLoadsOf } from './loads'
-import { ovenOf } from './ovens'
-import { pullGapsOfBatch } from './pull-list'
+import { pullPlanOf } from './pull-plan'
 import { buildRunSteps, buildTemperRun } from './run-steps'
 
 const ROUTE = {
@@ -31,8 +26,7 @@ const shop: Workshop = {
   ...DEFAULT_WORKSHOP,
   ovens: DEFAULT_WORKSHOP.ovens.map(oven => ({ ...oven, correctionC: oven.id === 'oven-1' ? -11 : 5 })),
 }
-const stepsOf = (batch: Batch, of: Workshop = shop, gaps?: Parameters<typeof buildRunSteps>[2]) =>
-  expectOk(buildRunSteps(batch, of, gaps))
+const stepsOf = (batch: Batch, of: Workshop = shop) => expectOk(buildRunSteps(batch, of))
 const kindsOf = (batch: Batch, of?: Workshop) => stepsOf(batch, of).map(step => step.kind)
 
 describe('the steps of a hot run', () => {
@@ -80,7 +74,7 @@ describe('the steps of a hot run', () => {
   it('equalised, each preheat is held at what is keyed for it', () => {
     const steps = stepsOf(batchOf([{ mark: 'A' }], { entry: 'equalised' }))
     const held = steps.filter(step => step.kind === 'equalise')
-    const [load] = loadsOf(batchOf([{ mark: 'A' }], { entry: 'equalised' }))
+    const [load] = loadsOf(batchOf([{ mark: 'A' }], { entry: 'equalised' }), 'metric')
     expect(held.map(step => step.names.atC)).toEqual(load?.equalise.map(step => step.atC - 11))
     expect(held.map(step => step.wait)).toEqual(
       load?.equalise.map(step => ({ kind: 'seconds', seconds: step.holdMin * 60 })),
@@ -116,43 +110,27 @@ describe('the steps of a hot run', () => {
 
 describe('when a packet is pulled', () => {
   const batch = batchOf([
-    { mark: 'A', thicknessMm: 2 },
+    { mark: 'A', thicknessMm: 2, count: 2 },
     { mark: 'B', thicknessMm: 5 },
   ])
-  const load = loadsOf(batch)[0]
-  const lagS = (thicknessMm: number) =>
-    load
-      ? soakLag({
-          oven: chamberOf(expectOk(ovenOf(shop, batch))),
-          steelKg: loadKg(load),
-          equalise: load.equalise,
-          entryC: load.entryC,
-          austenitizeC: 1060,
-          thicknessMm,
-          view: CROWDED_VIEW,
-        }).lagS
-      : 0
-  const pulls = (gaps?: Parameters<typeof buildRunSteps>[2]) =>
-    stepsOf(batch, shop, gaps).filter(step => step.kind === 'pull')
-  const seconds = (gaps?: Parameters<typeof buildRunSteps>[2]) =>
-    pulls(gaps).map(step => (step.wait?.kind === 'seconds' ? step.wait.seconds : null))
+  const [load] = loadsOf(batch, 'metric')
+  const plan = load ? expectOk(pullPlanOf(load, shop, batch)) : null
+  const pulls = stepsOf(batch).filter(step => step.kind === 'pull')
+  const seconds = pulls.map(step => (step.wait?.kind === 'seconds' ? step.wait.seconds : Number.NaN))
 
-  it('is once the blade had its soak, 20 min from when it was as hot as the oven', () => {
-    expect(seconds()[0]).toBe(Math.round(1200 + lagS(2)))
-    expect(pulls()[0]?.names).toEqual({})
+  it('is to the second when the pull list has it, counted from the oven at heat and then from pull to pull', () => {
+    let at = 0
+    expect(plan?.pulls).toHaveLength(3)
+    seconds.forEach((wait, i) => {
+      at += wait
+      expect(at).toBe(Math.round(plan?.pulls[i]?.pullAtS ?? 0))
+    })
+    // The first: its soak of 20 min, and what it lags behind the oven.
+    expect(seconds[0]).toBe(Math.round(1200 + (plan?.pulls[0]?.arrivesS ?? 0)))
   })
 
-  it('is not before the one in the plates is out, nor before its own soak is over', () => {
-    const later = Math.round(1200 + lagS(5)) - Math.round(1200 + lagS(2))
-    expect(seconds()[1]).toBe(Math.max(90, later))
-    expect(seconds(new Map([['B', { seconds: 1, restedS: 0 }]]))[1]).toBe(Math.max(1, later))
-    expect(pulls()[1]?.names).toEqual({ afterBladeId: 'A' })
-  })
-
-  it('waits for plates that must rest, and says for how long', () => {
-    const gaps = new Map([['B', { seconds: 400, restedS: 330 }]])
-    expect(seconds(gaps)[1]).toBe(400)
-    expect(pulls(gaps)[1]?.names).toEqual({ afterBladeId: 'A', restS: 330 })
+  it('names the blade that must be out of the plates first', () => {
+    expect(pulls.map(step => step.names.afterBladeId)).toEqual([undefined, 'A1', 'A2'])
   })
 })
 
@@ -252,7 +230,6 @@ describe('what is missing stops it by name', () => {
   it('the oven of the batch, the tempering oven, a steel', () => {
     const noOven = { ...batch, ovenId: 'gone', ovenName: 'Old Faithful' }
     expect(refusalOf(buildRunSteps(noOven, shop))).toContain('Old Faithful')
-    expect(refusalOf(pullGapsOfBatch(noOven, shop))).toContain('Old Faithful')
     expect(buildRunSteps(batch, { ...shop, temperingOvenId: 'gone' })).toMatchObject({
       ok: false,
       problems: [{ code: 'tempering-oven-gone' }],
@@ -269,40 +246,5 @@ describe('what is missing stops it by name', () => {
     expect(buildRunSteps(empty, shop).ok).toBe(true)
     const two = withBlade(batchOf([{ mark: 'A', count: 2 }]), 'A2', { removedAt: '2026-03-02T08:00:00.000Z' })
     expect(new Set(stepsOf(two).flatMap(step => step.bladeIds))).toEqual(new Set(['A1']))
-  })
-})
-
-describe('the gaps of a batch’s pull lists', () => {
-  it('are those of every load: the first of each waits for nothing, the others for what came before', () => {
-    const plain = batchOf([{ mark: 'A' }])
-    const [group] = plain.groups
-    if (!group) throw new Error('group')
-    const batch = withTray(
-      { ...plain, groups: [group, { ...group, id: 'h', route: { ...ROUTE, austenitizeC: 1020 } }] },
-      [
-        { mark: 'A', count: 3 },
-        { mark: 'B', groupId: 'h', count: 2 },
-      ],
-    )
-    const gaps = expectOk(pullGapsOfBatch(batch, shop))
-    expect([...gaps.keys()].sort()).toEqual(['A1', 'A2', 'A3', 'B1', 'B2'])
-    expect(gaps.get('A1')?.seconds).toBe(0)
-    expect(gaps.get('B1')?.seconds).toBe(0)
-    // Alone with one set, a blade is in the plates, unclamped and the next one pulled: never sooner than 20 s.
-    for (const id of ['A2', 'A3', 'B2']) expect(gaps.get(id)?.seconds).toBeGreaterThan(20)
-    expect(expectOk(pullGapsOfBatch({ ...batch, lines: [], blades: [] }, shop)).size).toBe(0)
-  })
-
-  it('are shorter with a helper or a second set', () => {
-    const batch = batchOf([{ mark: 'A', count: 4, thicknessMm: 4 }])
-    const total = (plates: Partial<Workshop['plates']>) =>
-      [...expectOk(pullGapsOfBatch(batch, { ...shop, plates: { ...shop.plates, ...plates } })).values()].reduce(
-        (sum, gap) => sum + gap.seconds,
-        0,
-      )
-    expect(total({ sets: 2 })).toBeLessThan(total({ sets: 1 }))
-    expect(total({ people: 2 })).toBeLessThanOrEqual(total({ people: 1 }))
-    // A fan moves the heat out of the plates; in still air they must rest.
-    expect(total({ air: 'still' })).toBeGreaterThanOrEqual(total({ air: 'air-blast' }))
   })
 })

@@ -3,16 +3,13 @@ import type { Result } from '../codes/result'
 import { ok } from '../codes/result'
 import { AMBIENT_C } from '../oven/chamber'
 import { keyedC } from '../oven/correction'
-import { CROWDED_VIEW } from '../oven/lag'
-import { soakLag } from '../oven/soak-lag'
 import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { RunStep } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
-import { chamberOf } from './chambers'
-import { type Load, loadsOf, steelKgOf, steelsKnown, type TemperLoad, temperLoadsOf } from './loads'
+import { type Load, loadsOf, steelsKnown, type TemperLoad, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
-import type { PullGap } from './pull-list'
+import { type PlannedPull, pullPlanOf } from './pull-plan'
 import { bladesOf, thickestMm } from './tray'
 
 /** Chamber within this of its set point counts as there, K. Common practice, no published source. */
@@ -38,24 +35,26 @@ const step = (kind: RunStep['kind'], station: string, part: Partial<Draft> = {})
  * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
  * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place; 'grade-gone'.
  */
-export function buildRunSteps(
-  batch: Batch,
-  shop: Workshop,
-  gaps: ReadonlyMap<string, PullGap> = new Map(),
-): Result<RunStep[]> {
+export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunStep[]> {
   const oven = ovenOf(shop, batch)
   if (!oven.ok) return oven
-  const loads = loadsOf(batch)
+  const loads = loadsOf(batch, shop.units)
   const known = steelsKnown(loads.flatMap(load => load.blades))
   if (!known.ok) return known
   const tempering = temperSteps(temperLoadsOf(batch), shop, batch)
   if (!tempering.ok) return tempering
+  const planned: [Load, readonly PlannedPull[]][] = []
+  for (const load of loads) {
+    const plan = pullPlanOf(load, shop, batch)
+    if (!plan.ok) return plan
+    planned.push([load, plan.value?.pulls ?? []])
+  }
   const all = bladesOf(batch).map(blade => blade.id)
   const last = loads.at(-1)
   return ok(
     numbered([
       step('ready', 'heat', { bladeIds: [] }),
-      ...loads.flatMap((load, i) => loadSteps(load, i === 0, oven.value, gaps)),
+      ...planned.flatMap(([load, pulls], i) => loadSteps(load, i === 0, oven.value, pulls)),
       ...(last ? [step('oven-off', 'plates', { ovenSetC: keyedC(oven.value, last.austenitizeC) })] : []),
       step('inspect', 'inspect', { names: {}, bladeIds: all }),
       ...coldSteps(batch),
@@ -72,7 +71,7 @@ export function buildTemperRun(loads: readonly TemperLoad[], shop: Workshop, bat
 }
 
 /** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
-function loadSteps(load: Load, isFirst: boolean, oven: Oven, gaps: ReadonlyMap<string, PullGap>): Draft[] {
+function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly PlannedPull[]): Draft[] {
   const setC = keyedC(oven, load.austenitizeC)
   const fromCold = isFirst && load.entryC <= AMBIENT_C
   const entrySetC = load.entryC <= AMBIENT_C ? AMBIENT_C : keyedC(oven, load.entryC)
@@ -101,7 +100,7 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, gaps: ReadonlyMap<s
       ovenSetC: setC,
       names: { setC },
     }),
-    ...pullSteps(load, oven, setC, gaps),
+    ...pullSteps(pulls, setC),
     step('unclamp', 'plates', {
       wait: { kind: 'seconds', seconds: PACE.clampedS },
       ovenSetC: setC,
@@ -110,43 +109,20 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, gaps: ReadonlyMap<s
   ]
 }
 
-/** One packet at a time: each at its own soak, and not before the one in the plates is cool enough to hold. */
-function pullSteps(load: Load, oven: Oven, setC: number, gaps: ReadonlyMap<string, PullGap>): Draft[] {
-  const steelKg = steelKgOf(load.blades)
-  const chamber = chamberOf(oven)
-  const { equalise, entryC, austenitizeC } = load
-  // The clock is for the slowest case, a packet crowded by others.
-  const soakedS = load.blades.map(({ line, group }) => {
-    const { thicknessMm } = line
-    const { lagS } = soakLag({
-      oven: chamber,
-      steelKg,
-      equalise,
-      entryC,
-      austenitizeC,
-      thicknessMm,
-      view: CROWDED_VIEW,
-    })
-    return Math.round(60 * group.route.soakMin + lagS)
-  })
-  return load.blades.map((blade, i) => {
-    const previous = load.blades[i - 1]
-    const gap = gaps.get(blade.id)
-    const own = soakedS[i] ?? 0
+/** One packet at a time: each at its own soak, and not before door, hands and plates are ready for it. */
+const pullSteps = (pulls: readonly PlannedPull[], setC: number): Draft[] =>
+  pulls.map((pull, i) => {
+    const previous = pulls[i - 1]
     return step('pull', 'plates', {
-      wait: {
-        kind: 'seconds',
-        seconds: previous ? Math.max(gap?.seconds ?? PACE.clampedS, own - (soakedS[i - 1] ?? 0)) : own,
-      },
+      wait: { kind: 'seconds', seconds: Math.round(pull.pullAtS) - Math.round(previous?.pullAtS ?? 0) },
       ovenSetC: setC,
-      bladeIds: [blade.id],
+      bladeIds: [pull.bladeId],
       names: {
-        ...(previous ? { afterBladeId: previous.id } : {}),
-        ...(gap && gap.restedS > 0 ? { restS: gap.restedS } : {}),
+        ...(previous ? { afterBladeId: previous.bladeId } : {}),
+        ...(pull.restedS > 0 ? { restS: pull.restedS } : {}),
       },
     })
   })
-}
 
 function coldSteps(batch: Batch): Draft[] {
   const cold = bladesOf(batch).flatMap(({ id, group }) => (group.route.cold ? [{ id, cold: group.route.cold }] : []))

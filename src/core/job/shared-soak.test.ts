@@ -6,12 +6,12 @@ import { ovenPreset } from '../oven/presets'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { findGrade } from '../steel/grades'
+import { newGroup } from './new-batch'
 import { soakToShare } from './shared-soak'
-import { suggestedGroup } from './suggested-group'
 
 const of = (...names: [string, number][]): Batch => {
   const groups = names.map(([name, austenitizeC], i) => {
-    const group = suggestedGroup(`g${i}`, gradeOf(name), DEFAULT_WORKSHOP, 2.5)
+    const group = newGroup(`g${i}`, gradeOf(name), DEFAULT_WORKSHOP)
     return { ...group, route: { ...group.route, austenitizeC } }
   })
   return withTray(
@@ -22,7 +22,7 @@ const of = (...names: [string, number][]): Batch => {
 
 describe('one closing for two steels', () => {
   it('is offered where their soak windows meet, inside both, with what it changes', () => {
-    const shared = soakToShare(of(['X65Cr13', 1066], ['X105CrMo17', 1050]))
+    const shared = soakToShare(of(['X65Cr13', 1066], ['X105CrMo17', 1050]), 'metric')
     const windows = ['X65Cr13', 'X105CrMo17'].map(name => findGrade(name)?.austenitize)
     for (const w of windows) {
       expect(shared?.atC).toBeGreaterThanOrEqual(w?.minC ?? 0)
@@ -33,8 +33,8 @@ describe('one closing for two steels', () => {
   })
 
   it('is not offered to a carbon steel and a stainless one, nor to one load', () => {
-    expect(soakToShare(of(['X65Cr13', 1066], ['C75S', 815]))).toBeNull()
-    expect(soakToShare(of(['X65Cr13', 1066]))).toBeNull()
+    expect(soakToShare(of(['X65Cr13', 1066], ['C75S', 815]), 'metric')).toBeNull()
+    expect(soakToShare(of(['X65Cr13', 1066]), 'metric')).toBeNull()
   })
 })
 

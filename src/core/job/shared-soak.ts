@@ -1,6 +1,8 @@
 import type { Batch, BatchGroup } from '../shop/batch'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
+import type { System } from '../units/quantity'
+import { settingsBetween } from '../units/setting'
 import { type Load, loadsOf } from './loads'
 
 /** Two loads that could share one soak, and what that does to each steel. */
@@ -15,27 +17,21 @@ export interface SharedSoak {
   }[]
 }
 
-/** Tried temperatures lie this far apart, °C. */
-const STEP_C = 5
-
 const windowOf = (group: BatchGroup) => gradeOf(group)?.austenitize ?? null
 
 /**
  * Neighbouring loads whose steels' soak windows meet: one closing saves an hour. Of the temperatures all of them allow, the one that
- * moves the finished hardness of the worst-off steel least. Null where the windows do not meet.
+ * moves the finished hardness of the worst-off steel least. Null where the windows do not meet in a temperature that can be keyed.
  */
-function sharedSoak(a: Load, b: Load): SharedSoak | null {
+function sharedSoak(a: Load, b: Load, system: System): SharedSoak | null {
   const groups = [...a.groups, ...b.groups]
   const windows = groups.map(windowOf)
   if (windows.some(w => w === null)) return null
   const low = Math.max(...windows.map(w => w?.minC ?? 0))
   const high = Math.min(...windows.map(w => w?.maxC ?? 0))
   if (low > high) return null
-  const tried = [
-    low,
-    ...Array.from({ length: Math.floor((high - low) / STEP_C) }, (_, i) => low + (i + 1) * STEP_C),
-    high,
-  ]
+  const tried = settingsBetween(low, high, system)
+  if (tried.length === 0) return null
   const outcomes = tried.map(atC => ({ atC, changes: groups.map(group => changeOf(group, atC)) }))
   return outcomes.reduce((best, o) => (worst(o) < worst(best) ? o : best))
 }
@@ -51,11 +47,14 @@ function changeOf(group: BatchGroup, atC: number): SharedSoak['changes'][number]
 }
 
 /** The first pair of neighbouring loads of a batch that could be one; null where none could. */
-export function soakToShare(batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>): SharedSoak | null {
-  const loads = loadsOf(batch)
+export function soakToShare(
+  batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>,
+  system: System,
+): SharedSoak | null {
+  const loads = loadsOf(batch, system)
   for (const [i, load] of loads.entries()) {
     const next = loads[i + 1]
-    const shared = next && load.blades.length > 0 && next.blades.length > 0 ? sharedSoak(load, next) : null
+    const shared = next && load.blades.length > 0 && next.blades.length > 0 ? sharedSoak(load, next, system) : null
     if (shared) return shared
   }
   return null

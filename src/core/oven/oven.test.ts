@@ -98,7 +98,7 @@ describe('the programme', () => {
   const request = {
     equalise: [{ atC: 760, holdMin: 10 }],
     austenitizeC: 1065.6,
-    holdMin: 31.2,
+    hold: { holdMin: 32, lagMin: 1, soakMin: 20, pullsMin: 6, spareMin: 5 },
     keyedC: (c: number) => c - 11,
     ovenMaxC: 1200,
     foilMaxC: 1093,

@@ -1,7 +1,21 @@
 import { fail, ok, type Result } from '../codes/result'
 
+/**
+ * A hold at soak temperature, min, whole, and what it is made of: until the first blade is there, its soak, until the last is
+ * pulled, and some to spare.
+ */
+export interface SoakHold {
+  readonly holdMin: number
+  readonly lagMin: number
+  readonly soakMin: number
+  readonly pullsMin: number
+  readonly spareMin: number
+}
+
 /** What a segment is for: one of the preheats, counted from 1, or the soak. */
-export type Purpose = { readonly kind: 'equalise'; readonly round: number } | { readonly kind: 'soak' }
+export type Purpose =
+  | { readonly kind: 'equalise'; readonly round: number }
+  | { readonly kind: 'soak'; readonly hold: SoakHold }
 
 /** One line keyed into a controller. */
 export interface Segment {
@@ -18,8 +32,7 @@ export interface Segment {
 export interface ProgrammeRequest {
   readonly equalise: readonly { readonly atC: number; readonly holdMin: number }[]
   readonly austenitizeC: number
-  /** Hold long enough for arrival, soak and every pull. */
-  readonly holdMin: number
+  readonly hold: SoakHold
   /** What this oven must be set to for the blade to see a temperature, °C. */
   readonly keyedC: (wantedC: number) => number
   readonly ovenMaxC: number
@@ -49,11 +62,11 @@ export function buildProgramme(request: ProgrammeRequest): Result<Segment[]> {
   return ok([
     ...preheats,
     {
-      purpose: { kind: 'soak' },
+      purpose: { kind: 'soak', hold: request.hold },
       nominalC: request.austenitizeC,
       setC,
       rateCPerH: null,
-      holdMin: Math.ceil(request.holdMin),
+      holdMin: request.hold.holdMin,
     },
   ])
 }

@@ -107,7 +107,13 @@ describe('the rack', () => {
 describe('a programme as it is keyed', () => {
   const segments: Segment[] = [
     { purpose: { kind: 'equalise', round: 1 }, nominalC: 760, setC: 749, rateCPerH: 400, holdMin: 10 },
-    { purpose: { kind: 'soak' }, nominalC: 1066, setC: 1055, rateCPerH: null, holdMin: 130 },
+    {
+      purpose: { kind: 'soak', hold: { holdMin: 130, lagMin: 0, soakMin: 120, pullsMin: 5, spareMin: 5 } },
+      nominalC: 1066,
+      setC: 1055,
+      rateCPerH: null,
+      holdMin: 130,
+    },
   ]
   const controller = { steps: 6, ramp: 'per-hour', degrees: 'C', longestHoldMin: 60, fullPower: '9999' } as const
   const keyed = (change: object) => {

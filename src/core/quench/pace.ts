@@ -7,6 +7,8 @@ export interface PaceBlade extends Size {
   readonly id: string
   readonly fromC: number
   readonly martensiteStartC: number
+  /** Its own soak is over so long after that of the first, s; absent: with it. */
+  readonly dueS?: number
 }
 
 export interface PaceRequest {
@@ -24,7 +26,7 @@ export interface PaceRequest {
   readonly doorRecoveryS: number
 }
 
-export type Waited = 'door' | 'hands' | 'plates-full' | 'plates-hot'
+export type Waited = 'soak' | 'door' | 'hands' | 'plates-full' | 'plates-hot'
 
 /** One line of the pull list; seconds from the first pull. */
 export interface Pull {
@@ -66,7 +68,7 @@ interface PlateSet {
 }
 
 /**
- * A second-by-second pull list: each blade as soon as door, hands and plates allow. Plates are followed by conduction; a set that
+ * A second-by-second pull list: each blade as soon as its soak, door, hands and plates allow. Plates are followed by conduction; a set that
  * would not bring the blade down in a long clamp rests first, and how long is found by trying.
  */
 export function paceOf(request: PaceRequest): Pace {
@@ -86,6 +88,7 @@ export function paceOf(request: PaceRequest): Pace {
       b.freeS < a.freeS || (b.freeS === a.freeS && b.stack.meanC(blade) < a.stack.meanC(blade)) ? b : a,
     )
     const ready: [Waited, number][] = [
+      ['soak', blade.dueS ?? 0],
       ['door', doorS],
       ['hands', handsS],
       ['plates-full', set.freeS],

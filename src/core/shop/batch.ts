@@ -6,7 +6,7 @@ import { bladeSchema, fileTestSchema, inspectionSchema, lineSchema, packetSchema
 import { between, bounded, id, instant, MOST, textUpTo, wholeBounded } from './bounds'
 import { gradeSheetSchema } from './grade-sheet'
 import type { ReadOnly } from './read-only'
-import { coldSchema, routeSchema, stageSchema, targetSchema, temperSchema } from './route'
+import { coldSchema, ROUTE_PARTS, routeSchema, stageSchema, targetSchema, temperSchema } from './route'
 
 export const envelopeSchema = z.object({
   folds: wholeBounded('folds'),
@@ -54,6 +54,8 @@ export const groupSchema = z.object({
   lot: textUpTo('lot').optional(),
   target: targetSchema,
   route: routeSchema,
+  /** Parts of the route that the maker set; the others follow what is suggested until the blades are hardened. */
+  fixed: z.array(z.enum(ROUTE_PARTS)).max(ROUTE_PARTS.length),
   recipeId: id.nullable(),
   symptom: symptomSchema,
   decisions: z.array(decisionSchema).max(200),

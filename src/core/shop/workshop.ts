@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { BATHS } from '../../data/cold'
 import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
+import { SYSTEMS } from '../units/quantity'
 import { bounded, id, instant, textUpTo, wholeBounded } from './bounds'
 import { ovenSchema } from './oven'
 import { rule } from './problems'
@@ -42,7 +43,7 @@ export const workshopSchema = z.object({
   /** Tells this workshop's files from another's: ids mean the same within one origin alone. */
   origin: id,
   name: textUpTo('shopName'),
-  units: z.enum(['metric', 'imperial']),
+  units: z.enum(SYSTEMS),
   theme: z.enum(['system', 'light', 'dark']),
   /** How blades are numbered through the whole log: YY or YYYY for the year, N for each digit at the least. */
   serialPattern: textUpTo('serialPattern').refine(isSerialPattern, rule('not-a-serial-pattern')),

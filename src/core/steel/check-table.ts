@@ -1,6 +1,6 @@
 import { HARDNESS_CHECKS, type HardnessCheck } from '../../data/checks'
 import { findGrade } from './grades'
-import { finalHrc } from './predict'
+import { finalHrc } from './hrc-path'
 import type { Steel } from './steel'
 
 const steelOf = ({ steel }: HardnessCheck): Steel => {

@@ -1,5 +1,6 @@
 import type { Element, Grade } from '../../data/grades'
-import { finalHrc, predict } from './predict'
+import { finalHrc } from './hrc-path'
+import { predict } from './predict'
 import type { Route } from './route'
 import { elementSpreads, withElement } from './variation'
 

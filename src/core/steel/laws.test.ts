@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { GRADES } from '../../data/grades'
+import { finalHrc } from './hrc-path'
 import { andrewsMs, retainedAustenite } from './martensite'
-import { finalHrc } from './predict'
 import { suggestRoute, temperFor } from './suggest'
 import { combinedParameter, hollomonJaffe, temperatureFor } from './tempering'
 
@@ -59,7 +59,7 @@ describe('suggested routes', () => {
   it.each(GRADES.map(g => g.name))('meet the usual target of %s with dry ice, inside its windows', name => {
     const grade = GRADES.find(g => g.name === name) as (typeof GRADES)[number]
     const target = { min: grade.usualTarget.minHrc, max: grade.usualTarget.maxHrc }
-    const route = suggestRoute(grade, target, { coldToC: -75, ovenMaxC: 1200, thicknessMm: 3 })
+    const route = suggestRoute(grade, target, { coldToC: -75, ovenMaxC: 1200, thicknessMm: 3, system: 'metric' })
     expect(finalHrc(grade, route)).toBeGreaterThanOrEqual(target.min)
     expect(finalHrc(grade, route)).toBeLessThanOrEqual(target.max)
     expect(route.austenitizeC).toBeGreaterThanOrEqual(grade.austenitize.minC)
@@ -71,15 +71,20 @@ describe('suggested routes', () => {
     const [grade] = GRADES
     if (!grade) throw new Error('no grades')
     expect(
-      suggestRoute(grade, { min: 60, max: 61 }, { coldToC: null, ovenMaxC: 1040, thicknessMm: 2 }).austenitizeC,
+      suggestRoute(grade, { min: 60, max: 61 }, { coldToC: null, ovenMaxC: 1040, thicknessMm: 2, system: 'metric' })
+        .austenitizeC,
     ).toBeLessThanOrEqual(1040)
   })
 
   it('say when no temper meets a wish', () => {
     const [grade] = GRADES
     if (!grade) throw new Error('no grades')
-    const route = suggestRoute(grade, { min: 60, max: 61 }, { coldToC: -75, ovenMaxC: 1200, thicknessMm: 2 })
-    expect(temperFor(grade, route, 69, { minC: 150, maxC: 300 }).met).toBe(false)
-    expect(temperFor(grade, route, 60, { minC: 150, maxC: 300 }).met).toBe(true)
+    const route = suggestRoute(
+      grade,
+      { min: 60, max: 61 },
+      { coldToC: -75, ovenMaxC: 1200, thicknessMm: 2, system: 'metric' },
+    )
+    expect(temperFor(grade, route, 69, { minC: 150, maxC: 300 }, 'metric').met).toBe(false)
+    expect(temperFor(grade, route, 60, { minC: 150, maxC: 300 }, 'metric').met).toBe(true)
   })
 })

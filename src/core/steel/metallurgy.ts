@@ -44,8 +44,20 @@ export function softShareOf(seconds: number | undefined, slowestS: number | null
   return 1 - Math.exp(Math.log(1 - STEEL_MODEL.slowQuench.share) * (seconds / slowestS) ** 2)
 }
 
-export function metallurgy(composition: Composition, steel: ModelSteel, route: Route): Metallurgy {
-  const { austenitizeC, soakMin, start = 'annealed', quenchedToC, cold, tempers } = route
+/** A composition hardened, before any temper. */
+type Hardened = Omit<Metallurgy, 'retainedTempered' | 'parameters' | 'path'> & {
+  readonly path: Omit<HrcPath, 'afterTempers'>
+  readonly untempered: number
+  readonly soften: (hrc: number) => number
+}
+
+/** What the model says of a composition through a route: of the austenite, its quench and its tempers. */
+export const metallurgy = (composition: Composition, steel: ModelSteel, route: Route): Metallurgy =>
+  tempered(hardened(composition, steel, route), route.tempers)
+
+/** The part of a route up to its first temper: most of the work, the same for every temper that may follow. */
+export function hardened(composition: Composition, steel: ModelSteel, route: Omit<Route, 'tempers'>): Hardened {
+  const { austenitizeC, soakMin, start = 'annealed', quenchedToC, cold } = route
   const austenite = austeniteAfterSoak(composition, { austenitizeC, soakMin, start, made: steel.made })
   const msC = martensiteStartC(austenite)
   const shape = temperShape(austenite)
@@ -56,22 +68,35 @@ export function metallurgy(composition: Composition, steel: ModelSteel, route: R
   const soften = (hrc: number) =>
     Math.max(0, (1 - softShare) * hrc + softShare * Math.min(hrc, STEEL_MODEL.slowQuench.productHrc))
   const untempered = untemperedHrc(austenite, before)
-  const parameters = parametersAfter(tempers)
-  const retainedTempered: number[] = []
-  for (const temper of tempers) retainedTempered.push(retainedAfterTemper(retainedTempered.at(-1) ?? before, temper))
   return {
     austenite,
     shape,
     msC,
     retainedQuenched,
     retainedCold,
-    retainedTempered,
     softShare,
-    parameters,
+    untempered,
+    soften,
     path: {
       asQuenched: soften(untemperedHrc(austenite, retainedQuenched)),
       afterCold: retainedCold === null ? null : soften(untempered),
-      afterTempers: parameters.map(parameter => soften(untempered - temperDropHrc(parameter, shape))),
+    },
+  }
+}
+
+/** The same after its tempers. */
+export function tempered({ untempered, soften, path, ...hard }: Hardened, tempers: Route['tempers']): Metallurgy {
+  const parameters = parametersAfter(tempers)
+  const before = hard.retainedCold ?? hard.retainedQuenched
+  const retainedTempered: number[] = []
+  for (const temper of tempers) retainedTempered.push(retainedAfterTemper(retainedTempered.at(-1) ?? before, temper))
+  return {
+    ...hard,
+    retainedTempered,
+    parameters,
+    path: {
+      ...path,
+      afterTempers: parameters.map(parameter => soften(untempered - temperDropHrc(parameter, hard.shape))),
     },
   }
 }

@@ -1,6 +1,6 @@
 import { mean as meanOf, rootMeanSquare } from 'simple-statistics'
 import type { Grade } from '../../data/grades'
-import { finalHrc } from './predict'
+import { finalHrc } from './hrc-path'
 import { referenceRoute } from './route'
 
 export interface MisfitRow {

@@ -5,11 +5,12 @@ import type { BandPart, WorkingLine } from '../codes/working'
 import type { Austenite } from './austenite'
 import { type Corrosion, corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
+import { hrcPath } from './hrc-path'
 import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
 import { type ShopModel, type Standing, shopCorrection } from './shop-model'
-import { chartOf, chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
+import { chartOf, chartShiftOf, compositionOf, isGrade, modelSteelOf, onChart, type Steel } from './steel'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 import { workingOf } from './working'
 
@@ -49,12 +50,6 @@ export interface Prediction {
   readonly cautions: readonly Caution[]
   readonly working: readonly WorkingLine[]
 }
-
-const hrcPath = (steel: Steel, route: Route, composition = compositionOf(steel)): HrcPath =>
-  onChart(chartShiftOf(steel), metallurgy(composition, modelSteelOf(steel), route))
-
-/** The finished blade's mean hardness alone, for solving and drawing: HRC. */
-export const finalHrc = (steel: Steel, route: Route): number => lastHrc(hrcPath(steel, route))
 
 /** A path beside the one expected, and the part of the band it makes. */
 interface Moved extends Omit<BandPart, 'sd'> {

@@ -4,6 +4,7 @@ import { type Caution, caution } from '../codes/caution'
 import { type Metallurgy, retainedFinal } from './metallurgy'
 import type { Route } from './route'
 import { compositionOf, isGrade, type Steel } from './steel'
+import { longestSoakMin } from './usual'
 
 /** Least carbon and nitrogen in solution that hardens usefully, wt%. Common practice, no published source. */
 const LEAN_MATRIX = 0.3
@@ -17,7 +18,7 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
   const share = retainedFinal(m)
   const hottestTemper = tempers.reduce((most, t) => Math.max(most, t.atC), Number.NEGATIVE_INFINITY)
   const found: (Caution | false)[] = [
-    ...(isGrade(steel) ? windowCautions(steel, route) : []),
+    ...(isGrade(steel) ? windowCautions(steel, route, pinning) : []),
     pinning < 1 && caution('coarse-grain', { atC: austenitizeC }),
     m.austenite.C + m.austenite.N < LEAN_MATRIX && caution('lean-matrix', {}),
     share > MUCH_AUSTENITE && caution('much-austenite', { share }),
@@ -33,13 +34,17 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
   return found.filter((one): one is Caution => one !== false)
 }
 
-function windowCautions(steel: Extract<Steel, { nominal: unknown }>, route: Route): (Caution | false)[] {
+function windowCautions(
+  steel: Extract<Steel, { nominal: unknown }>,
+  route: Route,
+  pinning: number,
+): (Caution | false)[] {
   const { minC, maxC } = steel.austenitize
   const { austenitizeC: atC, soakMin } = route
   return [
     atC > maxC && caution('above-window', { atC, minC, maxC }),
     atC < minC && caution('below-window', { atC, minC, maxC }),
-    soakMin > steel.soak.maxMin * 1.5 && caution('long-soak', { soakMin, usualMin: steel.soak.maxMin }),
+    soakMin > longestSoakMin(steel, pinning) && caution('long-soak', { soakMin, usualMin: steel.soak.maxMin }),
   ]
 }
 

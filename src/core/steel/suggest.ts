@@ -1,6 +1,8 @@
 import type { Grade } from '../../data/grades'
 import type { TargetHrc } from '../rockwell/target'
-import { finalHrc } from './predict'
+import type { System } from '../units/quantity'
+import { settingsBetween, settingWithin } from '../units/setting'
+import { finalHrcByTempers } from './hrc-path'
 import type { ColdTreatment, Route } from './route'
 import type { Steel } from './steel'
 import { usualSoakMin, withTemperC } from './usual'
@@ -12,25 +14,30 @@ export interface TemperSolution {
   readonly met: boolean
 }
 
-/** Tempers are keyed in to whole steps; a finer figure would pretend to a control no oven has. */
-export const TEMPER_STEP_C = 5
-
 const middleOf = (target: TargetHrc) => (target.min + target.max) / 2
 
+/** Temperatures a temper may have. */
+interface TemperRange {
+  readonly minC: number
+  readonly maxC: number
+}
+
 /**
- * The temper temperature, within a range, whose finished hardness comes nearest to a wanted one. All tempers of the
- * route are set to it. Of equal solutions the coolest is taken: it keeps the most corrosion resistance.
+ * The temper temperature, within a range, whose finished hardness comes nearest to a wanted one, as it can be keyed in. All tempers
+ * of the route are set to it. Of equal solutions the coolest is taken: it keeps the most corrosion resistance.
  */
 export function temperFor(
   steel: Steel,
   route: Route,
   wantedHrc: number,
-  range: { readonly minC: number; readonly maxC: number },
+  range: TemperRange,
+  system: System,
 ): TemperSolution {
+  const hrcAfter = finalHrcByTempers(steel, route)
   let best: TemperSolution = { atC: range.minC, hrc: Number.NaN, met: false }
   let bestMiss = Number.POSITIVE_INFINITY
-  for (let atC = range.minC; atC <= range.maxC; atC += TEMPER_STEP_C) {
-    const hrc = finalHrc(steel, withTemperC(route, atC))
+  for (const atC of settingsBetween(range.minC, range.maxC, system)) {
+    const hrc = hrcAfter(withTemperC(route, atC).tempers)
     const miss = Math.abs(hrc - wantedHrc)
     if (miss < bestMiss - 1e-9) {
       best = { atC, hrc, met: miss <= 0.15 }
@@ -43,51 +50,77 @@ export function temperFor(
 /** Where the low temper range ends. Common practice, no published source. */
 const LOW_TEMPER_MOST_C = 300
 
-/** The coldest a shop can go, °C, or null without cold. */
+/** What a shop has for a route. */
 export interface ShopCan {
+  /** The coldest it can go, °C, or null without cold. */
   readonly coldToC: number | null
   readonly ovenMaxC: number
   /** Thickest blade, mm: sets the soak. */
   readonly thicknessMm: number
+  /** The scale its controllers are keyed in. */
+  readonly system: System
 }
 
+/** Parts of a route that are given; the others are suggested around them. */
+export type GivenParts = Partial<Pick<Route, 'austenitizeC' | 'soakMin' | 'cold' | 'tempers'>>
+
+/** Steps by which the soak temperature moves away from the usual one, in settings. */
+const SOAK_STEP = 2
+
+/** Holds of cold, min: a freezer is slow. Common practice, no published source. */
+const coldOf = (toC: number): ColdTreatment => ({ toC, holdMin: toC > -40 ? 120 : 60, delayMin: 30 })
+
 /**
- * A first route for a grade and a target: the default soak, two tempers of 2 h, cold where the shop has it; if that
- * cannot reach the target within the grade's temper range, the soak temperature moves inside its window toward it.
+ * A first route for a grade and a target: the usual soak, two tempers of 2 h, cold where the shop has it; if that cannot reach the
+ * target within the grade's temper range, the soak temperature moves inside its window toward it. Parts that are given stay as they
+ * are, and the others are suggested for them. Temperatures are whole settings of the controller, times whole minutes, and what is
+ * promised for them is worked out of those.
  */
-export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan): Route {
-  const cold: ColdTreatment | null =
-    can.coldToC === null ? null : { toC: can.coldToC, holdMin: can.coldToC > -40 ? 120 : 60, delayMin: 30 }
-  const at = (austenitizeC: number): Route => ({
-    austenitizeC,
-    soakMin: usualSoakMin(grade, can.thicknessMm),
+export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan, given: GivenParts = {}): Route {
+  const hard = {
+    soakMin: given.soakMin ?? usualSoakMin(grade, can.thicknessMm),
     quenchedToC: 25,
-    cold,
-    tempers: [
-      { atC: 200, holdMin: 120 },
-      { atC: 200, holdMin: 120 },
-    ],
-  })
-  const low = Math.min(grade.austenitize.minC, can.ovenMaxC)
-  const high = Math.min(grade.austenitize.maxC, can.ovenMaxC)
-  const start = Math.min(grade.austenitize.defaultC, high)
-  // Low tempers keep the most chromium; high-speed grades are made for theirs.
-  const mostC =
-    grade.temper.minC > LOW_TEMPER_MOST_C ? grade.temper.maxC : Math.min(LOW_TEMPER_MOST_C, grade.temper.maxC)
-  const temperings = { minC: Math.max(150, grade.temper.minC), maxC: mostC }
-  // Outward from the default, so that the smallest departure from usual practice wins.
-  const candidates = [start]
-  for (let step = 10; step <= high - low; step += 10) {
-    if (start + step <= high) candidates.push(start + step)
-    if (start - step >= low) candidates.push(start - step)
+    cold: given.cold !== undefined ? given.cold : can.coldToC === null ? null : coldOf(can.coldToC),
   }
+  const window = {
+    minC: Math.min(grade.austenitize.minC, can.ovenMaxC),
+    maxC: Math.min(grade.austenitize.maxC, can.ovenMaxC),
+  }
+  const usualC = settingWithin(grade.austenitize.defaultC, window, can.system)
+  const { tempers } = given
+  // Tempers that are given say how hard it shall be: the soak stays as it usually is.
+  if (tempers) return { ...hard, austenitizeC: given.austenitizeC ?? usualC, tempers }
+  const range = temperRangeOf(grade)
+  const candidates = given.austenitizeC === undefined ? outward(usualC, window, can.system) : [given.austenitizeC]
   let best: { route: Route; miss: number } | null = null
   for (const austenitizeC of candidates) {
-    const route = at(austenitizeC)
-    const solution = temperFor(grade, route, middleOf(target), temperings)
+    const route = { ...hard, austenitizeC, tempers: TWO_TEMPERS }
+    const solution = temperFor(grade, route, middleOf(target), range, can.system)
     const miss = Math.abs(solution.hrc - middleOf(target))
     if (!best || miss < best.miss - 0.25) best = { route: withTemperC(route, solution.atC), miss }
     if (miss <= 0.25) break
   }
   return (best as { route: Route }).route
+}
+
+const TWO_TEMPERS = [
+  { atC: 200, holdMin: 120 },
+  { atC: 200, holdMin: 120 },
+] as const
+
+/** Low tempers keep the most chromium; high-speed grades are made for theirs. */
+const temperRangeOf = ({ temper }: Grade): TemperRange => ({
+  minC: Math.max(150, temper.minC),
+  maxC: temper.minC > LOW_TEMPER_MOST_C ? temper.maxC : Math.min(LOW_TEMPER_MOST_C, temper.maxC),
+})
+
+/** Soak temperatures outward from the usual one, so that the smallest departure from usual practice wins. */
+function outward(usualC: number, { minC, maxC }: TemperRange, system: System): number[] {
+  const above = settingsBetween(usualC, maxC, system, SOAK_STEP).slice(1)
+  const below = settingsBetween(minC, usualC, system)
+    .reverse()
+    .filter((_, i) => i % SOAK_STEP === 0)
+    .slice(1)
+  const steps = Math.max(above.length, below.length)
+  return [usualC, ...Array.from({ length: steps }, (_, i) => [above[i], below[i]]).flat()].filter(c => c !== undefined)
 }

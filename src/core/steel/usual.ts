@@ -1,4 +1,5 @@
 import type { Grade } from '../../data/grades'
+import { LONGEST_SOAK } from '../../data/soak'
 import type { TargetHrc } from '../rockwell/target'
 import type { Route } from './route'
 
@@ -28,3 +29,10 @@ export function usualSoakMin(grade: Pick<Grade, 'soak'>, thicknessMm: number): n
   const part = Math.min(1, Math.max(0, (thicknessMm - 2) / 4))
   return Math.round(minMin + (maxMin - minMin) * part)
 }
+
+/**
+ * The longest a blade of a grade should soak, min: half as long again as is usual for a thick one; where the grain is no longer held
+ * at the soak temperature (pinning below 1, see grainPinning), not longer than usual.
+ */
+export const longestSoakMin = ({ soak }: Pick<Grade, 'soak'>, grainPinning: number): number =>
+  grainPinning < 1 ? soak.maxMin : LONGEST_SOAK.timesUsual * soak.maxMin

@@ -3,7 +3,8 @@ import { cFromF, fFromC } from './temperature'
 
 /** What a field measures. Base units: °C, mm, kg, minutes. */
 export type Dimension = 'temperature' | 'length' | 'mass' | 'duration'
-export type System = 'metric' | 'imperial'
+export const SYSTEMS = ['metric', 'imperial'] as const
+export type System = (typeof SYSTEMS)[number]
 
 interface Unit {
   readonly label: string

@@ -6,7 +6,7 @@ import { loadOfGroup } from '../../core/job/loads'
 import type { Batch } from '../../core/shop/batch'
 import type { PlannedRoute } from '../../core/shop/route'
 import { STATIONS, type StationName } from '../../data/cautions'
-import { useBatch } from '../../store/hooks'
+import { useBatch, useBegun } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Problems } from '../../ui/Problems'
@@ -72,6 +72,8 @@ function Benches({ model, station, go, preview }: BenchesProps) {
   const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
   const shown = model.groups.find(g => g.group.id === groupId) ?? model.groups[0]
   const { trace, now, run } = useTrace(model, shown)
+  // Until it is known nothing is called a suggestion.
+  const begun = useBegun(batch) ?? true
   const lot = shown?.group.lot ?? ''
   const { id: batchId, ovenId } = batch
   const learnt = useMemo(
@@ -81,7 +83,9 @@ function Benches({ model, station, go, preview }: BenchesProps) {
   if (!shown) return model.unknown.length > 0 ? <NothingKnown model={model} /> : <BatchFrame />
   const Bench = BENCHES[station]
   return (
-    <BenchProvider value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), learnt, go, preview }}>
+    <BenchProvider
+      value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), begun, learnt, go, preview }}
+    >
       <div className="on-soot bg-soot text-bone">
         <BatchHeader model={model} groupId={shown.group.id} onGroup={setGroupId} run={run} onHeat={() => go('heat')} />
         {shown.stretches.length > 0 && (

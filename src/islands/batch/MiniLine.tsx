@@ -10,10 +10,10 @@ const BOX = { left: 4, right: 216, top: 6, bottom: 50 }
 /** The batch's first plan, small: enough to know it by its shape. Nothing where its oven or its grade is gone. */
 export function MiniLine({ batch }: { batch: Batch }) {
   const shop = useShopNow()
-  const { ovens } = shop
+  const { ovens, units } = shop
   const answer = useAnswer(
     'batch-line',
-    useMemo(() => ({ batch, shop: { ovens } }), [batch, ovens]),
+    useMemo(() => ({ batch, shop: { ovens, units } }), [batch, ovens, units]),
   )
   if (!answer) return <div className="h-14 bg-soot" />
   if (!answer.ok || answer.value.length === 0) return null

@@ -6,8 +6,7 @@ import { gradesWith } from '../../core/steel/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { counted } from '../../words/lists'
-import { suggestedRoute } from '../suggested-route'
-import { editGroup, sayProblems, sayWithUndo } from './edit'
+import { editGroup, sayWithUndo } from './edit'
 
 /**
  * Steels of the batch that are neither shipped nor among the maker's own: nothing can be keyed for them, and another is never taken
@@ -27,12 +26,10 @@ function UnknownSteel({ group, model: { batch, shop, blades } }: { group: BatchG
   const choose = async (gradeId: string) => {
     const grade = grades.find(one => one.id === gradeId)
     if (!grade) return
-    const route = await suggestedRoute(grade, shop, { thicknessMm: thicknessOf(batch, group.id) })
-    if (!route.ok) return sayProblems(route.problems, shop.units)
-    await editGroup(batch, group.id, `Steel to ${grade.name}`, ({ lot }) => ({
-      ...newGroup(group.id, grade, route.value),
-      lot,
-    }))
+    const thicknessMm = thicknessOf(batch, group.id)
+    await editGroup(batch, group.id, `Steel to ${grade.name}`, ({ lot }) =>
+      newGroup(group.id, grade, shop, { lot, thicknessMm }),
+    )
     sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id)
   }
   return (

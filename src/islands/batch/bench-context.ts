@@ -10,6 +10,8 @@ export interface Bench extends BatchModel {
   readonly shown: GroupModel
   /** The load the shown steel is in; undefined while it has no blade. */
   readonly load: ProgrammedLoad | undefined
+  /** Whether its blades are hardened, or on the way: routes stay as they were then. */
+  readonly begun: boolean
   /** Which of the shop's readings predictions of it lean on; null: none. */
   readonly learnt: Learnt | null
   readonly go: (station: StationName) => void

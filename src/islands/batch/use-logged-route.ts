@@ -11,10 +11,10 @@ export function useLoggedRoute(
   groupId: string,
   logs: readonly OvenLog[] | undefined,
 ): LoggedRoute | undefined {
-  const { ovens } = useShopNow()
+  const { ovens, units } = useShopNow()
   const request = useMemo(
-    () => (logs ? { batch, groupId, shop: { ovens }, logs } : null),
-    [batch, groupId, ovens, logs],
+    () => (logs ? { batch, groupId, shop: { ovens, units }, logs } : null),
+    [batch, groupId, ovens, units, logs],
   )
   const answer = useAnswer('logged-route', request)
   return answer?.ok ? answer.value : undefined

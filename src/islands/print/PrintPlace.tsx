@@ -1,6 +1,6 @@
 import type { Result } from '../../core/codes/result'
 import type { Cut } from '../../core/foil/check-layout'
-import type { BatchModel } from '../../core/job/batch-model'
+import type { BatchModel, ProgrammedLoad } from '../../core/job/batch-model'
 import { bladesOf } from '../../core/job/tray'
 import { AMBIENT_C } from '../../core/oven/chamber'
 import { correctionAt, keyedC } from '../../core/oven/correction'
@@ -12,7 +12,10 @@ import { useBatch } from '../../store/hooks'
 import { RollDrawing } from '../../ui/foil/RollDrawing'
 import { Problems } from '../../ui/Problems'
 import { QrCode } from '../../ui/QrCode'
+import { useSay } from '../../ui/Units'
+import { clockText } from '../../words/clock-text'
 import { marksOf } from '../../words/lists'
+import { holdWords, tooLongWords } from '../../words/pull-plan'
 import { KeyedTable } from '../batch/benches/heat/KeyedTable'
 import { useBatchModel } from '../batch/use-batch-model'
 import { useWrap } from '../batch/use-wrap'
@@ -101,12 +104,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
                 .join('; ')}
               .
             </p>
-            <p className="mt-1">
-              Pull order:{' '}
-              {load.blades
-                .map(b => `${b.mark} (${formatQuantity(b.line.thicknessMm, 'length', shop.units)})`)
-                .join(', ')}
-            </p>
+            <PullSheet load={load} />
           </div>
         )
       })}
@@ -138,6 +136,52 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
         trades come first.
       </p>
     </section>
+  )
+}
+
+/** When each blade is pulled, counted from the first pull, and what it soaks until then. */
+function PullSheet({ load }: { load: ProgrammedLoad }) {
+  const say = useSay()
+  if (!load.pulls) return null
+  const { pulls, hold } = load.pulls
+  const blades = new Map(load.blades.map(blade => [blade.id, blade]))
+  const fromS = pulls[0]?.pullAtS ?? 0
+  const tooLong = tooLongWords(load.pulls, id => blades.get(id)?.mark ?? '')
+  return (
+    <>
+      <p className="mt-1">{holdWords(hold)}</p>
+      <table className="sheet mt-1">
+        <caption className="text-left text-note text-ink-2">
+          Pull order. The first pull is {clockText(fromS)} min after the oven reaches soak temperature.
+        </caption>
+        <thead>
+          <tr>
+            <th>Pull, min from the first</th>
+            <th>Blade</th>
+            <th>Thickness</th>
+            <th>Its soak, min</th>
+            <th>Pulled at (write in)</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pulls.map(pull => {
+            const blade = blades.get(pull.bladeId)
+            return (
+              <tr key={pull.bladeId}>
+                <td className="figure">{clockText(pull.pullAtS - fromS)}</td>
+                <td className="font-semibold">{blade?.mark}</td>
+                <td>{blade && say.length(blade.line.thicknessMm)}</td>
+                <td>{Math.round(pull.soakMin)}</td>
+                <td>
+                  <span className="inline-block w-24 border-b border-rule-strong">&nbsp;</span>
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      {tooLong && <p className="mt-1 font-semibold text-bad">{tooLong}</p>}
+    </>
   )
 }
 

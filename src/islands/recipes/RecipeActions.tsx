@@ -97,7 +97,7 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
   const middle = (recipe.target.min + recipe.target.max) / 2
   /** Adds a route with the temper in a range that comes nearest to the middle of the target. */
   const addAt = (label: string, route: RecipeRoute, range: { readonly minC: number; readonly maxC: number }) =>
-    void askOnce('temper-for', { steel: steelRequest(grade), route, wantedHrc: middle, range }).then(found =>
+    void askOnce('temper-for', { steel: steelRequest(grade), route, wantedHrc: middle, range, system }).then(found =>
       found.ok ? onAdd(label, withTemperC(route, found.value.atC)) : sayProblems(found.problems, system),
     )
   return (

@@ -11,7 +11,7 @@ export function RecipeHeatLine({ route, grade }: { route: RecipeRoute; grade: Gr
   const shop = useShopNow()
   const answer = useAnswer(
     'recipe-line',
-    useMemo(() => ({ route, grade, oven: usualOvenOf(shop) }), [route, grade, shop]),
+    useMemo(() => ({ route, grade, oven: usualOvenOf(shop), system: shop.units }), [route, grade, shop]),
   )
   if (!answer?.ok) return <div className="min-h-[190px]" />
   return <HeatLine stretches={answer.value} others={[]} system={shop.units} stations={null} trace={[]} now={null} />

@@ -1,15 +1,15 @@
 import { toast } from 'sonner'
 import type { Saving } from '../../core/codes/result'
+import { routeWish } from '../../core/job/suggestion'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import type { Workshop } from '../../core/shop/workshop'
 import { gradeOf, planFor } from '../../core/steel/grades'
-import { usualTargetOf } from '../../core/steel/usual'
+import { suggestRoute } from '../../core/steel/suggest'
 import type { Grade } from '../../data/grades'
 import { putRecipe } from '../../store/records'
 import { beginBatch } from '../batch/begin-batch'
 import { newId } from '../batch/edit'
-import { suggestedRoute } from '../suggested-route'
 
 export type RecipeRoute = Recipe['versions'][number]['route']
 
@@ -45,9 +45,7 @@ export async function duplicateRecipe(recipe: Recipe, route: RecipeRoute): Promi
 
 /** A first recipe for a grade: the suggested route for its usual target and this shop. */
 export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | null> {
-  const target = usualTargetOf(grade)
-  const route = await suggestedRoute(grade, shop)
-  if (!route.ok) return null
+  const { target, can } = routeWish(grade, shop)
   const id = newId()
   const made: Recipe = {
     id,
@@ -59,7 +57,7 @@ export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | 
       {
         number: 1,
         at: new Date().toISOString(),
-        route: route.value,
+        route: suggestRoute(grade, target, can),
         why: 'Suggested for the grade’s usual target and this shop.',
       },
     ],

@@ -4,9 +4,9 @@ import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { formatBoth } from '../../core/units/quantity'
 import { useSystem } from '../../ui/Units'
+import { clockText } from '../../words/clock-text'
 import { marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
-import { clockText } from './clock-text'
 
 interface Props {
   readonly batch: Batch

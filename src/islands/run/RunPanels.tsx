@@ -2,7 +2,7 @@ import type { RunState } from '../../core/job/run-state'
 import type { Workshop } from '../../core/shop/workshop'
 import { formatNumber, formatQuantity, shownUnitLabel } from '../../core/units/quantity'
 import { figureColour } from '../../ui/heatline/colour'
-import { clockText } from './clock-text'
+import { clockText } from '../../words/clock-text'
 
 /** The present temperature, the largest thing on the screen, with both scales and what it is set to. */
 export function Temperature({

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { routeWish } from '../../core/job/new-batch'
+import { routeWish } from '../../core/job/suggestion'
 import type { PlannedRoute } from '../../core/shop/route'
 import { steelRequest } from '../../core/steel/grades'
 import { usualTargetOf, withTemperC } from '../../core/steel/usual'

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { Answer } from '../../core/contract/questions'
-import { coldToC } from '../../core/job/new-batch'
 import { usualOvenOf } from '../../core/job/ovens'
+import { coldToC } from '../../core/job/suggestion'
 import { targetFor } from '../../core/job/target-for'
 import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'
@@ -40,6 +40,7 @@ export default function SuggestView({ grades, onGrade }: Props) {
       coldToC: coldToC(shop),
       ovenMaxC: reachC(usualOvenOf(shop)),
       oil,
+      system: shop.units,
     }),
     [grades, use, edgeDeg, thicknessMm, oil, shop],
   )

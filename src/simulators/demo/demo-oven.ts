@@ -191,7 +191,7 @@ function temperPoints(oven: Oven, load: TemperLoad, random: Random): LogPoint[] 
 /** The newest finished batch has the logs of its first heat and of its tempers, as a logger would have kept them. */
 export function demoLogs(batches: readonly Batch[], shop: Workshop, now: Date, random: Random): OvenLog[] {
   const batch = batches.filter(b => b.countedOut !== null).reduce((a, b) => (b.createdAt > a.createdAt ? b : a))
-  const [load] = loadsOf(batch)
+  const [load] = loadsOf(batch, 'metric')
   const [hardens, tempers] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
   if (!load || !hardens.ok || !tempers.ok) return []
   const [oven, tempering] = [hardens.value, tempers.value]

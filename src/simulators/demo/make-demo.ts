@@ -1,7 +1,7 @@
 import type { WorkshopData } from '../../core/files/exchange'
+import { newGroup } from '../../core/job/new-batch'
 import { buildRunSteps } from '../../core/job/run-steps'
 import { routeUpTo, stagesOf } from '../../core/job/stages'
-import { suggestedGroup } from '../../core/job/suggested-group'
 import { bladesOf } from '../../core/job/tray'
 import { editBlade } from '../../core/job/tray-edit'
 import { createRandom, type Random } from '../../core/numeric/random'
@@ -97,7 +97,7 @@ function tell(
   for (const part of story.groups) {
     const grade = findGrade(part.grade)
     if (!grade) throw new RangeError(`demo: ${part.grade} is not shipped`)
-    const group = suggestedGroup(random.id('g'), grade, shop, Math.max(...part.blades.map(b => b[3])))
+    const group = newGroup(random.id('g'), grade, shop, { thicknessMm: Math.max(...part.blades.map(b => b[3])) })
     groups.push({
       ...group,
       lot: part.lot,

@@ -3,7 +3,7 @@ import { ok } from '../../codes/result'
 import { batchFiguresOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
-import { stageSchema } from '../../shop/route'
+import { routeSchema, stageSchema } from '../../shop/route'
 import { workshopSchema } from '../../shop/workshop'
 import { experienceOf } from '../experience'
 import { question } from '../question'
@@ -12,6 +12,7 @@ import {
   hardnessSchema,
   ovenPresetSchema,
   predictionSchema,
+  pullPlanSchema,
   result,
   segmentSchema,
   stretchSchema,
@@ -33,6 +34,7 @@ export const batch = question({
       z.object({
         groupId: z.string(),
         prediction: predictionSchema,
+        suggested: routeSchema.pick({ austenitizeC: true, soakMin: true, cold: true, tempers: true }),
         stretches: list(stretchSchema),
         stages: list(stageHardness),
         measured: list(hardnessSchema),
@@ -40,6 +42,7 @@ export const batch = question({
     ),
     expected: z.record(z.string(), list(z.object({ groupId: z.string(), hrc: z.number() }))),
     programmes: z.record(z.string(), result(list(segmentSchema))),
+    pulls: z.record(z.string(), pullPlanSchema),
     shared: z.object({ atC: z.number(), changes: list(soakChange) }).nullable(),
     chamber: ovenPresetSchema.nullable(),
   }),

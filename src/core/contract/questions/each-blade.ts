@@ -2,13 +2,12 @@ import { z } from 'zod'
 import { ok } from '../../codes/result'
 import { eachBlade as judge } from '../../job/each-blade'
 import { batchSchema } from '../../shop/batch'
-import { bounded } from '../../shop/bounds'
 import { readingSchema } from '../../shop/reading'
 import { stageSchema } from '../../shop/route'
 import { testerSchema } from '../../shop/workshop'
 import { experienceOf } from '../experience'
 import { question } from '../question'
-import { list, optionSchema } from '../shapes'
+import { adviceCan, list, optionSchema } from '../shapes'
 
 export const eachBlade = question({
   summary: 'What each blade of a batch needs by its own readings, and which go on together',
@@ -16,7 +15,7 @@ export const eachBlade = question({
     batch: batchSchema,
     readings: z.array(readingSchema).max(20_000).readonly(),
     tester: testerSchema,
-    can: z.object({ coldToC: bounded('coldC').nullable(), anneal: z.boolean() }),
+    can: adviceCan,
     /** Whether the shop's readings of other batches are leant on. */
     learning: z.boolean(),
   }),

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { heatOfLoad } from '../../job/load-heat'
 import { batchSchema } from '../../shop/batch'
 import { MOST } from '../../shop/bounds'
-import { ovenSchema } from '../../shop/oven'
+import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { cautionSchema, list } from '../shapes'
 
@@ -12,7 +12,7 @@ export const loadHeat = question({
   summary: 'One load of a batch on its oven: when each blade is there, how far behind the oven it is, and the energy',
   request: z.object({
     batch: batchSchema,
-    oven: ovenSchema,
+    shop: workshopSchema,
     loadIndex: z.int().min(0).max(MOST.bladesInBatch),
     thicknessMm: z.number().min(0.3).max(100),
   }),

@@ -17,7 +17,7 @@ export const loggedRoute = question({
   request: z.object({
     batch: batchSchema,
     groupId: id,
-    shop: workshopSchema.pick({ ovens: true }),
+    shop: workshopSchema.pick({ ovens: true, units: true }),
     /** Newest first. */
     logs: z.array(ovenLogSchema).max(100).readonly(),
   }),

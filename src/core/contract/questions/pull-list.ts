@@ -2,14 +2,13 @@ import { z } from 'zod'
 import { CONTACT } from '../../../data/thermal'
 import { fail, ok } from '../../codes/result'
 import { loadsOf } from '../../job/loads'
-import { paceRequestOf } from '../../job/pull-list'
+import { MENDS, mendsOf, pullsAskedOf } from '../../job/pull-plan'
 import { type PaceRequest, paceOf } from '../../quench/pace'
 import { batchSchema } from '../../shop/batch'
 import { MOST } from '../../shop/bounds'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { list } from '../shapes'
-import { paceSchema } from '../shapes/figures'
 
 /** What may be changed to be through sooner. */
 const CHANGES: Readonly<Record<'helper' | 'second-set' | 'ice' | 'heaviest-first', (as: PaceRequest) => PaceRequest>> =
@@ -25,27 +24,28 @@ const CHANGES: Readonly<Record<'helper' | 'second-set' | 'ice' | 'heaviest-first
 const changes = Object.keys(CHANGES) as (keyof typeof CHANGES)[]
 
 export const pullList = question({
-  summary: 'When each blade of a load may be pulled, to the second; and how long it would take with a change',
+  summary: 'What would get a load out of its oven sooner, and what would keep its last blades within their soak',
   request: z.object({
     batch: batchSchema,
     shop: workshopSchema,
     loadIndex: z.int().min(0).max(MOST.bladesInBatch),
   }),
   response: z.object({
-    as: paceSchema,
-    sets: z.int(),
     /** Total with each change, s. */
     changed: list(z.object({ change: z.enum(changes), totalS: z.number() })),
+    /** Where the last blades soak too long: the longest that any would still be over, min, with each change that helps. */
+    mends: list(z.object({ mend: z.enum(MENDS), count: z.int(), overMin: z.number() })),
   }),
   answer: ({ batch, shop, loadIndex }) => {
-    const load = loadsOf(batch)[loadIndex]
-    const asked = load ? paceRequestOf(load, shop, batch) : ok(null)
+    const load = loadsOf(batch, shop.units)[loadIndex]
+    const asked = load ? pullsAskedOf(load, shop, batch) : ok(null)
     if (!asked.ok) return asked
-    const request = asked.value
-    if (!request) return fail('nothing-in-load', {}, 'loadIndex')
+    const request = asked.value?.request
+    if (!load || !request) return fail('nothing-in-load', {}, 'loadIndex')
+    const mends = mendsOf(load, shop, batch)
+    if (!mends.ok) return mends
     return ok({
-      as: paceOf(request),
-      sets: request.sets,
+      mends: mends.value,
       changed: changes.map(change => ({ change, totalS: paceOf(CHANGES[change](request)).totalS })),
     })
   },

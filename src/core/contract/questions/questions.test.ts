@@ -74,7 +74,7 @@ const LOCAL = {
   'grade-curves': { grade: GRADE, route: ROUTE },
   lately: { batchIds: SHOWN.map(one => one.id), learning: true },
   learn: {},
-  'load-heat': { batch: BATCH, oven: OVEN, loadIndex: 0, thicknessMm: 3 },
+  'load-heat': { batch: BATCH, shop: SHOP.shop, loadIndex: 0, thicknessMm: 3 },
   logbook: {},
   'logged-route': {
     batch: LOGGED,
@@ -103,9 +103,10 @@ const LOCAL = {
     thicknessMm: 2.5,
     coldToC: null,
     ovenMaxC: 1200,
+    system: 'metric',
     oil: false,
   },
-  'recipe-line': { route: ROUTE, grade: GRADE, oven: OVEN },
+  'recipe-line': { route: ROUTE, grade: GRADE, oven: OVEN, system: 'metric' },
   'recipe-map': {
     steel: STEEL,
     route: ROUTE,
@@ -119,11 +120,11 @@ const LOCAL = {
   'suggested-route': {
     grade: GRADE,
     target: { min: 59, max: 61 },
-    can: { coldToC: -75, ovenMaxC: 1200, thicknessMm: 3 },
+    can: { coldToC: -75, ovenMaxC: 1200, thicknessMm: 3, system: 'metric' },
   },
   tale: { tale: 'cold', grade: GRADE, at: 2 },
   'temper-curve': { steel: STEEL, route: ROUTE, learnt: LEARNT },
-  'temper-for': { steel: STEEL, route: ROUTE, wantedHrc: 59, range: { minC: 150, maxC: 300 } },
+  'temper-for': { steel: STEEL, route: ROUTE, wantedHrc: 59, range: { minC: 150, maxC: 300 }, system: 'metric' },
   trends: { by: 'oven' },
 } as const
 

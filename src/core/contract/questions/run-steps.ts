@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import { temperLoadsOf } from '../../job/loads'
-import { pullGapsOfBatch } from '../../job/pull-list'
 import { buildRunSteps, buildTemperRun } from '../../job/run-steps'
 import { batchSchema } from '../../shop/batch'
 import { id, MOST } from '../../shop/bounds'
@@ -20,7 +19,6 @@ export const runSteps = question({
   response: list(runStepSchema),
   answer: ({ batch, shop, tempersDone }) => {
     if (tempersDone) return buildTemperRun(temperLoadsOf(batch, new Map(Object.entries(tempersDone))), shop, batch)
-    const gaps = pullGapsOfBatch(batch, shop)
-    return gaps.ok ? buildRunSteps(batch, shop, gaps.value) : gaps
+    return buildRunSteps(batch, shop)
   },
 })

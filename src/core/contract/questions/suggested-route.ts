@@ -4,6 +4,7 @@ import { between, bounded } from '../../shop/bounds'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { routeSchema, targetSchema } from '../../shop/route'
 import { suggestRoute } from '../../steel/suggest'
+import { SYSTEMS } from '../../units/quantity'
 import { question } from '../question'
 
 export const suggestedRoute = question({
@@ -15,6 +16,7 @@ export const suggestedRoute = question({
       coldToC: bounded('coldC').nullable(),
       ovenMaxC: between(500, 1400),
       thicknessMm: bounded('bladeThicknessMm'),
+      system: z.enum(SYSTEMS),
     }),
   }),
   response: routeSchema,

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { ok } from '../../codes/result'
 import { between, bounded } from '../../shop/bounds'
 import { temperFor as solve } from '../../steel/suggest'
+import { SYSTEMS } from '../../units/quantity'
 import { question, steelOf } from '../question'
 import { predictRequest } from '../shapes'
 
@@ -10,7 +11,8 @@ export const temperFor = question({
   request: predictRequest.extend({
     wantedHrc: bounded('hrc'),
     range: z.object({ minC: between(50, 750), maxC: between(50, 750) }),
+    system: z.enum(SYSTEMS),
   }),
   response: z.object({ atC: z.number(), hrc: z.number(), met: z.boolean() }),
-  answer: ({ steel, route, wantedHrc, range }) => ok(solve(steelOf(steel), route, wantedHrc, range)),
+  answer: ({ steel, route, wantedHrc, range, system }) => ok(solve(steelOf(steel), route, wantedHrc, range, system)),
 })

@@ -82,8 +82,20 @@ export const stretchSchema = z.object({
     .nullable(),
 })
 
+/** A hold at soak temperature and what it is made of, min. */
+const holdSchema = z.object({
+  holdMin: z.number(),
+  lagMin: z.number(),
+  soakMin: z.number(),
+  pullsMin: z.number(),
+  spareMin: z.number(),
+})
+
 export const segmentSchema = z.object({
-  purpose: z.union([z.object({ kind: z.literal('equalise'), round: z.int() }), z.object({ kind: z.literal('soak') })]),
+  purpose: z.union([
+    z.object({ kind: z.literal('equalise'), round: z.int() }),
+    z.object({ kind: z.literal('soak'), hold: holdSchema }),
+  ]),
   nominalC: z.number(),
   setC: z.number(),
   rateCPerH: z.number().nullable(),
@@ -104,23 +116,30 @@ export const ovenPresetSchema = chamberSchema.extend({
   source: z.string(),
 })
 
-const waited = z.enum(['door', 'hands', 'plates-full', 'plates-hot'])
+const waited = z.enum(['soak', 'door', 'hands', 'plates-full', 'plates-hot'])
 
-export const paceSchema = z.object({
+export const pullPlanSchema = z.object({
   pulls: list(
     z.object({
-      id: z.string(),
+      bladeId: z.string(),
       set: z.int(),
+      arrivesS: z.number(),
+      dueS: z.number(),
       pullAtS: z.number(),
       outAtS: z.number(),
       plateStartC: z.number(),
       leavesC: z.number(),
       waitedFor: waited.nullable(),
       restedS: z.number(),
+      soakMin: z.number(),
+      plannedMin: z.number(),
+      longestMin: endless,
+      hrc: z.number().nullable(),
     }),
   ),
   totalS: z.number(),
   restS: z.number(),
+  hold: holdSchema,
 })
 
 /** A number for each thing of its kind that was left out of learning. */

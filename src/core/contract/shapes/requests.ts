@@ -9,6 +9,7 @@ import { compositionSchema, gradeSheetSchema } from '../../shop/grade-sheet'
 import { shape } from '../../shop/problems'
 import { routeSchema, stageSchema, targetSchema } from '../../shop/route'
 import { gradeNames } from '../../steel/grades'
+import { SYSTEMS } from '../../units/quantity'
 
 export const steelSchema = z.union(
   [
@@ -79,6 +80,14 @@ export const rockwellRequest = z.object({
     .optional(),
 })
 
+/** What the shop can do after a reading. */
+export const adviceCan = z.object({
+  coldToC: bounded('coldC').nullable(),
+  anneal: z.boolean(),
+  /** The scale tempers are keyed in; absent: °C. */
+  system: z.enum(SYSTEMS).default('metric'),
+})
+
 export const adviseRequest = z.object({
   steel: steelSchema,
   route: routeSchema,
@@ -92,7 +101,7 @@ export const adviseRequest = z.object({
   }),
   target: targetSchema,
   symptom: symptomSchema.optional(),
-  can: z.object({ coldToC: bounded('coldC').nullable(), anneal: z.boolean() }),
+  can: adviceCan,
 })
 
 const chamberSide = z.number().min(40).max(2000)

@@ -1,6 +1,7 @@
 import type { Composition, Grade } from '../../../data/grades'
 import { SUGGESTED, SUPPLIER } from '../../../data/grades/sources'
-import { finalHrc, predict } from '../../steel/predict'
+import { finalHrc } from '../../steel/hrc-path'
+import { predict } from '../../steel/predict'
 import type { Route } from '../../steel/route'
 
 /** Where austenite begins to form on heating, °C. Source: Andrews (1965), Ac1, wt%. */

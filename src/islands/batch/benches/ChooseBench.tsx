@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
+import { withRoute } from '../../../core/job/suggestion'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { Bench } from '../../../ui/Bench'
 import { useSay } from '../../../ui/Units'
@@ -17,12 +18,12 @@ import { RouteFields } from './RouteFields'
 /** Steel, target and route; the recipe map on which the route is dragged. */
 export function ChooseBench() {
   const say = useSay()
-  const { batch, shop, shown, preview } = useBench()
+  const { batch, shown, preview } = useBench()
   const { group, grade } = shown
   const [view, setView] = useState<ChooseView>('map')
   const setRoute = (label: string, route: BatchGroup['route'], settled: boolean) => {
     preview(group.id, route)
-    if (settled) void editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route }))
+    if (settled) void editGroup(batch, group.id, label, g => withRoute(g, route))
   }
   return (
     <Bench
@@ -34,7 +35,7 @@ export function ChooseBench() {
         <>
           <ChooseFigures />
           <div className="mt-2 flex flex-wrap gap-2">
-            <button type="button" className="btn btn-ember" onClick={() => void suggestFor(batch, group, shop)}>
+            <button type="button" className="btn btn-ember" onClick={() => void suggestFor(batch, group.id)}>
               Suggest a route for {group.target.min} to {group.target.max}
             </button>
             <button

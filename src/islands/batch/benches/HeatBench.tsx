@@ -12,6 +12,7 @@ import { Bench, CautionNote, Figure } from '../../../ui/Bench'
 import { SelectField } from '../../../ui/PlainFields'
 import { Problems } from '../../../ui/Problems'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { soaksText } from '../../../words/pull-plan'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
 import { useController } from '../use-controller'
@@ -22,6 +23,7 @@ import { LoggedHeatView } from './heat/LoggedHeatView'
 import { ProgrammeView } from './heat/ProgrammeView'
 import { RackView } from './heat/RackView'
 import { SharedSoak } from './heat/SharedSoak'
+import { SoakTooLong } from './SoakTooLong'
 
 const VIEWS = [
   ['rack', 'Rack'],
@@ -46,7 +48,7 @@ function Heat({ load, oven }: { load: ProgrammedLoad; oven: Oven }) {
   const { thicknessMm } = shown
   const heat = useAnswer(
     'load-heat',
-    useMemo(() => ({ batch, oven, loadIndex, thicknessMm }), [batch, oven, loadIndex, thicknessMm]),
+    useMemo(() => ({ batch, shop, loadIndex, thicknessMm }), [batch, shop, loadIndex, thicknessMm]),
   )
   const { austenitizeC, programme } = load
   return (
@@ -71,7 +73,8 @@ function Heat({ load, oven }: { load: ProgrammedLoad; oven: Oven }) {
         <>
           <ClimbFigure heat={heat} />
           {heat?.ok && <LagFigure heat={heat.value} load={load} thicknessMm={thicknessMm} />}
-          <Figure label="Soak once there" value={String(Math.round(shown.group.route.soakMin))} unit="min" />
+          <SoakFigure load={load} />
+          <SoakTooLong load={load} />
           {heat?.ok && <EnergyFigure answer={heat.value} />}
           {!programme.ok && <Problems of={programme.problems} className="my-2" />}
           <CautionNote>
@@ -131,6 +134,21 @@ const OvenChoice = () => {
       {!oven.ok && <Problems of={oven.problems} className="my-3" />}
       <OvenField />
     </section>
+  )
+}
+
+/** What the blades of the shown steel soak, from the first pulled to the last. */
+function SoakFigure({ load }: { load: ProgrammedLoad }) {
+  const { shown } = useBench()
+  const own = new Set(load.blades.filter(blade => blade.group.id === shown.group.id).map(blade => blade.id))
+  const pulls = load.pulls?.pulls.filter(pull => own.has(pull.bladeId)) ?? []
+  return (
+    <Figure
+      label={`Soak of ${shown.group.gradeName}, first to last blade`}
+      value={pulls.length > 0 ? soaksText(pulls).replace(/ min$/, '') : String(Math.round(shown.group.route.soakMin))}
+      unit="min"
+      note="Counted from when each blade is as hot as the oven. The last ones soak on while the others are quenched; the pull list at Plates shows each."
+    />
   )
 }
 

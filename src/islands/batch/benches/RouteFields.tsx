@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react'
 import type { Saving } from '../../../core/codes/result'
 import { coldWay } from '../../../core/cold/way'
-import { coldToC } from '../../../core/job/new-batch'
+import { coldToC, withRoute } from '../../../core/job/suggestion'
 import { BOUNDS, MOST } from '../../../core/shop/bounds'
 import type { PlannedRoute } from '../../../core/shop/route'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../core/steel/usual'
@@ -9,6 +9,7 @@ import { SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
+import { RouteMark } from './RouteMark'
 
 type Route = PlannedRoute
 
@@ -41,7 +42,7 @@ export function RouteFields() {
   const { group } = shown
   const { route } = group
   const edit = (label: string, change: (route: Route) => Route) =>
-    editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
+    editGroup(batch, group.id, label, g => withRoute(g, change(g.route)))
   const setCold = (way: ColdChoice) =>
     edit('Cold', r => ({
       ...r,
@@ -57,6 +58,7 @@ export function RouteFields() {
         value={route.austenitizeC}
         min={BOUNDS.austenitizeC.min}
         max={oven.ok ? oven.value.maxC : BOUNDS.austenitizeC.max}
+        hint={<RouteMark part="austenitizeC" />}
         onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
       />
       <QuantityField
@@ -64,6 +66,7 @@ export function RouteFields() {
         dimension="duration"
         value={route.soakMin}
         {...BOUNDS.soakMin}
+        hint={<RouteMark part="soakMin" />}
         onCommit={soakMin => edit('Soak time', r => ({ ...r, soakMin }))}
       />
       <SelectField
@@ -71,7 +74,12 @@ export function RouteFields() {
         value={wayOf(route)}
         options={COLD_WAYS}
         onCommit={setCold}
-        hint={beyond ? 'Colder than this workshop is set up for.' : undefined}
+        hint={
+          <>
+            {beyond && 'Colder than this workshop is set up for. '}
+            <RouteMark part="cold" />
+          </>
+        }
       />
       {route.cold && (
         <QuantityField
@@ -144,6 +152,9 @@ export function TemperFields({
             <Plus size={16} aria-hidden="true" /> temper
           </button>
         )}
+        <p className="max-w-xs text-note text-ink-2">
+          <RouteMark part="tempers" />
+        </p>
       </div>
     </fieldset>
   )

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { worked } from '../../../core/codes/working'
+import { withRoute } from '../../../core/job/suggestion'
 import { temperAirWPerM2K, temperLagS } from '../../../core/oven/temper-lag'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -29,7 +30,7 @@ export function TemperBench() {
   const last = group.route.tempers[group.route.tempers.length - 1]
   const oven = temperingOven.ok ? temperingOven.value : null
   const edit = (label: string, change: (route: BatchGroup['route']) => BatchGroup['route']) =>
-    editGroup(batch, group.id, label, g => ({ ...g, recipeId: null, route: change(g.route) }))
+    editGroup(batch, group.id, label, g => withRoute(g, change(g.route)))
   return (
     <Bench
       title="Temper"

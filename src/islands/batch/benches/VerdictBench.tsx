@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import type { GroupModel } from '../../../core/job/batch-model'
 import type { Hardness } from '../../../core/job/hardness'
-import { coldToC } from '../../../core/job/new-batch'
 import { stageReadingOf } from '../../../core/job/stage-reading'
 import { predictedAt, routeUpTo } from '../../../core/job/stages'
+import { coldToC } from '../../../core/job/suggestion'
 import { steelRequest } from '../../../core/steel/grades'
 import { Bench, Figure } from '../../../ui/Bench'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
@@ -76,7 +76,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
       reading: stageReadingOf(hardness),
       target: group.target,
       symptom: group.symptom,
-      can: { coldToC: coldToC(shop), anneal: true },
+      can: { coldToC: coldToC(shop), anneal: true, system: shop.units },
     }),
     [grade, group, stage, hardness, shop],
   )

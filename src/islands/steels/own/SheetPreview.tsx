@@ -49,8 +49,8 @@ function Readout({ grade }: { grade: Grade }) {
   const suggested = useAnswer(
     'suggested-route',
     useMemo(
-      () => ({ grade, target: usualTargetOf(grade), can: { coldToC: null, ovenMaxC: 1300, thicknessMm: 3 } }),
-      [grade],
+      () => ({ grade, target: usualTargetOf(grade), can: { coldToC: null, ovenMaxC: 1300, thicknessMm: 3, system } }),
+      [grade, system],
     ),
   )
   const route = suggested?.ok ? suggested.value : null

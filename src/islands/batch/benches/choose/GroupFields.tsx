@@ -6,9 +6,8 @@ import { gradesWith } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
-import { suggestedRoute } from '../../../suggested-route'
 import { useBench } from '../../bench-context'
-import { editGroup, newId, sayProblems, sayWithUndo } from '../../edit'
+import { editGroup, newId, sayWithUndo } from '../../edit'
 
 /** Steel, lot and target of the group shown, and steels added to the batch. */
 export function GroupFields() {
@@ -21,11 +20,10 @@ export function GroupFields() {
   const setGrade = (id: string) => {
     const grade = grades.find(g => g.id === id)
     if (!grade) return
-    void suggestedRoute(grade, shop, { thicknessMm: shown.thicknessMm }).then(async route => {
-      if (!route.ok) return sayProblems(route.problems, shop.units)
-      await editGroup(batch, group.id, `Steel to ${grade.name}`, () => newGroup(group.id, grade, route.value))
-      sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id)
-    })
+    const { thicknessMm } = shown
+    void editGroup(batch, group.id, `Steel to ${grade.name}`, () =>
+      newGroup(group.id, grade, shop, { thicknessMm }),
+    ).then(() => sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id))
   }
   const setTarget = (target: typeof group.target) => {
     if (target.min >= target.max) toast('The lower end of the target must be below the upper end.')
@@ -33,13 +31,8 @@ export function GroupFields() {
   }
   const addSteel = () => {
     const grade = grades.find(g => !batch.groups.some(own => own.gradeId === g.id)) ?? shown.grade
-    void suggestedRoute(grade, shop).then(async route => {
-      if (!route.ok) return sayProblems(route.problems, shop.units)
-      await editBatch(batch, 'Add a steel', b => ({
-        ...b,
-        groups: [...b.groups, newGroup(newId(), grade, route.value)],
-      }))
-    })
+    const id = newId()
+    void editBatch(batch, 'Add a steel', b => ({ ...b, groups: [...b.groups, newGroup(id, grade, shop)] }))
   }
   const removable = batch.groups.length > 1 && linesOf(batch, group.id).length === 0
   return (

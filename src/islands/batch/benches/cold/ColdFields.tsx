@@ -1,3 +1,4 @@
+import { withRoute } from '../../../../core/job/suggestion'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'
@@ -20,11 +21,9 @@ function ColdTiming() {
   const { cold } = group.route
   if (!cold) return null
   const set = (label: string, part: Partial<NonNullable<BatchGroup['route']['cold']>>) =>
-    editGroup(batch, group.id, label, g => ({
-      ...g,
-      recipeId: null,
-      route: { ...g.route, cold: g.route.cold && { ...g.route.cold, ...part } },
-    }))
+    editGroup(batch, group.id, label, g =>
+      withRoute(g, { ...g.route, cold: g.route.cold && { ...g.route.cold, ...part } }),
+    )
   return (
     <>
       <QuantityField

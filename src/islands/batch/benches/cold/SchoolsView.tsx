@@ -1,3 +1,4 @@
+import { withRoute } from '../../../../core/job/suggestion'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/usual'
@@ -93,11 +94,7 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
                       className="link min-h-8 text-small"
                       aria-label={`Take ${row.name} ${row.when}`}
                       onClick={() =>
-                        void editGroup(batch, shown.group.id, 'Cold', g => ({
-                          ...g,
-                          recipeId: null,
-                          route: { ...g.route, cold: row.cold },
-                        }))
+                        void editGroup(batch, shown.group.id, 'Cold', g => withRoute(g, { ...g.route, cold: row.cold }))
                       }
                     >
                       take it

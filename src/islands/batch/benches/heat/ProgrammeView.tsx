@@ -3,6 +3,7 @@ import type { ProgrammedLoad } from '../../../../core/job/batch-model'
 import { keyIn } from '../../../../core/oven/keyed-programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { Problems } from '../../../../ui/Problems'
+import { holdWords } from '../../../../words/pull-plan'
 import { useBench } from '../../bench-context'
 import { useController } from '../../use-controller'
 import { KeyedTable } from './KeyedTable'
@@ -24,6 +25,7 @@ export function ProgrammeView({ load, oven }: Props) {
   const keyed = keyIn(programme.value, oven.controller)
   return (
     <div>
+      {keyed.ok && load.pulls && <p className="mb-2 text-small">{holdWords(load.pulls.hold)}</p>}
       {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} />}
       <div className="mt-3 flex flex-wrap gap-3">
         <button type="button" className="btn" aria-expanded={sending} onClick={() => setSending(!sending)}>

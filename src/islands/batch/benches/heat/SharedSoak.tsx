@@ -1,3 +1,4 @@
+import { withRoute } from '../../../../core/job/suggestion'
 import { editBatch } from '../../../../store/batches'
 import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'
@@ -12,7 +13,7 @@ export function SharedSoak() {
       ...b,
       groups: b.groups.map(group =>
         shared.changes.some(c => c.groupId === group.id)
-          ? { ...group, recipeId: null, route: { ...group.route, austenitizeC: shared.atC } }
+          ? withRoute(group, { ...group.route, austenitizeC: shared.atC })
           : group,
       ),
     }))

@@ -1,89 +1,125 @@
 import { useMemo } from 'react'
-import type { Pull, Waited } from '../../../../core/quench/pace'
+import type { ExpectedPull } from '../../../../core/job/batch-figures'
+import type { ProgrammedLoad } from '../../../../core/job/batch-model'
+import { overSoakMin } from '../../../../core/job/soak-over'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { saveShop } from '../../../../store/records'
 import { SelectField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
+import { clockText } from '../../../../words/clock-text'
+import { WAITED_FOR } from '../../../../words/pull-plan'
+import { hrcText } from '../../../../words/speaker'
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
+import { SoakTooLong } from '../SoakTooLong'
 
-const WAITED: Readonly<Record<Waited, string>> = {
-  door: 'the oven back at heat',
-  hands: 'your hands',
-  'plates-full': 'plates empty',
-  'plates-hot': 'plates to cool',
-}
-
-const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.round(s % 60)).padStart(2, '0')}`
-
-/** When each blade may be pulled, to the second, and what a second set, a helper or ice would change. */
+/** When each blade is pulled, to the second, what it soaks until then, and what would change it. */
 export function PullListView() {
-  const { batch, shop, load, loads } = useBench()
-  const loadIndex = load ? loads.indexOf(load) : -1
-  const request = useMemo(() => (loadIndex < 0 ? null : { batch, shop, loadIndex }), [batch, shop, loadIndex])
-  const answer = useAnswer('pull-list', request)
+  const { load } = useBench()
   if (!load) return null
-  if (!answer) return <p className="py-6 text-ink-2">Trying the plates …</p>
-  if (!answer.ok) return <Problems of={answer.problems} />
-  const marks = new Map(load.blades.map(blade => [blade.id, blade.mark]))
-  const { as, sets, changed } = answer.value
-  const { pulls, totalS, restS } = as
-  const total = (change: (typeof changed)[number]['change']) =>
-    clock(changed.find(one => one.change === change)?.totalS ?? totalS)
+  if (!load.programme.ok && load.programme.problems.length > 0) return <Problems of={load.programme.problems} />
+  if (!load.pulls) return <p className="py-6 text-ink-2">Working out the pull list …</p>
   return (
     <div>
-      <div className="max-h-[300px] overflow-y-auto">
-        <table className="sheet">
-          <caption className="sr-only">Pull list, minutes and seconds from the first pull</caption>
-          <thead>
-            <tr>
-              <th>Pull at</th>
-              <th>Blade</th>
-              <th>Plates</th>
-              <th>Out at</th>
-              <th>Leaves at</th>
-              <th>It waited for</th>
-            </tr>
-          </thead>
-          <tbody>
-            {pulls.map(pull => (
-              <PullRow key={pull.id} pull={pull} mark={marks.get(pull.id) ?? ''} sets={sets} />
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="mt-2 text-small">
-        All {pulls.length} in <strong>{clock(totalS)}</strong> min
-        {restS > 0 ? `, of it ${clock(restS)} of rest for the plates` : ''}. A helper: {total('helper')}. A second set:{' '}
-        {total('second-set')}. Plates onto ice between: {total('ice')}. Heaviest first: {total('heaviest-first')}, where
-        the soaks allow it.
-      </p>
-      <p className="text-note text-ink-2">
-        The last blades soak on while the others are quenched: keep {clock(totalS)} within what their soak allows.
-      </p>
+      <PullTable load={load} pulls={load.pulls.pulls} />
+      <SoakTooLong load={load} />
+      <Changes load={load} totalS={load.pulls.totalS} restS={load.pulls.restS} />
       <SetsAndPeople />
     </div>
   )
 }
 
-function PullRow({ pull, mark, sets }: { pull: Pull; mark: string; sets: number }) {
+function PullTable({ load, pulls }: { load: ProgrammedLoad; pulls: readonly ExpectedPull[] }) {
+  const { shop } = useBench()
+  const marks = new Map(load.blades.map(blade => [blade.id, blade.mark]))
+  const [first] = pulls
+  return (
+    <>
+      <p className="mb-1 text-small">
+        The first pull comes {clockText(first?.pullAtS ?? 0)} min after the oven reaches soak temperature.
+      </p>
+      <div className="max-h-[280px] overflow-y-auto">
+        <table className="sheet">
+          <caption className="sr-only">Pull list, minutes and seconds from the first pull</caption>
+          <thead>
+            <tr>
+              <th>Pull, min from the first</th>
+              <th>Blade</th>
+              <th>Its soak, min</th>
+              <th>Finished, HRC</th>
+              <th>Plates at</th>
+              <th>Out of the plates</th>
+              <th>Waiting for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pulls.map(pull => (
+              <PullRow
+                key={pull.bladeId}
+                pull={pull}
+                fromS={first?.pullAtS ?? 0}
+                mark={marks.get(pull.bladeId) ?? ''}
+                sets={shop.plates.sets ?? 1}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  )
+}
+
+interface RowProps {
+  readonly pull: ExpectedPull
+  readonly fromS: number
+  readonly mark: string
+  readonly sets: number
+}
+
+function PullRow({ pull, fromS, mark, sets }: RowProps) {
   const { t } = useSay()
+  const over = overSoakMin(pull)
   return (
     <tr>
-      <td className="figure text-heading">{clock(pull.pullAtS)}</td>
+      <td className="figure text-heading">{clockText(pull.pullAtS - fromS)}</td>
       <td className="font-semibold">{mark}</td>
+      <td className={over > 0 ? 'font-semibold text-bad' : ''}>
+        {Math.round(pull.soakMin)}
+        {over > 0 ? `, most ${Math.round(pull.longestMin)}` : ''}
+      </td>
+      <td>{pull.hrc === null ? 'not known' : hrcText(pull.hrc)}</td>
       <td>
         {sets > 1 ? `set ${pull.set}, ` : ''}
         {t(pull.plateStartC)}
       </td>
-      <td>{clock(pull.outAtS)}</td>
-      <td>{t(pull.leavesC)}</td>
+      <td>
+        {clockText(pull.outAtS - fromS)}, at {t(pull.leavesC)}
+      </td>
       <td className={pull.waitedFor === 'plates-hot' ? 'font-semibold text-ember' : 'text-ink-2'}>
-        {pull.waitedFor === null ? '—' : WAITED[pull.waitedFor]}
-        {pull.restedS > 0 ? `, ${clock(pull.restedS)}` : ''}
+        {pull.waitedFor === null ? 'first' : WAITED_FOR[pull.waitedFor]}
+        {pull.restedS > 0 ? `, ${clockText(pull.restedS)} min` : ''}
       </td>
     </tr>
+  )
+}
+
+/** How long the whole load takes, and what a helper, a second set or ice would change. */
+function Changes({ load, totalS, restS }: { load: ProgrammedLoad; totalS: number; restS: number }) {
+  const { batch, shop, loads } = useBench()
+  const loadIndex = loads.indexOf(load)
+  const request = useMemo(() => ({ batch, shop, loadIndex }), [batch, shop, loadIndex])
+  const answer = useAnswer('pull-list', request)
+  const total = (change: 'helper' | 'second-set' | 'ice') => {
+    const found = answer?.ok ? answer.value.changed.find(one => one.change === change) : undefined
+    return found ? `${clockText(found.totalS)} min` : '…'
+  }
+  return (
+    <p className="mt-2 text-small">
+      From the first pull until the last blade is out of the plates: <strong>{clockText(totalS)} min</strong>
+      {restS > 0 ? `, of which the plates rest ${clockText(restS)} min` : ''}. With a helper {total('helper')}, with a
+      second set of plates {total('second-set')}, with the plates on ice between blades {total('ice')}.
+    </p>
   )
 }
 

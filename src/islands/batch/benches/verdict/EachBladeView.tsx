@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import type { NeedGroup } from '../../../../core/job/each-blade'
-import { coldToC } from '../../../../core/job/new-batch'
+import { coldToC } from '../../../../core/job/suggestion'
 import { addOwnTemper } from '../../../../core/job/tray-edit'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
@@ -25,7 +25,7 @@ export function EachBladeView() {
       batch,
       readings,
       tester: shop.tester,
-      can: { coldToC: coldToC(shop), anneal: true },
+      can: { coldToC: coldToC(shop), anneal: true, system: shop.units },
       learning: shop.learning !== false,
     }),
     [batch, readings, shop],

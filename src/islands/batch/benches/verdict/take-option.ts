@@ -1,6 +1,7 @@
 import type { Answer } from '../../../../core/contract/questions'
 import type { Hardness } from '../../../../core/job/hardness'
 import { routeUpTo } from '../../../../core/job/stages'
+import { withRoute } from '../../../../core/job/suggestion'
 import type { Batch, BatchGroup } from '../../../../core/shop/batch'
 import { editGroup } from '../../edit'
 import { KIND } from './kind-words'
@@ -25,8 +26,8 @@ export async function takeOption({
       ? { ...done, cold: option.cold ?? done.cold, tempers: [...done.tempers, option.temper] }
       : now.route
     return {
-      ...now,
-      route,
+      ...withRoute(now, route),
+      recipeId: now.recipeId,
       decisions: [
         ...now.decisions,
         {

@@ -1,0 +1,111 @@
+import type { Grade } from '../../data/grades'
+import { reachC } from '../oven/correction'
+import type { TargetHrc } from '../rockwell/target'
+import type { Batch, BatchGroup } from '../shop/batch'
+import { type PlannedRoute, ROUTE_PARTS, type RoutePart } from '../shop/route'
+import type { Workshop } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import { type GivenParts, type ShopCan, suggestRoute } from '../steel/suggest'
+import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel/usual'
+import { ovenOf, usualOvenOf } from './ovens'
+import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
+
+/** How cold the shop goes, °C; null without cold. */
+export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>
+  ({ none: null, freezer: FREEZER_C, 'dry-ice': DRY_ICE_C, 'liquid-nitrogen': LIQUID_NITROGEN_C })[shop.cold.medium]
+
+/** What a route is suggested for: a steel at its usual target, or another, in this shop. */
+export const routeWish = (
+  grade: Grade,
+  shop: Workshop,
+  {
+    target = usualTargetOf(grade),
+    thicknessMm = ASSUMED_THICKNESS_MM,
+    ovenMaxC = reachC(usualOvenOf(shop)),
+  }: { readonly target?: TargetHrc; readonly thicknessMm?: number; readonly ovenMaxC?: number } = {},
+): { readonly grade: Grade; readonly target: TargetHrc; readonly can: ShopCan } => ({
+  grade,
+  target,
+  can: { coldToC: coldToC(shop), ovenMaxC, thicknessMm, system: shop.units },
+})
+
+type PlannedTray = Pick<Batch, 'lines' | 'ovenId' | 'ovenName'>
+
+/** The wish of one steel of a batch: for its thickest blade, in the batch's oven. */
+function wishOf(batch: PlannedTray, group: BatchGroup, grade: Grade, shop: Workshop) {
+  const oven = ovenOf(shop, batch)
+  return routeWish(grade, shop, {
+    target: group.target,
+    thicknessMm: thicknessOf(batch, group.id),
+    // Only the highest temperature that can be asked for depends on the oven: without one, the usual oven's stands in.
+    ovenMaxC: reachC(oven.ok ? oven.value : usualOvenOf(shop)),
+  })
+}
+
+const partsOf = (route: PlannedRoute, parts: readonly RoutePart[]): GivenParts =>
+  Object.fromEntries(parts.map(part => [part, route[part]]))
+
+/** What would now be suggested for each part of a steel's route, if it alone were left open. */
+export function suggestionOf(
+  batch: PlannedTray,
+  group: BatchGroup,
+  grade: Grade,
+  shop: Workshop,
+): Pick<PlannedRoute, RoutePart> {
+  const { target, can } = wishOf(batch, group, grade, shop)
+  const open = suggestRoute(grade, target, can, partsOf(group.route, group.fixed))
+  const alone = (part: RoutePart) =>
+    group.fixed.includes(part)
+      ? suggestRoute(
+          grade,
+          target,
+          can,
+          partsOf(
+            group.route,
+            group.fixed.filter(other => other !== part),
+          ),
+        )
+      : open
+  return {
+    austenitizeC: alone('austenitizeC').austenitizeC,
+    soakMin: alone('soakMin').soakMin,
+    cold: alone('cold').cold,
+    tempers: alone('tempers').tempers,
+  }
+}
+
+const same = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b)
+
+/** A steel with its route changed by the maker: the parts that differ are the maker's from then on. */
+export function withRoute(group: BatchGroup, route: PlannedRoute): BatchGroup {
+  const changed = ROUTE_PARTS.filter(part => !same(group.route[part], route[part]))
+  return {
+    ...group,
+    recipeId: null,
+    route,
+    fixed: ROUTE_PARTS.filter(p => group.fixed.includes(p) || changed.includes(p)),
+  }
+}
+
+/** A steel with parts of its route left to what is suggested. */
+export const letFollow = (group: BatchGroup, parts: readonly RoutePart[]): BatchGroup => ({
+  ...group,
+  recipeId: null,
+  fixed: group.fixed.filter(part => !parts.includes(part)),
+})
+
+/**
+ * A batch that is not hardened yet with every part of its routes that the maker left open as it is suggested now, for its blades, its
+ * steels and this shop. The same batch where nothing moves.
+ */
+export function followed<B extends Batch>(batch: B, shop: Workshop): B {
+  const groups = batch.groups.map(group => {
+    const grade = gradeOf(group)
+    if (!grade || ROUTE_PARTS.every(part => group.fixed.includes(part))) return group
+    const { target, can } = wishOf(batch, group, grade, shop)
+    const suggested = suggestRoute(grade, target, can, partsOf(group.route, group.fixed))
+    const open = ROUTE_PARTS.filter(part => !same(group.route[part], suggested[part]))
+    return open.length === 0 ? group : { ...group, route: { ...group.route, ...partsOf(suggested, open) } }
+  })
+  return groups.every((group, i) => group === batch.groups[i]) ? batch : { ...batch, groups }
+}
