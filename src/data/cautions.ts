@@ -16,4 +16,8 @@ export const CAUTIONS: Readonly<Partial<Record<StationName, string>>> = {
   prove: 'Edge tests: cut away from yourself, edge guarded when the blade is set down.',
 }
 
+/** At the quench tank. */
+export const OIL_CAUTION =
+  'Hot oil burns, and so does its vapour: keep it well below the flash point on its safety sheet, in a steel tank with a lid at hand, and an extinguisher for burning oil beside it, never water. Not a drop of water in or under it. Face shield, gauntlets, natural cloth; outdoors, or the air drawn off. The whole blade goes under at once.'
+
 export const DEFER = 'Local codes, the supplier’s safety sheet and licensed trades come first.'

@@ -6,6 +6,8 @@ export const PACE = {
   clampedS: 90,
   /** Time in which pulls and clamps follow one another, min. */
   pullEveryMin: 2,
+  /** A blade is moved in the oil, hands on it, s. */
+  oilS: 30,
   inspectMin: 20,
   /** A thin blade in a bath follows it within this, s. */
   coldLagS: 60,

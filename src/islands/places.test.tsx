@@ -135,8 +135,11 @@ describe('what can be done', () => {
     render(<SteelsPlace grade="" view="suggest" />)
     expect(await screen.findAllByRole('button', { name: 'Plan a batch' }, LONG)).not.toHaveLength(0)
     expect(screen.getByText('Not in this shop')).toBeTruthy()
-    fireEvent.click(screen.getByLabelText('There is a quench oil bath here'))
+    cleanup()
+    setShop({ ...demo.shop, oil: 'fast-oil' })
+    render(<SteelsPlace grade="" view="suggest" />)
     await waitFor(() => expect(screen.queryByText(/C75S/)?.closest('ol')).toBeTruthy(), LONG)
+    expect(screen.queryByText('Not in this shop')).toBeNull()
   })
 
   it('a tale follows its knob', async () => {

@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from 'react'
+import { FieldLabel } from './FieldLabel'
 import { type ReadText, type Taken, useDraft } from './use-draft'
 
 interface Props {
@@ -9,6 +10,8 @@ interface Props {
   readonly shown: string
   readonly unit?: string
   readonly whole?: boolean
+  /** Said beside the label: whose the value is. */
+  readonly mark?: string | undefined
   readonly hint?: ReactNode
   /** The stored value; null where nothing is known yet. */
   readonly stored: number | null
@@ -19,14 +22,24 @@ interface Props {
 }
 
 /** A field of a number with what is wrong beside it; how it is saved: useDraft. */
-export function DraftInput({ label, hideLabel, shown, unit, whole, hint, stored, read, onCommit, onClear }: Props) {
+export function DraftInput({
+  label,
+  hideLabel,
+  shown,
+  unit,
+  whole,
+  mark,
+  hint,
+  stored,
+  read,
+  onCommit,
+  onClear,
+}: Props) {
   const id = useId()
   const { draft, trouble, type, leave, takeOffer, takeBack } = useDraft({ stored, read, onCommit, onClear })
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
-        {label}
-      </label>
+      <FieldLabel id={id} label={label} hideLabel={hideLabel} mark={mark} />
       <div className="relative">
         <input
           id={id}

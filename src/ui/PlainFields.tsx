@@ -1,5 +1,6 @@
 import { type ReactNode, useId } from 'react'
 import { DraftInput } from './DraftInput'
+import { FieldLabel } from './FieldLabel'
 import { type ReadText, type Taken, useDraft } from './use-draft'
 
 interface NumberProps {
@@ -61,9 +62,7 @@ export function TextField({ label, value, longest, onCommit, hideLabel, classNam
   })
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
-        {label}
-      </label>
+      <FieldLabel id={id} label={label} hideLabel={hideLabel} />
       <input
         id={id}
         className={className ?? 'field'}
@@ -94,17 +93,25 @@ interface SelectProps<T extends string> {
   readonly options: readonly (readonly [value: T, label: string])[]
   readonly onCommit: (value: T) => void
   readonly hideLabel?: boolean
+  /** Said beside the label: whose the value is. */
+  readonly mark?: string | undefined
   readonly hint?: ReactNode
 }
 
 /** One of a few. */
-export function SelectField<T extends string>({ label, value, options, onCommit, hideLabel, hint }: SelectProps<T>) {
+export function SelectField<T extends string>({
+  label,
+  value,
+  options,
+  onCommit,
+  hideLabel,
+  mark,
+  hint,
+}: SelectProps<T>) {
   const id = useId()
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label'}>
-        {label}
-      </label>
+      <FieldLabel id={id} label={label} hideLabel={hideLabel} mark={mark} />
       <select id={id} className="field" value={value} onChange={event => onCommit(event.target.value as T)}>
         {options.map(([option, text]) => (
           <option key={option} value={option}>

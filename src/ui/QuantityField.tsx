@@ -26,6 +26,7 @@ interface Props extends Range {
   readonly onCommit: (base: number) => Taken
   readonly onClear?: () => Taken
   readonly hideLabel?: boolean
+  readonly mark?: string | undefined
   readonly hint?: ReactNode
 }
 
@@ -44,13 +45,14 @@ function readQuantity(text: string, dimension: Dimension, say: Speaker, range: R
 }
 
 /** A field that reads any spelling of a quantity ('1950F', '1/8in') and shows it in the workshop's units. */
-export function QuantityField({ label, value, dimension, min, max, onCommit, onClear, hideLabel, hint }: Props) {
+export function QuantityField({ label, value, dimension, min, max, onCommit, onClear, hideLabel, mark, hint }: Props) {
   const say = useSay()
   const { system } = say
   return (
     <DraftInput
       label={label}
       hideLabel={hideLabel}
+      mark={mark}
       hint={hint}
       shown={value === null ? '' : formatNumber(value, dimension, system)}
       unit={shownUnitLabel(dimension, system)}

@@ -104,6 +104,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     'The tempering oven is no longer in the workshop. Choose one there, or temper in the oven that hardens.',
   'grade-gone': p =>
     `${listOf(p.gradeNames)} ${p.gradeNames.length === 1 ? 'is' : 'are'} not known here. Choose a steel for those blades at the bench, or add the grade under Steels: what is keyed depends on it.`,
+  'needs-oil': p =>
+    `${listOf(p.gradeNames)} ${p.gradeNames.length === 1 ? 'does' : 'do'} not harden between plates: ${p.gradeNames.length === 1 ? 'it needs' : 'they need'} ${p.fast ? 'a fast quench oil' : 'a quench oil'}, and the workshop ${p.hasOil ? 'has a slower one' : 'has none'}. Enter the oil in the Workshop if there is one, or choose another steel.`,
   'mark-taken': p => `Another blade of this batch is marked ${p.mark}. Give one of them another mark.`,
   'too-many-lines': p => `A batch holds at most ${p.most} lines of blades. Split it into two.`,
   'nothing-in-load': () => 'There is no blade in this load. Enter its blades at Prepare.',

@@ -60,6 +60,13 @@ export function stepWords(step: RunStep, batch: Batch, system: System): StepWord
     case 'pull':
       return pullWords(step, batch, marks, previous, system)
     case 'unclamp':
+      if (names.oil)
+        return {
+          title: `${previous ?? ''} out of the oil`,
+          action: 'Out of the oil, onto the rack',
+          detail:
+            'Let it drip over the tank, then wipe it. Lid on the tank. Into the temper as soon as it can be held.',
+        }
       return {
         title: `${previous ?? ''} cool enough to hold`,
         action: 'Out of the plates',
@@ -134,6 +141,12 @@ function pullWords(
   const blade = bladesOf(batch).find(b => b.id === bladeIds[0])
   const what = blade ? ` ${blade.group.gradeName}, ${formatQuantity(blade.line.thicknessMm, 'length', system)}.` : ''
   const rest = names.restS ? ` The plates rest ${Math.round(names.restS / 60)} min before it.` : ''
+  if (names.oil)
+    return {
+      title: `Pull ${marks}`,
+      action: `Pull ${marks}, into the oil`,
+      detail: `Shield down, gauntlets on.${what}${previous ? ` ${previous} out of the oil first.` : ''} The whole blade under at once, point first, and moved up and down, never sideways. Lid and extinguisher within reach.`,
+    }
   return {
     title: `Pull ${marks}`,
     action: `Pull ${marks}, clamp, air on`,
@@ -149,7 +162,7 @@ export function plainStepTitle(step: RunStep, mark: string, system: System): str
     case 'load':
       return 'Into the oven'
     case 'pull':
-      return `Out of the oven, into the plates: ${mark}`
+      return `Out of the oven, into the ${names.oil ? 'oil' : 'plates'}: ${mark}`
     case 'inspect':
       return 'Counted and looked at'
     case 'cold-in':

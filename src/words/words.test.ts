@@ -77,6 +77,7 @@ const PROBLEMS: ProblemCodes = {
   'tempering-oven-gone': {},
   'grade-gone': { gradeNames: ['Quayside bar'] },
   'mark-taken': { mark: 'A1' },
+  'needs-oil': { gradeNames: ['C75S'], fast: true, hasOil: false },
   'too-many-blades': { most: 60 },
   'nothing-in-load': {},
   'too-many-lines': { most: 60 },

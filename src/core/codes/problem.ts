@@ -43,6 +43,8 @@ export interface ProblemCodes {
   'oven-gone': { readonly ovenName: string }
   'tempering-oven-gone': Nothing
   'grade-gone': { readonly gradeNames: readonly string[] }
+  /** The shop has no oil, or one too slow. */
+  'needs-oil': { readonly gradeNames: readonly string[]; readonly fast: boolean; readonly hasOil: boolean }
   'mark-taken': { readonly mark: string }
   'too-many-blades': { readonly most: number }
   'too-many-lines': { readonly most: number }

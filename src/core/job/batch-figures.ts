@@ -123,7 +123,7 @@ function plansOf(loads: readonly Load[], sources: PlanSources): Pick<BatchFigure
   for (const load of loads) {
     const plan = pullPlanOf(load, shop, batch)
     if (!plan.ok || !plan.value) continue
-    programmes[loadKeyOf(load)] = programmeOf(load, oven.value, plan.value.hold)
+    programmes[loadKeyOf(load)] = programmeOf(load, oven.value, { hold: plan.value.hold, shop })
     pulls[loadKeyOf(load)] = { ...plan.value, pulls: expectedPulls(load, plan.value, sources) }
   }
   return { programmes, pulls }

@@ -6,7 +6,9 @@ import { buildProgramme, type Segment, type SoakHold } from '../oven/programme'
 import { placesFor, type RackPacket, type RackPlace, viewOf } from '../oven/rack'
 import { zoneAt } from '../oven/survey'
 import type { Oven } from '../shop/oven'
+import type { Workshop } from '../shop/workshop'
 import { type Load, steelKgOf, steelsKnown } from './loads'
+import { quenchable } from './quench-way'
 
 export const rackPacketsOf = (load: Load): RackPacket[] =>
   load.blades.map(({ id, line }) => ({
@@ -20,11 +22,14 @@ export const loadKg = (load: Load): number => steelKgOf(load.blades)
 
 /**
  * Steps to key in: preheats, then the hold that every soak and pull of the load needs.
- * Errors: 'grade-gone', since nothing is keyed for a steel nobody knows; 'above-oven', 'above-foil'.
+ * Errors: 'grade-gone', since nothing is keyed for a steel nobody knows; 'needs-oil', for one that would not harden; 'above-oven', 'above-foil'.
  */
-export function programmeOf(load: Load, oven: Oven, hold: SoakHold): Result<Segment[]> {
-  const known = steelsKnown(load.blades)
-  if (!known.ok) return known
+export function programmeOf(
+  load: Load,
+  oven: Oven,
+  { hold, shop }: { readonly hold: SoakHold; readonly shop: Pick<Workshop, 'oil'> },
+): Result<Segment[]> {
+  for (const found of [steelsKnown(load.blades), quenchable(load.blades, shop)]) if (!found.ok) return found
   const foil = foilFor(load.austenitizeC)
   return buildProgramme({
     equalise: load.equalise,

@@ -7,7 +7,11 @@ import { planFor } from '../steel/grades'
 import { suggestRoute } from '../steel/suggest'
 import { usualTargetOf } from '../steel/usual'
 import { usualOvenOf } from './ovens'
+import { quenchSecondsOf } from './quench-way'
 import { routeWish } from './suggestion'
+
+/** A blade of a thickness alone, before there is one on the tray. */
+const USUAL_LINE = { id: '', mark: '', lengthMm: 250, widthMm: 40, bevels: 'pre-ground' } as const
 
 /** What a steel that joins a batch has beside what is suggested for it. */
 export interface OwnPlan extends Partial<Pick<BatchGroup, 'target' | 'route' | 'recipeId' | 'lot'>> {
@@ -26,12 +30,14 @@ export function newGroup(
   { target = usualTargetOf(grade), route, recipeId = null, lot, thicknessMm }: OwnPlan = {},
 ): BatchGroup {
   const wish = routeWish(grade, shop, { target, ...(thicknessMm === undefined ? {} : { thicknessMm }) })
+  const lines = thicknessMm === undefined ? [] : [{ ...USUAL_LINE, groupId: id, thicknessMm }]
+  const cooledS = quenchSecondsOf({ lines }, { id }, { grade, shop, fromC: grade.austenitize.defaultC })
   return {
     id,
     ...planFor(grade),
     ...(lot === undefined ? {} : { lot }),
     target,
-    route: route ?? suggestRoute(grade, wish.target, wish.can),
+    route: route ?? suggestRoute(grade, wish.target, wish.can, { seconds800to500: cooledS }),
     fixed: route ? [...ROUTE_PARTS] : [],
     recipeId,
     symptom: null,

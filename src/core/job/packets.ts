@@ -1,4 +1,6 @@
 import type { Batch } from '../shop/batch'
+import type { Workshop } from '../shop/workshop'
+import { goesIntoOil } from './quench-way'
 import { type BatchBlade, bladesOf } from './tray'
 import { editBlade } from './tray-edit'
 
@@ -9,6 +11,12 @@ export interface Packet {
   readonly sealed: boolean
   /** Seen on opening: what was found; null when it held. */
   readonly leak: string | null
+}
+
+/** A batch with the blades alone that go into foil: what is quenched in oil goes in bare. */
+export function foiled<B extends Pick<Batch, 'lines' | 'groups'>>(batch: B, shop: Pick<Workshop, 'oil'>): B {
+  const bare = new Set(batch.groups.filter(group => goesIntoOil(group, shop)).map(group => group.id))
+  return bare.size === 0 ? batch : { ...batch, lines: batch.lines.filter(line => !bare.has(line.groupId)) }
 }
 
 /** Packets of a batch in the order of the tray; blades of one line share an envelope where the rules say so. */

@@ -17,6 +17,7 @@ import { loadKg, placesOf, rackPacketsOf } from './heat-load'
 import type { Load } from './loads'
 import { detailedOven, ovenOf } from './ovens'
 import { airOf, contactOf, plateSize } from './plates'
+import { goesIntoOil } from './quench-way'
 import { overSoakMin } from './soak-over'
 import type { BatchBlade } from './tray'
 
@@ -32,7 +33,7 @@ export interface PullsAsked {
 /** What a pull list is worked out from; null for an empty load. Errors: as ovenOf, since oven and door are those of one oven. */
 export function pullsAskedOf(
   load: Load,
-  shop: Pick<Workshop, 'plates' | 'ovens'>,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil'>,
   batch: Pick<Batch, 'ovenId' | 'ovenName'>,
 ): Result<PullsAsked | null> {
   if (load.blades.length === 0) return ok(null)
@@ -59,6 +60,7 @@ export function pullsAskedOf(
         fromC: group.route.austenitizeC,
         martensiteStartC: starts.get(group.id) ?? USUAL_START_C,
         dueS: Math.max(0, (dueS[i] ?? 0) - firstS),
+        ...(goesIntoOil(group, shop) ? { oilS: PACE.oilS } : {}),
       })),
       plates: plateSize(shop),
       plateStartC: shop.plates.startC,
@@ -135,7 +137,7 @@ function arrivalsOf(load: Load, oven: Oven): number[] {
  */
 export function pullPlanOf(
   load: Load,
-  shop: Pick<Workshop, 'plates' | 'ovens'>,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil'>,
   batch: Pick<Batch, 'ovenId' | 'ovenName'>,
 ): Result<PullPlan | null> {
   const asked = pullsAskedOf(load, shop, batch)
@@ -194,7 +196,7 @@ const worstOver = (plan: PullPlan | null): number => Math.max(0, ...(plan?.pulls
 /** What each change would do for a load whose last blades soak too long; none where none does. Errors: as ovenOf. */
 export function mendsOf(
   load: Load,
-  shop: Pick<Workshop, 'plates' | 'ovens'>,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil'>,
   batch: Pick<Batch, 'ovenId' | 'ovenName'>,
 ): Result<MendOutcome[]> {
   const as = pullPlanOf(load, shop, batch)

@@ -21,7 +21,6 @@ const shop = {
   coldToC: -75,
   ovenMaxC: 1200,
   system: 'metric' as const,
-  oil: false,
 }
 
 describe('which steel', () => {
@@ -29,7 +28,7 @@ describe('which steel', () => {
     const { refused } = rankGrades({ ...shop, use: 'kitchen' })
     expect(refused.map(r => r.grade.name).sort()).toEqual(['100Cr6', '80CrV2', '95MnWCr5', 'C75S'])
     expect(refused.find(r => r.grade.name === 'C75S')?.why).toMatchObject({ code: 'needs-oil', fast: true })
-    expect(rankGrades({ ...shop, use: 'chopper', oil: true }).refused).toEqual([])
+    expect(rankGrades({ ...shop, use: 'chopper', oil: 'fast-oil' }).refused).toEqual([])
   })
 
   it('refuses what the oven does not reach', () => {

@@ -2,11 +2,13 @@ import { CORROSION_CLASSES, type CorrosionClass, type Grade } from '../../data/g
 import { USES, type UseName } from '../../data/uses'
 import { foilFor } from '../foil/foil-type'
 import type { TargetHrc } from '../rockwell/target'
+import type { Workshop } from '../shop/workshop'
 import { type Prediction, predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import { suggestRoute } from '../steel/suggest'
 import { toughnessTendency } from '../steel/toughness'
 import type { System } from '../units/quantity'
+import { quenchWayOf } from './quench-way'
 import { targetFor } from './target-for'
 
 export interface RankRequest {
@@ -18,8 +20,8 @@ export interface RankRequest {
   readonly coldToC: number | null
   readonly ovenMaxC: number
   readonly system: System
-  /** Whether the shop can quench in oil; plates alone otherwise. */
-  readonly oil: boolean
+  /** The quench oil the shop has; undefined: plates alone. */
+  readonly oil?: Workshop['oil']
 }
 
 export interface RankedGrade {
@@ -65,7 +67,7 @@ export interface RefusedGrade {
 export function cannotDo(grade: Grade, can: Pick<RankRequest, 'ovenMaxC' | 'oil'>): Refusal | null {
   const { slowest800to500S, needs } = grade.quench
   const { minC: needsC } = grade.austenitize
-  if (needs !== 'plates' && !can.oil) return { code: 'needs-oil', slowest800to500S, fast: needs === 'fast-oil' }
+  if (!quenchWayOf(grade, can)) return { code: 'needs-oil', slowest800to500S, fast: needs === 'fast-oil' }
   if (needsC > can.ovenMaxC) return { code: 'oven-too-cold', needsC, ovenMaxC: can.ovenMaxC }
   return foilFor(needsC).ok ? null : { code: 'no-foil', needsC }
 }

@@ -10,6 +10,7 @@ import type { Workshop } from '../shop/workshop'
 import { type Load, loadsOf, steelsKnown, type TemperLoad, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
 import { type PlannedPull, pullPlanOf } from './pull-plan'
+import { quenchable } from './quench-way'
 import { bladesOf, thickestMm } from './tray'
 
 /** Chamber within this of its set point counts as there, K. Common practice, no published source. */
@@ -33,14 +34,14 @@ const step = (kind: RunStep['kind'], station: string, part: Partial<Draft> = {})
 /**
  * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
  * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
- * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place; 'grade-gone'.
+ * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place; 'grade-gone', 'needs-oil'.
  */
 export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunStep[]> {
   const oven = ovenOf(shop, batch)
   if (!oven.ok) return oven
   const loads = loadsOf(batch, shop.units)
-  const known = steelsKnown(loads.flatMap(load => load.blades))
-  if (!known.ok) return known
+  const blades = loads.flatMap(load => load.blades)
+  for (const found of [steelsKnown(blades), quenchable(blades, shop)]) if (!found.ok) return found
   const tempering = temperSteps(temperLoadsOf(batch), shop, batch)
   if (!tempering.ok) return tempering
   const planned: [Load, readonly PlannedPull[]][] = []
@@ -78,6 +79,7 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly Pla
   const bladeIds = load.blades.map(blade => blade.id)
   const last = load.blades.at(-1)
   if (!last) return []
+  const lastInOil = pulls.at(-1)?.set === 0
   const loading = step('load', 'heat', {
     wait: fromCold ? null : { kind: 'oven', atLeastC: entrySetC - AT_HEAT_WITHIN_K },
     ovenSetC: fromCold ? 0 : entrySetC,
@@ -102,9 +104,9 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly Pla
     }),
     ...pullSteps(pulls, setC),
     step('unclamp', 'plates', {
-      wait: { kind: 'seconds', seconds: PACE.clampedS },
+      wait: { kind: 'seconds', seconds: lastInOil ? PACE.oilS : PACE.clampedS },
       ovenSetC: setC,
-      names: { afterBladeId: last.id },
+      names: { afterBladeId: last.id, ...(lastInOil ? { oil: true } : {}) },
     }),
   ]
 }
@@ -120,6 +122,7 @@ const pullSteps = (pulls: readonly PlannedPull[], setC: number): Draft[] =>
       names: {
         ...(previous ? { afterBladeId: previous.bladeId } : {}),
         ...(pull.restedS > 0 ? { restS: pull.restedS } : {}),
+        ...(pull.set === 0 ? { oil: true } : {}),
       },
     })
   })

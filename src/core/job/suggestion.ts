@@ -8,6 +8,7 @@ import { gradeOf } from '../steel/grades'
 import { type GivenParts, type ShopCan, suggestRoute } from '../steel/suggest'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel/usual'
 import { ovenOf, usualOvenOf } from './ovens'
+import { quenchSecondsOf } from './quench-way'
 import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
 
 /** How cold the shop goes, °C; null without cold. */
@@ -53,18 +54,12 @@ export function suggestionOf(
   shop: Workshop,
 ): Pick<PlannedRoute, RoutePart> {
   const { target, can } = wishOf(batch, group, grade, shop)
-  const open = suggestRoute(grade, target, can, partsOf(group.route, group.fixed))
+  const { seconds800to500 } = group.route
+  const given = (parts: readonly RoutePart[]): GivenParts => ({ ...partsOf(group.route, parts), seconds800to500 })
+  const open = suggestRoute(grade, target, can, given(group.fixed))
   const alone = (part: RoutePart) =>
     group.fixed.includes(part)
-      ? suggestRoute(
-          grade,
-          target,
-          can,
-          partsOf(
-            group.route,
-            group.fixed.filter(other => other !== part),
-          ),
-        )
+      ? suggestRoute(grade, target, can, given(group.fixed.filter(other => other !== part)))
       : open
   return {
     austenitizeC: alone('austenitizeC').austenitizeC,
@@ -96,16 +91,29 @@ export const letFollow = (group: BatchGroup, parts: readonly RoutePart[]): Batch
 
 /**
  * A batch that is not hardened yet with every part of its routes that the maker left open as it is suggested now, for its blades, its
- * steels and this shop. The same batch where nothing moves.
+ * steels and this shop, and with how fast its quench is. The same batch where nothing moves.
  */
 export function followed<B extends Batch>(batch: B, shop: Workshop): B {
   const groups = batch.groups.map(group => {
     const grade = gradeOf(group)
-    if (!grade || ROUTE_PARTS.every(part => group.fixed.includes(part))) return group
+    if (!grade) return group
     const { target, can } = wishOf(batch, group, grade, shop)
-    const suggested = suggestRoute(grade, target, can, partsOf(group.route, group.fixed))
+    const cooledFrom = (fromC: number) => quenchSecondsOf(batch, group, { grade, shop, fromC })
+    const first = cooledFrom(group.route.austenitizeC)
+    const suggested = suggestRoute(grade, target, can, { ...partsOf(group.route, group.fixed), seconds800to500: first })
+    const seconds800to500 =
+      suggested.austenitizeC === group.route.austenitizeC ? first : cooledFrom(suggested.austenitizeC)
     const open = ROUTE_PARTS.filter(part => !same(group.route[part], suggested[part]))
-    return open.length === 0 ? group : { ...group, route: { ...group.route, ...partsOf(suggested, open) } }
+    if (open.length === 0 && group.route.seconds800to500 === seconds800to500) return group
+    const { seconds800to500: _, ...route } = group.route
+    return {
+      ...group,
+      route: {
+        ...route,
+        ...partsOf(suggested, open),
+        ...(seconds800to500 === undefined ? {} : { seconds800to500 }),
+      },
+    }
   })
   return groups.every((group, i) => group === batch.groups[i]) ? batch : { ...batch, groups }
 }

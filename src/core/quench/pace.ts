@@ -1,4 +1,5 @@
 import { PACE } from '../../data/pace'
+import { MEDIA } from './air-loss'
 import { halfBlade, meanOf, PlateStack, type Plates, type Size, type StackConditions } from './plate-stack'
 import { tooHotC } from './quench'
 
@@ -9,6 +10,8 @@ export interface PaceBlade extends Size {
   readonly martensiteStartC: number
   /** Its own soak is over so long after that of the first, s; absent: with it. */
   readonly dueS?: number
+  /** It goes into oil, hands on it for so long, s; absent: between the plates. */
+  readonly oilS?: number
 }
 
 export interface PaceRequest {
@@ -31,6 +34,7 @@ export type Waited = 'soak' | 'door' | 'hands' | 'plates-full' | 'plates-hot'
 /** One line of the pull list; seconds from the first pull. */
 export interface Pull {
   readonly id: string
+  /** The set of plates, from 1; 0: into oil. */
   readonly set: number
   readonly pullAtS: number
   readonly outAtS: number
@@ -83,17 +87,30 @@ export function paceOf(request: PaceRequest): Pace {
   let handsS = 0
   let restS = 0
   for (const blade of request.blades) {
+    if (blade.oilS !== undefined) {
+      const [why, pullAtS] = latest([
+        ['soak', blade.dueS ?? 0],
+        ['door', doorS],
+        ['hands', handsS],
+      ])
+      const outAtS = pullAtS + PULL_S + blade.oilS
+      const oilC = MEDIA.oil.keptC
+      const waitedFor = pulls.length === 0 ? null : why
+      pulls.push({ id: blade.id, set: 0, pullAtS, outAtS, plateStartC: oilC, leavesC: oilC, waitedFor, restedS: 0 })
+      doorS = pullAtS + request.doorRecoveryS
+      handsS = outAtS + UNCLAMP_S
+      continue
+    }
     // Of two sets the one that is free first; of equals the cooler.
     const set = sets.reduce((a, b) =>
       b.freeS < a.freeS || (b.freeS === a.freeS && b.stack.meanC(blade) < a.stack.meanC(blade)) ? b : a,
     )
-    const ready: [Waited, number][] = [
+    const [why, atS] = latest([
       ['soak', blade.dueS ?? 0],
       ['door', doorS],
       ['hands', handsS],
       ['plates-full', set.freeS],
-    ]
-    const [why, atS] = ready.reduce((a, b) => (b[1] > a[1] ? b : a))
+    ])
     idle(set, atS, blade, request, conditions)
     const { restedS, clamp } = restAndClamp(set, blade, request, conditions)
     const pullAtS = atS + restedS
@@ -116,6 +133,9 @@ export function paceOf(request: PaceRequest): Pace {
   }
   return { pulls, totalS: Math.max(0, ...pulls.map(p => p.outAtS)), restS }
 }
+
+/** What is waited for last, and until when. */
+const latest = (ready: readonly [Waited, number][]): [Waited, number] => ready.reduce((a, b) => (b[1] > a[1] ? b : a))
 
 function idle(set: PlateSet, untilS: number, blade: Size, request: PaceRequest, conditions: StackConditions) {
   const resting = { ...conditions, airWPerM2K: request.restWPerM2K }

@@ -6,7 +6,7 @@ import { FOLLOWED_S } from './cooling-time'
 import { halfBlade, meanOf, PlateStack, type Plates, type Size, type StackConditions } from './plate-stack'
 import { coolingCapacity } from './steel-enthalpy'
 
-export const QUENCH_MEDIA = ['plates', 'still-air', 'fan-air', 'oil'] as const
+export const QUENCH_MEDIA = ['plates', 'still-air', 'fan-air', 'oil', 'fast-oil'] as const
 export type QuenchMedium = (typeof QUENCH_MEDIA)[number]
 
 export interface QuenchRequest {
@@ -65,6 +65,23 @@ const LONGEST_REST_S = 3600
  */
 export function quench(request: QuenchRequest): Quench {
   return request.medium === 'plates' ? platesQuench(request) : lumpedQuench(request)
+}
+
+/** What one blade of many needs to be followed by itself. */
+type Once = Pick<
+  QuenchRequest,
+  'blade' | 'foilMm' | 'fromC' | 'medium' | 'plates' | 'plateStartC' | 'contactWPerM2K' | 'airWPerM2K' | 'ambientC'
+>
+
+/**
+ * One blade followed for some seconds, as the first of `quench` is. Its martensite, which forms below 500 °C, is left out: this is
+ * for what happens above.
+ */
+export function onceQuenched(once: Once, seconds: number): QuenchedBlade {
+  const request = { ...once, martensiteStartC: 0, count: 1, everyS: seconds, clampedS: seconds }
+  if (request.medium !== 'plates') return lumpedBlade(request).blade
+  const conditions: StackConditions = { ...request, contactWPerM2K: contactAcross(request) }
+  return clampOne(new PlateStack(request.plates, request.plateStartC), request, conditions, seconds, null)
 }
 
 const stepAt = (s: number) => (s < 2 ? 0.02 : s < 20 ? 0.1 : s < 90 ? 0.5 : 2)
@@ -191,6 +208,19 @@ function rest(stack: PlateStack, request: QuenchRequest, conditions: StackCondit
 }
 
 function lumpedQuench(request: QuenchRequest): Quench {
+  const { blade, curve } = lumpedBlade(request)
+  return {
+    blades: Array.from({ length: request.count }, () => blade),
+    pauseAfter: null,
+    recoverS: 0,
+    curve,
+    cautions: [],
+    working: workingOf(request, blade),
+  }
+}
+
+/** A blade as one temperature, to hand-warm. */
+function lumpedBlade(request: QuenchRequest): { readonly blade: QuenchedBlade; readonly curve: Quench['curve'] } {
   const medium = request.medium as keyof typeof MEDIA
   const kgPerM2 = (STEEL_THERMAL.densityKgPerM3 * request.blade.thicknessMm) / 2000
   const marks = createMarks(request)
@@ -215,14 +245,7 @@ function lumpedQuench(request: QuenchRequest): Quench {
     platePeakC: request.ambientC,
     leavesC: c,
   }
-  return {
-    blades: Array.from({ length: request.count }, () => blade),
-    pauseAfter: null,
-    recoverS: 0,
-    curve,
-    cautions: [],
-    working: workingOf(request, blade),
-  }
+  return { blade, curve }
 }
 
 function cautionsOf(request: QuenchRequest, blades: readonly QuenchedBlade[], fromC: number): Caution[] {

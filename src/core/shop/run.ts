@@ -49,6 +49,8 @@ export const runStepSchema = z.object({
     /** The blade that leaves the plates before this one goes in, and how long the plates rest, s. */
     afterBladeId: id.optional(),
     restS: between(0, 100_000).optional(),
+    /** Quenched in oil, not between plates. */
+    oil: z.boolean().optional(),
     /** Tempered in the oven that hardened. */
     sameOven: z.boolean().optional(),
   }),

@@ -86,6 +86,8 @@ export const workshopSchema = z.object({
       .nullable()
       .optional(),
   }),
+  /** The quench oil the shop has; absent: none. */
+  oil: z.enum(['medium-oil', 'fast-oil']).optional(),
   foil: z.object({
     rollWidthMm: bounded('rollWidthMm'),
     rotate: z.boolean(),

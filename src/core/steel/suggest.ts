@@ -62,7 +62,7 @@ export interface ShopCan {
 }
 
 /** Parts of a route that are given; the others are suggested around them. */
-export type GivenParts = Partial<Pick<Route, 'austenitizeC' | 'soakMin' | 'cold' | 'tempers'>>
+export type GivenParts = Partial<Pick<Route, 'austenitizeC' | 'soakMin' | 'cold' | 'tempers' | 'seconds800to500'>>
 
 /** Steps by which the soak temperature moves away from the usual one, in settings. */
 const SOAK_STEP = 2
@@ -80,6 +80,7 @@ export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan, give
   const hard = {
     soakMin: given.soakMin ?? usualSoakMin(grade, can.thicknessMm),
     quenchedToC: 25,
+    ...(given.seconds800to500 === undefined ? {} : { seconds800to500: given.seconds800to500 }),
     cold: given.cold !== undefined ? given.cold : can.coldToC === null ? null : coldOf(can.coldToC),
   }
   const window = {

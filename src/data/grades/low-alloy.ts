@@ -30,7 +30,7 @@ export const LOW_ALLOY: readonly Grade[] = [
     austenitize: { minC: 800, maxC: 835, defaultC: 815, source: PRACTICE },
     soak: { minMin: 3, maxMin: 8, source: PRACTICE },
     temper: { minC: 150, maxC: 320, source: ASM_HEAT },
-    quench: { slowest800to500S: 1.2, needs: 'fast-oil', source: `nose near 1 s; fast oil or thinner, ${MEMORY}` },
+    quench: { slowest800to500S: 2, needs: 'fast-oil', source: `nose near 1 s below A1, ${MEMORY}; about 56 HRC in oil and 64 in water, common practice, no published source` },
     chart: handbookChart(815, 5, `ASM handbook, tempering of 0.8 % carbon steel, ${MEMORY}`, [
       [150, 63],
       [205, 60.5],

@@ -3,6 +3,7 @@ import { tinykeys } from 'tinykeys'
 import type { Problem } from '../../core/codes/problem'
 import type { BatchModel } from '../../core/job/batch-model'
 import { loadOfGroup } from '../../core/job/loads'
+import { goesIntoOil } from '../../core/job/quench-way'
 import type { Batch } from '../../core/shop/batch'
 import type { PlannedRoute } from '../../core/shop/route'
 import { STATIONS, type StationName } from '../../data/cautions'
@@ -93,7 +94,12 @@ function Benches({ model, station, go, preview }: BenchesProps) {
             stretches={shown.stretches}
             others={model.groups.filter(g => g !== shown).map(g => g.stretches)}
             system={model.shop.units}
-            stations={{ at: station, hrefOf: name => hrefOf(batch.id, name), onStation: go }}
+            stations={{
+              at: station,
+              hrefOf: name => hrefOf(batch.id, name),
+              onStation: go,
+              oil: goesIntoOil(shown.group, shop),
+            }}
             trace={trace}
             now={now}
             hardness={shown.stages}

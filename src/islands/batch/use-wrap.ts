@@ -3,7 +3,7 @@ import type { Answer } from '../../core/contract/questions'
 import { checkLayout, type LayoutCheck } from '../../core/foil/check-layout'
 import type { Placement } from '../../core/foil/cut-plan'
 import { foilFor } from '../../core/foil/foil-type'
-import { packetsOf } from '../../core/job/packets'
+import { foiled, packetsOf } from '../../core/job/packets'
 import { countOfLine } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
 import { marksOf } from '../../words/lists'
@@ -27,9 +27,10 @@ export interface Laid {
   readonly marks: readonly string[]
 }
 
-/** Envelopes and cut plan of a batch on the shop's foil, with the mark each sheet is for. */
-export function useWrap(batch: Batch) {
+/** Envelopes and cut plan of a batch on the shop's foil, with the mark each sheet is for; pieces are in the order of `lines`. */
+export function useWrap(whole: Batch) {
   const shop = useShopNow()
+  const batch = useMemo(() => foiled(whole, shop), [whole, shop])
   const request = useMemo(() => {
     const { rollWidthMm, rotate, longestSectionMm, offcuts } = shop.foil
     return batch.lines.length === 0
@@ -54,8 +55,9 @@ export function useWrap(batch: Batch) {
     () => (answer?.ok ? layOut(batch, answer.value, shop.foil.rollWidthMm) : null),
     [batch, answer, shop],
   )
-  const hottestC = Math.max(...batch.groups.map(g => g.route.austenitizeC))
-  return { answer, laid, foil: foilFor(hottestC), hottestC }
+  const wrapped = batch.groups.filter(g => batch.lines.length === 0 || batch.lines.some(line => line.groupId === g.id))
+  const hottestC = Math.max(...wrapped.map(g => g.route.austenitizeC))
+  return { lines: batch.lines, answer, laid, foil: foilFor(hottestC), hottestC }
 }
 
 function layOut(batch: Batch, answer: FoilAnswer, rollWidthMm: number): Laid {

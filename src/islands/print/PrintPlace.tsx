@@ -187,7 +187,7 @@ function PullSheet({ load }: { load: ProgrammedLoad }) {
 
 function CutList({ batch }: { batch: Batch }) {
   const shop = useShopNow()
-  const { answer, foil, laid } = useWrap(batch)
+  const { lines, answer, foil, laid } = useWrap(batch)
   if (!answer?.ok || !laid) return null
   const mm = (value: number) => formatQuantity(value, 'length', shop.units)
   const plan = answer.value
@@ -219,7 +219,7 @@ function CutList({ batch }: { batch: Batch }) {
         <tbody>
           {plan.pieces.map((piece, i) => (
             <tr key={i}>
-              <td>{batch.lines[i]?.mark}</td>
+              <td>{lines[i]?.mark}</td>
               <td>
                 {mm(piece.lengthMm)} × {mm(piece.widthMm)}
               </td>

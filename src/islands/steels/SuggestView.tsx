@@ -30,7 +30,6 @@ export default function SuggestView({ grades, onGrade }: Props) {
   const [use, setUse] = useState<UseName>('kitchen')
   const [edgeDeg, setEdgeDeg] = useState(USES.kitchen.edgeDeg)
   const [thicknessMm, setThicknessMm] = useState(2.5)
-  const [oil, setOil] = useState(false)
   const request = useMemo(
     () => ({
       grades,
@@ -39,10 +38,10 @@ export default function SuggestView({ grades, onGrade }: Props) {
       thicknessMm,
       coldToC: coldToC(shop),
       ovenMaxC: reachC(usualOvenOf(shop)),
-      oil,
+      oil: shop.oil,
       system: shop.units,
     }),
-    [grades, use, edgeDeg, thicknessMm, oil, shop],
+    [grades, use, edgeDeg, thicknessMm, shop],
   )
   const answer = useAnswer('rank-steels', request)
   const { ranked, refused } = answer?.ok ? answer.value : { ranked: [], refused: [] }
@@ -78,12 +77,8 @@ export default function SuggestView({ grades, onGrade }: Props) {
           {...BOUNDS.bladeThicknessMm}
           onCommit={setThicknessMm}
         />
-        <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="h-5 w-5" checked={oil} onChange={event => setOil(event.target.checked)} />
-          There is a quench oil bath here
-        </label>
         <p className="text-note text-ink-2">
-          Asked of the blade: {target.min} to {target.max} HRC. Cold, oven and foil as in Workshop.
+          Asked of the blade: {target.min} to {target.max} HRC. Cold, oven, foil and quench oil as in the Workshop.
         </p>
       </div>
       <div className="min-w-0">

@@ -66,7 +66,7 @@ function WorkshopView() {
         <Part title="Ovens">
           <OvensPart edit={edit} />
         </Part>
-        <Part title="Plates">
+        <Part title="Plates and quench oil">
           <QuantityField
             label="Thickness"
             dimension="length"
@@ -88,6 +88,7 @@ function WorkshopView() {
             {...BOUNDS.plateLengthMm}
             onCommit={lengthMm => edit({ plates: { ...shop.plates, lengthMm } })}
           />
+          <OilField edit={edit} />
         </Part>
         <Part title="Foil">
           <QuantityField
@@ -130,6 +131,26 @@ function WorkshopView() {
       </div>
       <DataKeeping />
     </div>
+  )
+}
+
+const OILS = [
+  ['none', 'none'],
+  ['medium-oil', 'a medium oil'],
+  ['fast-oil', 'a fast oil'],
+] as const
+
+/** Steels that plates cannot harden are refused unless the shop says it has oil. */
+function OilField({ edit }: { edit: (change: Partial<Workshop>) => Promise<Saving> }) {
+  const { oil } = useShopNow()
+  return (
+    <SelectField
+      label="Quench oil"
+      value={oil ?? 'none'}
+      options={OILS}
+      hint="For simple and low-alloy steels, which plates are too slow for."
+      onCommit={chosen => void edit({ oil: chosen === 'none' ? undefined : chosen })}
+    />
   )
 }
 

@@ -22,6 +22,7 @@ interface Props {
     readonly at: StationName
     readonly hrefOf: (station: StationName) => string
     readonly onStation: (station: StationName) => void
+    readonly oil?: boolean
   } | null
   readonly trace: readonly TracePoint[]
   readonly now: TracePoint | null
@@ -99,6 +100,7 @@ export function HeatLine(props: Props) {
             bottom={HEIGHT}
             hrefOf={stations.hrefOf}
             onStation={stations.onStation}
+            oil={stations.oil}
           />
         )}
       </svg>

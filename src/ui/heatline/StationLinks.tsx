@@ -7,12 +7,14 @@ interface Props {
   readonly bottom: number
   readonly hrefOf: (station: StationName) => string
   readonly onStation: (station: StationName) => void
+  /** The shown steel goes into oil, not between plates. */
+  readonly oil?: boolean | undefined
 }
 
 const TARGET = 44
 
 /** Stations along the foot of the line: links, so that they can be opened, shared and walked with Tab. */
-export function StationLinks({ scale, station, bottom, hrefOf, onStation }: Props) {
+export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil }: Props) {
   return (
     <g fontSize={12.5}>
       {scale.stations.map(({ name, x, x0, x1 }) => {
@@ -45,7 +47,7 @@ export function StationLinks({ scale, station, bottom, hrefOf, onStation }: Prop
               fill={here ? '#f3e9da' : '#b3a696'}
               fontWeight={here ? 700 : 420}
             >
-              {labelOf(name)}
+              {labelOf(name, oil)}
             </text>
           </a>
         )
@@ -54,4 +56,6 @@ export function StationLinks({ scale, station, bottom, hrefOf, onStation }: Prop
   )
 }
 
-export const labelOf = (station: StationName): string => station.charAt(0).toUpperCase() + station.slice(1)
+/** What a station is called; the quench by what the shown steel is quenched in. */
+export const labelOf = (station: StationName, oil = false): string =>
+  oil && station === 'plates' ? 'Oil' : station.charAt(0).toUpperCase() + station.slice(1)

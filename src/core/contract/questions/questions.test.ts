@@ -104,7 +104,7 @@ const LOCAL = {
     coldToC: null,
     ovenMaxC: 1200,
     system: 'metric',
-    oil: false,
+    oil: 'fast-oil',
   },
   'recipe-line': { route: ROUTE, grade: GRADE, oven: OVEN, system: 'metric' },
   'recipe-map': {

@@ -6,6 +6,7 @@ import { rankGrades } from '../../job/rank-steels'
 import { between, bounded } from '../../shop/bounds'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { routeSchema, targetSchema } from '../../shop/route'
+import { workshopSchema } from '../../shop/workshop'
 import { SYSTEMS } from '../../units/quantity'
 import { question } from '../question'
 import { estimate, list } from '../shapes'
@@ -20,7 +21,7 @@ export const rankSteels = question({
     coldToC: bounded('coldC').nullable(),
     ovenMaxC: between(500, 1400),
     system: z.enum(SYSTEMS),
-    oil: z.boolean(),
+    oil: workshopSchema.shape.oil,
   }),
   response: z.object({
     ranked: list(

@@ -1,27 +1,27 @@
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { worked } from '../../../core/codes/working'
-import type { Answer } from '../../../core/contract/questions'
+import type { ExpectedPulls } from '../../../core/job/batch-figures'
 import { contactOf } from '../../../core/job/plates'
+import { quenchable } from '../../../core/job/quench-way'
 import { linesOf } from '../../../core/job/tray'
 import { seconds800to500Of } from '../../../core/quench/cooling-time'
 import { BOUNDS } from '../../../core/shop/bounds'
 import type { Workshop } from '../../../core/shop/workshop'
-import { formatQuantity, type System } from '../../../core/units/quantity'
+import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
-import { PACE } from '../../../data/pace'
 import { CONTACT } from '../../../data/thermal'
 import { saveShop } from '../../../store/records'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { PlatesDrawing } from '../../../ui/drawings/PlatesDrawing'
 import { SelectField } from '../../../ui/PlainFields'
+import { Problems } from '../../../ui/Problems'
 import { QuantityField } from '../../../ui/QuantityField'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { clockText } from '../../../words/clock-text'
 import { bandText, hrcText } from '../../../words/speaker'
 import { useAnswer } from '../../../workers/use-answer'
-import { usePredictions } from '../../use-predictions'
 import { useBench } from '../bench-context'
-import { editGroup } from '../edit'
 import { EmptyTray } from './EmptyTray'
 import { OwnPlatesView } from './plates/OwnPlatesView'
 import { PullListView } from './plates/PullListView'
@@ -41,31 +41,23 @@ const VIEWS = [
   ['ways', 'Ways compared'],
   ['own', 'Your plates'],
 ] as const
-/** Blades followed one after another. */
-const MOST_IN_ROW = 15
 
 /** From soak to hand-warm: one packet between the plates, and how many the plates take one after another. */
 export function PlatesBench() {
   const say = useSay()
-  const { batch, shown, shop, load, learnt } = useBench()
+  const { batch, shown, shop, load } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('one')
   const { plates } = shop
   const line = [...linesOf(batch, shown.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
   const queue = load?.blades ?? []
-  const request = (contactWPerM2K: number, count: number) =>
-    line ? quenchRequestOf(line, shown, shop, contactWPerM2K, count) : null
-  const usual = useAnswer('quench', request(contactOf(shop), 1))
-  const poor = useAnswer('quench', request(CONTACT.clampedLow, 1))
-  const good = useAnswer('quench', request(CONTACT.clampedHigh, 1))
-  const row = useAnswer('quench', request(contactOf(shop), Math.max(1, Math.min(MOST_IN_ROW, queue.length))))
+  const request = (contactWPerM2K: number) => (line ? quenchRequestOf(line, shown, shop, contactWPerM2K) : null)
+  const usual = useAnswer('quench', request(contactOf(shop)))
+  const poor = useAnswer('quench', request(CONTACT.clampedLow))
+  const good = useAnswer('quench', request(CONTACT.clampedHigh))
   const first = usual?.ok ? usual.value.blades[0] : undefined
   const seconds800to500 = first && seconds800to500Of(first)
-  const { grade, group } = shown
-  const [prediction = shown.prediction] =
-    usePredictions(
-      useMemo(() => [{ grade, route: { ...group.route, seconds800to500 } }], [grade, group.route, seconds800to500]),
-      learnt,
-    ) ?? []
+  const refused = quenchable(load?.blades ?? [], shop)
+  const { prediction } = shown
   if (!line) return <EmptyTray title="Plates" what="how fast the plates take the heat" />
   const mark = queue.find(b => b.line.id === line.id)?.mark ?? line.mark
   const quench = usual?.ok ? usual.value : null
@@ -130,46 +122,15 @@ export function PlatesBench() {
             unit={range('60')}
             working={quench?.working}
           />
-          {row?.ok && queue.length > 1 && <InARow row={row.value} system={shop.units} />}
+          {load?.pulls && queue.length > 1 && <WholeLoad pulls={load.pulls} />}
           <Figure
-            label="Hardness this quench allows"
+            label={`As quenched, ${shown.group.gradeName}`}
             value={hrcText(prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}
           />
-          {row?.ok && <Warnings lines={row.value.cautions} />}
-          {slow && shown.group.route.seconds800to500 === undefined && (
-            <button
-              type="button"
-              className="btn my-2"
-              onClick={() =>
-                void editGroup(batch, shown.group.id, 'Slow quench', g => ({
-                  ...g,
-                  route: { ...g.route, seconds800to500: Math.max(0.1, seconds800to500 ?? 0) },
-                }))
-              }
-            >
-              Count it in every prediction of this batch
-            </button>
-          )}
-          {shown.group.route.seconds800to500 !== undefined && (
-            <p className="my-2 text-small">
-              Every prediction of this batch counts {Math.round(shown.group.route.seconds800to500)} s from{' '}
-              {say.bare(800)} to {say.t(500)}.{' '}
-              <button
-                type="button"
-                className="link min-h-9"
-                onClick={() =>
-                  void editGroup(batch, shown.group.id, 'Quench as usual', g => {
-                    const { seconds800to500: _, ...route } = g.route
-                    return { ...g, route }
-                  })
-                }
-              >
-                Take it as fast enough
-              </button>
-            </p>
-          )}
+          {usual?.ok && <Warnings lines={usual.value.cautions} />}
+          {!refused.ok && <Problems of={refused.problems} className="my-2" />}
           {slow && (
             <Warnings
               lines={[
@@ -229,25 +190,19 @@ export function PlatesBench() {
   )
 }
 
-/** Blade after blade on the same plates: how warm they get, and when to let them rest. */
-function InARow({ row, system }: { row: Answer<'quench'>; system: System }) {
-  const t = (c: number) => formatQuantity(c, 'temperature', system)
-  const last = row.blades.at(-1)
+/** The plates through the whole load, by its pull list: how warm they get, and how long it takes. */
+function WholeLoad({ pulls: { pulls, totalS, restS } }: { pulls: ExpectedPulls }) {
+  const { t, bare } = useSay()
+  const last = pulls.at(-1)
   return (
     <Figure
-      label={`One every ${PACE.pullEveryMin} min, clamped ${PACE.clampedS} s`}
-      value={row.pauseAfter === null ? `all ${row.blades.length}` : String(row.pauseAfter)}
-      unit={
-        row.pauseAfter === null
-          ? `plates begin the last at ${t(last?.plateStartC ?? 20)}`
-          : `then rest ${Math.max(1, Math.round(row.recoverS / 60))} min, or take a second set`
-      }
-      working={row.blades.map((blade, i) =>
-        worked('blade-between-plates', blade.leavesC, 'C', {
-          blade: i + 1,
-          plateC: blade.plateStartC,
-        }),
+      label="Plates when the last blade goes in"
+      value={bare(last?.plateStartC ?? 0)}
+      unit={t(0).replace(/^[^ ]+ /, '')}
+      working={pulls.map((pull, i) =>
+        worked('blade-between-plates', pull.leavesC, 'C', { blade: i + 1, plateC: pull.plateStartC }),
       )}
+      note={`${pulls.length} blades, ${clockText(totalS)} min from the first pull${restS > 0 ? `, of which the plates rest ${clockText(restS)} min` : ''}. The pull list has each.`}
     />
   )
 }

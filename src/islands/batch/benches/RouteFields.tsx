@@ -9,7 +9,7 @@ import { SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
-import { RouteMark } from './RouteMark'
+import { useRouteMarks } from './RouteMark'
 
 type Route = PlannedRoute
 
@@ -41,6 +41,7 @@ export function RouteFields() {
   const { batch, shop, shown, oven } = useBench()
   const { group } = shown
   const { route } = group
+  const marks = useRouteMarks()
   const edit = (label: string, change: (route: Route) => Route) =>
     editGroup(batch, group.id, label, g => withRoute(g, change(g.route)))
   const setCold = (way: ColdChoice) =>
@@ -58,7 +59,7 @@ export function RouteFields() {
         value={route.austenitizeC}
         min={BOUNDS.austenitizeC.min}
         max={oven.ok ? oven.value.maxC : BOUNDS.austenitizeC.max}
-        hint={<RouteMark part="austenitizeC" />}
+        {...marks('austenitizeC')}
         onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
       />
       <QuantityField
@@ -66,7 +67,7 @@ export function RouteFields() {
         dimension="duration"
         value={route.soakMin}
         {...BOUNDS.soakMin}
-        hint={<RouteMark part="soakMin" />}
+        {...marks('soakMin')}
         onCommit={soakMin => edit('Soak time', r => ({ ...r, soakMin }))}
       />
       <SelectField
@@ -74,12 +75,8 @@ export function RouteFields() {
         value={wayOf(route)}
         options={COLD_WAYS}
         onCommit={setCold}
-        hint={
-          <>
-            {beyond && 'Colder than this workshop is set up for. '}
-            <RouteMark part="cold" />
-          </>
-        }
+        mark={marks('cold').mark}
+        hint={beyond ? 'Colder than this workshop is set up for.' : marks('cold').hint}
       />
       {route.cold && (
         <QuantityField
@@ -102,6 +99,7 @@ export function TemperFields({
   route: Route
   edit: (label: string, change: (route: Route) => Route) => Promise<Saving>
 }) {
+  const own = useRouteMarks()('tempers')
   const change = (i: number, part: Partial<Route['tempers'][number]>) =>
     edit(`Temper ${i + 1}`, r => ({ ...r, tempers: r.tempers.map((t, j) => (j === i ? { ...t, ...part } : t)) }))
   return (
@@ -152,8 +150,8 @@ export function TemperFields({
             <Plus size={16} aria-hidden="true" /> temper
           </button>
         )}
-        <p className="max-w-xs text-note text-ink-2">
-          <RouteMark part="tempers" />
+        <p className="self-center text-note text-ink-2">
+          <span className="italic">{own.mark}</span> {own.hint}
         </p>
       </div>
     </fieldset>

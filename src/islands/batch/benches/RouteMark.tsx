@@ -1,27 +1,36 @@
+import type { ReactNode } from 'react'
 import type { RoutePart } from '../../../core/shop/route'
 import { useSay } from '../../../ui/Units'
 import { routePartText } from '../../../words/route-part'
 import { useBench } from '../bench-context'
 import { suggestFor } from '../suggest-for'
 
+/** Whose a part of a route is, and the way back to what is suggested where that is something else. */
+interface RouteMark {
+  readonly mark: string | undefined
+  readonly hint: ReactNode
+}
+
 /**
- * Whose a part of the route is: suggested, and following the blades; or the maker's own, with what would now be suggested and the
- * way to take it. Nothing once the blades are hardened: then it stays as it was.
+ * Whose the parts of the shown steel's route are: suggested, and following the blades; or the maker's own, with what would now be
+ * suggested and the way to take it. Nothing is marked once the blades are hardened: then the route stays as it was.
  */
-export function RouteMark({ part }: { part: RoutePart }) {
+export function useRouteMarks(): (part: RoutePart) => RouteMark {
   const say = useSay()
   const { batch, shown, begun } = useBench()
   const { group, suggested } = shown
-  if (begun) return null
-  if (!group.fixed.includes(part)) return <>Suggested</>
-  const text = routePartText(part, suggested, say)
-  if (text === routePartText(part, group.route, say)) return <>Set by you, as suggested</>
-  return (
-    <>
-      Set by you. Suggested: {text}.{' '}
-      <button type="button" className="link min-h-9 text-left" onClick={() => void suggestFor(batch, group.id, [part])}>
-        Use the suggested value
-      </button>
-    </>
-  )
+  return part => {
+    if (begun) return { mark: undefined, hint: undefined }
+    if (!group.fixed.includes(part)) return { mark: 'suggested', hint: undefined }
+    const text = routePartText(part, suggested, say)
+    const take = () => void suggestFor(batch, group.id, [part])
+    return {
+      mark: 'set by you',
+      hint: text !== routePartText(part, group.route, say) && (
+        <button type="button" className="link min-h-9 text-left" onClick={take}>
+          Use the suggested {text}
+        </button>
+      ),
+    }
+  }
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { goesIntoOil } from '../../../core/job/quench-way'
 import { Bench } from '../../../ui/Bench'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
@@ -26,13 +27,28 @@ const SAYS: Readonly<Record<View, string>> = {
   protection: 'What keeps air from the steel in this batch; work counted, cheapest first.',
 }
 
+const bareSays = (gradeName: string) =>
+  `${gradeName} goes into the oil without foil: foil would keep the oil off the blade. Leave more to grind off, or use an anti-scale coating.`
+
+/** Every blade of the batch is quenched in oil. */
+function BareIntoOil() {
+  const { shown } = useBench()
+  return (
+    <section aria-label="Wrap" className="max-w-xl p-6">
+      <h2 className="text-heading">Wrap</h2>
+      <p className="my-3">{bareSays(shown.group.gradeName)}</p>
+    </section>
+  )
+}
+
 /** From blades to marked packets: envelopes, the cut plan on the roll, seals, and the other ways to keep air out. */
 export function WrapBench() {
-  const { batch } = useBench()
+  const { batch, shown, shop } = useBench()
   const [view, setView] = useState<View>('roll')
   const wrap = useWrap(batch)
   const mm = useSay().length
   if (batch.lines.length === 0) return <EmptyTray title="Wrap" what="envelope sizes and a cut plan" />
+  if (wrap.lines.length === 0) return <BareIntoOil />
   const shared = { wrap, mm }
   return (
     <Bench
@@ -45,6 +61,9 @@ export function WrapBench() {
           {view === 'envelope' && <EnvelopeView mm={mm} />}
           {view === 'packets' && <PacketsView />}
           {view === 'protection' && <ProtectionView {...shared} />}
+          {goesIntoOil(shown.group, shop) && (
+            <p className="mt-2 text-small font-semibold">{bareSays(shown.group.gradeName)}</p>
+          )}
         </>
       }
       figures={<WrapFigures {...shared} />}

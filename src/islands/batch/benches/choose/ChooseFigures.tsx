@@ -1,10 +1,12 @@
 import { useMemo } from 'react'
 import { worked } from '../../../../core/codes/working'
+import { quenchable } from '../../../../core/job/quench-way'
 import { temperStage } from '../../../../core/job/stages'
 import { steelRequest } from '../../../../core/steel/grades'
 import type { Prediction } from '../../../../core/steel/predict'
 import { STEEL_MODEL } from '../../../../data/steel-model'
 import { Figure, Warnings } from '../../../../ui/Bench'
+import { Problems } from '../../../../ui/Problems'
 import { bandText, hrcText, percentText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
@@ -15,7 +17,12 @@ const SEED = 1
 
 /** What the route should give: hardness by the chart and by the shop, the chance of target, and what moves rust. */
 export function ChooseFigures() {
-  const { prediction, group } = useBench().shown
+  const { shown, shop, blades } = useBench()
+  const { prediction, group } = shown
+  const refused = quenchable(
+    blades.filter(blade => blade.group.id === group.id),
+    shop,
+  )
   return (
     <>
       <Figure
@@ -42,6 +49,7 @@ export function ChooseFigures() {
         />
       </div>
       <StageReadings prediction={prediction} />
+      {!refused.ok && <Problems of={refused.problems} className="my-2" />}
       <Warnings lines={prediction.cautions} />
       {group.sheet && <p className="mt-1 text-note text-ink-2">From your own sheet of {group.gradeName}.</p>}
     </>

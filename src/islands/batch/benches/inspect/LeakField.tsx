@@ -1,4 +1,4 @@
-import { notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
+import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
 import { editBatch } from '../../../../store/batches'
 import { SelectField } from '../../../../ui/PlainFields'
 import { marksOf } from '../../../../words/lists'
@@ -11,8 +11,8 @@ const markOf = (packet: Packet) => marksOf(packet.blades.map(b => b.mark))
 
 /** A packet that leaked is noted here and stands with its blades from then on. */
 export function LeakField() {
-  const { batch } = useBench()
-  const packets = packetsOf(batch)
+  const { batch, shop } = useBench()
+  const packets = packetsOf(foiled(batch, shop))
   const leaked = packets.filter(p => p.leak !== null)
   const note = (packet: Packet, leak: string | null) =>
     void editBatch(batch, `${markOf(packet)} ${leak ? 'leaked' : 'held'}`, b => notePacket(b, packet, { leak }))

@@ -90,8 +90,7 @@ function PullRow({ pull, fromS, mark, sets }: RowProps) {
       </td>
       <td>{pull.hrc === null ? 'not known' : hrcText(pull.hrc)}</td>
       <td>
-        {sets > 1 ? `set ${pull.set}, ` : ''}
-        {t(pull.plateStartC)}
+        {pull.set === 0 ? 'into oil' : `${sets > 1 ? `set ${pull.set}, ` : ''}${t(pull.plateStartC)}`}
       </td>
       <td>
         {clockText(pull.outAtS - fromS)}, at {t(pull.leavesC)}

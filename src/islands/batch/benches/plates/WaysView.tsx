@@ -1,4 +1,5 @@
 import { contactOf } from '../../../../core/job/plates'
+import { countedSeconds } from '../../../../core/job/quench-way'
 import { seconds800to500Of } from '../../../../core/quench/cooling-time'
 import { oneSidedBow } from '../../../../core/quench/one-sided'
 import type { Line } from '../../../../core/shop/blade'
@@ -38,7 +39,7 @@ export function WaysView({ line, mark }: Props) {
       `a gap of ${formatQuantity(0.1, 'length', shop.units)} by a fold`,
       useAnswer('quench', { ...base, clearanceMm: 0.1 }),
     ],
-    ['fast oil, bare', useAnswer('quench', { ...base, medium: 'oil' as const, foilMm: 0 })],
+    ['fast oil, bare', useAnswer('quench', { ...base, medium: 'fast-oil' as const, foilMm: 0 })],
     ['a fan, bare', useAnswer('quench', { ...base, medium: 'fan-air' as const, foilMm: 0 })],
     ['still air, in foil', useAnswer('quench', { ...base, medium: 'still-air' as const })],
   ] as const
@@ -49,7 +50,7 @@ export function WaysView({ line, mark }: Props) {
   const made = usePredictions(
     seconds800to500.map(s => ({
       grade,
-      route: s === undefined ? group.route : { ...group.route, seconds800to500: Math.max(0.1, s) },
+      route: s === undefined ? group.route : { ...group.route, seconds800to500: countedSeconds(s, grade) },
     })),
     learnt,
   )

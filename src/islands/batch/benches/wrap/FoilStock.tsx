@@ -58,7 +58,7 @@ export function FoilStock({ wrap, mm }: WrapProps) {
               <li key={offcut.id} className={`flex items-center gap-1 ${use ? 'font-semibold' : ''}`}>
                 {mm(offcut.widthMm)} × {mm(offcut.lengthMm)}
                 {use &&
-                  `: ${use.layout.length} ${use.layout.length === 1 ? 'sheet' : 'sheets'} for ${marksOf([...new Set(use.layout.flatMap(p => batch.lines[p.piece]?.mark ?? []))])}`}
+                  `: ${use.layout.length} ${use.layout.length === 1 ? 'sheet' : 'sheets'} for ${marksOf([...new Set(use.layout.flatMap(p => wrap.lines[p.piece]?.mark ?? []))])}`}
                 <button
                   type="button"
                   className="grid h-8 w-7 place-items-center"

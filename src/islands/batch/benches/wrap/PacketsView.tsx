@@ -1,4 +1,4 @@
-import { notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
+import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
 import { editBatch } from '../../../../store/batches'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { marksOf } from '../../../../words/lists'
@@ -8,8 +8,8 @@ const markOf = (packet: Packet) => marksOf(packet.blades.map(b => b.mark))
 
 /** Every packet with its mark, what is in it, its seal, and the leak that was found when it was opened. */
 export function PacketsView() {
-  const { batch } = useBench()
-  const packets = packetsOf(batch)
+  const { batch, shop } = useBench()
+  const packets = packetsOf(foiled(batch, shop))
   const sealed = packets.filter(p => p.sealed).length
   const seal = (packet: Packet, now: boolean) =>
     void editBatch(batch, `${markOf(packet)} sealed`, b => notePacket(b, packet, { sealed: now }))

@@ -68,7 +68,7 @@ export function RollView({ wrap, mm }: WrapProps) {
         <p>
           {answer.value.pieces.map((piece, i) => (
             <span key={i} className="mr-4 whitespace-nowrap">
-              <strong>{batch.lines[i]?.mark}</strong> {piece.count} of {mm(piece.lengthMm)} × {mm(piece.widthMm)}
+              <strong>{wrap.lines[i]?.mark}</strong> {piece.count} of {mm(piece.lengthMm)} × {mm(piece.widthMm)}
             </span>
           ))}
         </p>

@@ -1,0 +1,105 @@
+import type { Grade } from '../../data/grades'
+import { PACE } from '../../data/pace'
+import { fail, ok, type Result } from '../codes/result'
+import { FOLLOWED_S, seconds800to500Of } from '../quench/cooling-time'
+import type { Size } from '../quench/plate-stack'
+import { onceQuenched } from '../quench/quench'
+import type { Batch, BatchGroup } from '../shop/batch'
+import type { Workshop } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import { airOf, contactOf, plateSize } from './plates'
+import { ASSUMED_THICKNESS_MM, type BatchBlade, linesOf } from './tray'
+
+/** What takes the heat out of a steel. */
+export type QuenchWay = 'plates' | 'medium-oil' | 'fast-oil'
+
+type QuenchShop = Pick<Workshop, 'plates' | 'oil'>
+
+/** The quench a steel has in this shop; null where the shop has none that hardens it. */
+export function quenchWayOf(
+  { quench: { needs } }: Pick<Grade, 'quench'>,
+  shop: Pick<Workshop, 'oil'>,
+): QuenchWay | null {
+  if (needs === 'plates') return 'plates'
+  if (shop.oil === undefined) return null
+  return needs === 'fast-oil' && shop.oil !== 'fast-oil' ? null : shop.oil
+}
+
+/** Whether a steel of a batch is quenched in oil here: bare, since foil would keep the oil off it. */
+export function goesIntoOil(group: BatchGroup, shop: Pick<Workshop, 'oil'>): boolean {
+  const grade = gradeOf(group)
+  const way = grade && quenchWayOf(grade, shop)
+  return way === 'medium-oil' || way === 'fast-oil'
+}
+
+/**
+ * Whether this shop can quench the steel of every blade. Errors: 'needs-oil' with the names of those it cannot, since nothing may be
+ * keyed for blades that would not harden.
+ */
+export function quenchable(blades: readonly BatchBlade[], shop: Pick<Workshop, 'oil'>): Result<true> {
+  const soft = [...new Set(blades.map(blade => blade.group))].flatMap(group => {
+    const grade = gradeOf(group)
+    return grade && !quenchWayOf(grade, shop) ? [grade] : []
+  })
+  if (soft.length === 0) return ok(true)
+  const fast = soft.some(({ quench }) => quench.needs === 'fast-oil')
+  return fail(
+    'needs-oil',
+    { gradeNames: soft.map(grade => grade.name), fast, hasOil: shop.oil !== undefined },
+    'groups',
+  )
+}
+
+/** What each is called where it is worked out. */
+export const MEDIUM = { plates: 'plates', 'medium-oil': 'oil', 'fast-oil': 'fast-oil' } as const
+
+/** A usual blade, while a steel has none on its tray, mm. */
+const USUAL_SIZE: Size = { thicknessMm: ASSUMED_THICKNESS_MM, widthMm: 40, lengthMm: 250 }
+
+/** A cooling of less than this share of the slowest that hardens a steel moves its hardness by less than a tenth. */
+const COUNTS_FROM = 0.25
+
+/** Seconds to 500 °C to try first: a blade that is not there by then is followed to the end. */
+const USUALLY_THERE_S = 60
+
+/** The same cooling is asked for with every edit. */
+const known = new Map<string, number>()
+const MOST_KNOWN = 200
+
+/**
+ * Seconds from 800 to 500 °C of the thickest blade of a steel in the quench this shop has for it, between plates where it has none;
+ * undefined where that is as fast as the steel needs.
+ */
+export function quenchSecondsOf(
+  batch: Pick<Batch, 'lines'>,
+  group: Pick<BatchGroup, 'id'>,
+  { grade, shop, fromC }: { readonly grade: Grade; readonly shop: QuenchShop; readonly fromC: number },
+): number | undefined {
+  const [blade = USUAL_SIZE] = [...linesOf(batch, group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)
+  const way = quenchWayOf(grade, shop) ?? 'plates'
+  const request = {
+    blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
+    fromC,
+    medium: MEDIUM[way],
+    foilMm: 0,
+    plates: plateSize(shop),
+    plateStartC: shop.plates.startC,
+    contactWPerM2K: contactOf(shop),
+    airWPerM2K: airOf(shop),
+    ambientC: PACE.roomC,
+  } as const
+  const key = JSON.stringify(request)
+  const seconds = known.get(key) ?? secondsOf(request)
+  if (known.size > MOST_KNOWN) known.clear()
+  known.set(key, seconds)
+  return countedSeconds(seconds, grade)
+}
+
+/** A cooling time as predictions count it: undefined where it is as fast as the steel needs. */
+export const countedSeconds = (seconds: number, { quench }: Pick<Grade, 'quench'>): number | undefined =>
+  seconds < COUNTS_FROM * quench.slowest800to500S ? undefined : Math.max(0.1, seconds)
+
+function secondsOf(request: Parameters<typeof onceQuenched>[0]): number {
+  const soon = onceQuenched(request, USUALLY_THERE_S)
+  return seconds800to500Of(soon.secondsTo['500'] === null ? onceQuenched(request, FOLLOWED_S) : soon)
+}
