@@ -49,7 +49,8 @@ export function chartShiftOf(steel: Steel): ChartShift | null {
 /** Chart less model at a parameter of the reference route, HRC; beyond the chart's ends, as at its end. */
 export function shiftAt({ rows, leastP, mostP, reference }: ChartShift, parameter: number): number {
   const at = Math.min(mostP, Math.max(leastP, parameter))
-  return interpolateMonotone(rows, at) - (reference.path.asQuenched - temperDropHrc(at, reference.shape))
+  const untempered = reference.path.afterCold ?? reference.path.asQuenched
+  return interpolateMonotone(rows, at) - (untempered - temperDropHrc(at, reference.shape))
 }
 
 /**

@@ -8,6 +8,7 @@ import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { findGrade } from '../../steel/grades'
 import { finalHrc } from '../../steel/hrc-path'
 import { misfitOf } from '../../steel/misfit'
+import { referenceRoute } from '../../steel/route'
 import { doublesBack, parseChartText } from './chart-text'
 import { andrewsAc1, fillSheet, hardestSoakC } from './fill-sheet'
 import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from './sheet-draft'
@@ -104,6 +105,40 @@ describe('a sheet as it is typed', () => {
     expect(r.value.chart?.points[0]?.[0]).toBeCloseTo(204.4, 1)
   })
 
+  // Common practice, no published source: 1.05C-14Cr-4Mo, 1066 °C, dry ice, two tempers at 204 °C, reads about 61.
+  it.each([
+    ['with cold', '-73', '2', '', [61, 59.5]],
+    ['without', '', '2', '', [60, 58.5]],
+    ['in liquid nitrogen, one long temper', '-196', '1', '240', [62, 60]],
+  ] as const)(
+    'is predicted as its chart on the chart’s own route, %s',
+    (_, chartCold, chartTempers, chartTemperFor, hrc) => {
+      const r = read({
+        chart: `204 ${hrc[0]}\n260 ${hrc[1]}`,
+        chartSoakAt: '1066',
+        chartSoakFor: '30',
+        chartCold,
+        chartTempers,
+        chartTemperFor,
+      })
+      if (!r.ok || !r.value.chart) throw new Error('refused')
+      const { chart } = r.value
+      expect(chart.reference).toMatchObject({
+        coldToC: chartCold === '' ? null : Number(chartCold),
+        temperCount: Number(chartTempers),
+        temperHoldMin: chartTemperFor === '' ? 120 : 240,
+      })
+      for (const [temperC, charted] of chart.points)
+        expect(finalHrc(r.value, referenceRoute(chart, temperC))).toBeCloseTo(charted, 6)
+      // Colder than the chart’s own cold is harder, no cold is softer.
+      const at204 = referenceRoute(chart, 204)
+      const colder = finalHrc(r.value, { ...at204, cold: { toC: -196, holdMin: 60, delayMin: 30 } })
+      const none = finalHrc(r.value, { ...at204, cold: null })
+      expect(colder).toBeGreaterThanOrEqual(hrc[0] - 1e-9)
+      expect(none).toBeLessThanOrEqual(hrc[0] + 1e-9)
+    },
+  )
+
   it('goes to texts and back unchanged, for every shipped grade', () => {
     for (const grade of GRADES) {
       const r = readSheet('own:1', { ...draftOf(grade, 'metric'), name: `${grade.name} again` }, 'metric', [])
@@ -111,6 +146,7 @@ describe('a sheet as it is typed', () => {
       for (const [element, value] of Object.entries(grade.nominal))
         expect(r.value.nominal).toHaveProperty(element, value)
       expect(r.value.chart?.points).toEqual(grade.chart?.points)
+      expect(r.value.chart?.reference.temperHoldMin).toBe(grade.chart?.reference.temperHoldMin)
       expect(r.value.austenitize.maxC).toBeCloseTo(grade.austenitize.maxC, 0)
     }
   })

@@ -33,6 +33,7 @@ export interface SheetDraft {
   readonly chartSoakFor: string
   readonly chartCold: string
   readonly chartTempers: '1' | '2' | '3'
+  readonly chartTemperFor: string
   readonly source: string
 }
 
@@ -57,8 +58,12 @@ export const EMPTY_DRAFT: SheetDraft = {
   chartSoakFor: '',
   chartCold: '',
   chartTempers: '2',
+  chartTemperFor: '',
   source: '',
 }
+
+/** What a chart's tempers are taken to be held for where nothing is said, min. */
+export const CHART_TEMPER_MIN = 120
 
 /** More than the whole, wt%. */
 const WHOLE = 100
@@ -258,7 +263,14 @@ function readChart(draft: SheetDraft, grade: Grade, reader: Reader): Grade['char
       soakMin,
       quenchedToC: 25,
       coldToC: coldC,
-      temperHoldMin: 120,
+      temperHoldMin: quantity(
+        reader,
+        'chartTemperFor',
+        draft.chartTemperFor,
+        'duration',
+        BOUNDS.holdMin,
+        CHART_TEMPER_MIN,
+      ),
       temperCount: Number(draft.chartTempers),
     },
     points: rows.map(({ temperC, hrc }) => [temperC, hrc] as const),
@@ -298,6 +310,7 @@ export function draftOf(grade: Grade, system: System): SheetDraft {
     chartSoakFor: chart ? String(chart.reference.soakMin) : '',
     chartCold: chart && chart.reference.coldToC !== null ? t(chart.reference.coldToC) : '',
     chartTempers: (['1', '2', '3'] as const)[(chart?.reference.temperCount ?? 2) - 1] ?? '2',
+    chartTemperFor: chart ? String(chart.reference.temperHoldMin) : '',
     source: chart?.source ?? grade.compositionSource,
   }
 }

@@ -2,7 +2,13 @@ import { useEffect, useMemo, useState } from 'react'
 import { type FieldErrors, FormProvider, useForm, useWatch } from 'react-hook-form'
 import { toast } from 'sonner'
 import type { Problem } from '../../../core/codes/problem'
-import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from '../../../core/files/own-grade/sheet-draft'
+import {
+  CHART_TEMPER_MIN,
+  draftOf,
+  EMPTY_DRAFT,
+  readSheet,
+  type SheetDraft,
+} from '../../../core/files/own-grade/sheet-draft'
 import { LONGEST } from '../../../core/shop/bounds'
 import type { GradeSheet } from '../../../core/shop/grade-sheet'
 import { putGrade, removeGrade } from '../../../store/records'
@@ -126,13 +132,14 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
                 <Text name="chartCold" label="Chart’s cold" hint="none" />
                 <Choice
                   name="chartTempers"
-                  label="Tempers, 2 h each"
+                  label="Chart’s tempers"
                   options={[
                     ['1', 'one'],
                     ['2', 'two'],
                     ['3', 'three'],
                   ]}
                 />
+                <Text name="chartTemperFor" label="held, min" suggested={CHART_TEMPER_MIN} plain />
               </div>
             </div>
           </section>

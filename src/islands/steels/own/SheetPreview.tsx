@@ -2,11 +2,13 @@ import { useMemo } from 'react'
 import type { Result } from '../../../core/codes/result'
 import { parseChartText } from '../../../core/files/own-grade/chart-text'
 import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
+import { referenceRoute } from '../../../core/steel/route'
 import { usualTargetOf } from '../../../core/steel/usual'
-import { formatBoth } from '../../../core/units/quantity'
+import { formatBoth, formatQuantity } from '../../../core/units/quantity'
 import type { Grade } from '../../../data/grades'
 import { Figure, Warnings } from '../../../ui/Bench'
 import { useSay, useSystem } from '../../../ui/Units'
+import { counted } from '../../../words/lists'
 import { misfitWords, skippedLineWords } from '../../../words/steels'
 import { useAnswer } from '../../../workers/use-answer'
 import { usePredictions } from '../../use-predictions'
@@ -74,6 +76,7 @@ function Readout({ grade }: { grade: Grade }) {
         working={prediction.working}
       />
       <Warnings lines={prediction.cautions} />
+      <AsCharted grade={grade} />
       {misfit && (
         <>
           <Figure
@@ -108,5 +111,28 @@ function Readout({ grade }: { grade: Grade }) {
         </>
       )}
     </>
+  )
+}
+
+/** The chart's first row on the chart's own route: predicted as it is charted, or the sheet was read wrong. */
+function AsCharted({ grade }: { grade: Grade }) {
+  const system = useSystem()
+  const { chart } = grade
+  const [temperC, hrc] = chart?.points[0] ?? []
+  const route = chart && temperC !== undefined ? referenceRoute(chart, temperC) : null
+  const [prediction] =
+    usePredictions(
+      useMemo(() => route && [{ grade, route }], [grade, route]),
+      null,
+    ) ?? []
+  if (!route || !prediction || temperC === undefined) return null
+  const { cold, tempers } = route
+  return (
+    <p className="my-2 text-small">
+      On the chart’s own route ({formatBoth(route.austenitizeC, system)}, {Math.round(route.soakMin)} min,{' '}
+      {cold ? `cold at ${formatQuantity(cold.toC, 'temperature', system)}` : 'no cold'},{' '}
+      {counted(tempers.length, 'temper')} at {formatQuantity(temperC, 'temperature', system)}) it is predicted at{' '}
+      <strong>{prediction.finalHrc.mean.toFixed(1)} HRC</strong>; the chart says {hrc}.
+    </p>
   )
 }

@@ -89,9 +89,7 @@ function PullRow({ pull, fromS, mark, sets }: RowProps) {
         {over > 0 ? `, most ${Math.round(pull.longestMin)}` : ''}
       </td>
       <td>{pull.hrc === null ? 'not known' : hrcText(pull.hrc)}</td>
-      <td>
-        {pull.set === 0 ? 'into oil' : `${sets > 1 ? `set ${pull.set}, ` : ''}${t(pull.plateStartC)}`}
-      </td>
+      <td>{pull.set === 0 ? 'into oil' : `${sets > 1 ? `set ${pull.set}, ` : ''}${t(pull.plateStartC)}`}</td>
       <td>
         {clockText(pull.outAtS - fromS)}, at {t(pull.leavesC)}
       </td>
