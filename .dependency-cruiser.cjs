@@ -10,7 +10,7 @@ const MODELS = 'steel|oven|quench|foil|cold|rockwell'
 const HEAVY = [
   'contract/(question|openapi)',
   'contract/questions/(?!index).+',
-  'job/(advise|batch-figures|causes|certificate|chambers|each-blade|load-heat|logbook|logged-heat|pull-plan|rank-steels|run-steps|shared-soak|timeline|trends)',
+  'job/(advise|batch-day|batch-figures|causes|certificate|chambers|each-blade|load-heat|logbook|logged-heat|pull-plan|rank-steels|run-steps|shared-soak|timeline|trends)',
   'learn/.+',
   'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',
   'quench/(fit-plates|pace|plate-stack|quench)',

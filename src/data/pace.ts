@@ -12,6 +12,8 @@ export const PACE = {
   /** A thin blade in a bath follows it within this, s. */
   coldLagS: 60,
   warmMin: 25,
+  /** Loading, with the door open. */
+  loadMin: 3,
   /** A bare blade in a tempering oven with a fan is through after this. */
   temperLagMin: 15,
   /** From a temper to room temperature in still air. */

@@ -7,3 +7,9 @@ export function clockText(seconds: number): string {
   const text = h > 0 ? `${h}:${two(m)}:${two(whole % 60)}` : `${m}:${two(whole % 60)}`
   return seconds < -0.5 ? `+${text}` : text
 }
+
+/** Minutes as hours and minutes: 0:45, 12:05. */
+export function hoursText(minutes: number): string {
+  const whole = Math.round(minutes)
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+}

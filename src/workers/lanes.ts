@@ -25,6 +25,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
 const LONG: ReadonlySet<QuestionName> = new Set([
   'band',
   'certificates',
+  'days',
   'entries',
   'foil',
   'grade-curves',

@@ -12,6 +12,7 @@ import { finalHrc } from '../steel/hrc-path'
 import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { Route } from '../steel/route'
 import type { System } from '../units/quantity'
+import { type BatchDay, batchDayOf, type PlacedTemper } from './batch-day'
 import { chamberOf } from './chambers'
 import { groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
@@ -50,6 +51,8 @@ export interface BatchFigures {
   readonly programmes: Readonly<Record<string, Result<readonly Segment[]>>>
   /** When each blade of a load is pulled, what it soaks and what it should read, by the load's key; none while the oven is gone. */
   readonly pulls: Readonly<Record<string, ExpectedPulls>>
+  /** How long all of it takes and in which order its tempers go; null while an oven is gone. */
+  readonly day: DayFigures | null
   /** Two loads that could be one; null where none could. */
   readonly shared: SharedSoak | null
   /** The batch's oven as one node; null while it is gone. */
@@ -63,6 +66,11 @@ export interface ExpectedPull extends PlannedPull {
 
 export interface ExpectedPulls extends Omit<PullPlan, 'pulls'> {
   readonly pulls: readonly ExpectedPull[]
+}
+
+/** A batch's day as plain figures: its temper loads by their keys, in the order they go in. */
+export interface DayFigures extends Omit<BatchDay, 'tempers'> {
+  readonly tempers: readonly (Omit<PlacedTemper, 'load'> & { readonly key: string })[]
 }
 
 export interface BatchSources {
@@ -100,10 +108,18 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
       }
     }),
     expected: Object.fromEntries(temperLoadsOf(batch).map(load => [temperKeyOf(load), expectedAfter(load, known)])),
+    day: dayOf(batch, shop),
     ...plansOf(loads, { batch, shop, oven, known, predicted }),
     shared: loads.length > 1 ? soakToShare(batch, shop.units) : null,
     chamber: oven.ok ? chamberOf(oven.value) : null,
   }
+}
+
+function dayOf(batch: Batch, shop: Workshop): DayFigures | null {
+  const day = batchDayOf(batch, shop)
+  if (!day.ok) return null
+  const tempers = day.value.tempers.map(({ load, ...place }) => ({ ...place, key: temperKeyOf(load) }))
+  return { ...day.value, tempers }
 }
 
 interface PlanSources {

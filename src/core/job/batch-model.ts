@@ -8,7 +8,8 @@ import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import type { BatchFigures, ExpectedPulls, GroupFigures } from './batch-figures'
+import type { PlacedTemper } from './batch-day'
+import type { BatchFigures, DayFigures, ExpectedPulls, GroupFigures } from './batch-figures'
 import type { Hardness } from './hardness'
 import { type Load, loadKeyOf, loadsOf, type TemperLoad, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
@@ -30,6 +31,8 @@ export interface GroupModel extends Omit<GroupFigures, 'groupId' | 'measured'> {
 /** A temper load with what its blades should read afterwards. */
 export interface ExpectedTemperLoad extends TemperLoad {
   readonly expected: readonly Expectation[]
+  /** When it goes in, min from oven on, and what it waits for; null while it is worked out. */
+  readonly place: Omit<PlacedTemper, 'load'> | null
 }
 
 /** A load with what is keyed in for it, or why nothing may be. */
@@ -50,6 +53,7 @@ export interface BatchModel {
   readonly oven: Result<Oven>
   readonly temperingOven: Result<Oven>
   readonly groups: readonly GroupModel[]
+  readonly day: DayFigures | null
   readonly shared: SharedSoak | null
   readonly chamber: OvenPreset | null
   /** Steels that are neither shipped nor carry their sheet: nothing can be worked out for them. */
@@ -81,7 +85,8 @@ export function batchModelOf(
       programme: oven.ok ? (figures.programmes[loadKeyOf(load)] ?? UNPLANNED) : oven,
       pulls: figures.pulls[loadKeyOf(load)] ?? null,
     })),
-    temperLoads: temperLoadsOf(batch).map(load => ({ ...load, expected: figures.expected[temperKeyOf(load)] ?? [] })),
+    temperLoads: inTheirOrder(temperLoadsOf(batch), figures),
+    day: figures.day,
     oven,
     temperingOven: temperingOvenOf(shop, batch),
     groups: batch.groups.flatMap(group => {
@@ -93,6 +98,18 @@ export function batchModelOf(
     chamber: figures.chamber,
     unknown: batch.groups.filter(group => !gradeOf(group)),
   }
+}
+
+/** Temper loads in the order they go in, as far as it is worked out. */
+function inTheirOrder(loads: readonly TemperLoad[], { expected, day }: BatchFigures): ExpectedTemperLoad[] {
+  const order = new Map(day?.tempers.map((temper, i) => [temper.key, i]))
+  return loads
+    .map(load => {
+      const key = temperKeyOf(load)
+      const at = order.get(key)
+      return { ...load, expected: expected[key] ?? [], place: at === undefined ? null : (day?.tempers[at] ?? null) }
+    })
+    .sort((a, b) => (order.get(temperKeyOf(a)) ?? 0) - (order.get(temperKeyOf(b)) ?? 0))
 }
 
 function groupModelOf(batch: Batch, group: BatchGroup, grade: Grade, figures: GroupFigures): GroupModel {

@@ -7,7 +7,8 @@ import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { RunStep } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
-import { type Load, loadsOf, steelsKnown, type TemperLoad, temperLoadsOf } from './loads'
+import { batchDayOf, type PlacedTemper, placeColdTempers } from './batch-day'
+import { type Load, loadsOf, steelsKnown, type TemperLoad } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
 import { type PlannedPull, pullPlanOf } from './pull-plan'
 import { quenchable } from './quench-way'
@@ -42,7 +43,9 @@ export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunStep[]> {
   const loads = loadsOf(batch, shop.units)
   const blades = loads.flatMap(load => load.blades)
   for (const found of [steelsKnown(blades), quenchable(blades, shop)]) if (!found.ok) return found
-  const tempering = temperSteps(temperLoadsOf(batch), shop, batch)
+  const day = batchDayOf(batch, shop)
+  if (!day.ok) return day
+  const tempering = temperSteps(day.value.tempers, shop, batch)
   if (!tempering.ok) return tempering
   const planned: [Load, readonly PlannedPull[]][] = []
   for (const load of loads) {
@@ -67,7 +70,9 @@ export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunStep[]> {
 
 /** A run of tempers alone, for blades that were hardened before. Errors: as temperingOvenOf. */
 export function buildTemperRun(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Result<RunStep[]> {
-  const tempering = temperSteps(loads, shop, batch)
+  const oven = temperingOvenOf(shop, batch)
+  if (!oven.ok) return loads.length === 0 ? ok(numbered([step('measure', 'measure')])) : oven
+  const tempering = temperSteps(placeColdTempers(loads, oven.value), shop, batch)
   return tempering.ok ? ok(numbered([...tempering.value, step('measure', 'measure')])) : tempering
 }
 
@@ -138,26 +143,28 @@ function coldSteps(batch: Batch): Draft[] {
   ]
 }
 
-function temperSteps(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Result<Draft[]> {
-  if (loads.length === 0) return ok([])
+function temperSteps(placed: readonly PlacedTemper[], shop: Workshop, batch: Batch): Result<Draft[]> {
+  if (placed.length === 0) return ok([])
   const oven = temperingOvenOf(shop, batch)
   if (!oven.ok) return oven
   const sameOven = shop.temperingOvenId === null
   return ok(
-    loads.flatMap((load, i): Draft[] => {
-      const before = loads[i - 1]
+    placed.flatMap(({ load, coolingMin, fallingMin }, i): Draft[] => {
       const setC = keyedC(oven.value, load.atC)
       const bladeIds = load.blades.map(blade => blade.id)
       const { round } = load
       const thicknessMm = thickestMm(load.blades.map(blade => blade.line))
       return [
-        before !== undefined && round > before.round
+        coolingMin > 0
           ? step('temper-cool', 'temper', {
-              wait: { kind: 'seconds', seconds: PACE.coolBetweenMin * 60 },
+              wait: { kind: 'seconds', seconds: Math.round(coolingMin * 60) },
               names: { setC, round },
             })
           : step('temper-start', 'temper', {
-              wait: sameOven ? { kind: 'oven-below', atMostC: setC + AT_HEAT_WITHIN_K } : null,
+              wait:
+                (sameOven && i === 0) || fallingMin > 0
+                  ? { kind: 'oven-below', atMostC: setC + AT_HEAT_WITHIN_K }
+                  : null,
               names: { setC, round, sameOven },
             }),
         step('temper-in', 'temper', {

@@ -13,6 +13,7 @@ import { RollDrawing } from '../../ui/foil/RollDrawing'
 import { Problems } from '../../ui/Problems'
 import { QrCode } from '../../ui/QrCode'
 import { useSay } from '../../ui/Units'
+import { standingWords } from '../../words/batch-day'
 import { clockText } from '../../words/clock-text'
 import { marksOf } from '../../words/lists'
 import { holdWords, tooLongWords } from '../../words/pull-plan'
@@ -109,6 +110,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
         )
       })}
       <h2 className="text-large">After the quench</h2>
+      <DayLines model={model} />
       <table className="sheet">
         <tbody>
           {batch.groups
@@ -136,6 +138,19 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
         trades come first.
       </p>
     </section>
+  )
+}
+
+/** How long all of it takes, and how long each steel stands before its first temper. */
+function DayLines({ model: { day, groups } }: { model: BatchModel }) {
+  const say = useSay()
+  if (!day) return null
+  const nameOf = (groupId: string) => groups.find(g => g.group.id === groupId)?.group.gradeName ?? ''
+  return (
+    <p className="mb-1">
+      The whole batch takes about {say.minutes(Math.round(day.totalMin))} from oven on to the last temper out.{' '}
+      {day.standings.map(standing => `${standingWords(standing, nameOf(standing.groupId), say)} `)}
+    </p>
   )
 }
 

@@ -3,6 +3,7 @@ import { runSecondsAt, runStateAt } from '../../core/job/run-state'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { formatQuantity } from '../../core/units/quantity'
 import { useBatches, useMeasured, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { bladesBySteel, marksOf } from '../../words/lists'
@@ -16,6 +17,8 @@ import { useShopNow } from '../shop-context'
 
 /** Batches shown of those that were measured. */
 const MOST_LATELY = 5
+/** Batches that are to come and whose length is worked out. */
+const MOST_NEXT = 8
 
 export default function TodayPlace() {
   return (
@@ -38,6 +41,15 @@ function Today() {
     'lately',
     recent.length === 0 ? null : { batchIds: recent.map(b => b.id), learning: learning !== false },
   )
+  const shop = useShopNow()
+  const next = batches?.filter(b => !ran.has(b.id) && b.lines.length > 0).slice(0, MOST_NEXT) ?? []
+  const days = useAnswer('days', next.length === 0 ? null : { batches: next, shop })
+  const takesWords = (batchId: string) => {
+    const minutes = days?.ok ? days.value.find(day => day.batchId === batchId)?.totalMin : null
+    return minutes
+      ? `; ${formatQuantity(Math.round(minutes), 'duration', shop.units)} from oven on to the last temper`
+      : ''
+  }
   if (!batches || !runs || !measured) return <p className="p-6 text-ink-2">Reading …</p>
   const runsOf = (batch: Batch) => runs.filter(run => run.batchId === batch.id).reverse()
   const hot = runs.filter(run => run.endedAt === null && batches.some(b => b.id === run.batchId))
@@ -66,7 +78,7 @@ function Today() {
             key={batch.id}
             href={`/batch/${batch.id}/${batch.lines.length === 0 ? 'prepare' : 'heat'}`}
             name={batch.name}
-            says={bladesBySteel(batch)}
+            says={`${bladesBySteel(batch)}${takesWords(batch.id)}`}
             action={batch.lines.length === 0 ? 'Enter blades' : 'See the plan'}
           />
         ))}

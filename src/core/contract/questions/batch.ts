@@ -9,6 +9,7 @@ import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list } from '../shapes'
 import {
+  daySchema,
   hardnessSchema,
   ovenPresetSchema,
   predictionSchema,
@@ -43,6 +44,7 @@ export const batch = question({
     expected: z.record(z.string(), list(z.object({ groupId: z.string(), hrc: z.number() }))),
     programmes: z.record(z.string(), result(list(segmentSchema))),
     pulls: z.record(z.string(), pullPlanSchema),
+    day: daySchema.nullable(),
     shared: z.object({ atC: z.number(), changes: list(soakChange) }).nullable(),
     chamber: ovenPresetSchema.nullable(),
   }),

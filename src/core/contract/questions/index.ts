@@ -16,6 +16,7 @@ export const QUESTIONS = {
   certificates: async () => (await import('./certificates')).certificates,
   chamber: async () => (await import('./chamber')).chamber,
   cold: async () => (await import('./cold')).cold,
+  days: async () => (await import('./days')).days,
   'each-blade': async () => (await import('./each-blade')).eachBlade,
   entries: async () => (await import('./entries')).entries,
   foil: async () => (await import('./foil')).foil,

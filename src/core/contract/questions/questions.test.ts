@@ -57,6 +57,7 @@ const LOCAL = {
     issuedAt: '2026-03-02T08:00:00.000Z',
   },
   chamber: { oven: OVEN },
+  days: { batches: [BATCH], shop: SHOP.shop },
   'each-blade': {
     batch: BATCH,
     readings: SHOP.readings.filter(r => r.batchId === BATCH?.id),

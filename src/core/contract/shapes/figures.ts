@@ -142,6 +142,21 @@ export const pullPlanSchema = z.object({
   hold: holdSchema,
 })
 
+export const daySchema = z.object({
+  tempers: list(
+    z.object({
+      key: z.string(),
+      startMin: z.number(),
+      endMin: z.number(),
+      coolingMin: z.number(),
+      fallingMin: z.number(),
+    }),
+  ),
+  standings: list(z.object({ groupId: z.string(), standsMin: z.number(), limitMin: z.number() })),
+  quenchedMin: z.number(),
+  totalMin: z.number(),
+})
+
 /** A number for each thing of its kind that was left out of learning. */
 const heldOut = z.object({ chart: z.number(), shop: z.number(), readings: z.number() })
 

@@ -7,7 +7,10 @@ import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { Problems } from '../../../ui/Problems'
+import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
+import { standingWords, standsTooLong } from '../../../words/batch-day'
+import { hoursText } from '../../../words/clock-text'
 import { bandText, hrcText } from '../../../words/speaker'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
@@ -53,6 +56,7 @@ export function TemperBench() {
             unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
             working={prediction.working}
           />
+          <DayFigure />
           <LagFigure
             label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade is through after`}
             thicknessMm={shown.thicknessMm}
@@ -74,6 +78,29 @@ export function TemperBench() {
       }
       fields={view === 'loads' && <TemperFields route={group.route} edit={edit} />}
     />
+  )
+}
+
+/** How long all of the batch takes, and how long its blades stand before their first temper. */
+function DayFigure() {
+  const say = useSay()
+  const { day, shown } = useBench()
+  if (!day) return null
+  const standing = day.standings.find(one => one.groupId === shown.group.id)
+  return (
+    <>
+      <Figure
+        label="The whole batch, from oven on to the last temper out"
+        value={hoursText(day.totalMin)}
+        unit="h:min"
+        note="One pair of hands, one step after another. The last blade is quenched after the heats; the tempers follow in the order of the table, the one that is done soonest."
+      />
+      {standing && (
+        <p className={`my-2 text-small ${standsTooLong(standing) ? 'font-semibold text-bad' : ''}`}>
+          {standingWords(standing, shown.group.gradeName, say)}
+        </p>
+      )}
+    </>
   )
 }
 

@@ -2,6 +2,8 @@ import { keyedC } from '../../../../core/oven/correction'
 import type { Oven } from '../../../../core/shop/oven'
 import { heatColour } from '../../../../ui/heatline/colour'
 import { useSay } from '../../../../ui/Units'
+import { temperWaitWords } from '../../../../words/batch-day'
+import { hoursText } from '../../../../words/clock-text'
 import { marksOf } from '../../../../words/lists'
 import { hrcText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
@@ -16,6 +18,7 @@ export function TemperLoads({ oven }: { oven: Oven }) {
       <thead>
         <tr>
           <th>Load</th>
+          <th>In after, h:min from oven on</th>
           <th>Blades</th>
           <th>Set to</th>
           <th>Hold</th>
@@ -27,6 +30,12 @@ export function TemperLoads({ oven }: { oven: Oven }) {
         {temperLoads.map(load => (
           <tr key={`${load.round} ${load.atC} ${load.holdMin}`}>
             <td>Temper {load.round}</td>
+            <td>
+              {load.place ? hoursText(load.place.startMin) : '…'}
+              {load.place && (
+                <span className="block text-note text-ink-2">waiting for {temperWaitWords(load.place, say)}</span>
+              )}
+            </td>
             <td>{marksOf(load.blades.map(b => b.mark))}</td>
             <td className="figure text-title">{say.keyed(keyedC(oven, load.atC))}</td>
             <td>{say.minutes(load.holdMin)}</td>

@@ -1,0 +1,20 @@
+import { z } from 'zod'
+import { ok } from '../../codes/result'
+import { batchDayOf } from '../../job/batch-day'
+import { batchSchema } from '../../shop/batch'
+import { workshopSchema } from '../../shop/workshop'
+import { question } from '../question'
+import { list } from '../shapes'
+
+export const days = question({
+  summary: 'How long each of some batches takes from oven on to its last temper; null where it cannot be said',
+  request: z.object({ batches: z.array(batchSchema).max(50).readonly(), shop: workshopSchema }),
+  response: list(z.object({ batchId: z.string(), totalMin: z.number().nullable() })),
+  answer: ({ batches, shop }) =>
+    ok(
+      batches.map(batch => {
+        const day = batchDayOf(batch, shop)
+        return { batchId: batch.id, totalMin: day.ok ? day.value.totalMin : null }
+      }),
+    ),
+})

@@ -1,0 +1,165 @@
+import { TEMPER_WITHIN_MIN } from '../../data/delays'
+import { PACE } from '../../data/pace'
+import { ok, type Result } from '../codes/result'
+import { AMBIENT_C, heatUpMin } from '../oven/chamber'
+import type { Batch } from '../shop/batch'
+import type { Oven } from '../shop/oven'
+import type { Workshop } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import { chamberOf } from './chambers'
+import { loadKg } from './heat-load'
+import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from './loads'
+import { ovenOf, temperingOvenOf } from './ovens'
+import { pullPlanOf } from './pull-plan'
+import { type OrderedJob, type TemperJob, temperOrder } from './temper-order'
+import { tempersOf } from './tray'
+
+/** A temper load in its place in the day, min from oven on. */
+export interface PlacedTemper extends Omit<OrderedJob, 'index'> {
+  readonly load: TemperLoad
+}
+
+/** How long the blades of a steel stand at room temperature before their first temper, and how long they may, min. */
+export interface Standing {
+  readonly groupId: string
+  readonly standsMin: number
+  readonly limitMin: number
+}
+
+/** A batch from oven on to the end of its last temper, one after another as one pair of hands does it. */
+export interface BatchDay {
+  readonly tempers: readonly PlacedTemper[]
+  readonly standings: readonly Standing[]
+  /** When the last blade is quenched, and when all is done, min from oven on. */
+  readonly quenchedMin: number
+  readonly totalMin: number
+}
+
+type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'units' | 'temperingOvenId'>
+
+/**
+ * How long all of a batch takes, in which order its tempers are done soonest, and how long its blades stand untempered. Errors: as
+ * ovenOf and temperingOvenOf.
+ */
+export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
+  const [hardens, tempers] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
+  if (!hardens.ok) return hardens
+  if (!tempers.ok) return tempers
+  const loads = loadsOf(batch, shop.units)
+  const chamber = chamberOf(hardens.value)
+  const quenchedAt = new Map<string, number>()
+  let nowMin = 0
+  let offMin = 0
+  for (const [i, load] of loads.entries()) {
+    const plan = pullPlanOf(load, shop, batch)
+    if (!plan.ok) return plan
+    const heatMin = heatedAfterMin(load, loads[i - 1], chamber) + nowMin
+    for (const pull of plan.value?.pulls ?? []) quenchedAt.set(pull.bladeId, heatMin + pull.outAtS / 60)
+    offMin = heatMin + Math.max(0, ...(plan.value?.pulls ?? []).map(pull => pull.pullAtS)) / 60
+    nowMin = offMin
+  }
+  const quenchedMin = Math.max(0, ...quenchedAt.values())
+  const lookedAtMin = quenchedMin + (quenchedAt.size > 0 ? PACE.inspectMin : 0)
+  const cold = coldOf(batch, loads, { quenchedAt, lookedAtMin })
+  const readyMin = cold?.endMin ?? lookedAtMin
+  const own = shop.temperingOvenId === null || tempers.value.id === hardens.value.id
+  const hottest = loads.at(-1)?.austenitizeC ?? AMBIENT_C
+  const placed = placeTempers(temperLoadsOf(batch), {
+    chamber: chamberOf(tempers.value),
+    readyMin,
+    atC: own && loads.length > 0 ? fallenC(chamber.cooling.tauMin, hottest, readyMin - offMin) : AMBIENT_C,
+    coolBetweenMin: PACE.coolBetweenMin,
+  })
+  return ok({
+    tempers: placed,
+    standings: standingsOf(batch, loads, { quenchedAt, cold, placed }),
+    quenchedMin,
+    totalMin: Math.max(readyMin, ...placed.map(({ endMin }) => endMin)),
+  })
+}
+
+/** An oven with its power off after so long, °C. */
+const fallenC = (tauMin: number, fromC: number, minutes: number): number =>
+  AMBIENT_C + (fromC - AMBIENT_C) * Math.exp(-Math.max(0, minutes) / tauMin)
+
+/** From oven on, or from the last pull of the load before, until this load's soak temperature is reached, min. */
+function heatedAfterMin(load: Load, before: Load | undefined, chamber: ReturnType<typeof chamberOf>): number {
+  const kg = loadKg(load)
+  const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
+  const climb = (fromC: number, toC: number) => finite(heatUpMin(chamber, fromC, toC, kg))
+  const opened = PACE.loadMin
+  if (before) return opened + climb(before.austenitizeC - PACE.loadDropK, load.austenitizeC)
+  const fromCold = load.entryC <= AMBIENT_C
+  const empty = fromCold ? 0 : finite(heatUpMin(chamber, AMBIENT_C, load.entryC, 0))
+  let atC = fromCold ? AMBIENT_C : load.entryC - PACE.loadDropK
+  let minutes = empty + opened
+  for (const { atC: stepC, holdMin } of load.equalise) {
+    minutes += climb(atC, stepC) + holdMin
+    atC = Math.max(atC, stepC)
+  }
+  return minutes + climb(atC, load.austenitizeC)
+}
+
+interface ColdStay {
+  readonly startMin: number
+  readonly endMin: number
+}
+
+/** All that goes into the cold goes in together, once it was looked at and its planned delay is over. */
+function coldOf(
+  { groups }: Pick<Batch, 'groups'>,
+  loads: readonly Load[],
+  { quenchedAt, lookedAtMin }: { readonly quenchedAt: ReadonlyMap<string, number>; readonly lookedAtMin: number },
+): ColdStay | null {
+  const blades = loads.flatMap(load => load.blades).filter(blade => blade.group.route.cold)
+  if (blades.length === 0 || groups.length === 0) return null
+  const due = blades.map(({ id, group }) => (quenchedAt.get(id) ?? 0) + (group.route.cold?.delayMin ?? 0))
+  const startMin = Math.max(lookedAtMin, ...due)
+  const holdMin = Math.max(...blades.map(({ group }) => group.route.cold?.holdMin ?? 0))
+  return { startMin, endMin: startMin + PACE.coldLagS / 60 + holdMin + PACE.warmMin }
+}
+
+function placeTempers(loads: readonly TemperLoad[], oven: Parameters<typeof temperOrder>[1]): PlacedTemper[] {
+  const jobs = loads.map(
+    ({ round, atC, holdMin, blades }): TemperJob => ({
+      round,
+      atC,
+      inOvenMin: holdMin + PACE.temperLagMin,
+      bladeIds: blades.map(blade => blade.id),
+    }),
+  )
+  return temperOrder(jobs, oven).map(({ index, ...place }) => ({ load: loads[index] as TemperLoad, ...place }))
+}
+
+/** Tempers alone, in an oven that is cold: the order in which they are done soonest. */
+export const placeColdTempers = (loads: readonly TemperLoad[], oven: Oven): PlacedTemper[] =>
+  placeTempers(loads, { chamber: chamberOf(oven), readyMin: 0, atC: AMBIENT_C, coolBetweenMin: PACE.coolBetweenMin })
+
+function standingsOf(
+  { groups }: Pick<Batch, 'groups'>,
+  loads: readonly Load[],
+  {
+    quenchedAt,
+    cold,
+    placed,
+  }: {
+    readonly quenchedAt: ReadonlyMap<string, number>
+    readonly cold: ColdStay | null
+    readonly placed: readonly PlacedTemper[]
+  },
+): Standing[] {
+  return groups.flatMap((group): Standing[] => {
+    const grade = gradeOf(group)
+    const blades = loads.flatMap(load => load.blades).filter(blade => blade.group.id === group.id)
+    if (!grade || blades.length === 0) return []
+    const chilled = group.route.cold && cold ? cold.endMin - cold.startMin - PACE.warmMin : 0
+    const stands = blades.flatMap(blade => {
+      const first = placed.find(({ load }) => load.round === 1 && load.blades.some(other => other.id === blade.id))
+      if (!first || tempersOf(blade).length === 0) return []
+      return [first.startMin - (quenchedAt.get(blade.id) ?? 0) - chilled]
+    })
+    return stands.length === 0
+      ? []
+      : [{ groupId: group.id, standsMin: Math.max(...stands), limitMin: TEMPER_WITHIN_MIN[grade.family] }]
+  })
+}

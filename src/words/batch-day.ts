@@ -1,0 +1,24 @@
+import type { PlacedTemper, Standing } from '../core/job/batch-day'
+import type { Speaker } from './speaker'
+
+const whole = (minutes: number, say: Speaker) => say.minutes(Math.round(minutes))
+
+/** How long the blades of a steel stand before their first temper, and what to do where that is too long. */
+export function standingWords({ standsMin, limitMin }: Standing, gradeName: string, say: Speaker): string {
+  const stands = `${gradeName} stands ${whole(standsMin, say)} between the quench and its first temper; ${whole(limitMin, say)} is the most`
+  return standsMin <= limitMin
+    ? `${stands}.`
+    : `${stands}. It may crack meanwhile. Temper it in an oven of its own, or harden fewer loads in one day.`
+}
+
+export const standsTooLong = ({ standsMin, limitMin }: Standing): boolean => standsMin > limitMin
+
+/** What a temper load waits for before it goes in. */
+export function temperWaitWords(
+  { coolingMin, fallingMin }: Pick<PlacedTemper, 'coolingMin' | 'fallingMin'>,
+  say: Speaker,
+): string {
+  if (Math.round(fallingMin) > 0 && fallingMin >= coolingMin) return `the oven to fall, ${whole(fallingMin, say)}`
+  if (Math.round(coolingMin) > 0) return `the blades to cool, ${whole(coolingMin, say)}`
+  return 'nothing'
+}
