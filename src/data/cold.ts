@@ -23,6 +23,9 @@ export const STEEL_CHILL_J_PER_KG = { toDryIce: 38_900, toLiquidNitrogen: 73_700
 
 export const VESSEL_CP = 900
 
+/** A workshop's air, where nothing else is said, °C. */
+export const USUAL_ROOM_C = 20
+
 /** CO2 in air, ppm: 8 h (OSHA, EU), 15 min (ACGIH) and immediately dangerous (NIOSH), from memory. */
 export const CO2_LIMITS_PPM = { eightHours: 5_000, fifteenMinutes: 30_000, immediatelyDangerous: 40_000 } as const
 
@@ -31,13 +34,18 @@ export const LIQUID_NITROGEN = {
   latentJPerKg: 199_200,
   densityKgPerL: 0.807,
   gasM3PerL: 0.693,
-  /** Cooling an insulated vessel down once, J. Common practice, no published source. */
+  /** Cooling the inner wall of an insulated vessel down once, where its weight is not known, J. Common practice, no published source. */
   vesselJ: 10_000,
+  /** Aluminium from 20 °C to the boiling point, J/kg. Handbook value, from memory. */
+  vesselJPerKg: 170_000,
   source: 'vaporisation of N2 199.2 kJ/kg, 0.807 kg/L, gas at 20 °C; handbook values, from memory',
 } as const
 
 /** Oxygen in air and the least for work without breathing gear, %. Source: OSHA 29 CFR 1910.134, from memory. */
 export const OXYGEN = { normalPercent: 20.9, leastPercent: 19.5 } as const
+
+/** Steel near 0 °C, J/kgK, and what a freezer's air takes from a face, radiation counted in, W/m²K: textbook values, from memory. */
+export const FREEZER = { steelCp: 450, stillWPerM2K: 8.5, fanWPerM2K: 16 } as const
 
 /** Inside of a box that was not measured yet, mm. Common practice, no published source. */
 export const USUAL_BOX_MM = { length: 350, width: 250, depth: 200 } as const

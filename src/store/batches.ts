@@ -85,8 +85,8 @@ const withSuggestions = async (batch: Batch, shop: Workshop): Promise<Batch> => 
 }
 
 /** What of the workshop is suggested from. */
-const suggestedFrom = ({ units, cold, ovens, hardeningOvenId }: Workshop) =>
-  JSON.stringify([units, cold.medium, ovens, hardeningOvenId])
+const suggestedFrom = ({ units, cold, ovens, hardeningOvenId, plates, oil, roomC }: Workshop) =>
+  JSON.stringify([units, cold.medium, ovens, hardeningOvenId, plates, oil, roomC])
 
 /** Brings what is suggested in every batch that is not begun up to a changed workshop. Runs inside a transaction on PLAN_TABLES. */
 export async function followShop(before: Workshop, shop: Workshop): Promise<void> {

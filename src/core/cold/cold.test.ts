@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { airInRoom } from './air-in-room'
 import { dryIceFor } from './dry-ice'
+import { freezerMin } from './freezer'
 import { liquidNitrogenFor } from './liquid-nitrogen'
 import { gasShareAfter } from './room'
 
@@ -9,6 +10,7 @@ const room = { m3: 20, airChangesPerH: 0.5 }
 const fourteen = {
   steelKg: 3.234,
   startC: 20,
+  ambientC: 20,
   bath: { fluid: 'isopropanol', litres: 4 },
   vesselKg: 1,
   lossWPerK: 0.35,
@@ -58,20 +60,78 @@ describe('dry ice', () => {
 
 describe('liquid nitrogen', () => {
   it('for the same blades, held 4 h, is 5.41 L: N2 199.2 kJ/kg, 0.807 kg/L, worked by hand', () => {
-    const n = liquidNitrogenFor({ steelKg: 3.234, startC: 20, lossWPerK: 0.2, holdH: 4, room })
+    const n = liquidNitrogenFor({
+      steelKg: 3.234,
+      startC: 20,
+      ambientC: 20,
+      vesselKg: 0,
+      lossWPerK: 0.2,
+      holdH: 4,
+      room,
+    })
     expect(n.chillL).toBeCloseTo(1.545, 3)
     expect(n.coolantL).toBeCloseTo(5.411, 3)
   })
 
   it('warns when oxygen falls below 19.5 % (OSHA, from memory)', () => {
     expect(
-      liquidNitrogenFor({ steelKg: 6, startC: 20, lossWPerK: 0.2, holdH: 4, room: { m3: 12, airChangesPerH: 0 } })
-        .cautions[0]?.code,
+      liquidNitrogenFor({
+        steelKg: 6,
+        startC: 20,
+        ambientC: 20,
+        vesselKg: 0,
+        lossWPerK: 0.2,
+        holdH: 4,
+        room: { m3: 12, airChangesPerH: 0 },
+      }).cautions[0]?.code,
     ).toBe('air-refused')
     expect(
-      liquidNitrogenFor({ steelKg: 1, startC: 20, lossWPerK: 0.2, holdH: 4, room: { m3: 200, airChangesPerH: 4 } })
-        .cautions,
+      liquidNitrogenFor({
+        steelKg: 1,
+        startC: 20,
+        ambientC: 20,
+        vesselKg: 0,
+        lossWPerK: 0.2,
+        holdH: 4,
+        room: { m3: 200, airChangesPerH: 4 },
+      }).cautions,
     ).toEqual([])
+  })
+})
+
+describe('what it starts from', () => {
+  it('is the room’s temperature for bath, vessel and leak, and the blades’ own for the blades', () => {
+    const base = dryIceFor(fourteen)
+    // Blades at 5 °C in a room of 20: the steel alone gives up less, 3.234 kg of 38.9 kJ/kg over 95 K for 15 K, of 571 kJ/kg; by hand.
+    const cooler = dryIceFor({ ...fourteen, startC: 5 })
+    expect(base.coolantKg - cooler.coolantKg).toBeCloseTo((3.234 * 38.9 * (15 / 95)) / 571, 6)
+    expect(cooler.holdKg).toBe(base.holdKg)
+    // A room of 35 °C: the leak grows with 110 K over 95.
+    expect(dryIceFor({ ...fourteen, ambientC: 35 }).holdKg / base.holdKg).toBeCloseTo(110 / 95, 9)
+  })
+
+  it('counts the vessel of liquid nitrogen by its weight: 2 kg of aluminium take 340 kJ, 2.1 L', () => {
+    const at = (vesselKg: number) =>
+      liquidNitrogenFor({ steelKg: 3.234, startC: 20, ambientC: 20, vesselKg, lossWPerK: 0.2, holdH: 4, room }).coolantL
+    // 199.2 kJ/kg · 0.807 kg/L = 160.75 kJ/L; 10 kJ stand in where the weight is not known.
+    expect(at(2) - at(0)).toBeCloseTo((340 - 10) / 160.75, 2)
+  })
+})
+
+describe('a freezer', () => {
+  // Thermal reference: −18 °C, 3 mm, to within 3 °C: 26 min in still air, 14 with a fan.
+  it.each([
+    [false, 26],
+    [true, 14],
+  ])('fan %s: %i min for 3 mm', (fan, minutes) => {
+    expect(Math.abs(freezerMin({ thicknessMm: 3, startC: 20, freezerC: -18, fan }) - minutes)).toBeLessThan(0.8)
+  })
+
+  it('takes twice as long for twice the thickness, and nothing for what is as cold', () => {
+    const at = (thicknessMm: number, startC = 20) => freezerMin({ thicknessMm, startC, freezerC: -18, fan: false })
+    expect(at(6)).toBeCloseTo(2 * at(3), 9)
+    expect(at(3, -16)).toBe(0)
+    expect(at(3, 5)).toBeLessThan(at(3))
   })
 })
 

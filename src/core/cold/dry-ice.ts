@@ -6,7 +6,9 @@ import type { Room } from './room'
 
 export interface DryIceRequest {
   readonly steelKg: number
+  /** What the blades are at as they go in, and the room with the bath and the vessel in it, °C. */
   readonly startC: number
+  readonly ambientC: number
   readonly bath: { readonly fluid: BathFluid; readonly litres: number }
   readonly vesselKg: number
   /** Heat leak of the box, W per kelvin. */
@@ -33,11 +35,12 @@ export interface DryIceAmount {
  */
 export function dryIceFor(request: DryIceRequest): DryIceAmount {
   const bath = BATHS[request.bath.fluid]
-  const dropK = request.startC - STEEL_CHILL_J_PER_KG.dryIceC
+  const bladesK = Math.max(0, request.startC - STEEL_CHILL_J_PER_KG.dryIceC)
+  const dropK = request.ambientC - STEEL_CHILL_J_PER_KG.dryIceC
   const steelJ =
     request.steelKg *
     STEEL_CHILL_J_PER_KG.toDryIce *
-    (dropK / (STEEL_CHILL_J_PER_KG.fromC - STEEL_CHILL_J_PER_KG.dryIceC))
+    (bladesK / (STEEL_CHILL_J_PER_KG.fromC - STEEL_CHILL_J_PER_KG.dryIceC))
   const bathJ = ((request.bath.litres * bath.densityKgPerM3) / 1000) * bath.cp * dropK
   const vesselJ = request.vesselKg * VESSEL_CP * dropK
   const holdJ = request.lossWPerK * dropK * request.holdH * 3600

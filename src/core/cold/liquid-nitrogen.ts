@@ -6,7 +6,11 @@ import type { Room } from './room'
 
 export interface LiquidNitrogenRequest {
   readonly steelKg: number
+  /** What the blades are at as they go in, and the room with the vessel in it, °C. */
   readonly startC: number
+  readonly ambientC: number
+  /** Of the vessel what is cooled down with the blades; 0: not known. */
+  readonly vesselKg: number
   readonly lossWPerK: number
   readonly holdH: number
   readonly room: Room
@@ -29,15 +33,20 @@ export interface LiquidNitrogenAmount {
 export function liquidNitrogenFor({
   steelKg,
   startC,
+  ambientC,
+  vesselKg,
   lossWPerK,
   holdH,
   room,
 }: LiquidNitrogenRequest): LiquidNitrogenAmount {
   const n = LIQUID_NITROGEN
   const perL = n.latentJPerKg * n.densityKgPerL
-  const chillJ =
-    steelKg * STEEL_CHILL_J_PER_KG.toLiquidNitrogen * ((startC - n.boilsAtC) / (20 - n.boilsAtC)) + n.vesselJ
-  const holdJ = lossWPerK * (20 - n.boilsAtC) * holdH * 3600
+  const usualK = STEEL_CHILL_J_PER_KG.fromC - n.boilsAtC
+  const dropK = ambientC - n.boilsAtC
+  const steelJ = steelKg * STEEL_CHILL_J_PER_KG.toLiquidNitrogen * (Math.max(0, startC - n.boilsAtC) / usualK)
+  const vesselJ = vesselKg > 0 ? vesselKg * n.vesselJPerKg * (dropK / usualK) : n.vesselJ
+  const chillJ = steelJ + vesselJ
+  const holdJ = lossWPerK * dropK * holdH * 3600
   const chillL = chillJ / perL
   const holdL = holdJ / perL
   const air = airInRoom({ gas: 'nitrogen', chillM3: chillL * n.gasM3PerL, holdM3: holdL * n.gasM3PerL, holdH, room })
@@ -52,7 +61,8 @@ export function liquidNitrogenFor({
     air,
     cautions: airCautions(air),
     working: [
-      worked('steel-heat-nitrogen', chillJ / 1000, 'kJ', {}),
+      worked('steel-heat-nitrogen', steelJ / 1000, 'kJ', {}),
+      worked('vessel-heat', vesselJ / 1000, 'kJ', {}),
       worked('leak-heat', holdJ / 1000, 'kJ', {}),
       worked('vaporisation-heat', n.latentJPerKg / 1000, 'kJ/kg', { source: n.source }),
       worked('oxygen-in-room', oxygenPercent, '%', {}),

@@ -35,7 +35,7 @@ export interface BatchDay {
   readonly totalMin: number
 }
 
-type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'units' | 'temperingOvenId'>
+type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units' | 'temperingOvenId'>
 
 /**
  * How long all of a batch takes, in which order its tempers are done soonest, and how long its blades stand untempered. Errors: as

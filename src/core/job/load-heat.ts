@@ -121,7 +121,7 @@ export function heatOfLoad({ batch, shop, loadIndex, thicknessMm }: LoadHeatRequ
 
 export interface LoadHeatRequest {
   readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry' | 'ovenId' | 'ovenName'>
-  readonly shop: Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'units'>
+  readonly shop: Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units'>
   readonly loadIndex: number
   /** Whose lag is asked for, mm. */
   readonly thicknessMm: number

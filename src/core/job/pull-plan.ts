@@ -33,7 +33,7 @@ export interface PullsAsked {
 /** What a pull list is worked out from; null for an empty load. Errors: as ovenOf, since oven and door are those of one oven. */
 export function pullsAskedOf(
   load: Load,
-  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil'>,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil' | 'roomC'>,
   batch: Pick<Batch, 'ovenId' | 'ovenName'>,
 ): Result<PullsAsked | null> {
   if (load.blades.length === 0) return ok(null)
@@ -69,7 +69,7 @@ export function pullsAskedOf(
       contactWPerM2K: contactOf(shop),
       airWPerM2K: airOf(shop),
       restWPerM2K: airOf(shop),
-      ambientC: PACE.roomC,
+      ambientC: shop.roomC ?? PACE.roomC,
       doorRecoveryS: doorRecoveryS(detailedOven(oven.value), load.austenitizeC),
     },
   })
@@ -137,7 +137,7 @@ function arrivalsOf(load: Load, oven: Oven): number[] {
  */
 export function pullPlanOf(
   load: Load,
-  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil'>,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil' | 'roomC'>,
   batch: Pick<Batch, 'ovenId' | 'ovenName'>,
 ): Result<PullPlan | null> {
   const asked = pullsAskedOf(load, shop, batch)
@@ -196,7 +196,7 @@ const worstOver = (plan: PullPlan | null): number => Math.max(0, ...(plan?.pulls
 /** What each change would do for a load whose last blades soak too long; none where none does. Errors: as ovenOf. */
 export function mendsOf(
   load: Load,
-  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil'>,
+  shop: Pick<Workshop, 'plates' | 'ovens' | 'oil' | 'roomC'>,
   batch: Pick<Batch, 'ovenId' | 'ovenName'>,
 ): Result<MendOutcome[]> {
   const as = pullPlanOf(load, shop, batch)

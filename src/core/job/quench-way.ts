@@ -13,7 +13,7 @@ import { ASSUMED_THICKNESS_MM, type BatchBlade, linesOf } from './tray'
 /** What takes the heat out of a steel. */
 export type QuenchWay = 'plates' | 'medium-oil' | 'fast-oil'
 
-type QuenchShop = Pick<Workshop, 'plates' | 'oil'>
+type QuenchShop = Pick<Workshop, 'plates' | 'oil' | 'roomC'>
 
 /** The quench a steel has in this shop; null where the shop has none that hardens it. */
 export function quenchWayOf(
@@ -86,7 +86,7 @@ export function quenchSecondsOf(
     plateStartC: shop.plates.startC,
     contactWPerM2K: contactOf(shop),
     airWPerM2K: airOf(shop),
-    ambientC: PACE.roomC,
+    ambientC: shop.roomC ?? PACE.roomC,
   } as const
   const key = JSON.stringify(request)
   const seconds = known.get(key) ?? secondsOf(request)

@@ -70,6 +70,7 @@ export const BOUNDS = {
   bathLitres: { min: 0, max: 60 },
   vesselKg: { min: 0, max: 40 },
   lossWPerK: { min: 0.05, max: 5 },
+  roomC: { min: -10, max: 45 },
   roomM3: { min: 4, max: 5000 },
   airChangesPerH: { min: 0, max: 60 },
   boxLengthMm: { min: 50, max: 3000 },

@@ -86,6 +86,8 @@ export const workshopSchema = z.object({
       .nullable()
       .optional(),
   }),
+  /** What the room is at, °C; absent: as workshops usually are. */
+  roomC: bounded('roomC').optional(),
   /** The quench oil the shop has; absent: none. */
   oil: z.enum(['medium-oil', 'fast-oil']).optional(),
   foil: z.object({

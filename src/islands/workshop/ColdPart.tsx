@@ -2,7 +2,7 @@ import type { Saving } from '../../core/codes/result'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/usual'
-import { USUAL_BOX_MM } from '../../data/cold'
+import { USUAL_BOX_MM, USUAL_ROOM_C } from '../../data/cold'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { useSay } from '../../ui/Units'
@@ -33,6 +33,13 @@ export function ColdPart({ edit }: Props) {
           ['liquid-nitrogen', `liquid nitrogen, ${say.t(LIQUID_NITROGEN_C)}`],
         ]}
         onCommit={medium => set({ medium })}
+      />
+      <QuantityField
+        label="Room temperature"
+        dimension="temperature"
+        value={shop.roomC ?? USUAL_ROOM_C}
+        {...BOUNDS.roomC}
+        onCommit={roomC => edit({ roomC })}
       />
       <div className="grid grid-cols-3 gap-3">
         {(['length', 'width', 'depth'] as const).map(side => (

@@ -1,7 +1,9 @@
 import type { z } from 'zod'
 import { ok, type Result } from '../../codes/result'
 import { dryIceFor } from '../../cold/dry-ice'
+import { freezerMin } from '../../cold/freezer'
 import { liquidNitrogenFor } from '../../cold/liquid-nitrogen'
+import { FREEZER_C } from '../../steel/usual'
 import { question } from '../question'
 import { coldRequest, coldResponse } from '../shapes'
 
@@ -17,6 +19,7 @@ export const cold = question({
         coolantKg: 0,
         coolantL: 0,
         gasM3: 0,
+        reachMin: freezerMin({ ...request, freezerC: FREEZER_C }),
         peak: {},
         limits: [],
         neededAirChangesPerH: 0,
@@ -31,6 +34,7 @@ export const cold = question({
         coolantKg: n.coolantL * n.kgPerL,
         coolantL: n.coolantL,
         gasM3: n.gasM3,
+        reachMin: null,
         peak: { oxygenPercent: n.oxygenPercent },
         limits: air.limits,
         neededAirChangesPerH: finite(air.neededAirChangesPerH),
@@ -44,6 +48,7 @@ export const cold = question({
       coolantKg: ice.coolantKg,
       coolantL: ice.coolantL,
       gasM3: ice.gasM3,
+      reachMin: null,
       peak: { co2Ppm: ice.peakCo2Ppm },
       limits: ice.air.limits,
       neededAirChangesPerH: finite(ice.air.neededAirChangesPerH),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BATHS, type BathFluid } from '../../../data/cold'
+import { BATHS, type BathFluid, USUAL_ROOM_C } from '../../../data/cold'
 import { PLATE_METALS, type PlateMetal } from '../../../data/thermal'
 import { QUENCH_MEDIA } from '../../quench/quench'
 import { envelopeSchema, symptomSchema } from '../../shop/batch'
@@ -186,7 +186,12 @@ export const quenchRequest = z.object({
 export const coldRequest = z.object({
   medium: z.enum(['dry-ice', 'liquid-nitrogen', 'freezer']),
   steelKg: z.number().min(0).max(200),
-  startC: z.number().min(-20).max(80).default(20),
+  /** What the blades are at as they go in, and the room with bath and vessel in it, °C. */
+  startC: z.number().min(-20).max(80).default(USUAL_ROOM_C),
+  ambientC: z.number().min(-20).max(50).default(USUAL_ROOM_C),
+  /** For a freezer: the thickest blade, and whether a fan moves the air. */
+  thicknessMm: z.number().min(0.3).max(30).default(3),
+  fan: z.boolean().default(false),
   bath: z
     .object({ fluid: z.enum(Object.keys(BATHS) as [BathFluid, ...BathFluid[]]), litres: z.number().min(0).max(200) })
     .default({ fluid: 'none', litres: 0 }),

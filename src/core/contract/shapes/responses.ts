@@ -125,6 +125,8 @@ export const coldResponse = z.object({
   coolantKg: z.number(),
   coolantL: z.number(),
   gasM3: z.number(),
+  /** Minutes until the blades are within 3 °C of a freezer's air; null where they are chilled by a coolant. */
+  reachMin: z.number().nullable(),
   peak: z.object({ co2Ppm: z.number().optional(), oxygenPercent: z.number().optional() }),
   limits: list(
     z.object({

@@ -1,7 +1,10 @@
 import { useMemo, useState } from 'react'
+import { FREEZER_WITHIN_K, freezerMin } from '../../../core/cold/freezer'
+import { coldWay } from '../../../core/cold/way'
 import { steelKgOf } from '../../../core/job/loads'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
+import { USUAL_ROOM_C } from '../../../data/cold'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
@@ -20,6 +23,24 @@ const VIEWS = [
   ['box', 'Box and room'],
   ['schools', 'Ways compared'],
 ] as const
+
+/** How long the thickest blade takes to be as cold as the freezer. */
+function FreezerFigure({ freezerC }: { freezerC: number }) {
+  const say = useSay()
+  const { shown, shop } = useBench()
+  const { thicknessMm } = shown
+  const from = { thicknessMm, startC: shop.roomC ?? USUAL_ROOM_C, freezerC }
+  const minutes = (fan: boolean) => Math.round(freezerMin({ ...from, fan }))
+  return (
+    <Figure
+      tone="ice"
+      label={`Time to within ${say.d(FREEZER_WITHIN_K)} of the freezer, ${say.length(thicknessMm)} blade`}
+      value={String(minutes(false))}
+      unit={`min in still air, ${minutes(true)} min with a fan`}
+      note="Blades that stand free of one another, from the room’s temperature. The hold begins then."
+    />
+  )
+}
 
 /** What the cold needs, what it gives off, and what it does to the steel. */
 export function ColdBench() {
@@ -75,6 +96,7 @@ export function ColdBench() {
               note="The cold of the gas is not credited, so this is on the safe side."
             />
           )}
+          {route.cold && coldWay(route.cold.toC) === 'freezer' && <FreezerFigure freezerC={route.cold.toC} />}
           <Figure
             label="What cold does to the finished blade"
             value={gain === null ? '…' : `${gain >= 0 ? '+' : '−'}${Math.abs(gain).toFixed(1)}`}

@@ -6,6 +6,7 @@ import { liquidNitrogenFor } from '../../../../core/cold/liquid-nitrogen'
 import { coldWay } from '../../../../core/cold/way'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
+import { USUAL_ROOM_C } from '../../../../data/cold'
 import { speakerOf } from '../../../../words/speaker'
 
 type Cold = NonNullable<BatchGroup['route']['cold']>
@@ -25,12 +26,15 @@ export interface ColdAmount {
 /** Null for a freezer: it uses nothing up. */
 export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmount | null {
   const { lossWPerK, room, bath, vesselKg } = shop.cold
+  // Blades that were quenched stand in the room until they go in.
+  const ambientC = shop.roomC ?? USUAL_ROOM_C
+  const from = { steelKg, startC: ambientC, ambientC }
   const holdH = cold.holdMin / 60
   const way = coldWay(cold.toC)
   const say = speakerOf(shop.units)
   if (way === 'freezer') return null
   if (way === 'liquid-nitrogen') {
-    const n = liquidNitrogenFor({ steelKg, startC: 20, lossWPerK, holdH, room })
+    const n = liquidNitrogenFor({ ...from, vesselKg, lossWPerK, holdH, room })
     return {
       label: 'Liquid nitrogen',
       ...parted(say.litres(n.coolantL), `: ${say.litres(n.chillL)} to chill, ${say.litres(n.holdL)} to hold`),
@@ -40,7 +44,7 @@ export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmo
       cautions: n.cautions,
     }
   }
-  const ice = dryIceFor({ steelKg, startC: 20, bath, vesselKg, lossWPerK, holdH, room })
+  const ice = dryIceFor({ ...from, bath, vesselKg, lossWPerK, holdH, room })
   return {
     label: 'Dry ice',
     ...parted(say.mass(ice.coolantKg), `, ${say.litres(ice.coolantL)}; ${say.mass(ice.holdKg)} to hold`),

@@ -38,7 +38,7 @@ export function OwnPlatesView({ line, mark }: Props) {
           fromC: shown.group.route.austenitizeC,
           plates: plateSize(shop),
           startC: shop.plates.startC,
-          ambientC: PACE.roomC,
+          ambientC: shop.roomC ?? PACE.roomC,
           martensiteStartC: shown.prediction.martensiteStartC,
           clamped: { afterS: clamped.afterS, plateC: clamped.plateC },
           cooled: cooled.plateC === null ? null : { afterS: cooled.afterMin * 60, plateC: cooled.plateC },
