@@ -8,7 +8,7 @@ import { seedOnce } from '../store/backup'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { refusalOf, unfitChange } from '../store/save-state'
 import { finishUnfinished } from '../store/unfinished'
-import { UnitsProvider } from '../ui/Units'
+import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
 import { saveEverything } from './save-everything'
@@ -40,7 +40,9 @@ export function Place({ children }: { children: ReactNode }) {
       <TroubleBanner refused={refused} />
       {ready && shop ? (
         <ShopProvider value={shop}>
-          <UnitsProvider value={shop.units}>{children}</UnitsProvider>
+          <UnitsProvider value={shop.units}>
+            <CurrencyProvider value={shop.currency}>{children}</CurrencyProvider>
+          </UnitsProvider>
         </ShopProvider>
       ) : (
         <p className="p-6">Reading the workshop …</p>

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { Workshop } from '../core/shop/workshop'
 import { ShopProvider } from '../islands/shop-context'
-import { UnitsProvider } from '../ui/Units'
+import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 
 let shop: Workshop = DEFAULT_WORKSHOP
 
@@ -14,6 +14,8 @@ export const setShop = (next: Workshop): void => {
 /** Stands in the place of `islands/Place`: the settings without the database's first visit around them. */
 export const Place = ({ children }: { children: ReactNode }) => (
   <ShopProvider value={shop}>
-    <UnitsProvider value={shop.units}>{children}</UnitsProvider>
+    <UnitsProvider value={shop.units}>
+      <CurrencyProvider value={shop.currency}>{children}</CurrencyProvider>
+    </UnitsProvider>
   </ShopProvider>
 )

@@ -12,6 +12,8 @@ const EXAMPLES: Readonly<Record<QuantityField, string>> = {
   length: '“3”, “2.5 mm”, “0.1 in” or “1/8in”',
   mass: '“2”, “1.5 kg” or “3 lb 4 oz”',
   duration: '“20”, “20 min”, “2 h” or “1h30”',
+  power: '“3600” or “3.6 kW”',
+  voltage: '“230” or “240 V”',
 }
 
 export const SKIPPED_WORDS: Readonly<Record<SkippedWhy, string>> = {

@@ -54,7 +54,9 @@ export interface Speaker {
   readonly hrc: (hrc: number) => string
   /** Half width of the 95 % band of one standard deviation: '± 1.2'. */
   readonly band: (sd: number) => string
+  /** An amount with the shop's currency, where it is said; in whole units of it. */
   readonly money: (amount: number) => string
+  readonly roundMoney: (amount: number) => string
   readonly seconds: (s: number) => string
 }
 
@@ -70,8 +72,22 @@ export const percentText = (fraction: number): string => `${Math.round(fraction 
 /** Seconds so that what matters shows: '5.7', '42'. */
 export const secondsText = (s: number): string => (s < 10 ? s.toFixed(1) : String(Math.round(s)))
 
-export function speakerOf(system: System): Speaker {
+function moneyIn(currency: string | undefined, places: number): (amount: number) => string {
+  if (currency === undefined) return amount => amount.toFixed(places)
+  const format = new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+    currencyDisplay: 'narrowSymbol',
+    minimumFractionDigits: places,
+    maximumFractionDigits: places,
+  })
+  return amount => format.format(amount)
+}
+
+/** Speaks in a system of units, and of money in a currency: a code of ISO 4217, or none that is known. */
+export function speakerOf(system: System, currency?: string): Speaker {
   const metric = system === 'metric'
+  const money = moneyIn(currency, 2)
   return {
     system,
     t: c => formatQuantity(c, 'temperature', system),
@@ -86,7 +102,7 @@ export function speakerOf(system: System): Speaker {
     length: mm => formatQuantity(mm, 'length', system),
     thin: mm => (metric ? `${mm.toFixed(2)} mm` : `${(mm / 25.4).toFixed(4)} in`),
     metres: m => (metric ? `${decimals(m, 2)} m` : `${decimals(m / 0.3048, 1)} ft`),
-    perLength: price => (metric ? `${price.toFixed(2)} a metre` : `${(price * 0.3048).toFixed(2)} a foot`),
+    perLength: price => (metric ? `${money(price)} a metre` : `${money(price * 0.3048)} a foot`),
     area: m2 => (metric ? `${decimals(m2, 2)} m²` : `${decimals(m2 * SQUARE_FEET_PER_M2, 1)} ft²`),
     room: m3 =>
       metric ? `${decimals(m3, m3 < 10 ? 2 : 0)} m³` : `${decimals(m3 * CUBIC_FEET_PER_M3, m3 < 1 ? 1 : 0)} ft³`,
@@ -102,7 +118,8 @@ export function speakerOf(system: System): Speaker {
     percent: percentText,
     hrc: hrcText,
     band: bandText,
-    money: amount => amount.toFixed(2),
+    money,
+    roundMoney: moneyIn(currency, 0),
     seconds: s => `${secondsText(s)} s`,
   }
 }

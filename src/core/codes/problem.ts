@@ -154,7 +154,7 @@ export type SheetOutside = {
 export type Counted = 'number' | 'characters' | 'items'
 
 /** What a field measures, so that examples and units can be named. */
-export type QuantityField = 'temperature' | 'length' | 'mass' | 'duration'
+export type QuantityField = 'temperature' | 'length' | 'mass' | 'duration' | 'power' | 'voltage'
 
 export interface SkippedRows {
   readonly why: SkippedWhy

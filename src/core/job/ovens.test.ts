@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { expectOk } from '../../testing/tray'
-import { DEFAULT_WORKSHOP, newOven } from '../shop/defaults'
+import { OVEN_PRESETS } from '../../data/ovens'
+import { expectOk, NOW } from '../../testing/tray'
+import { DEFAULT_WORKSHOP, newOven, ofSize } from '../shop/defaults'
 import { chamberOf } from './chambers'
 import { logOf, newLog } from './oven-log'
 import { detailedOven, ovenOf, temperingOvenOf, usualOvenOf } from './ovens'
@@ -84,4 +85,38 @@ it('the log of a load is the newest that holds the group and the round', () => {
   expect(logOf(logs, 'g', 1)?.id).toBe('new')
   expect(logOf(logs, 'h', 0)?.id).toBe('heat')
   expect(logOf(logs, 'h', 1)).toBeNull()
+})
+
+describe('an oven said to be of another size', () => {
+  const small = newOven('o', 'North', 'small')
+  const presetOf = (name: string) => OVEN_PRESETS.find(preset => preset.name === name)
+
+  it('takes what was never changed from the size, and keeps what was measured', () => {
+    const measured = { ...small, powerW: 2050, chamberMm: { ...small.chamberMm, depth: 410 }, fan: true }
+    const large = ofSize(measured, 'large')
+    expect(large).toMatchObject({
+      preset: 'large',
+      powerW: 2050,
+      fan: true,
+      chamberMm: { width: presetOf('large')?.chamberMm.width, height: presetOf('large')?.chamberMm.height, depth: 410 },
+    })
+    expect(ofSize(small, 'large').powerW).toBe(presetOf('large')?.powerW)
+  })
+
+  it('forgets what was fitted to other walls, and nothing where the size is the same', () => {
+    const fit = {
+      at: NOW,
+      logName: 'north.csv',
+      wallK: 1,
+      wallC: 1,
+      mass: 1,
+      leak: 1,
+      power: 1,
+      residualK: 2,
+      identified: [],
+    }
+    const fitted = { ...small, fit }
+    expect(ofSize(fitted, 'medium').fit).toBeNull()
+    expect(ofSize(fitted, 'small')).toBe(fitted)
+  })
 })

@@ -9,7 +9,7 @@ const USUAL_CONTROLLER: Oven['controller'] = {
   ramp: 'per-hour',
   degrees: 'C',
   longestHoldMin: 999,
-  fullPower: '9999',
+  fullPower: '',
 }
 
 /** A new oven of one of the usual sizes. */
@@ -30,6 +30,26 @@ export function newOven(id: string, name: string, preset: OvenPreset['name'], us
     correctionFrom: 'hand',
     correctionC: 0,
     evidence: [],
+    fit: null,
+  }
+}
+
+/**
+ * An oven said to be of another size: its walls are taken to be built so. Chamber, power and limit follow where they were still those
+ * of the size before; what the maker entered stays. What was fitted to a log of other walls is forgotten, the log is not.
+ */
+export function ofSize(oven: Oven, name: OvenPreset['name']): Oven {
+  if (name === oven.preset) return oven
+  const presetOf = (of: OvenPreset['name']) => OVEN_PRESETS.find(p => p.name === of) as OvenPreset
+  const [before, now] = [presetOf(oven.preset), presetOf(name)]
+  const side = (of: 'width' | 'height' | 'depth') =>
+    oven.chamberMm[of] === before.chamberMm[of] ? now.chamberMm[of] : oven.chamberMm[of]
+  return {
+    ...oven,
+    preset: name,
+    chamberMm: { width: side('width'), height: side('height'), depth: side('depth') },
+    powerW: oven.powerW === before.powerW ? now.powerW : oven.powerW,
+    maxC: oven.maxC === before.maxC ? now.maxC : oven.maxC,
     fit: null,
   }
 }

@@ -86,6 +86,11 @@ export const workshopSchema = z.object({
       .nullable()
       .optional(),
   }),
+  /** What prices are in, a code of ISO 4217; absent: not said yet. */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .optional(),
   /** What the room is at, °C; absent: as workshops usually are. */
   roomC: bounded('roomC').optional(),
   /** The quench oil the shop has; absent: none. */

@@ -29,6 +29,17 @@ describe('parseQuantity', () => {
     ['1:30', 'duration', 90],
     ['2 h', 'duration', 120],
     ['90', 'duration', 90],
+    ['1 h 15', 'duration', 75],
+    ['1 h 15 min', 'duration', 75],
+    ['2 1/4 in', 'length', 57.15],
+    // The foot is 12 inches.
+    ['20 ft', 'length', 6096],
+    ['2\' 3"', 'length', 685.8],
+    ['3,6 kW', 'power', 3600],
+    ['3600', 'power', 3600],
+    ['2.2kW', 'power', 2200],
+    ['240V', 'voltage', 240],
+    ['240 volts', 'voltage', 240],
   ] as const)('reads %s as a %s', (text, dimension, base) => {
     expect(read(text, dimension)).toBeCloseTo(base, 3)
   })
@@ -40,6 +51,7 @@ describe('parseQuantity', () => {
     ['1065 1080', 'temperature', 'several-numbers'],
     ['1/0 in', 'length', 'not-a-quantity'],
     ['1065 mm', 'temperature', 'unknown-unit'],
+    ['240 V', 'power', 'unknown-unit'],
   ] as const)('refuses %j as a %s with code %s', (text, dimension, code) => {
     expect(read(text, dimension)).toBe(code)
   })

@@ -1,8 +1,8 @@
 import { fail, ok, type Result } from '../codes/result'
 import { cFromF, fFromC } from './temperature'
 
-/** What a field measures. Base units: °C, mm, kg, minutes. */
-export type Dimension = 'temperature' | 'length' | 'mass' | 'duration'
+/** What a field measures. Base units: °C, mm, kg, minutes, W, V. */
+export type Dimension = 'temperature' | 'length' | 'mass' | 'duration' | 'power' | 'voltage'
 export const SYSTEMS = ['metric', 'imperial'] as const
 export type System = (typeof SYSTEMS)[number]
 
@@ -25,15 +25,20 @@ const FAHRENHEIT: Unit = { label: '°F', spellings: ['°f', 'f', 'degf', 'ºf'],
 const MILLIMETRE = scaled('mm', ['mm'], 1)
 // The inch and the pound are exact by the international agreement of 1959.
 const INCH = scaled('in', ['in', '"', '″', 'inch', 'inches'], 25.4)
+const FOOT = scaled('ft', ['ft', 'foot', 'feet', "'", '′'], 304.8)
 const KILOGRAM = scaled('kg', ['kg'], 1)
 const POUND = scaled('lb', ['lb', 'lbs'], 0.45359237)
+const WATT = scaled('W', ['w', 'watt', 'watts'], 1)
+const VOLT = scaled('V', ['v', 'volt', 'volts'], 1)
 const MINUTE = scaled('min', ['min', 'm', 'mins', 'minutes'], 1)
 
 const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   temperature: [CELSIUS, FAHRENHEIT],
-  length: [MILLIMETRE, INCH, scaled('cm', ['cm'], 10), scaled('m', ['m'], 1000)],
+  length: [MILLIMETRE, INCH, scaled('cm', ['cm'], 10), scaled('m', ['m'], 1000), FOOT],
   mass: [KILOGRAM, POUND, scaled('g', ['g'], 0.001), scaled('oz', ['oz'], 0.45359237 / 16)],
   duration: [MINUTE, scaled('h', ['h', 'hr', 'hrs', 'hours', 'hour'], 60), scaled('s', ['s', 'sec'], 1 / 60)],
+  power: [WATT, scaled('kW', ['kw'], 1000)],
+  voltage: [VOLT],
 }
 
 const SHOWN: Readonly<Record<Dimension, Readonly<Record<System, Unit>>>> = {
@@ -41,6 +46,8 @@ const SHOWN: Readonly<Record<Dimension, Readonly<Record<System, Unit>>>> = {
   length: { metric: MILLIMETRE, imperial: INCH },
   mass: { metric: KILOGRAM, imperial: POUND },
   duration: { metric: MINUTE, imperial: MINUTE },
+  power: { metric: WATT, imperial: WATT },
+  voltage: { metric: VOLT, imperial: VOLT },
 }
 
 /** Units a field of a dimension reads. */
@@ -121,7 +128,7 @@ const decimals = (value: number, places: number): string => Number(value.toFixed
 /** A base-unit value as the number a person sees in the shown unit, without the unit. */
 export function formatNumber(base: number, dimension: Dimension, system: System): string {
   const value = SHOWN[dimension][system].fromBase(base)
-  if (dimension === 'temperature') return decimals(value, 0)
+  if (dimension === 'temperature' || dimension === 'power' || dimension === 'voltage') return decimals(value, 0)
   if (dimension === 'duration') return decimals(value, 1)
   if (dimension === 'mass') return decimals(value, 2)
   // Gauges and foil are told apart by hundredths, blades are not.

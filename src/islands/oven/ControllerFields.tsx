@@ -32,11 +32,15 @@ export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partia
         onCommit={degrees => change({ degrees })}
       />
       <TextField
-        label="Keyed for full power, such as 9999, FULL or 0"
+        label="What it shows for full power"
         value={controller.fullPower}
         longest={LONGEST.fullPower}
+        mayBeEmpty
         onCommit={fullPower => change({ fullPower })}
       />
+      <p className="text-note text-ink-2">
+        Look in its manual: some show FULL, some 9999, 999 or 0. Until it is entered the programme says “full power”.
+      </p>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Steps a programme holds"

@@ -1,8 +1,8 @@
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
-import { newOven } from '../../core/shop/defaults'
+import { ofSize } from '../../core/shop/defaults'
 import type { Oven } from '../../core/shop/oven'
 import { OVEN_PRESETS } from '../../data/ovens'
-import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
+import { SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { ControllerFields } from './ControllerFields'
 import { OvenFigures } from './OvenFigures'
@@ -20,17 +20,8 @@ export function OvenFields({ oven, edit }: OvenProps) {
           label="Walls like those of"
           value={oven.preset}
           options={OVEN_PRESETS.map(p => [p.name, p.label] as const)}
-          hint="Choosing another fills in its chamber and power; change what differs."
-          onCommit={preset =>
-            edit(o => ({
-              ...newOven(o.id, o.name, preset, o.use),
-              controller: o.controller,
-              evidence: o.evidence,
-              correctionC: o.correctionC,
-              correctionFrom: o.correctionFrom,
-              volts: o.volts,
-            }))
-          }
+          hint="What you entered for chamber, power and limit stays. Only figures you did not change follow the size."
+          onCommit={preset => edit(o => ofSize(o, preset))}
         />
         <div className="grid grid-cols-3 gap-3">
           {(['width', 'height', 'depth'] as const).map(side => (
@@ -45,20 +36,18 @@ export function OvenFields({ oven, edit }: OvenProps) {
           ))}
         </div>
         <div className="grid grid-cols-2 gap-3">
-          <NumberField
+          <QuantityField
             label="Power"
-            unit="W"
+            dimension="power"
             value={oven.powerW}
             {...BOUNDS.powerW}
-            whole
             onCommit={powerW => edit(o => ({ ...o, powerW, fit: null }))}
           />
-          <NumberField
+          <QuantityField
             label="Mains"
-            unit="V"
+            dimension="voltage"
             value={oven.volts}
             {...BOUNDS.volts}
-            whole
             onCommit={volts => set({ volts })}
           />
           <SelectField

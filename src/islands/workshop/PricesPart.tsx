@@ -3,6 +3,7 @@ import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { NumberField } from '../../ui/PlainFields'
+import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
 
 interface Props {
@@ -24,6 +25,7 @@ export function PricesPart({ edit }: Props) {
   const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
   return (
     <div className="grid grid-cols-2 gap-3">
+      <CurrencyField />
       {FIELDS.map(([name, label, unit, bound]) => (
         <NumberField
           key={name}

@@ -56,6 +56,7 @@ export function demoOvens(now: Date): Oven[] {
       ? {
           ...oven,
           name: OVEN_NAME,
+          controller: { ...oven.controller, fullPower: 'FULL' },
           evidence: [
             check(340, 800, 1),
             check(340, 1060, -1),

@@ -38,6 +38,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     name: SHOP_NAME,
     ovens: demoOvens(now),
     prices: { ...PROTECTION.prices, kWh: 0.31 },
+    currency: 'EUR',
     cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 360, width: 240, depth: 180 }, price: 4.2 },
     tester: demoTester(now),
   }

@@ -91,7 +91,7 @@ export function ColdBench() {
               tone="ice"
               label={amount.label}
               value={amount.value}
-              unit={`${amount.unit}${price ? `, costs ${(price * amount.bought).toFixed(2)}` : ''}`}
+              unit={`${amount.unit}${price ? `, costs ${say.money(price * amount.bought)}` : ''}`}
               working={amount.working}
               note="The cold of the gas is not credited, so this is on the safe side."
             />

@@ -3,7 +3,8 @@ import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/usual'
 import { formatQuantity } from '../../../../core/units/quantity'
-import { hrcText, percentText } from '../../../../words/speaker'
+import { useSay } from '../../../../ui/Units'
+import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
 import { usePredictions } from '../../../use-predictions'
 import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
@@ -30,6 +31,7 @@ interface Row {
 
 /** None, freezer, dry ice, nitrogen; at once or a day late; with a snap temper first: what each does and costs. */
 export function SchoolsView({ steelKg }: { steelKg: number }) {
+  const say = useSay()
   const { batch, shop, shown, learnt } = useBench()
   const { route } = shown.group
   const holdMin = route.cold?.holdMin ?? USUAL_HOLD_MIN
@@ -84,7 +86,7 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
                 <td className="!py-0.5 text-ink-2">{row.when}</td>
                 <td className="!py-0.5">{prediction ? percentText(prediction.retainedAustenite.final) : '…'}</td>
                 <td className="!py-0.5 font-semibold">{prediction ? hrcText(prediction.finalHrc.mean) : '…'}</td>
-                <td className="!py-0.5 text-ink-2">{takes(row.cold, steelKg, shop)}</td>
+                <td className="!py-0.5 text-ink-2">{takes(row.cold, steelKg, shop, say)}</td>
                 <td className="!py-0.5 text-right">
                   {same(row.cold) ? (
                     <span className="text-small text-ink-2">this batch</span>
@@ -110,12 +112,11 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
   )
 }
 
-function takes(cold: Parameters<typeof coldAmount>[0] | null, steelKg: number, shop: Workshop): string {
+function takes(cold: Parameters<typeof coldAmount>[0] | null, steelKg: number, shop: Workshop, say: Speaker): string {
   const amount = cold && coldAmount(cold, steelKg, shop)
   if (!amount) return '—'
   const unit = amount.unit.startsWith('L') ? 'L' : amount.unit.split(',')[0]
-  const cost =
-    shop.cold.price && priceIsOf(shop, amount.label) ? `, ${(shop.cold.price * amount.bought).toFixed(2)}` : ''
+  const cost = shop.cold.price && priceIsOf(shop, amount.label) ? `, ${say.money(shop.cold.price * amount.bought)}` : ''
   return `${amount.value} ${unit}${cost}${amount.air.refused ? ', not in this room' : ''}`
 }
 

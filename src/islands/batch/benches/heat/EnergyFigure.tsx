@@ -1,10 +1,12 @@
 import { worked } from '../../../../core/codes/working'
 import type { HeatAnswer } from '../../../../core/job/load-heat'
 import { Figure } from '../../../../ui/Bench'
+import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'
 
 /** What a load takes from the mains, and what that costs where a price is set. */
 export function EnergyFigure({ answer }: { answer: HeatAnswer }) {
+  const say = useSay()
   const { shop } = useBench()
   const { energyKWh, fromMin } = answer
   const price = shop.prices?.kWh
@@ -12,7 +14,7 @@ export function EnergyFigure({ answer }: { answer: HeatAnswer }) {
     <Figure
       label={fromMin > 0 ? 'Energy of this load, after the one before' : 'Energy of this heat, from cold'}
       value={energyKWh.toFixed(1)}
-      unit={price ? `kWh, costs ${(price * energyKWh).toFixed(2)}` : 'kWh'}
+      unit={price ? `kWh, costs ${say.money(price * energyKWh)}` : 'kWh'}
       working={[
         worked('heat-energy', energyKWh, 'kWh', {}),
         ...(price ? [worked('heat-cost', price * energyKWh, 'money', {})] : []),

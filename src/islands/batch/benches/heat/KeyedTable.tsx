@@ -28,7 +28,7 @@ export function KeyedTable({ steps, oven }: { steps: readonly KeyedStep[]; oven:
             <td>
               {step.step} {keyedStepName(step)}
             </td>
-            <td className="figure text-title">{step.ramp}</td>
+            <td className={step.ramp === '' ? 'text-body' : 'figure text-title'}>{step.ramp || 'full power'}</td>
             <td>
               <span className="figure text-title">{step.set}</span>{' '}
               <span className="text-note text-ink-2">{other(step.setC)}</span>

@@ -3,7 +3,7 @@ import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
 import { useSay } from '../../../../ui/Units'
 import { TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
-import { hrcText, percentText } from '../../../../words/speaker'
+import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
 import type { Option } from './take-option'
@@ -14,9 +14,9 @@ interface Props {
   readonly measuredHrc: number
 }
 
-const costWords = (option: Option, shop: Workshop) => {
+const costWords = (option: Option, shop: Workshop, say: Speaker) => {
   const cost = costOf(option.kind, shop.prices)
-  return cost ? `, costs ${cost.toFixed(0)}` : ''
+  return cost ? `, costs ${say.roundMoney(cost)}` : ''
 }
 const toughWords = (option: Option, measuredHrc: number) => {
   const tough = toughnessOf(option, measuredHrc)
@@ -43,7 +43,7 @@ export function Options({ options, onTake, measuredHrc }: Props) {
             <p className="text-note text-ink-2">
               {option.kind === 'scrap'
                 ? ''
-                : `Should read ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; in target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
+                : `Should read ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; in target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
             </p>
           </div>
           <button

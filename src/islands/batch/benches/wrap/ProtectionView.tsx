@@ -59,10 +59,10 @@ export function ProtectionView({ wrap }: WrapProps) {
                   </td>
                   <td className="!py-1 font-semibold">{label}</td>
                   <td className="!py-1 whitespace-nowrap">
-                    {row.material.toFixed(0)} <Working of={`${label}, cost`} lines={row.working} />
+                    {say.roundMoney(row.material)} <Working of={`${label}, cost`} lines={row.working} />
                   </td>
                   <td className="!py-1 whitespace-nowrap">{row.hours.toFixed(1)} h</td>
-                  <td className="!py-1">{row.total.toFixed(0)}</td>
+                  <td className="!py-1">{say.roundMoney(row.total)}</td>
                   <td className="!py-1">{row.refused ? protectionRefusal(row.refused, say) : finish}</td>
                   <td className="!py-1">{risk}</td>
                   <td className="!py-1 whitespace-nowrap">{say.thin(row.allowanceMm)}</td>

@@ -5,6 +5,7 @@ import { FOIL_MARGIN_C } from '../../../../data/foil'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
+import { CurrencyField } from '../../../CurrencyField'
 import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 
@@ -64,10 +65,11 @@ function RollFigures({ wrap, mm }: WrapProps) {
       />
       <Figure
         label="Cost of foil, a blade"
-        value={(((used / 1000) * shop.foil.pricePerM) / Math.max(1, blades.length)).toFixed(2)}
+        value={say.money(((used / 1000) * shop.foil.pricePerM) / Math.max(1, blades.length))}
         unit={`at ${say.perLength(shop.foil.pricePerM)}, ${Math.round(waste * 100)} % left over`}
         working={[worked('foil-used', used / 1000, 'm', {})]}
       />
+      {shop.currency === undefined && <CurrencyField />}
       {leftMm !== undefined && leftMm > 0 && leftMm < used && (
         <Warnings
           lines={[{ code: 'short-roll', message: `Only ${mm(leftMm)} are left on the roll; this takes ${mm(used)}.` }]}
