@@ -4,6 +4,7 @@ import type { Difference, RouteChange } from '../core/steel/compare-routes'
 import type { Knob, Seen, TaleFigureName } from '../core/steel/folklore'
 import type { MisfitDoubt } from '../core/steel/misfit'
 import type { CorrosionClass } from '../data/grades'
+import type { Merit } from '../data/uses'
 import { hrcText, type Speaker } from './speaker'
 
 const RUST_WORDS: Readonly<Record<CorrosionClass, string>> = {
@@ -13,7 +14,7 @@ const RUST_WORDS: Readonly<Record<CorrosionClass, string>> = {
   rusts: 'rusts unless oiled',
 }
 const EDGE_WORDS: Readonly<Record<RankReason['edge'], string>> = {
-  'long-and-coarse': 'wears long, but its large carbides do not love so thin an edge',
+  'long-and-coarse': 'wears long, but its large carbides break out of so thin an edge',
   long: 'wears long',
   'very-fine': 'takes a very fine edge',
   fine: 'takes a fine edge and keeps it a fair while',
@@ -22,6 +23,14 @@ const STRENGTH_WORDS: Readonly<Record<RankReason['strength'], string>> = {
   tough: ' and takes knocks',
   brittle: ' and chips if twisted',
   usual: '',
+}
+
+/** What steels are judged by. */
+export const MERIT_WORDS: Readonly<Record<Merit, string>> = {
+  edge: 'Holds a fine edge',
+  corrosion: 'Corrosion resistance',
+  wear: 'Wear resistance',
+  toughness: 'Toughness',
 }
 
 /** What speaks for a grade in a use and what against, in one sentence. */

@@ -1,5 +1,5 @@
 import { CORROSION_CLASSES, type CorrosionClass, type Grade } from '../../data/grades'
-import { USES, type UseName } from '../../data/uses'
+import { MERITS, type Merit, USES, type UseName, type UseWeights } from '../../data/uses'
 import { foilFor } from '../foil/foil-type'
 import type { TargetHrc } from '../rockwell/target'
 import type { Workshop } from '../shop/workshop'
@@ -9,6 +9,7 @@ import { suggestRoute } from '../steel/suggest'
 import { toughnessTendency } from '../steel/toughness'
 import type { System } from '../units/quantity'
 import { quenchWayOf } from './quench-way'
+import { chance } from './stage-reading'
 import { targetFor } from './target-for'
 
 export interface RankRequest {
@@ -16,6 +17,8 @@ export interface RankRequest {
   readonly use: UseName
   /** Edge angle, degrees a side. */
   readonly edgeDeg: number
+  /** How much each merit matters to the maker; undefined: as the use asks. */
+  readonly weights?: UseWeights | undefined
   readonly thicknessMm: number
   readonly coldToC: number | null
   readonly ovenMaxC: number
@@ -31,6 +34,10 @@ export interface RankedGrade {
   readonly hrc: Prediction['finalHrc']
   readonly retained: number
   readonly corrosion: number
+  /** What it is judged by, each 0..1. */
+  readonly merits: Readonly<Record<Merit, number>>
+  /** The chance that this shop brings it into the target. */
+  readonly reach: number
   /** 0..1, for the order alone. */
   readonly score: number
   /** What speaks for it and what against. */
@@ -94,13 +101,14 @@ function rankOne(grade: Grade, request: RankRequest): RankedGrade {
   const middle = (target.min + target.max) / 2
   const miss = Math.max(0, Math.abs(p.finalHrc.mean - middle) - (target.max - target.min) / 2)
   const short = Math.max(0, classRank(grade.corrosionClass) - classRank(use.least))
-  const rust = 1 - classRank(grade.corrosionClass) / (CORROSION_CLASSES.length - 1)
-  const tough = toughnessTendency(p)
-  const wear = Math.min(1, (p.carbideFraction + 2 * p.austenite.mcFraction + p.austenite.m6cFraction) / 0.14)
-  const { weight } = use
-  const sum = weight.corrosion + weight.toughness + weight.edge
-  const fit = (weight.corrosion * rust + weight.toughness * tough + weight.edge * (0.5 + 0.5 * wear)) / sum
-  const score = Math.max(0, fit - 0.25 * miss - 0.2 * short)
+  const merits: Readonly<Record<Merit, number>> = {
+    edge: edgeStability(grade, p, request.edgeDeg),
+    corrosion: 1 - classRank(grade.corrosionClass) / (CORROSION_CLASSES.length - 1),
+    wear: wearOf(p),
+    toughness: toughnessTendency(p),
+  }
+  const reach = chance(p.finalHrc, target)
+  const weights = request.weights ?? use.weight
   return {
     grade,
     target,
@@ -108,9 +116,39 @@ function rankOne(grade: Grade, request: RankRequest): RankedGrade {
     hrc: p.finalHrc,
     retained: p.retainedAustenite.final,
     corrosion: p.corrosion.index,
-    score,
-    why: reason({ grade, p, target, miss, short, tough, wear, edgeDeg: request.edgeDeg }),
+    merits,
+    reach,
+    score: Math.max(0, weighted(merits, weights) * (LEAST_REACH + (1 - LEAST_REACH) * reach) - SHORT_COSTS * short),
+    why: reason({ grade, p, target, miss, short, merits, edgeDeg: request.edgeDeg }),
   }
+}
+
+/** What is left of a steel's merits where its target is out of reach, and what a corrosion class too few costs. Ranking only. */
+const LEAST_REACH = 0.3
+const SHORT_COSTS = 0.2
+
+function weighted(merits: Readonly<Record<Merit, number>>, weights: UseWeights): number {
+  const sum = MERITS.reduce((total, merit) => total + weights[merit], 0)
+  return sum === 0 ? 0 : MERITS.reduce((total, merit) => total + weights[merit] * merits[merit], 0) / sum
+}
+
+/** Wear, 0..1: carbide by its hardness, MC counted twice. A tendency. */
+const wearOf = ({ carbideFraction, austenite }: Prediction): number =>
+  Math.min(1, (carbideFraction + 2 * austenite.mcFraction + austenite.m6cFraction) / 0.14)
+
+/** So much undissolved carbide breaks out of the finest edge. Powder steels hold theirs fine. Common practice, no published source. */
+const COARSE_CARBIDE = 0.1
+const POWDER_SHARE = 0.45
+/** An edge this fine asks for fine carbide alone, one so stout hardly minds, degrees a side. Common practice, no published source. */
+const FINEST_EDGE_DEG = 12
+const STOUT_EDGE_DEG = 22
+
+/** How well a thin edge holds its shape, 0..1: large carbides break out of it, the more the finer it is ground. A tendency. */
+function edgeStability(grade: Grade, { carbideFraction, austenite }: Prediction, edgeDeg: number): number {
+  const carbide = (carbideFraction + austenite.mcFraction + austenite.m6cFraction) / COARSE_CARBIDE
+  const coarse = Math.min(1, carbide * (grade.made === 'powder' ? POWDER_SHARE : 1))
+  const asked = Math.min(1, Math.max(0.15, (STOUT_EDGE_DEG - edgeDeg) / (STOUT_EDGE_DEG - FINEST_EDGE_DEG)))
+  return 1 - coarse * asked
 }
 
 interface Grounds {
@@ -119,8 +157,7 @@ interface Grounds {
   readonly target: TargetHrc
   readonly miss: number
   readonly short: number
-  readonly tough: number
-  readonly wear: number
+  readonly merits: Readonly<Record<Merit, number>>
   readonly edgeDeg: number
 }
 
@@ -129,12 +166,12 @@ const REACHED_HRC = 0.3
 /** An edge finer than this, degrees a side, breaks out of a steel of large carbides. Common practice, no published source. */
 const FINE_EDGE_DEG = 15
 
-const reason = ({ grade, p, target, miss, short, tough, wear, edgeDeg }: Grounds): RankReason => ({
+const reason = ({ grade, p, target, miss, short, merits: { wear, toughness }, edgeDeg }: Grounds): RankReason => ({
   hrc: p.finalHrc.mean,
   target,
   reaches: miss < REACHED_HRC ? 'within' : p.finalHrc.mean < target.min ? 'short' : 'above',
   edge: wear > 0.7 ? (edgeDeg < FINE_EDGE_DEG ? 'long-and-coarse' : 'long') : wear < 0.25 ? 'very-fine' : 'fine',
-  strength: tough > 0.6 ? 'tough' : tough < 0.3 ? 'brittle' : 'usual',
+  strength: toughness > 0.6 ? 'tough' : toughness < 0.3 ? 'brittle' : 'usual',
   corrosionClass: grade.corrosionClass,
   rustsTooSoon: short > 0,
 })

@@ -7,12 +7,13 @@ import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'
 import { formatBoth } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
-import { USE_NAMES, USES, type UseName } from '../../data/uses'
+import { MERITS, USE_NAMES, USES, type UseName, type UseWeights } from '../../data/uses'
 import { NumberField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { QuantityField } from '../../ui/QuantityField'
 import { useSay } from '../../ui/Units'
-import { rankWords, refusalWords } from '../../words/steels'
+import { percentText } from '../../words/speaker'
+import { MERIT_WORDS, rankWords, refusalWords } from '../../words/steels'
 import { useAnswer } from '../../workers/use-answer'
 import { beginBatch } from '../batch/begin-batch'
 import { sayProblems } from '../batch/edit'
@@ -30,18 +31,20 @@ export default function SuggestView({ grades, onGrade }: Props) {
   const [use, setUse] = useState<UseName>('kitchen')
   const [edgeDeg, setEdgeDeg] = useState(USES.kitchen.edgeDeg)
   const [thicknessMm, setThicknessMm] = useState(2.5)
+  const [weights, setWeights] = useState<UseWeights | null>(null)
   const request = useMemo(
     () => ({
       grades,
       use,
       edgeDeg,
+      weights: weights ?? undefined,
       thicknessMm,
       coldToC: coldToC(shop),
       ovenMaxC: reachC(usualOvenOf(shop)),
       oil: shop.oil,
       system: shop.units,
     }),
-    [grades, use, edgeDeg, thicknessMm, shop],
+    [grades, use, edgeDeg, weights, thicknessMm, shop],
   )
   const answer = useAnswer('rank-steels', request)
   const { ranked, refused } = answer?.ok ? answer.value : { ranked: [], refused: [] }
@@ -77,6 +80,7 @@ export default function SuggestView({ grades, onGrade }: Props) {
           {...BOUNDS.bladeThicknessMm}
           onCommit={setThicknessMm}
         />
+        <Weights of={weights ?? USES[use].weight} own={weights !== null} onChange={setWeights} />
         <p className="text-note text-ink-2">
           Asked of the blade: {target.min} to {target.max} HRC. Cold, oven, foil and quench oil as in the Workshop.
         </p>
@@ -108,6 +112,64 @@ export default function SuggestView({ grades, onGrade }: Props) {
   )
 }
 
+interface WeightsProps {
+  readonly of: UseWeights
+  /** The maker moved one. */
+  readonly own: boolean
+  readonly onChange: (weights: UseWeights | null) => void
+}
+
+/** How much each merit counts in the order, from the use or as the maker weighs it. */
+function Weights({ of, own, onChange }: WeightsProps) {
+  return (
+    <fieldset>
+      <legend className="label">How much each matters</legend>
+      {MERITS.map(merit => (
+        <label key={merit} className="grid min-h-11 grid-cols-[minmax(0,1fr)_110px] items-center gap-2 text-small">
+          {MERIT_WORDS[merit]}
+          <input
+            type="range"
+            min={0}
+            max={1}
+            step={0.1}
+            value={of[merit]}
+            aria-valuetext={percentText(of[merit])}
+            onChange={event => onChange({ ...of, [merit]: Number(event.target.value) })}
+          />
+        </label>
+      ))}
+      {own && (
+        <button type="button" className="link min-h-9 text-small" onClick={() => onChange(null)}>
+          Weigh them as the use asks
+        </button>
+      )}
+    </fieldset>
+  )
+}
+
+/** What a steel is judged by, each as a bar with its figure, and the chance of its target in this shop. */
+function Merits({ of: { merits, reach } }: { of: Answer<'rank-steels'>['ranked'][number] }) {
+  const rows = [
+    ...MERITS.map(merit => [MERIT_WORDS[merit], merits[merit]] as const),
+    ['Target reached here', reach] as const,
+  ]
+  return (
+    <dl className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-note text-ink-2">
+      {rows.map(([label, value]) => (
+        <div key={label} className="flex items-center gap-1.5">
+          <dt>{label}</dt>
+          <dd className="flex items-center gap-1.5">
+            <span className="inline-block h-2 w-14 bg-rule" aria-hidden="true">
+              <span className="block h-2 bg-ember" style={{ width: percentText(value).replace(' ', '') }} />
+            </span>
+            {percentText(value)}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
 interface RowProps {
   readonly ranked: Answer<'rank-steels'>['ranked'][number]
   readonly grade: Grade
@@ -119,7 +181,7 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
   const shop = useShopNow()
   const { route, hrc, why, target } = ranked
   const plan = async () => {
-    const problems = await beginBatch(grade, shop, { name: `${grade.name} batch`, group: { target, route } })
+    const problems = await beginBatch(grade, shop, { name: `${grade.name} batch`, group: { target } })
     if (problems) sayProblems(problems, shop.units)
   }
   return (
@@ -138,6 +200,7 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
           {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} ± {(1.96 * hrc.sd).toFixed(1)} HRC
         </span>
         <p className="text-small">{rankWords(why)}</p>
+        <Merits of={ranked} />
       </div>
       <button type="button" className={`btn ${place === 1 ? 'btn-ember' : ''}`} onClick={() => void plan()}>
         Plan a batch

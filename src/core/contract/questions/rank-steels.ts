@@ -11,12 +11,21 @@ import { SYSTEMS } from '../../units/quantity'
 import { question } from '../question'
 import { estimate, list } from '../shapes'
 
+/** A share for each thing a steel is judged by. */
+const merits = z.object({
+  edge: between(0, 1),
+  corrosion: between(0, 1),
+  wear: between(0, 1),
+  toughness: between(0, 1),
+})
+
 export const rankSteels = question({
   summary: 'Steels for a use and a shop, best first, each with a route; and what this shop can not do, with why',
   request: z.object({
     grades: z.array(gradeSheetSchema).max(200).readonly(),
     use: z.enum(USE_NAMES),
     edgeDeg: bounded('edgeDeg'),
+    weights: merits.optional(),
     thicknessMm: bounded('bladeThicknessMm'),
     coldToC: bounded('coldC').nullable(),
     ovenMaxC: between(500, 1400),
@@ -32,6 +41,8 @@ export const rankSteels = question({
         hrc: estimate,
         retained: z.number(),
         corrosion: z.number(),
+        merits,
+        reach: z.number(),
         score: z.number(),
         why: z.object({
           hrc: z.number(),
