@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { expect, figure, fill, openDemoBatch, test } from './shop'
+import { beginBatch, expect, figure, fill, openDemoBatch, test } from './shop'
 
 test('1950 where °C is shown is questioned, kept, and put right with one press', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
@@ -116,8 +116,7 @@ test('a browser that stores nothing at all says so, and does not pretend', async
   })
   await page.goto('/batches')
   await expect(page.getByRole('alert')).toContainText('refuses to store data')
-  await page.getByRole('button', { name: 'New batch' }).click()
-  await page.getByRole('button', { name: 'Begin' }).click()
+  await beginBatch(page, 'X65Cr13')
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The batch was not begun')
   await expect(page).toHaveURL(/\/batches$/)
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, figure, fill, openDemoBatch, startEmpty, test } from './shop'
+import { beginBatch, expect, figure, fill, openDemoBatch, startEmpty, test } from './shop'
 
 test('fourteen blades are read by keyboard alone, and one reading is taken out and put back', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Prepare')
@@ -39,9 +39,9 @@ test('an edge that chips moves the aim', async ({ page }) => {
 test('a recipe is saved from a batch, planned from, and retired', async ({ page }) => {
   await startEmpty(page)
   await page.goto('/batches')
-  await page.getByRole('button', { name: 'New batch' }).click()
-  await page.getByLabel('First steel').selectOption('X153CrMoV12')
-  await page.getByRole('button', { name: 'Begin' }).click()
+  // Found by its AISI name.
+  await beginBatch(page, 'D2')
+  await page.getByRole('link', { name: 'Choose', exact: true }).click()
   await page.getByRole('button', { name: 'Save as recipe' }).click()
   await expect(page.getByText(/Saved in recipes/)).toBeVisible()
   await page.goto('/recipes')

@@ -57,6 +57,28 @@ export async function fill(page: Page, label: string, value: string) {
   await field.press('Enter')
 }
 
+/** Begins a batch of some equal blades of a steel, found by any of its names; it opens at Prepare. */
+export async function beginBatch(
+  page: Page,
+  steel: string,
+  { name, blades = 1, thickness }: { name?: string; blades?: number; thickness?: string } = {},
+) {
+  await page.getByRole('button', { name: 'New batch', exact: true }).first().click()
+  await findSteel(page, steel)
+  // Enter in a field would begin the batch at once.
+  await page.getByLabel('Blades', { exact: true }).fill(String(blades))
+  if (thickness) await page.getByLabel('Spine thickness', { exact: true }).fill(thickness)
+  if (name) await page.getByLabel('Name of the batch', { exact: true }).fill(name)
+  await page.getByRole('button', { name: 'Begin the batch' }).click()
+}
+
+/** Takes the first steel that is found by a name, in the dialog that is open. */
+export async function findSteel(page: Page, name: string) {
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('combobox').fill(name)
+  await dialog.getByRole('option').first().click()
+}
+
 /** Chooses in a select by the beginning of what an option says. */
 export async function choose(page: Page, label: string, begins: string) {
   const select = page.getByLabel(label, { exact: true })

@@ -45,6 +45,51 @@ export function newGroup(
   }
 }
 
+/**
+ * A batch planned as another was: its steels with targets and routes, its lines with as many blades, its envelope and entry. Nothing
+ * of what became of the other's blades comes along.
+ */
+export function batchLike(other: Batch, newId: () => string, name: string, nowIso: string): Batch {
+  const id = newId()
+  const groupIds = new Map(other.groups.map(group => [group.id, newId()]))
+  const lineIds = new Map(other.lines.map(line => [line.id, newId()]))
+  const { foilLayout: _, foilCutAt: __, unplaced: ___, ...rest } = other
+  return {
+    ...rest,
+    id,
+    rev: 0,
+    name,
+    createdAt: nowIso,
+    updatedAt: nowIso,
+    deletedAt: null,
+    groups: other.groups.map(group => ({
+      ...group,
+      id: groupIds.get(group.id) ?? group.id,
+      symptom: null,
+      decisions: [],
+    })),
+    lines: other.lines.map(line => ({
+      ...line,
+      id: lineIds.get(line.id) ?? line.id,
+      groupId: groupIds.get(line.groupId) ?? line.groupId,
+    })),
+    blades: other.lines.flatMap(line =>
+      other.blades
+        .filter(blade => blade.lineId === line.id && blade.removedAt === null)
+        .map((_blade, i) => ({
+          id: newId(),
+          batchId: id,
+          lineId: lineIds.get(line.id) ?? line.id,
+          number: i + 1,
+          serial: '',
+          removedAt: null,
+        })),
+    ),
+    countedOut: null,
+    note: '',
+  }
+}
+
 /** A batch with a first steel and no blades yet, planned for the shop's usual oven. */
 export function newBatch(
   ids: { batch: string; group: string },

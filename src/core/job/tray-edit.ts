@@ -64,6 +64,20 @@ export function setCount(batch: Batch, lineId: string, count: number, newId: () 
   }
 }
 
+/** Some equal blades of a thickness, mm, on an empty line of their own. */
+export function layBlades(
+  batch: Batch,
+  groupId: string,
+  { count, thicknessMm }: { readonly count: number; readonly thicknessMm: number },
+  newId: () => string,
+  nowIso: string,
+): Batch {
+  const added = addLine(batch, groupId, newId)
+  const line = added.lines.at(-1) as Line
+  const sized = { ...added, lines: added.lines.map(one => (one === line ? { ...one, thicknessMm } : one)) }
+  return setCount(sized, line.id, count, newId, nowIso)
+}
+
 /** A line off the tray; its blades are kept as taken off, with all that is known of them. */
 export const removeLine = (batch: Batch, lineId: string, nowIso: string): Batch => ({
   ...setCount(batch, lineId, 0, () => '', nowIso),

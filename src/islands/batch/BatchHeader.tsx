@@ -1,4 +1,4 @@
-import { Flame, Play, Printer, Undo2 } from 'lucide-react'
+import { Copy, Flame, Play, Printer, Undo2 } from 'lucide-react'
 import type { BatchModel } from '../../core/job/batch-model'
 import { countOf } from '../../core/job/tray'
 import type { Run } from '../../core/shop/run'
@@ -6,7 +6,8 @@ import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
 import { TextField } from '../../ui/PlainFields'
 import { useSystem } from '../../ui/Units'
-import { undo } from './edit'
+import { beginLike } from './begin-batch'
+import { sayProblems, undo } from './edit'
 import { useController } from './use-controller'
 
 interface Props {
@@ -55,6 +56,14 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
         <LiveOven batchId={batch.id} onHeat={onHeat} />
         <button type="button" className={SOOT_BUTTON} onClick={() => void undo(batch.id)}>
           <Undo2 size={17} aria-hidden="true" /> Undo
+        </button>
+        <button
+          type="button"
+          className={SOOT_BUTTON}
+          title="New batch like this one"
+          onClick={() => void beginLike(batch).then(problems => problems && sayProblems(problems, model.shop.units))}
+        >
+          <Copy size={17} aria-hidden="true" /> <span className="sr-only xl:not-sr-only">New batch like this one</span>
         </button>
         <a className={SOOT_BUTTON} href={`/print/${batch.id}`}>
           <Printer size={17} aria-hidden="true" /> Print

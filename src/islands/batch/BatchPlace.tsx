@@ -85,7 +85,16 @@ function Benches({ model, station, go, preview }: BenchesProps) {
   const Bench = BENCHES[station]
   return (
     <BenchProvider
-      value={{ ...model, shown, load: loadOfGroup(model.loads, shown.group.id), begun, learnt, go, preview }}
+      value={{
+        ...model,
+        shown,
+        load: loadOfGroup(model.loads, shown.group.id),
+        begun,
+        learnt,
+        go,
+        show: setGroupId,
+        preview,
+      }}
     >
       <div className="on-soot bg-soot text-bone">
         <BatchHeader model={model} groupId={shown.group.id} onGroup={setGroupId} run={run} onHeat={() => go('heat')} />

@@ -1,96 +1,161 @@
 import { Plus } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import { useId, useRef, useState } from 'react'
-import { LONGEST } from '../../core/shop/bounds'
+import { ASSUMED_THICKNESS_MM } from '../../core/job/tray'
+import { BOUNDS, LONGEST } from '../../core/shop/bounds'
+import type { Recipe } from '../../core/shop/recipe'
 import { gradesWith } from '../../core/steel/grades'
-import { useOwnGrades } from '../../store/hooks'
-import { SelectField } from '../../ui/PlainFields'
+import type { Grade } from '../../data/grades'
+import { useOwnGrades, useRecipes } from '../../store/hooks'
+import { NumberField, SelectField } from '../../ui/PlainFields'
+import { QuantityField } from '../../ui/QuantityField'
 import { useSay } from '../../ui/Units'
 import { problemWords } from '../../words/problems'
+import { latestOf } from '../recipes/recipe-edit'
+import { SheetDialog } from '../SheetDialog'
+import { SteelSearch } from '../SteelSearch'
 import { useShopNow } from '../shop-context'
 import { beginBatch } from './begin-batch'
 
-/** A batch begins with a name and a steel; everything else has a suggested value. */
+/** A batch begins with its steel and its blades; everything else has a suggested value. */
 export function NewBatchButton() {
+  const [open, setOpen] = useState(false)
+  const [grade, setGrade] = useState<Grade | null>(null)
+  const opened = (now: boolean) => {
+    setOpen(now)
+    if (now) setGrade(null)
+  }
+  return (
+    <SheetDialog
+      title="New batch"
+      open={open}
+      onOpen={opened}
+      trigger={
+        <button type="button" className="btn btn-ember">
+          <Plus size={17} aria-hidden="true" /> New batch
+        </button>
+      }
+    >
+      {grade ? <BladesForm grade={grade} onBack={() => setGrade(null)} /> : <FirstSteel onChoose={setGrade} />}
+    </SheetDialog>
+  )
+}
+
+function FirstSteel({ onChoose }: { onChoose: (grade: Grade) => void }) {
+  const grades = gradesWith(useOwnGrades() ?? [])
+  return (
+    <div className="mt-4 space-y-3">
+      <p className="text-small">Which steel is it? Others can be added to the batch later.</p>
+      <SteelSearch label="Find a steel" grades={grades} onChoose={onChoose} autoFocus />
+      <p className="text-small">
+        Not sure?{' '}
+        <a className="link" href="/steels?view=suggest">
+          Let the use choose the steel
+        </a>
+        .
+      </p>
+      <div className="flex justify-end">
+        <Dialog.Close className="btn">Cancel</Dialog.Close>
+      </div>
+    </div>
+  )
+}
+
+const SUGGESTED = ''
+
+/** How many blades, how thick, by which recipe, and what the batch is called. */
+function BladesForm({ grade, onBack }: { grade: Grade; onBack: () => void }) {
   const shop = useShopNow()
   const say = useSay()
   const nameId = useId()
+  const recipes = (useRecipes() ?? []).filter(recipe => recipe.gradeId === grade.id && !recipe.retired)
   const [name, setName] = useState('')
-  const grades = gradesWith(useOwnGrades() ?? [])
-  const [gradeId, setGradeId] = useState<string>(grades[0]?.id ?? '')
+  const [count, setCount] = useState(1)
+  const [thicknessMm, setThicknessMm] = useState(ASSUMED_THICKNESS_MM)
+  const [recipeId, setRecipeId] = useState(SUGGESTED)
   const [trouble, setTrouble] = useState<string | null>(null)
   // Enter pressed twice begins one batch.
   const beginning = useRef(false)
   const begin = async () => {
-    const grade = grades.find(g => g.id === gradeId)
-    if (!grade || beginning.current) return
+    if (beginning.current) return
     beginning.current = true
-    const problems = await beginBatch(grade, shop, { name: name.trim() || 'New batch' })
+    const problems = await beginBatch(grade, shop, {
+      name: name.trim() || `${grade.name}, ${dayText(new Date())}`,
+      group: planOf(recipes.find(recipe => recipe.id === recipeId)),
+      blades: { count, thicknessMm },
+      at: 'prepare',
+    })
     if (!problems) return
     beginning.current = false
     setTrouble([...problems.map(found => problemWords(found, say)), 'The batch was not begun.'].join(' '))
   }
   return (
-    <Dialog.Root>
-      <Dialog.Trigger className="btn btn-ember">
-        <Plus size={17} aria-hidden="true" /> New batch
-      </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-[#1c1713]/60" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-40 w-[min(440px,calc(100vw-24px))] -translate-x-1/2 -translate-y-1/2 bg-ash p-6 text-ink"
-        >
-          <Dialog.Title className="text-heading">New batch</Dialog.Title>
-          <form
-            className="mt-4 space-y-4"
-            onSubmit={event => {
-              event.preventDefault()
-              void begin()
-            }}
-          >
-            <div>
-              <label htmlFor={nameId} className="label">
-                Name
-              </label>
-              <input
-                id={nameId}
-                className="field"
-                maxLength={LONGEST.batchName}
-                autoComplete="off"
-                value={name}
-                onChange={event => setName(event.target.value)}
-              />
-            </div>
-            <SelectField
-              label="First steel"
-              value={gradeId}
-              options={grades.map(
-                g => [g.id, `${g.name}, usually ${g.usualTarget.minHrc} to ${g.usualTarget.maxHrc} HRC`] as const,
-              )}
-              onCommit={setGradeId}
-            />
-            <p className="text-small">
-              Not sure?{' '}
-              <a className="link" href="/steels?view=suggest">
-                Let the use choose the steel
-              </a>
-              .
-            </p>
-            {trouble && (
-              <p role="alert" className="text-bad">
-                {trouble}
-              </p>
-            )}
-            <div className="flex justify-end gap-2">
-              <Dialog.Close className="btn">Not now</Dialog.Close>
-              <button type="submit" className="btn btn-ember">
-                Begin
-              </button>
-            </div>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <form
+      className="mt-4 space-y-4"
+      onSubmit={event => {
+        event.preventDefault()
+        // A field that is still being typed in is taken first.
+        if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
+        setTimeout(() => void begin())
+      }}
+    >
+      <p>
+        <strong>{grade.name}</strong> <span className="text-ink-2">{grade.alsoNamed.join(', ')}</span>{' '}
+        <button type="button" className="link min-h-9" onClick={onBack}>
+          Choose another
+        </button>
+      </p>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Blades" whole value={count} {...BOUNDS.bladeCount} onCommit={setCount} />
+        <QuantityField
+          label="Spine thickness"
+          dimension="length"
+          value={thicknessMm}
+          {...BOUNDS.bladeThicknessMm}
+          onCommit={setThicknessMm}
+        />
+      </div>
+      {recipes.length > 0 && (
+        <SelectField
+          label="Route"
+          value={recipeId}
+          options={[
+            [SUGGESTED, 'suggested for these blades'] as const,
+            ...recipes.map(recipe => [recipe.id, `recipe: ${recipe.name}`] as const),
+          ]}
+          onCommit={setRecipeId}
+        />
+      )}
+      <div>
+        <label htmlFor={nameId} className="label">
+          Name of the batch
+        </label>
+        <input
+          id={nameId}
+          className="field"
+          maxLength={LONGEST.batchName}
+          autoComplete="off"
+          placeholder={`${grade.name}, ${dayText(new Date())}`}
+          value={name}
+          onChange={event => setName(event.target.value)}
+        />
+      </div>
+      {trouble && (
+        <p role="alert" className="text-bad">
+          {trouble}
+        </p>
+      )}
+      <div className="flex justify-end gap-2">
+        <Dialog.Close className="btn">Cancel</Dialog.Close>
+        <button type="submit" className="btn btn-ember">
+          Begin the batch
+        </button>
+      </div>
+    </form>
   )
 }
+
+const dayText = (day: Date) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(day)
+
+const planOf = (recipe: Recipe | undefined) =>
+  recipe && { route: latestOf(recipe).route, target: recipe.target, recipeId: recipe.id }

@@ -15,6 +15,8 @@ export interface Bench extends BatchModel {
   /** Which of the shop's readings predictions of it lean on; null: none. */
   readonly learnt: Learnt | null
   readonly go: (station: StationName) => void
+  /** Shows another steel of the batch. */
+  readonly show: (groupId: string) => void
   /** Shows a route while it is dragged, before it is saved; null puts the saved one back. */
   readonly preview: (groupId: string, route: PlannedRoute | null) => void
 }

@@ -7,7 +7,8 @@ import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
 import { useBench } from '../../bench-context'
-import { editGroup, newId, sayWithUndo } from '../../edit'
+import { editGroup, sayWithUndo } from '../../edit'
+import { AddSteel } from './AddSteel'
 
 /** Steel, lot and target of the group shown, and steels added to the batch. */
 export function GroupFields() {
@@ -28,11 +29,6 @@ export function GroupFields() {
   const setTarget = (target: typeof group.target) => {
     if (target.min >= target.max) toast('The lower end of the target must be below the upper end.')
     else void editGroup(batch, group.id, 'Target', g => ({ ...g, target }))
-  }
-  const addSteel = () => {
-    const grade = grades.find(g => !batch.groups.some(own => own.gradeId === g.id)) ?? shown.grade
-    const id = newId()
-    void editBatch(batch, 'Add a steel', b => ({ ...b, groups: [...b.groups, newGroup(id, grade, shop)] }))
   }
   const removable = batch.groups.length > 1 && linesOf(batch, group.id).length === 0
   return (
@@ -65,11 +61,7 @@ export function GroupFields() {
         onCommit={max => setTarget({ ...group.target, max })}
       />
       <div className="flex items-end gap-2">
-        {batch.groups.length < MOST.groups && (
-          <button type="button" className="btn" onClick={addSteel}>
-            Add a steel
-          </button>
-        )}
+        {batch.groups.length < MOST.groups && <AddSteel />}
         {newer && (
           <button
             type="button"
