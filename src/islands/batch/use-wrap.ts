@@ -39,6 +39,7 @@ export function useWrap(whole: Batch) {
           rollWidthMm,
           rotate,
           longestSectionMm,
+          system: shop.units,
           // Once it is cut, what was kept from it is for other batches.
           offcuts: batch.foilCutAt ? [] : (offcuts ?? []),
           envelope: batch.envelope,
@@ -49,7 +50,7 @@ export function useWrap(whole: Batch) {
             count: Math.max(1, countOfLine(batch, id)),
           })),
         }
-  }, [batch, shop.foil])
+  }, [batch, shop.foil, shop.units])
   const answer = useAnswer('foil', request)
   const laid = useMemo(
     () => (answer?.ok ? layOut(batch, answer.value, shop.foil.rollWidthMm) : null),
@@ -68,7 +69,7 @@ function layOut(batch: Batch, answer: FoilAnswer, rollWidthMm: number): Laid {
         const piece = answer.pieces[place.piece]
         if (!piece) return []
         const [acrossMm, alongMm] = place.rotated ? [piece.lengthMm, piece.widthMm] : [piece.widthMm, piece.lengthMm]
-        return [{ ...place, acrossMm: Math.ceil(acrossMm), alongMm: Math.ceil(alongMm) }]
+        return [{ ...place, acrossMm, alongMm }]
       })
     : answer.layout
   return {

@@ -15,11 +15,12 @@ import { QrCode } from '../../ui/QrCode'
 import { useSay } from '../../ui/Units'
 import { standingWords } from '../../words/batch-day'
 import { clockText } from '../../words/clock-text'
+import { cutWords } from '../../words/cuts'
 import { marksOf } from '../../words/lists'
 import { holdWords, tooLongWords } from '../../words/pull-plan'
 import { KeyedTable } from '../batch/benches/heat/KeyedTable'
 import { useBatchModel } from '../batch/use-batch-model'
-import { useWrap } from '../batch/use-wrap'
+import { type Laid, useWrap } from '../batch/use-wrap'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 
@@ -222,7 +223,7 @@ function CutList({ batch }: { batch: Batch }) {
         marks={laid.marks}
         lengthText={mm}
       />
-      {laid.check.cuts && <ShearOrder cuts={laid.check.cuts} rollWidthMm={shop.foil.rollWidthMm} mm={mm} />}
+      {laid.check.cuts && <CutSteps cuts={laid.check.cuts} laid={laid} mm={mm} />}
       <table className="sheet mt-3">
         <thead>
           <tr>
@@ -247,28 +248,27 @@ function CutList({ batch }: { batch: Batch }) {
   )
 }
 
-/** Every cut in the order it is made: first across the whole roll, then inside each section. */
-function ShearOrder({
-  cuts,
-  rollWidthMm,
-  mm,
-}: {
-  cuts: readonly Cut[]
-  rollWidthMm: number
-  mm: (v: number) => string
-}) {
-  const isWhole = (cut: Cut) => cut.kind === 'across' && cut.toMm - cut.fromMm >= rollWidthMm - 1
-  const said = (list: readonly Cut[]) => list.map(cut => `${cut.kind} at ${mm(cut.atMm)}`).join(', ')
+/** Every cut in the order it is made, each drawn with those before it. */
+function CutSteps({ cuts, laid, mm }: { cuts: readonly Cut[]; laid: Laid; mm: (v: number) => string }) {
+  const say = useSay()
+  const { rollWidthMm } = useShopNow().foil
   return (
-    <p className="mt-2 text-small">
-      <strong>Across the whole roll, from the free end:</strong>{' '}
-      {cuts
-        .filter(isWhole)
-        .map((cut, i) => `${i + 1} at ${mm(cut.atMm)}`)
-        .join(', ')}
-      . <strong>Then inside the sections:</strong> {said(cuts.filter(cut => !isWhole(cut))) || 'nothing more'}. Along is
-      measured from the left edge of the roll.
-    </p>
+    <ol className="mt-3 grid grid-cols-2 gap-x-6 gap-y-2">
+      {cuts.map((cut, i) => (
+        <li key={i} className="keep-together text-small">
+          <strong>{i + 1}</strong> {cutWords(cut, rollWidthMm, say)}
+          <RollDrawing
+            rollWidthMm={rollWidthMm}
+            usedLengthMm={laid.check.usedLengthMm}
+            layout={laid.layout}
+            cuts={cuts}
+            marks={laid.marks}
+            lengthText={mm}
+            step={i}
+          />
+        </li>
+      ))}
+    </ol>
   )
 }
 

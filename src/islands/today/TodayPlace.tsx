@@ -6,6 +6,7 @@ import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { useBatches, useMeasured, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
+import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
 import { hrcText } from '../../words/speaker'
@@ -83,6 +84,7 @@ function Today() {
           />
         ))}
       </Part>
+      <LowFoil />
       {waiting.length > 0 && (
         <Part title="Waiting to be tempered" empty="">
           {waiting.map(batch => (
@@ -121,6 +123,24 @@ function Today() {
         ))}
       </Part>
     </div>
+  )
+}
+
+/** Less foil than this does hardly for a few blades: it is said before one stands at the bench with it, mm. */
+const LOW_FOIL_MM = 1500
+
+/** The roll is nearly used up; nothing while it is not, or not counted. */
+function LowFoil() {
+  const say = useSay()
+  const { leftMm } = useShopNow().foil
+  if (leftMm === undefined || leftMm >= LOW_FOIL_MM) return null
+  return (
+    <p className="mb-6 border-l-3 border-ember pl-3">
+      Foil is low: {say.metres(leftMm / 1000)} left on the roll.{' '}
+      <a className="link" href="/workshop">
+        Enter a new roll in the Workshop
+      </a>
+    </p>
   )
 }
 

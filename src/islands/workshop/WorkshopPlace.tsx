@@ -98,6 +98,13 @@ function WorkshopView() {
             {...BOUNDS.rollWidthMm}
             onCommit={rollWidthMm => edit({ foil: { ...shop.foil, rollWidthMm } })}
           />
+          <QuantityField
+            label="Left on the roll"
+            dimension="length"
+            value={shop.foil.leftMm ?? null}
+            {...BOUNDS.foilLeftMm}
+            onCommit={leftMm => edit({ foil: { ...shop.foil, leftMm } })}
+          />
           <NumberField
             label="Price of a metre"
             value={shop.foil.pricePerM}

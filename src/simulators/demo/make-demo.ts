@@ -39,6 +39,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     ovens: demoOvens(now),
     prices: { ...PROTECTION.prices, kWh: 0.31 },
     currency: 'EUR',
+    foil: { ...DEFAULT_WORKSHOP.foil, leftMm: 1400 },
     cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 360, width: 240, depth: 180 }, price: 4.2 },
     tester: demoTester(now),
   }

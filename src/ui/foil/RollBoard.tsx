@@ -8,6 +8,8 @@ interface Props extends RollProps {
   readonly overlaps: readonly (readonly [number, number])[]
   readonly outside: readonly number[]
   readonly mayTurn: boolean
+  /** What the rule is marked in, mm. */
+  readonly stepMm: number
   readonly onMove: (index: number, place: Placement) => void
 }
 
@@ -24,7 +26,7 @@ const SNAP_MM = 14
 const STEP_MM = 5
 
 /** The roll with its sheets to be dragged, or moved by arrows and turned by R. */
-export function RollBoard({ overlaps, outside, mayTurn, onMove, ...roll }: Props) {
+export function RollBoard({ overlaps, outside, mayTurn, stepMm, onMove, ...roll }: Props) {
   const { rollWidthMm, layout, marks, lengthText } = roll
   const svg = useRef<SVGSVGElement>(null)
   const { held: drag, grip } = useDrag<Held>({
@@ -32,7 +34,7 @@ export function RollBoard({ overlaps, outside, mayTurn, onMove, ...roll }: Props
       const at = pointIn(svg.current, event)
       if (!at) return now
       const free = { ...now.place, yMm: Math.max(0, at.x - now.dx), xMm: at.y - now.dy }
-      return { ...now, place: snapped(free, layout, now.index, rollWidthMm) }
+      return { ...now, place: snapped(free, layout, now.index, { rollWidthMm, stepMm }) }
     },
     drop: ({ index, place }) => {
       const was = layout[index]
@@ -90,12 +92,17 @@ export function RollBoard({ overlaps, outside, mayTurn, onMove, ...roll }: Props
 }
 
 /** Against the roll's edges or a neighbour's, whichever is near. */
-function snapped(place: Placement, layout: readonly Placement[], own: number, rollWidthMm: number): Placement {
+function snapped(
+  place: Placement,
+  layout: readonly Placement[],
+  own: number,
+  { rollWidthMm, stepMm }: { readonly rollWidthMm: number; readonly stepMm: number },
+): Placement {
   const others = layout.filter((_, i) => i !== own)
   const nearest = (at: number, size: number, edges: readonly number[]) => {
     const tries = edges.flatMap(edge => [edge, edge - size])
     const best = tries.reduce((a, b) => (Math.abs(b - at) < Math.abs(a - at) ? b : a), Number.POSITIVE_INFINITY)
-    return Math.abs(best - at) <= SNAP_MM ? best : Math.round(at)
+    return Math.abs(best - at) <= SNAP_MM ? best : Math.round(at / stepMm) * stepMm
   }
   const xMm = nearest(place.xMm, place.acrossMm, [0, rollWidthMm, ...others.flatMap(o => [o.xMm, o.xMm + o.acrossMm])])
   const yMm = nearest(place.yMm, place.alongMm, [0, ...others.flatMap(o => [o.yMm, o.yMm + o.alongMm])])

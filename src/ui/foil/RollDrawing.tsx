@@ -7,6 +7,7 @@ export interface RollProps {
   readonly usedLengthMm: number
   readonly layout: readonly Placement[]
   readonly marks: readonly string[]
+  /** In the order they are made. */
   readonly cuts: readonly Cut[] | null
   readonly lengthText: (mm: number) => string
 }
@@ -17,6 +18,8 @@ interface Props extends RollProps {
   readonly svg?: RefObject<SVGSVGElement | null>
   /** What makes a sheet more than a drawing; none where it is only shown. */
   readonly sheetProps?: (index: number) => SVGProps<SVGGElement>
+  /** Draws the cuts up to this one, from 0, and marks it; absent: all of them. */
+  readonly step?: number | undefined
 }
 
 const END = 60
@@ -67,7 +70,7 @@ export function RollDrawing(props: Props) {
           </text>
         </g>
       ))}
-      <ShearLines cuts={cuts} rollWidthMm={rollWidthMm} scale={scale} />
+      <ShearLines cuts={cuts} rollWidthMm={rollWidthMm} scale={scale} step={props.step} />
       <text x={0} y={-8 * scale} fontSize={12 * scale} className="fill-ink-2">
         free end
       </text>
@@ -95,49 +98,55 @@ function FoldLine({ place, scale }: { place: Placement; scale: number }) {
   )
 }
 
-/** Across the whole roll bold, numbered in the order they are made; inside a section thin. */
-function ShearLines({ cuts, rollWidthMm, scale }: { cuts: readonly Cut[] | null; rollWidthMm: number; scale: number }) {
-  const isWhole = (cut: Cut) => cut.kind === 'across' && cut.toMm - cut.fromMm >= rollWidthMm - 1
-  const whole = (cuts ?? []).filter(isWhole)
+interface ShearProps {
+  readonly cuts: readonly Cut[] | null
+  readonly rollWidthMm: number
+  readonly scale: number
+  readonly step?: number | undefined
+}
+
+/** Whether a cut goes across the whole roll. */
+export const isWholeCut = (cut: Cut, rollWidthMm: number): boolean =>
+  cut.kind === 'across' && cut.toMm - cut.fromMm >= rollWidthMm - 1
+
+/** Every cut with its number in the order they are made: across the whole roll bold, inside a section thin. */
+function ShearLines({ cuts, rollWidthMm, scale, step }: ShearProps) {
+  const shown = (cuts ?? []).slice(0, step === undefined ? undefined : step + 1)
   return (
     <g className="pointer-events-none">
-      {(cuts ?? [])
-        .filter(cut => !isWhole(cut))
-        .map((cut, i) => {
-          const across = cut.kind === 'across'
-          return (
+      {shown.map((cut, i) => {
+        const across = cut.kind === 'across'
+        const whole = isWholeCut(cut, rollWidthMm)
+        const over = whole ? 6 * scale : 0
+        const [from, to] = [cut.fromMm - (whole ? 4 * scale : 0), cut.toMm + over]
+        const at = whole
+          ? { x: cut.atMm, y: rollWidthMm + 20 * scale }
+          : across
+            ? { x: cut.atMm + 8 * scale, y: cut.fromMm + 13 * scale }
+            : { x: cut.fromMm + 9 * scale, y: cut.atMm - 3 * scale }
+        const now = step === i
+        return (
+          <g key={i}>
             <line
-              key={i}
-              x1={across ? cut.atMm : cut.fromMm}
-              x2={across ? cut.atMm : cut.toMm}
-              y1={across ? cut.fromMm : cut.atMm}
-              y2={across ? cut.toMm : cut.atMm}
-              className="stroke-ember"
-              strokeWidth={1.2 * scale}
+              x1={across ? cut.atMm : from}
+              x2={across ? cut.atMm : to}
+              y1={across ? from : cut.atMm}
+              y2={across ? to : cut.atMm}
+              className={step === undefined || now ? 'stroke-ember' : 'stroke-ink-2'}
+              strokeWidth={(now ? 4 : whole ? 2.5 : 1.2) * scale}
             />
-          )
-        })}
-      {whole.map((cut, i) => (
-        <g key={cut.atMm}>
-          <line
-            x1={cut.atMm}
-            x2={cut.atMm}
-            y1={-4 * scale}
-            y2={rollWidthMm + 6 * scale}
-            className="stroke-ember"
-            strokeWidth={2.5 * scale}
-          />
-          <text
-            x={cut.atMm}
-            y={rollWidthMm + 20 * scale}
-            textAnchor="middle"
-            fontSize={12 * scale}
-            className="fill-ink-2"
-          >
-            {i + 1}
-          </text>
-        </g>
-      ))}
+            <text
+              {...at}
+              textAnchor="middle"
+              fontSize={12 * scale}
+              fontWeight={now ? 700 : 400}
+              className={now ? 'fill-ember' : 'fill-ink-2'}
+            >
+              {i + 1}
+            </text>
+          </g>
+        )
+      })}
     </g>
   )
 }

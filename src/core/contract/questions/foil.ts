@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { ok } from '../../codes/result'
 import { checkLayout } from '../../foil/check-layout'
 import { envelopeOf } from '../../foil/envelope'
-import { planWithStock } from '../../foil/stock'
+import { onRule, planOnRule } from '../../foil/grid'
 import { question } from '../question'
 import { foilRequest, foilResponse } from '../shapes'
 
@@ -25,17 +25,19 @@ export const foil = question({
   request: foilRequest,
   response: foilResponse,
   answer: request => {
-    const pieces = 'pieces' in request ? ok(request.pieces) : envelopePieces(request)
-    if (!pieces.ok) return pieces
-    const { rollWidthMm, rotate, longestSectionMm, offcuts } = request
-    const plan = planWithStock(
-      { rollWidthMm, rotate, longestSectionMm: longestSectionMm ?? null, pieces: pieces.value },
+    const sized = 'pieces' in request ? ok(request.pieces) : envelopePieces(request)
+    if (!sized.ok) return sized
+    const { rollWidthMm, rotate, longestSectionMm, offcuts, system } = request
+    const pieces = system === 'metric' ? sized.value : sized.value.map(piece => onRule(piece, system))
+    const plan = planOnRule(
+      { rollWidthMm, rotate, longestSectionMm: longestSectionMm ?? null, pieces },
       offcuts ?? [],
+      system,
     )
     if (!plan.ok) return plan
     const { usedLengthMm, lowerBoundMm, proven, layout, sections, leftovers, offcuts: used } = plan.value
     return ok({
-      pieces: pieces.value,
+      pieces,
       usedLengthMm,
       lowerBoundMm,
       proven,

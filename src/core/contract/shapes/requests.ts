@@ -35,6 +35,8 @@ const foilCommon = {
   rollWidthMm: z.number().min(50).max(2000),
   rotate: z.boolean(),
   longestSectionMm: z.number().min(1).max(20_000).nullable().optional(),
+  /** What the rule is marked in: whole millimetres, or sixteenths of an inch; absent: mm. */
+  system: z.enum(SYSTEMS).default('metric'),
   /** Pieces from another day, used first. */
   offcuts: z
     .array(

@@ -2,7 +2,9 @@ import { X } from 'lucide-react'
 import { editBatch } from '../../../../store/batches'
 import { saveShop } from '../../../../store/records'
 import { ago } from '../../../../ui/dates'
+import { useSay } from '../../../../ui/Units'
 import { undoable } from '../../../../ui/undoable'
+import { shortRollWords } from '../../../../words/cuts'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
@@ -14,11 +16,13 @@ const MOST_OFFCUTS = 60
 
 /** Offcuts from other days, used first; and, once it is cut, the roll going down and what is left over kept. */
 export function FoilStock({ wrap, mm }: WrapProps) {
+  const say = useSay()
   const { batch, shop } = useBench()
   const { answer, laid } = wrap
   const offcuts = shop.foil.offcuts ?? []
   if (!answer?.ok || !laid) return null
   const used = answer.value.offcuts
+  const short = shortRollWords(laid.check.usedLengthMm, shop.foil.leftMm, say)
   const usedIds = new Set(used.map(use => use.id))
   // A plan laid by hand has its own leftovers, which are not worked out.
   const left = laid.byHand
@@ -76,8 +80,13 @@ export function FoilStock({ wrap, mm }: WrapProps) {
         <p className="text-ink-2">Cut {ago(batch.foilCutAt)}; the roll and the offcuts were counted then.</p>
       ) : (
         <div className="flex flex-wrap items-center gap-x-4">
-          <button type="button" className="btn" disabled={laid.check.cuts === null} onClick={() => void cut()}>
-            It is cut: count it
+          <button
+            type="button"
+            className="btn"
+            disabled={laid.check.cuts === null || short !== null}
+            onClick={() => void cut()}
+          >
+            Cut: subtract from the roll
           </button>
           <p className="text-ink-2">
             {offcuts.length === 0 ? 'No offcuts in the drawer. ' : ''}

@@ -1,4 +1,5 @@
 import type { Placement } from '../../../../core/foil/cut-plan'
+import { RULE_STEP_MM } from '../../../../core/foil/grid'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { editBatch } from '../../../../store/batches'
 import { saveShop } from '../../../../store/records'
@@ -61,6 +62,7 @@ export function RollView({ wrap, mm }: WrapProps) {
         cuts={cuts}
         lengthText={mm}
         mayTurn={shop.foil.rotate}
+        stepMm={RULE_STEP_MM[shop.units]}
         onMove={move}
       />
       <Warnings lines={troubles} />

@@ -5,6 +5,7 @@ import { FOIL_MARGIN_C } from '../../../../data/foil'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
+import { shortRollWords } from '../../../../words/cuts'
 import { CurrencyField } from '../../../CurrencyField'
 import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
@@ -36,7 +37,7 @@ export function WrapFigures({ wrap, mm }: WrapProps) {
 }
 
 function RollFigures({ wrap, mm }: WrapProps) {
-  const { shop, blades } = useBench()
+  const { batch, shop, blades } = useBench()
   const say = useSay()
   const { answer, laid } = wrap
   if (!answer?.ok || !laid) return null
@@ -50,7 +51,7 @@ function RollFigures({ wrap, mm }: WrapProps) {
     : plan.proven
       ? 'proven the least'
       : `at most ${(100 * gap).toFixed(1)} % over the least`
-  const { leftMm } = shop.foil
+  const short = shortRollWords(used, shop.foil.leftMm, say)
   return (
     <>
       <Figure
@@ -70,11 +71,7 @@ function RollFigures({ wrap, mm }: WrapProps) {
         working={[worked('foil-used', used / 1000, 'm', {})]}
       />
       {shop.currency === undefined && <CurrencyField />}
-      {leftMm !== undefined && leftMm > 0 && leftMm < used && (
-        <Warnings
-          lines={[{ code: 'short-roll', message: `Only ${mm(leftMm)} are left on the roll; this takes ${mm(used)}.` }]}
-        />
-      )}
+      {short && !batch.foilCutAt && <Warnings lines={[{ code: 'short-roll', message: short }]} />}
     </>
   )
 }
