@@ -135,7 +135,7 @@ describe('the cut plan', () => {
     ])
   })
 
-  it('comes within 2 % of the best that is known for forty sheets, and knows the bound of 2900 mm', () => {
+  it('comes within 1 % of the best that is known for forty sheets, and knows the bound of 2900 mm', () => {
     const cut = plan(610, [
       [336, 142, 12],
       [291, 116, 10],
@@ -143,7 +143,9 @@ describe('the cut plan', () => {
       [241, 108, 8],
     ])
     expect(cut.ok && cut.value.lowerBoundMm).toBe(2900)
-    expect(cut.ok && cut.value.usedLengthMm).toBeLessThanOrEqual(2968 * 1.02)
+    expect(cut.ok && cut.value.usedLengthMm).toBeLessThanOrEqual(2968 * 1.01)
+    // Not proven: the bound is what no plan can use less than.
+    expect(cut.ok && cut.value.proven).toBe(false)
   })
 
   it('refuses a sheet wider than the roll, by its place', () => {

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { CORRECTION } from '../../data/correction'
+import { LEARNING } from '../../data/learning'
 import { gradeOf, groupOf, readingOf, trayOf } from '../../testing/tray'
 import { createRandom } from '../numeric/random'
 import type { Batch } from '../shop/batch'
@@ -117,5 +119,141 @@ describe('an oven’s offset by the hardness that came out of it', () => {
     // A leak costs a blade six points: no oven is off by what that would take.
     const leaked = own.readings.map((r, i) => (i < 3 ? { ...r, hrc: r.hrc - 12 } : r))
     expect(offsetOf({ ...own, readings: leaked })).toMatchObject({ batches: 2, readings: 6 })
+  })
+})
+
+describe('what two batches say together', () => {
+  const { gradeSdHrc, lotSdHrc, batchSdHrc, testerSdHrc, readingSdHrc } = LEARNING
+  const offsets = Array.from({ length: 25 }, (_, i) => 5 * i - 60)
+
+  interface One {
+    readonly grade: string
+    readonly lot?: string
+    /** Measured over what is predicted as planned, HRC, in so many readings. */
+    readonly overHrc: number
+    readonly count: number
+  }
+  const routeOf = (name: string) => {
+    const { austenitize } = gradeOf(name)
+    return { ...groupOf(trayOf(gradeOf(name), [])).route, austenitizeC: austenitize.minC + 15, cold: null }
+  }
+  const predictedOf = ({ grade }: One, k: number) => {
+    const route = routeOf(grade)
+    return predict(gradeOf(grade), { ...route, austenitizeC: route.austenitizeC + k }).finalHrc.mean
+  }
+  function found(ones: readonly One[], sameBatch = false) {
+    const batches: Batch[] = []
+    const readings: Reading[] = []
+    ones.forEach((one, i) => {
+      const plain = trayOf(gradeOf(one.grade), [{ mark: `A${i}`, id: `line-${i}`, groupId: `g${i}` }], {
+        id: `two-${i}`,
+      })
+      const group = { ...groupOf(plain), id: `g${i}`, route: routeOf(one.grade), ...(one.lot ? { lot: one.lot } : {}) }
+      const batchId = sameBatch ? 'two-0' : plain.id
+      if (sameBatch && i > 0) {
+        const first = batches[0] as Batch
+        batches[0] = {
+          ...first,
+          groups: [...first.groups, group],
+          lines: [...first.lines, ...plain.lines],
+          blades: [...first.blades, ...plain.blades],
+        }
+      } else batches.push({ ...plain, groups: [group] })
+      for (let n = 0; n < one.count; n++)
+        readings.push(readingOf(`A${i}`, predictedOf(one, 0) + one.overHrc, 'temper-2', { batchId }))
+    })
+    return ovenOffset(batches, readings, tester, batches[0]?.ovenId ?? '')
+  }
+
+  /** The same posterior by the inverse of a 2 x 2 covariance, written out. */
+  function byHand([a, b]: readonly [One, One], shared: number) {
+    const own = (one: One) =>
+      testerSdHrc ** 2 +
+      gradeSdHrc ** 2 +
+      (one.lot ? lotSdHrc ** 2 : 0) +
+      batchSdHrc ** 2 +
+      readingSdHrc ** 2 / one.count
+    const [p, q] = [own(a), own(b)]
+    const determinant = p * q - shared ** 2
+    const logs = offsets.map(k => {
+      const [x, y] = [
+        predictedOf(a, 0) + a.overHrc - predictedOf(a, k),
+        predictedOf(b, 0) + b.overHrc - predictedOf(b, k),
+      ]
+      const fit = (q * x * x - 2 * shared * x * y + p * y * y) / determinant
+      return -0.5 * (fit + (k / (2 * CORRECTION.priorSdK)) ** 2)
+    })
+    const weights = logs.map(log => Math.exp(log - Math.max(...logs)))
+    const total = weights.reduce((x, y) => x + y, 0)
+    const mean = offsets.reduce((sum, k, i) => sum + (k * (weights[i] ?? 0)) / total, 0)
+    const variance = offsets.reduce((sum, k, i) => sum + ((k - mean) ** 2 * (weights[i] ?? 0)) / total, 0)
+    return { offsetK: mean, sdK: Math.sqrt(variance + 2) }
+  }
+  const tester2 = testerSdHrc ** 2
+  const same = tester2 + gradeSdHrc ** 2
+
+  it.each([
+    [
+      'of two steels share the tester alone',
+      { grade: 'X65Cr13', overHrc: 0.9, count: 4 },
+      { grade: 'X46Cr13', overHrc: -0.4, count: 2 },
+      tester2,
+    ],
+    [
+      'of one steel share its error',
+      { grade: 'X65Cr13', overHrc: 0.9, count: 4 },
+      { grade: 'X65Cr13', overHrc: -0.4, count: 2 },
+      same,
+    ],
+    [
+      'of one lot share the lot’s',
+      { grade: 'X65Cr13', lot: 'bar 7', overHrc: 0.9, count: 4 },
+      { grade: 'X65Cr13', lot: 'bar 7', overHrc: -0.4, count: 2 },
+      same + lotSdHrc ** 2,
+    ],
+    [
+      'of two lots do not',
+      { grade: 'X65Cr13', lot: 'bar 7', overHrc: 0.9, count: 4 },
+      { grade: 'X65Cr13', lot: 'bar 8', overHrc: -0.4, count: 2 },
+      same,
+    ],
+    [
+      'of two steels called one lot do not',
+      { grade: 'X65Cr13', lot: 'bar 7', overHrc: 0.9, count: 4 },
+      { grade: 'X46Cr13', lot: 'bar 7', overHrc: -0.4, count: 2 },
+      tester2,
+    ],
+  ] as const)('rows %s', (_, a, b, shared) => {
+    const hand = byHand([a, b], shared)
+    expect(found([a, b])?.offsetK).toBeCloseTo(hand.offsetK, 6)
+    expect(found([a, b])?.sdK).toBeCloseTo(hand.sdK, 6)
+  })
+
+  it('of one batch and steel share what that heat was, of two steels of one batch they do not', () => {
+    const a: One = { grade: 'X65Cr13', overHrc: 0.9, count: 4 }
+    const b: One = { grade: 'X65Cr13', overHrc: -0.4, count: 2 }
+    expect(found([a, b], true)?.offsetK).toBeCloseTo(byHand([a, b], same + batchSdHrc ** 2).offsetK, 6)
+    const other: One = { ...b, grade: 'X46Cr13' }
+    expect(found([a, other], true)?.offsetK).toBeCloseTo(byHand([a, other], tester2).offsetK, 6)
+  })
+
+  it('of one batch alone, or of four readings, are enough; of a steel that is not known they say nothing', () => {
+    expect(found([{ grade: 'X65Cr13', overHrc: 0.5, count: 4 }])).toMatchObject({ readings: 4, batches: 1 })
+    expect(found([{ grade: 'X65Cr13', overHrc: 0.5, count: 3 }])).toBeNull()
+    const own = shopOf({ hotterK: 10, scatter: 0, batches: 3 })
+    const lost = own.batches.map((b, i) =>
+      i === 0 ? { ...b, groups: b.groups.map(g => ({ ...g, gradeId: 'lost' })) } : b,
+    )
+    expect(offsetOf({ ...own, batches: lost })).toMatchObject({ batches: 2, readings: 6 })
+  })
+
+  it('is looked for among the newest that were read: batches without a reading take no place', () => {
+    const own = shopOf({ hotterK: 15, scatter: 0, batches: 13, seed: 9 })
+    const unread = new Set(own.batches.slice(5).map(b => b.id))
+    const readings = own.readings.filter(r => !unread.has(r.batchId))
+    expect(offsetOf({ ...own, readings })).toMatchObject({ batches: 5 })
+    // A batch whose readings were all taken out is as one that was not read.
+    const struck = own.readings.map(r => (unread.has(r.batchId) ? { ...r, deletedAt: '2026-01-01T00:00:00.000Z' } : r))
+    expect(offsetOf({ ...own, readings: struck })).toMatchObject({ batches: 5 })
   })
 })

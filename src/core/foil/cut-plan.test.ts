@@ -1,0 +1,189 @@
+import { describe, expect, it } from 'vitest'
+import { expectOk } from '../../testing/tray'
+import { checkLayout } from './check-layout'
+import { type CutPlanRequest, MOST_PIECES, planCuts } from './cut-plan'
+
+type Sheet = readonly [lengthMm: number, widthMm: number, count: number]
+const request = (pieces: readonly Sheet[], more: Partial<CutPlanRequest> = {}): CutPlanRequest => ({
+  rollWidthMm: 610,
+  rotate: true,
+  longestSectionMm: null,
+  pieces: pieces.map(([lengthMm, widthMm, count]) => ({ lengthMm, widthMm, count })),
+  ...more,
+})
+const planOf = (pieces: readonly Sheet[], more?: Partial<CutPlanRequest>) => expectOk(planCuts(request(pieces, more)))
+const problemOf = (pieces: readonly Sheet[], more?: Partial<CutPlanRequest>) => {
+  const plan = planCuts(request(pieces, more))
+  return plan.ok ? null : plan.problems[0]
+}
+
+describe('what is refused', () => {
+  it('is more sheets than a plan holds, counted over all kinds', () => {
+    const half = MOST_PIECES / 2
+    expect(
+      problemOf([
+        [300, 100, half],
+        [200, 100, half + 1],
+      ]),
+    ).toEqual({
+      code: 'too-many-sheets',
+      params: { most: MOST_PIECES },
+      path: 'pieces',
+    })
+    expect(
+      problemOf([
+        [60, 40, half],
+        [50, 40, half],
+      ]),
+    ).toBeNull()
+  })
+
+  it('is a sheet that goes neither way across the roll, with its size; turned it may go', () => {
+    expect(problemOf([[400, 650, 1]])).toBeNull()
+    expect(problemOf([[400, 650, 1]], { rotate: false })).toEqual({
+      code: 'sheet-too-wide',
+      params: { lengthMm: 400, widthMm: 650, rollWidthMm: 610, turned: false },
+      path: 'pieces.0',
+    })
+    expect(
+      problemOf([
+        [300, 100, 1],
+        [700, 611, 1],
+      ]),
+    ).toMatchObject({
+      params: { lengthMm: 700, widthMm: 611, turned: true },
+      path: 'pieces.1',
+    })
+    // As wide as the roll is not too wide; a fraction of a millimetre of the roll is none.
+    expect(problemOf([[700, 610, 1]])).toBeNull()
+    expect(problemOf([[700, 610, 1]], { rollWidthMm: 609.9 })).not.toBeNull()
+  })
+
+  it('is a sheet longer than a section may be, either way it lies', () => {
+    expect(problemOf([[500, 480, 1]], { longestSectionMm: 470 })).toEqual({
+      code: 'sheet-too-long',
+      params: { lengthMm: 500, widthMm: 480, longestMm: 470 },
+      path: 'pieces.0',
+    })
+    expect(problemOf([[500, 480, 1]], { longestSectionMm: 480 })).toBeNull()
+    expect(problemOf([[500, 480, 1]], { longestSectionMm: 480, rotate: false })?.code).toBe('sheet-too-long')
+  })
+})
+
+describe('how sheets are taken', () => {
+  it('in whole millimetres, rounded up, and none where none is asked for', () => {
+    const plan = planOf([
+      [335.2, 141.1, 1],
+      [300, 100, 0],
+    ])
+    expect(plan.layout).toHaveLength(1)
+    expect([plan.layout[0]?.acrossMm, plan.layout[0]?.alongMm].sort()).toEqual([142, 336])
+    expect(plan.usedLengthMm).toBe(142)
+    // A rounding error in the tenth decimal is no further millimetre.
+    expect(planOf([[336.0000000001, 142, 1]]).usedLengthMm).toBe(142)
+    expect(planOf([])).toMatchObject({
+      usedLengthMm: 0,
+      lowerBoundMm: 0,
+      proven: true,
+      layout: [],
+      sections: [],
+      leftovers: [],
+    })
+  })
+
+  it('equal sheets of two lines are of one kind, turned or not, and each line gets its own', () => {
+    const plan = planOf([
+      [336, 142, 2],
+      [142, 336, 1],
+      [336, 142, 1],
+    ])
+    const of = (piece: number) => plan.layout.filter(place => place.piece === piece).length
+    expect([of(0), of(1), of(2)]).toEqual([2, 1, 1])
+    // Four of one kind: four beside each other across 610, 336 long, or 142 deep in two rows and a half: 284 is the least.
+    expect(plan.usedLengthMm).toBe(336)
+  })
+
+  it('not turned where they may not be: the length lies along the roll', () => {
+    const plan = planOf([[336, 142, 2]], { rotate: false })
+    expect(plan.layout.every(place => !place.rotated && place.alongMm === 336 && place.acrossMm === 142)).toBe(true)
+    expect(plan.usedLengthMm).toBe(336)
+    expect(planOf([[336, 142, 1]]).layout[0]).toMatchObject({ rotated: true, alongMm: 142, acrossMm: 336 })
+  })
+})
+
+describe('how a plan is laid', () => {
+  const sheets: readonly Sheet[] = [
+    [450, 300, 1],
+    [336, 142, 3],
+    [250, 90, 2],
+  ]
+
+  it('is one section behind another, the longest first, without a gap', () => {
+    const { sections, usedLengthMm } = planOf(sheets, { longestSectionMm: 460 })
+    let at = 0
+    for (const { yMm, alongMm } of sections) {
+      expect(yMm).toBe(at)
+      at += alongMm
+    }
+    expect(at).toBe(usedLengthMm)
+    const lengths = sections.map(section => section.alongMm)
+    expect(lengths).toEqual([...lengths].sort((a, b) => b - a))
+    expect(Math.max(...lengths)).toBeLessThanOrEqual(460)
+  })
+
+  it('has for leftovers what no sheet covers, largest first, without clippings', () => {
+    // One sheet of 300 x 200 on a roll of 610: 310 x 200 or 410 x 300 beside it; by hand.
+    const [only] = planOf([[300, 200, 1]]).leftovers
+    expect(only).toEqual({ xMm: 300, yMm: 0, acrossMm: 310, alongMm: 200 })
+    const { leftovers, layout } = planOf(sheets)
+    const areas = leftovers.map(r => r.acrossMm * r.alongMm)
+    expect(areas).toEqual([...areas].sort((a, b) => b - a))
+    for (const r of leftovers) expect(Math.min(r.acrossMm, r.alongMm)).toBeGreaterThanOrEqual(30)
+    for (const r of leftovers)
+      for (const p of layout)
+        expect(
+          r.xMm + r.acrossMm <= p.xMm ||
+            p.xMm + p.acrossMm <= r.xMm ||
+            r.yMm + r.alongMm <= p.yMm ||
+            p.yMm + p.alongMm <= r.yMm,
+        ).toBe(true)
+    // 610 − 600 = 10 mm beside it are a clipping.
+    expect(planOf([[600, 200, 1]]).leftovers).toEqual([])
+    expect(planOf([[580, 200, 1]]).leftovers).toHaveLength(1)
+  })
+
+  it('says what it knows: proven, the bound is the length; else it is under it', () => {
+    const proven = planOf([
+      [386, 152, 4],
+      [306, 128, 4],
+      [261, 112, 4],
+    ])
+    expect([proven.proven, proven.lowerBoundMm]).toEqual([true, proven.usedLengthMm])
+    // More kinds than can be solved exactly.
+    const many = planOf(
+      [
+        [412, 131, 5],
+        [377, 149, 4],
+        [298, 117, 6],
+        [341, 163, 3],
+        [259, 104, 7],
+      ],
+      { longestSectionMm: 500 },
+    )
+    expect(many.lowerBoundMm).toBeLessThanOrEqual(many.usedLengthMm)
+    expect(many.usedLengthMm).toBeLessThan(1.06 * many.lowerBoundMm)
+    expect(checkLayout(many.layout, 610).cuts).not.toBeNull()
+    expect(many.layout).toHaveLength(25)
+    expect(Math.max(...many.sections.map(section => section.alongMm))).toBeLessThanOrEqual(500)
+  })
+
+  it('is the same plan for the same request', () => {
+    const forty: readonly Sheet[] = [
+      [336, 142, 12],
+      [291, 116, 10],
+      [421, 150, 10],
+      [241, 108, 8],
+    ]
+    expect(planOf(forty)).toEqual(planOf(forty))
+  })
+})
