@@ -19,6 +19,8 @@ export type Intent =
   | { readonly of: 'shop'; readonly before: Workshop; readonly after: Workshop }
 
 let count = 0
+/** This page, until it goes: what it put down it is writing itself. */
+const PAGE = crypto.randomUUID()
 /** Of another page's changes only those this old are taken up: what is younger it may be writing right now, ms. */
 export const LEFT_ALONE_MS = 2000
 
@@ -36,7 +38,7 @@ const TAB = 'tawny-ember-tab'
 export function putDown(intent: Intent): () => void {
   let key: string
   try {
-    key = `${PREFIX}${Date.now()}-${count++}-${tab()}`
+    key = `${PREFIX}${Date.now()}-${count++}.${PAGE}.${tab()}`
     localStorage.setItem(key, JSON.stringify(intent))
   } catch {
     // Where nothing can be put down the write itself is all there is.
@@ -47,21 +49,31 @@ export function putDown(intent: Intent): () => void {
 
 /**
  * Takes up what was put down and never written, oldest first: all of this tab's, and of another's what it is not writing any more.
- * What can not be read is let go.
+ * Each rests where it is until its `end` is called, so that a page that goes while it finishes one leaves it to the next; finished
+ * twice it is as once. What can not be read is let go.
  */
-export function takeUp(nowMs = Date.now()): Intent[] {
+export function takeUp(nowMs = Date.now()): { readonly intent: Intent; readonly end: () => void }[] {
   try {
     const keys = Object.keys(localStorage)
-      .filter(key => key.startsWith(PREFIX))
+      .filter(key => key.startsWith(PREFIX) && !key.includes(PAGE))
       .filter(key => key.endsWith(tab()) || !(nowMs - Number.parseInt(key.slice(PREFIX.length), 10) < LEFT_ALONE_MS))
       .sort()
     return keys.flatMap(key => {
-      const text = localStorage.getItem(key)
-      localStorage.removeItem(key)
-      const read = intentSchema.safeParse(JSON.parse(text ?? 'null'))
-      return read.success ? [read.data as Intent] : []
+      const end = () => localStorage.removeItem(key)
+      const read = intentSchema.safeParse(parsed(localStorage.getItem(key)))
+      if (read.success) return [{ intent: read.data as Intent, end }]
+      end()
+      return []
     })
   } catch {
     return []
+  }
+}
+
+function parsed(text: string | null): unknown {
+  try {
+    return JSON.parse(text ?? 'null')
+  } catch {
+    return null
   }
 }

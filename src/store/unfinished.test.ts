@@ -17,10 +17,21 @@ async function stored(id: string): Promise<Batch> {
   return batch
 }
 
+/** What rests there was put down by a page that has gone. */
+function anotherPage() {
+  for (const key of Object.keys(localStorage).filter(one => one.startsWith('tawny-ember-unfinished/'))) {
+    const [head = '', , tab = ''] = key.split('.')
+    const text = localStorage.getItem(key) ?? ''
+    localStorage.removeItem(key)
+    localStorage.setItem([head, 'gone', tab].join('.'), text)
+  }
+}
+
 describe('a page that goes before its write has ended', () => {
   /** What a page leaves that went right after a change. */
   const leave = (before: Batch, after: Batch) => {
     putDown({ of: 'batch', before, after })
+    anotherPage()
   }
 
   it('leaves the change to the next page, which finishes it once', async () => {
@@ -47,6 +58,27 @@ describe('a page that goes before its write has ended', () => {
     expect(await stored('u2')).toMatchObject({ note: 'later', name: 'Again' })
   })
 
+  it('leaves it where it is until it is finished: a page that goes meanwhile leaves it to the next', async () => {
+    await addBatch(fresh('u5'))
+    const before = await stored('u5')
+    leave(before, { ...before, note: 'twice left' })
+    // The page between took it up and went.
+    expect(takeUp()).toHaveLength(1)
+    await finishUnfinished()
+    expect((await stored('u5')).note).toBe('twice left')
+    expect(takeUp()).toEqual([])
+  })
+
+  it('is not mistaken for the page that is still writing: its own are its own to finish', async () => {
+    await addBatch(fresh('u6'))
+    const before = await stored('u6')
+    putDown({ of: 'batch', before, after: { ...before, note: 'being written' } })
+    expect(takeUp(Date.now() + 60_000)).toEqual([])
+    anotherPage()
+    expect(takeUp()).toHaveLength(1)
+    for (const { end } of takeUp()) end()
+  })
+
   it('leaves to another tab what it is writing right now, and takes it up once that tab is surely gone', async () => {
     await addBatch(fresh('u4'))
     const before = await stored('u4')
@@ -54,7 +86,9 @@ describe('a page that goes before its write has ended', () => {
     const own = sessionStorage.getItem('tawny-ember-tab') ?? ''
     sessionStorage.setItem('tawny-ember-tab', 'another')
     expect(takeUp()).toEqual([])
-    expect(takeUp(Date.now() + 3000)).toHaveLength(1)
+    const taken = takeUp(Date.now() + 3000)
+    expect(taken).toHaveLength(1)
+    for (const { end } of taken) end()
     sessionStorage.setItem('tawny-ember-tab', own)
   })
 
@@ -65,6 +99,7 @@ describe('a page that goes before its write has ended', () => {
     const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
     await db.shop.put(shop)
     putDown({ of: 'shop', before: shop, after: { ...shop, name: 'Left behind' } })
+    anotherPage()
     localStorage.setItem('tawny-ember-unfinished/x', '{"of":"batch"}')
     await finishUnfinished()
     expect((await db.shop.get('shop'))?.name).toBe('Left behind')

@@ -10,8 +10,9 @@ export async function finishUnfinished(): Promise<void> {
 }
 
 async function finishTakenUp(): Promise<void> {
-  for (const intent of takeUp()) {
+  for (const { intent, end } of takeUp()) {
     if (intent.of === 'batch') await finishEdit(intent.before, intent.after)
     else await finishShop(intent.before, intent.after)
+    end()
   }
 }
