@@ -42,7 +42,7 @@ test('sheets are laid by hand, overlap is said, and the computed plan comes back
   await page.mouse.move(box.x + box.width / 2 + 90, box.y + box.height / 2 + 6, { steps: 12 })
   await page.mouse.up()
   await expect(page.getByText(/lie over each other/)).toBeVisible()
-  await expect(page.getByRole('button', { name: 'It is cut: count it' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Cut: subtract from the roll' })).toBeDisabled()
   await page.getByRole('button', { name: /Back to the computed plan/ }).click()
   await expect(page.getByText(/lie over each other/)).toHaveCount(0)
   await expect(used).toHaveText(computed)
@@ -53,7 +53,7 @@ test('sheets are laid by hand, overlap is said, and the computed plan comes back
 
   // Counting it takes it off the roll and keeps what is left over; the next plan uses that first.
   await fill(page, 'Left on the roll', '5000')
-  await page.getByRole('button', { name: 'It is cut: count it' }).click()
+  await page.getByRole('button', { name: 'Cut: subtract from the roll' }).click()
   await expect(page.getByLabel('Left on the roll', { exact: true })).toHaveValue(String(5000 - Number(computed)))
   await expect(page.getByRole('list', { name: 'Offcuts' }).getByRole('listitem').first()).toBeVisible()
   await expect(used).toHaveText(computed)

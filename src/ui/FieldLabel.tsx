@@ -13,6 +13,6 @@ export const FieldLabel = ({ id, label, hideLabel, mark }: Props) => (
     <label htmlFor={id} className="label">
       {label}
     </label>
-    {mark && <span className="shrink-0 text-note text-ink-2 italic">{mark}</span>}
+    {mark && <span className="shrink-0 text-note leading-none text-ink-2 italic">{mark}</span>}
   </div>
 )

@@ -25,7 +25,7 @@ describe('a pull plan in words', () => {
     )
     // One blade that follows the oven: nothing is said of what is not.
     expect(holdWords({ holdMin: 25, lagMin: 0, soakMin: 20, pullsMin: 0, spareMin: 5 })).toBe(
-      'Held 25 min: 20 min of soak for it and 5 min to spare.',
+      'Held 25 min: 20 min of soak for the first blade and 5 min to spare.',
     )
   })
 

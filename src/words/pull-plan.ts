@@ -26,7 +26,7 @@ export function soaksText(pulls: readonly Pick<PlannedPull, 'soakMin'>[]): strin
 export function holdWords({ holdMin, lagMin, soakMin, pullsMin, spareMin }: SoakHold): string {
   const parts = [
     ...(Math.round(lagMin) > 0 ? [`${min(lagMin)} until the first blade is as hot as the oven`] : []),
-    `${min(soakMin)} of soak for it`,
+    `${min(soakMin)} of soak for ${Math.round(lagMin) > 0 ? 'it' : 'the first blade'}`,
     ...(Math.round(pullsMin) > 0 ? [`${min(pullsMin)} until the last blade is pulled`] : []),
     `${min(spareMin)} to spare`,
   ]

@@ -1,13 +1,13 @@
-import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import type { Oven } from '../../core/shop/oven'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
+import type { OvenProps } from './oven-props'
 
 /** How this oven's controller wants a programme keyed, and what the oven is for. */
-export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => Promise<Saving> }) {
+export function ControllerFields({ oven, edit }: OvenProps) {
   const { controller } = oven
-  const change = (part: Partial<Oven['controller']>) => set({ controller: { ...controller, ...part } })
+  const change = (part: Partial<Oven['controller']>) => edit(o => ({ ...o, controller: { ...o.controller, ...part } }))
   return (
     <section className="space-y-3 border-t border-rule-strong pt-3">
       <h2 className="text-large">Controller</h2>
@@ -64,7 +64,7 @@ export function ControllerFields({ oven, set }: { oven: Oven; set: (part: Partia
           ['hardening', 'hardening'],
           ['tempering', 'tempering'],
         ]}
-        onCommit={use => set({ use })}
+        onCommit={use => edit(o => ({ ...o, use }))}
       />
     </section>
   )

@@ -87,7 +87,7 @@ export function OvenFields({ oven, edit }: OvenProps) {
           onCommit={maxC => set({ maxC })}
         />
       </section>
-      <ControllerFields oven={oven} set={set} />
+      <ControllerFields oven={oven} edit={edit} />
       <OvenFigures oven={oven} set={set} />
     </div>
   )

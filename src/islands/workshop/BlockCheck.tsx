@@ -1,9 +1,8 @@
 import { useId, useState } from 'react'
-import type { Saving } from '../../core/codes/result'
 import { blockUse, checksOf, type TesterCheck, testerDrift } from '../../core/job/tester'
 import { parseReadings } from '../../core/rockwell/parse-readings'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
-import type { Tester, Workshop } from '../../core/shop/workshop'
+import type { Tester } from '../../core/shop/workshop'
 import { ROCKWELL } from '../../data/rockwell'
 import { useKeptText } from '../../ui/kept-text'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
@@ -11,9 +10,10 @@ import { useSay } from '../../ui/Units'
 import { problemWords } from '../../words/problems'
 import { newId } from '../batch/edit'
 import { useShopNow } from '../shop-context'
+import type { EditShop } from './edit-shop'
 
 interface Props {
-  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
+  readonly edit: EditShop
 }
 
 const FIRST_BLOCK = { id: 'block-1', name: 'Test block', certifiedHrc: 60, certifiedSd: 0.3, holdsIndents: 200 }

@@ -1,4 +1,3 @@
-import type { Saving } from '../../core/codes/result'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/usual'
@@ -7,9 +6,10 @@ import { NumberField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { useSay } from '../../ui/Units'
 import { useShopNow } from '../shop-context'
+import type { EditShop } from './edit-shop'
 
 interface Props {
-  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
+  readonly edit: EditShop
 }
 
 const BOX_BOUNDS = { length: BOUNDS.boxLengthMm, width: BOUNDS.boxWidthMm, depth: BOUNDS.boxDepthMm } as const
@@ -19,7 +19,7 @@ export function ColdPart({ edit }: Props) {
   const say = useSay()
   const shop = useShopNow()
   const { cold } = shop
-  const set = (part: Partial<Workshop['cold']>) => edit({ cold: { ...cold, ...part } })
+  const set = (part: Partial<Workshop['cold']>) => edit(s => ({ cold: { ...s.cold, ...part } }))
   const box = cold.boxMm ?? USUAL_BOX_MM
   return (
     <>
@@ -49,7 +49,9 @@ export function ColdPart({ edit }: Props) {
             dimension="length"
             value={box[side]}
             {...BOX_BOUNDS[side]}
-            onCommit={mm => set({ boxMm: { ...box, [side]: mm } })}
+            onCommit={mm =>
+              edit(s => ({ cold: { ...s.cold, boxMm: { ...(s.cold.boxMm ?? USUAL_BOX_MM), [side]: mm } } }))
+            }
           />
         ))}
         <QuantityField

@@ -1,15 +1,14 @@
-import type { Saving } from '../../core/codes/result'
 import { NOTHING } from '../../core/codes/said'
-import type { Workshop } from '../../core/shop/workshop'
 import { gradesWith } from '../../core/steel/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
+import type { EditShop } from './edit-shop'
 
 interface Props {
-  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
+  readonly edit: EditShop
 }
 
 /** Whether the shop's own readings correct its predictions, and whether that helps. */

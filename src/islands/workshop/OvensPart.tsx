@@ -1,14 +1,13 @@
-import type { Saving } from '../../core/codes/result'
 import { correctionAt } from '../../core/oven/correction'
 import { newOven } from '../../core/shop/defaults'
-import type { Workshop } from '../../core/shop/workshop'
 import { formatDifference } from '../../core/units/quantity'
 import { SelectField } from '../../ui/PlainFields'
 import { newId } from '../batch/edit'
 import { useShopNow } from '../shop-context'
+import type { EditShop } from './edit-shop'
 
 interface Props {
-  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
+  readonly edit: EditShop
 }
 
 const ASKED_C = 1065
@@ -23,11 +22,11 @@ export function OvensPart({ edit }: Props) {
     const count = shop.ovens.filter(oven => oven.use === use).length
     const name = `${use === 'hardening' ? 'Hardening' : 'Tempering'} oven${count > 0 ? ` ${count + 1}` : ''}`
     const oven = newOven(newId(), name, use === 'hardening' ? 'medium' : 'small', use)
-    edit({
-      ovens: [...shop.ovens, oven],
+    void edit(s => ({
+      ovens: [...s.ovens, oven],
       // The first oven for tempering is there to be used.
-      ...(use === 'tempering' && shop.temperingOvenId === null ? { temperingOvenId: oven.id } : {}),
-    })
+      ...(use === 'tempering' && s.temperingOvenId === null ? { temperingOvenId: oven.id } : {}),
+    }))
   }
   return (
     <>

@@ -1,13 +1,13 @@
-import type { Saving } from '../../core/codes/result'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { NumberField } from '../../ui/PlainFields'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
+import type { EditShop } from './edit-shop'
 
 interface Props {
-  readonly edit: (part: Partial<Workshop>) => Promise<Saving>
+  readonly edit: EditShop
 }
 
 const FIELDS = [
@@ -33,7 +33,7 @@ export function PricesPart({ edit }: Props) {
           unit={unit}
           value={prices[name]}
           {...BOUNDS[bound]}
-          onCommit={value => edit({ prices: { ...prices, [name]: value } })}
+          onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
         />
       ))}
       <NumberField
@@ -41,7 +41,7 @@ export function PricesPart({ edit }: Props) {
         unit="a kWh"
         value={prices.kWh ?? 0}
         {...BOUNDS.kWhPrice}
-        onCommit={kWh => edit({ prices: { ...prices, kWh } })}
+        onCommit={kWh => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), kWh } }))}
       />
     </div>
   )

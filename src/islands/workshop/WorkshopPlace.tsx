@@ -2,7 +2,6 @@ import { lazy, Suspense } from 'react'
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import { nextSerials } from '../../core/shop/serial'
-import type { Workshop } from '../../core/shop/workshop'
 import { saveShop } from '../../store/records'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
@@ -10,6 +9,7 @@ import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { ColdPart } from './ColdPart'
 import { DataKeeping } from './DataKeeping'
+import type { EditShop } from './edit-shop'
 import { LearningPart } from './LearningPart'
 import { OvensPart } from './OvensPart'
 import { PricesPart } from './PricesPart'
@@ -25,12 +25,10 @@ export default function WorkshopPlace() {
   )
 }
 
-type Edit = (part: Partial<Workshop>) => Promise<Saving>
-
 /** What the shop has: every suggestion starts from here. */
 function WorkshopView() {
   const shop = useShopNow()
-  const edit: Edit = part => saveShop(s => ({ ...s, ...part }))
+  const edit: EditShop = change => saveShop(s => ({ ...s, ...(typeof change === 'function' ? change(s) : change) }))
   return (
     <div className="px-4 py-6 md:px-8">
       <h1 className="mb-4 text-page">Workshop</h1>
@@ -72,21 +70,21 @@ function WorkshopView() {
             dimension="length"
             value={shop.plates.thicknessMm}
             {...BOUNDS.plateThicknessMm}
-            onCommit={thicknessMm => edit({ plates: { ...shop.plates, thicknessMm } })}
+            onCommit={thicknessMm => edit(s => ({ plates: { ...s.plates, thicknessMm } }))}
           />
           <QuantityField
             label="Width"
             dimension="length"
             value={shop.plates.widthMm}
             {...BOUNDS.plateWidthMm}
-            onCommit={widthMm => edit({ plates: { ...shop.plates, widthMm } })}
+            onCommit={widthMm => edit(s => ({ plates: { ...s.plates, widthMm } }))}
           />
           <QuantityField
             label="Length"
             dimension="length"
             value={shop.plates.lengthMm}
             {...BOUNDS.plateLengthMm}
-            onCommit={lengthMm => edit({ plates: { ...shop.plates, lengthMm } })}
+            onCommit={lengthMm => edit(s => ({ plates: { ...s.plates, lengthMm } }))}
           />
           <OilField edit={edit} />
         </Part>
@@ -96,20 +94,20 @@ function WorkshopView() {
             dimension="length"
             value={shop.foil.rollWidthMm}
             {...BOUNDS.rollWidthMm}
-            onCommit={rollWidthMm => edit({ foil: { ...shop.foil, rollWidthMm } })}
+            onCommit={rollWidthMm => edit(s => ({ foil: { ...s.foil, rollWidthMm } }))}
           />
           <QuantityField
             label="Left on the roll"
             dimension="length"
             value={shop.foil.leftMm ?? null}
             {...BOUNDS.foilLeftMm}
-            onCommit={leftMm => edit({ foil: { ...shop.foil, leftMm } })}
+            onCommit={leftMm => edit(s => ({ foil: { ...s.foil, leftMm } }))}
           />
           <NumberField
             label="Price of a metre"
             value={shop.foil.pricePerM}
             {...BOUNDS.foilPricePerM}
-            onCommit={pricePerM => edit({ foil: { ...shop.foil, pricePerM } })}
+            onCommit={pricePerM => edit(s => ({ foil: { ...s.foil, pricePerM } }))}
           />
           <SelectField
             label="Sheets may be turned on the roll"
@@ -118,7 +116,7 @@ function WorkshopView() {
               ['yes', 'yes'],
               ['no', 'no'],
             ]}
-            onCommit={v => edit({ foil: { ...shop.foil, rotate: v === 'yes' } })}
+            onCommit={v => edit(s => ({ foil: { ...s.foil, rotate: v === 'yes' } }))}
           />
         </Part>
         <Part title="Costs">
@@ -148,7 +146,7 @@ const OILS = [
 ] as const
 
 /** Steels that plates cannot harden are refused unless the shop says it has oil. */
-function OilField({ edit }: { edit: (change: Partial<Workshop>) => Promise<Saving> }) {
+function OilField({ edit }: { edit: EditShop }) {
   const { oil } = useShopNow()
   return (
     <SelectField

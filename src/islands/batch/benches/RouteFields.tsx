@@ -63,7 +63,7 @@ export function RouteFields() {
         onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
       />
       <QuantityField
-        label="Soak, once the blade is there"
+        label="Soak time"
         dimension="duration"
         value={route.soakMin}
         {...BOUNDS.soakMin}

@@ -1,4 +1,3 @@
-import { toast } from 'sonner'
 import { newGroup } from '../../../../core/job/new-batch'
 import { linesOf } from '../../../../core/job/tray'
 import { BOUNDS, LONGEST, MOST } from '../../../../core/shop/bounds'
@@ -26,10 +25,8 @@ export function GroupFields() {
       newGroup(group.id, grade, shop, { thicknessMm }),
     ).then(() => sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id))
   }
-  const setTarget = (target: typeof group.target) => {
-    if (target.min >= target.max) toast('The lower end of the target must be below the upper end.')
-    else void editGroup(batch, group.id, 'Target', g => ({ ...g, target }))
-  }
+  const setTarget = (part: Partial<typeof group.target>) =>
+    editGroup(batch, group.id, 'Target', g => ({ ...g, target: { ...g.target, ...part } }))
   const removable = batch.groups.length > 1 && linesOf(batch, group.id).length === 0
   return (
     <div className="mb-3 grid grid-cols-2 gap-3 sm:grid-cols-[1.6fr_1fr_1fr_1fr_auto]">
@@ -51,14 +48,14 @@ export function GroupFields() {
         unit="HRC"
         value={group.target.min}
         {...BOUNDS.hrc}
-        onCommit={min => setTarget({ ...group.target, min })}
+        onCommit={min => setTarget({ min })}
       />
       <NumberField
         label="Target to"
         unit="HRC"
         value={group.target.max}
         {...BOUNDS.hrc}
-        onCommit={max => setTarget({ ...group.target, max })}
+        onCommit={max => setTarget({ max })}
       />
       <div className="flex items-end gap-2">
         {batch.groups.length < MOST.groups && <AddSteel />}

@@ -6,6 +6,7 @@ import type { Workshop } from '../../../../core/shop/workshop'
 import { saveShop } from '../../../../store/records'
 import { SelectField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
+import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { useSay } from '../../../../ui/Units'
 import { clockText } from '../../../../words/clock-text'
 import { WAITED_FOR } from '../../../../words/pull-plan'
@@ -39,7 +40,7 @@ function PullTable({ load, pulls }: { load: ProgrammedLoad; pulls: readonly Expe
       <p className="mb-1 text-small">
         The first pull comes {clockText(first?.pullAtS ?? 0)} min after the oven reaches soak temperature.
       </p>
-      <div className="max-h-[280px] overflow-y-auto">
+      <ScrollRegion label="Pull list" className="max-h-[280px] overflow-y-auto">
         <table className="sheet">
           <caption className="sr-only">Pull list, minutes and seconds from the first pull</caption>
           <thead>
@@ -65,7 +66,7 @@ function PullTable({ load, pulls }: { load: ProgrammedLoad; pulls: readonly Expe
             ))}
           </tbody>
         </table>
-      </div>
+      </ScrollRegion>
     </>
   )
 }
