@@ -2,7 +2,7 @@ import { TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import { ok, type Result } from '../codes/result'
 import { AMBIENT_C, heatUpMin } from '../oven/chamber'
-import type { Batch } from '../shop/batch'
+import type { Batch, BatchGroup } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
@@ -64,7 +64,7 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const readyMin = cold?.endMin ?? lookedAtMin
   const own = shop.temperingOvenId === null || tempers.value.id === hardens.value.id
   const hottest = loads.at(-1)?.austenitizeC ?? AMBIENT_C
-  const placed = placeTempers(temperLoadsOf(batch), {
+  const placed = placeTempers(temperLoadsOf(batch), dueOf({ quenchedAt, cold }), {
     chamber: chamberOf(tempers.value),
     readyMin,
     atC: own && loads.length > 0 ? fallenC(chamber.cooling.tauMin, hottest, readyMin - offMin) : AMBIENT_C,
@@ -119,21 +119,57 @@ function coldOf(
   return { startMin, endMin: startMin + PACE.coldLagS / 60 + holdMin + PACE.warmMin }
 }
 
-function placeTempers(loads: readonly TemperLoad[], oven: Parameters<typeof temperOrder>[1]): PlacedTemper[] {
-  const jobs = loads.map(
-    ({ round, atC, holdMin, blades }): TemperJob => ({
-      round,
-      atC,
-      inOvenMin: holdMin + PACE.temperLagMin,
-      bladeIds: blades.map(blade => blade.id),
-    }),
-  )
+function placeTempers(
+  loads: readonly TemperLoad[],
+  dueMinOf: (load: TemperLoad) => number | undefined,
+  oven: Parameters<typeof temperOrder>[1],
+): PlacedTemper[] {
+  const jobs = loads.map((load): TemperJob => {
+    const dueMin = dueMinOf(load)
+    return {
+      round: load.round,
+      atC: load.atC,
+      inOvenMin: load.holdMin + PACE.temperLagMin,
+      bladeIds: load.blades.map(blade => blade.id),
+      ...(dueMin === undefined ? {} : { dueMin }),
+    }
+  })
   return temperOrder(jobs, oven).map(({ index, ...place }) => ({ load: loads[index] as TemperLoad, ...place }))
 }
 
+/** What is known of blades before their first temper. */
+interface Untempered {
+  readonly quenchedAt: ReadonlyMap<string, number>
+  readonly cold: ColdStay | null
+}
+
+/** Minutes a blade is in the cold, which do not count as standing. */
+const chilledMin = (group: BatchGroup, cold: ColdStay | null): number =>
+  group.route.cold && cold ? cold.endMin - cold.startMin - PACE.warmMin : 0
+
+/** When a first temper should go in at the latest: before any of its blades has stood longer than its steel should. */
+const dueOf =
+  ({ quenchedAt, cold }: Untempered) =>
+  ({ round, blades }: TemperLoad): number | undefined => {
+    if (round > 1) return undefined
+    const due = blades.flatMap(({ id, group }) => {
+      const grade = gradeOf(group)
+      const quenchedMin = quenchedAt.get(id)
+      return grade && quenchedMin !== undefined
+        ? [quenchedMin + chilledMin(group, cold) + TEMPER_WITHIN_MIN[grade.family]]
+        : []
+    })
+    return due.length > 0 ? Math.min(...due) : undefined
+  }
+
 /** Tempers alone, in an oven that is cold: the order in which they are done soonest. */
 export const placeColdTempers = (loads: readonly TemperLoad[], oven: Oven): PlacedTemper[] =>
-  placeTempers(loads, { chamber: chamberOf(oven), readyMin: 0, atC: AMBIENT_C, coolBetweenMin: PACE.coolBetweenMin })
+  placeTempers(loads, () => undefined, {
+    chamber: chamberOf(oven),
+    readyMin: 0,
+    atC: AMBIENT_C,
+    coolBetweenMin: PACE.coolBetweenMin,
+  })
 
 function standingsOf(
   { groups }: Pick<Batch, 'groups'>,
@@ -152,7 +188,7 @@ function standingsOf(
     const grade = gradeOf(group)
     const blades = loads.flatMap(load => load.blades).filter(blade => blade.group.id === group.id)
     if (!grade || blades.length === 0) return []
-    const chilled = group.route.cold && cold ? cold.endMin - cold.startMin - PACE.warmMin : 0
+    const chilled = chilledMin(group, cold)
     const stands = blades.flatMap(blade => {
       const first = placed.find(({ load }) => load.round === 1 && load.blades.some(other => other.id === blade.id))
       if (!first || tempersOf(blade).length === 0) return []

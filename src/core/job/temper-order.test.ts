@@ -119,6 +119,15 @@ describe('the order of tempers in one oven', () => {
     )
   })
 
+  it('puts first what must not stand any longer, though it then takes longer in all', () => {
+    const jobs = [job('A', 180), { ...job('B', 240), dueMin: 60 }]
+    expect(temps(jobs, oven(20))).toEqual([240, 180])
+    const late = { ...job('A', 180), dueMin: 30 }
+    expect(temps([late, { ...job('B', 240), dueMin: 60 }], oven(20))).toEqual([180, 240])
+    // Where all are in time anyhow, it is the soonest.
+    expect(temps([job('A', 180), { ...job('B', 240), dueMin: 600 }], oven(20))).toEqual([180, 240])
+  })
+
   it('of more loads than can all be tried is never later than the usual order', () => {
     const jobs = Array.from({ length: 12 }, (_, i) => job(`B${i}`, 160 + ((i * 97) % 350)))
     const at = oven(950)

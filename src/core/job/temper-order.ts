@@ -7,6 +7,8 @@ export interface TemperJob {
   /** With the time the blades lag behind, min. */
   readonly inOvenMin: number
   readonly bladeIds: readonly string[]
+  /** When it should be in at the latest, since its blades stand untempered, min; absent: any time. */
+  readonly dueMin?: number
 }
 
 /** The oven from when blades are ready on. */
@@ -35,8 +37,8 @@ const MOST_TRIED = 7
 const WORTH_MIN = 1
 
 /**
- * The order of temper loads in one oven that is done soonest: hottest first while the oven falls, or waiting for it, whichever ends
- * sooner. Every order is tried up to seven loads; beyond, the load that can end first is taken each time. Of equals the usual order:
+ * The order of temper loads in one oven in which blades wait the least beyond what they should, and of those the one that is done
+ * soonest: hottest first while the oven falls, or waiting for it, whichever ends sooner. Every order is tried up to seven loads; beyond, the load that can end first is taken each time. Of equals the usual order:
  * by round, the cooler first.
  */
 export function temperOrder(jobs: readonly TemperJob[], oven: TemperOven): OrderedJob[] {
@@ -45,10 +47,18 @@ export function temperOrder(jobs: readonly TemperJob[], oven: TemperOven): Order
   let best = inOrder(usual, jobs, oven)
   for (const order of tried) {
     const plan = inOrder(order, jobs, oven)
-    if (endOf(plan) < endOf(best) - WORTH_MIN) best = plan
+    const sooner = lateOf(best, jobs) - lateOf(plan, jobs)
+    if (sooner > WORTH_MIN || (sooner > -WORTH_MIN && endOf(plan) < endOf(best) - WORTH_MIN)) best = plan
   }
   return best
 }
+
+/** How long loads go in after they should, all together, min. */
+const lateOf = (plan: readonly OrderedJob[], jobs: readonly TemperJob[]): number =>
+  plan.reduce(
+    (sum, { index, startMin }) => sum + Math.max(0, startMin - (jobs[index]?.dueMin ?? Number.POSITIVE_INFINITY)),
+    0,
+  )
 
 const endOf = (plan: readonly OrderedJob[]): number => plan.at(-1)?.endMin ?? 0
 

@@ -64,6 +64,10 @@ export interface ShopCan {
 /** Parts of a route that are given; the others are suggested around them. */
 export type GivenParts = Partial<Pick<Route, 'austenitizeC' | 'soakMin' | 'cold' | 'tempers' | 'seconds800to500'>>
 
+/** Low-alloy steels keep little austenite that cold could turn, and crack in it sooner. Common practice, no published source. */
+const usualCold = ({ family }: Grade, coldToC: number | null): ColdTreatment | null =>
+  coldToC === null || family === 'low-alloy' ? null : coldOf(coldToC)
+
 /** Steps by which the soak temperature moves away from the usual one, in settings. */
 const SOAK_STEP = 2
 
@@ -81,7 +85,7 @@ export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan, give
     soakMin: given.soakMin ?? usualSoakMin(grade, can.thicknessMm),
     quenchedToC: 25,
     ...(given.seconds800to500 === undefined ? {} : { seconds800to500: given.seconds800to500 }),
-    cold: given.cold !== undefined ? given.cold : can.coldToC === null ? null : coldOf(can.coldToC),
+    cold: given.cold !== undefined ? given.cold : usualCold(grade, can.coldToC),
   }
   const window = {
     minC: Math.min(grade.austenitize.minC, can.ovenMaxC),

@@ -1,10 +1,12 @@
 import { lazy, Suspense } from 'react'
+import { contactOf } from '../../../core/job/plates'
 import { MEDIUM, quenchWayOf } from '../../../core/job/quench-way'
 import { linesOf } from '../../../core/job/tray'
 import { seconds800to500Of } from '../../../core/quench/cooling-time'
 import { DEFER, OIL_CAUTION } from '../../../data/cautions'
 import { PACE } from '../../../data/pace'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
+import { Problems } from '../../../ui/Problems'
 import { useSay } from '../../../ui/Units'
 import { bandText, hrcText, secondsText } from '../../../words/speaker'
 import { useAnswer } from '../../../workers/use-answer'
@@ -23,7 +25,7 @@ export function OilBench() {
   const way = quenchWayOf(grade, shop) ?? 'medium-oil'
   const answer = useAnswer(
     'quench',
-    line ? { ...quenchRequestOf(line, shown, shop, 0), medium: MEDIUM[way], foilMm: 0 } : null,
+    line ? { ...quenchRequestOf(line, shown, shop, contactOf(shop)), medium: MEDIUM[way], foilMm: 0 } : null,
   )
   if (!line) return <EmptyTray title="Oil" what="how fast the oil takes the heat" />
   const quench = answer?.ok ? answer.value : null
@@ -46,6 +48,7 @@ export function OilBench() {
       }
       figures={
         <>
+          {answer && !answer.ok && <Problems of={answer.problems} className="my-2" />}
           <Figure
             label={`Time from ${say.bare(800)} to ${say.t(500)}`}
             value={seconds === undefined ? '…' : secondsText(seconds)}
