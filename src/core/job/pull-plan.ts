@@ -5,7 +5,7 @@ import { doorRecoveryS } from '../oven/door-recovery'
 import type { SoakHold } from '../oven/programme'
 import { viewOf } from '../oven/rack'
 import { soakLag } from '../oven/soak-lag'
-import { type Pace, type PaceRequest, paceOf, type Waited } from '../quench/pace'
+import { type Pace, type PaceRequest, type Pull, paceOf } from '../quench/pace'
 import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
@@ -75,21 +75,12 @@ export function pullsAskedOf(
   })
 }
 
-/** One blade of a load from the oven's arrival at soak temperature on. */
-export interface PlannedPull {
+/** One blade of a load; its pull counted from the oven's arrival at soak temperature. */
+export interface PlannedPull extends Omit<Pull, 'id'> {
   readonly bladeId: string
-  readonly set: number
-  /** When it is as hot as the oven, when its soak is over, when it is pulled and out of the plates, s. */
+  /** When it is as hot as the oven, and when its soak is over, s. */
   readonly arrivesS: number
   readonly dueS: number
-  readonly pullAtS: number
-  readonly outAtS: number
-  readonly plateStartC: number
-  readonly leavesC: number
-  /** What its pull waited for last; null for the first. */
-  readonly waitedFor: Waited | null
-  /** How long the plates rested for it, s. */
-  readonly restedS: number
   /** What it soaks in the end, what was planned, and the most its steel should, min. */
   readonly soakMin: number
   readonly plannedMin: number
