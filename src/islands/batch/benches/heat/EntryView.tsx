@@ -60,7 +60,18 @@ export function EntryView({ load, oven }: Props) {
     <div>
       <p className="text-note text-ink-2">
         {shown === chosen ? (
-          <>This batch goes in {WORDS[chosen].name}. </>
+          <>
+            This batch goes in {WORDS[chosen].name}, {batch.entry === undefined ? 'as suggested' : 'set by you'}.{' '}
+            {batch.entry !== undefined && batch.entry !== usualEntry(preheats) && (
+              <button
+                type="button"
+                className="link min-h-9"
+                onClick={() => void editBatch(batch, 'Entry as suggested', ({ entry: _, ...b }) => b)}
+              >
+                Use the suggested way, {WORDS[usualEntry(preheats)].name}
+              </button>
+            )}{' '}
+          </>
         ) : (
           <button
             type="button"
