@@ -78,8 +78,9 @@ export async function isBegun({ id, blades }: Batch): Promise<boolean> {
   return (await of(db.readings)) + (await of(db.logs)) + (await ran.count()) > 0
 }
 
-/** A batch with what was left open of its routes as it is suggested now, until it is begun. */
+/** A batch with what was left open of its routes as it is suggested now, until it is begun; one that does not fit stays as it is. */
 const withSuggestions = async (batch: Batch, shop: Workshop): Promise<Batch> => {
+  if (!batchSchema.safeParse(batch).success) return batch
   const planned = followed(batch, shop)
   return planned === batch || (await isBegun(batch)) ? batch : planned
 }

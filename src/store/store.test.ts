@@ -78,6 +78,19 @@ describe('what was suggested', () => {
     expect(Math.round((austenitizeC * 1.8 + 32) * 1e6) % 5e6).toBe(0)
   })
 
+  it('is left alone in a batch that does not fit: neither it nor the workshop is stopped by that', async () => {
+    await begin('s8')
+    await begin('s9')
+    const { blades, ...record } = await stored('s8')
+    const broken = { ...record, groups: record.groups.map(group => ({ ...group, route: undefined })) }
+    await db.batches.put(broken as unknown as Parameters<typeof db.batches.put>[0])
+    expect((await saveShop(s => ({ ...s, cold: { ...s.cold, medium: 'none' } }))).saved).toBe(true)
+    expect((await stored('s9')).groups[0]?.route.cold).toBeNull()
+    expect((await editBatch(await stored('s8'), 'Name', b => ({ ...b, name: 'Still mine' }))).saved).toBe(true)
+    expect((await stored('s8')).name).toBe('Still mine')
+    expect(blades).toHaveLength(2)
+  })
+
   it('stays as it was once blades were read, inspected, logged or run; a practice run leaves it open', async () => {
     for (const [id, begun] of [
       ['s4', { readings: true }],

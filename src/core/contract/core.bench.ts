@@ -1,14 +1,19 @@
 import Papa from 'papaparse'
 import { bench, describe } from 'vitest'
 import { OVEN_BUILDS } from '../../data/ovens'
+import { gradeOf, groupOf, trayOf, withTray } from '../../testing/tray'
 import { createLogReader } from '../files/oven-log/read-log'
 import { planCuts } from '../foil/cut-plan'
+import { batchFiguresOf } from '../job/batch-figures'
+import { newGroup } from '../job/new-batch'
+import { followed } from '../job/suggestion'
 import { fitOven } from '../oven/fit/fit-oven'
 import type { LogPoint } from '../oven/log-points'
 import { OvenModel } from '../oven/oven-model'
 import { simulateOven } from '../oven/simulate'
 import { paceOf } from '../quench/pace'
 import { quench } from '../quench/quench'
+import { DEFAULT_WORKSHOP as SHOP } from '../shop/defaults'
 import { bandOf } from '../steel/band'
 import { findGrade } from '../steel/grades'
 import { predict } from '../steel/predict'
@@ -80,6 +85,28 @@ describe('the quench', () => {
   const pace = { plates: request.plates, plateStartC: 20, contactWPerM2K: 800, ambientC: 25, doorRecoveryS: 55 }
   bench('a pull list of fifteen blades, with rests', () => {
     paceOf({ ...pace, blades, sets: 1, people: 1, airWPerM2K: 35, restWPerM2K: 35 })
+  })
+})
+
+describe('an edit of 14 blades of three steels', () => {
+  const plain = trayOf(gradeOf('X65Cr13'), [])
+  const three = {
+    ...plain,
+    groups: [groupOf(plain), newGroup('h', gradeOf('X105CrMo17'), SHOP), newGroup('k', gradeOf('X153CrMoV12'), SHOP)],
+  }
+  const at = (thicknessMm: number) =>
+    withTray(three, [
+      { mark: 'A', count: 6, thicknessMm },
+      { mark: 'B', count: 4, groupId: 'h', thicknessMm: 3 },
+      { mark: 'C', count: 4, groupId: 'k', thicknessMm: 4 },
+    ])
+  let edits = 0
+  bench('what is suggested follows', () => void followed(at(2 + (edits++ % 40) / 20), SHOP))
+  bench('the figures of every bench, other blades each time', () => {
+    batchFiguresOf({ batch: at(2 + (edits++ % 400) / 200), shop: SHOP, readings: [], experienceOf: () => null })
+  })
+  bench('the figures, the same blades again', () => {
+    batchFiguresOf({ batch: at(3), shop: SHOP, readings: [], experienceOf: () => null })
   })
 })
 

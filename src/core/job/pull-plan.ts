@@ -136,6 +136,7 @@ export function pullPlanOf(
   const { request, arrivesS, dueS } = asked.value
   const firstS = dueS[0] ?? 0
   const pace = knownPace(request)
+  const longest = longestsOf(load)
   const pulls = pace.pulls.map((pull, i): PlannedPull => {
     const blade = load.blades[i] as BatchBlade
     const thereS = arrivesS[i] ?? 0
@@ -150,16 +151,23 @@ export function pullPlanOf(
       outAtS: firstS + outAtS,
       soakMin: (firstS + pullAtS - thereS) / 60,
       plannedMin,
-      longestMin: Math.max(plannedMin, longestOf(blade)),
+      longestMin: Math.max(plannedMin, longest.get(blade.group.id) ?? Number.POSITIVE_INFINITY),
     }
   })
   return ok({ pulls, totalS: pace.totalS, restS: pace.restS, hold: holdOf(pulls) })
 }
 
-const longestOf = ({ group }: BatchBlade): number => {
-  const grade = gradeOf(group)
-  return grade ? longestSoakMin(grade, predict(grade, group.route).grainPinning) : Number.POSITIVE_INFINITY
-}
+/** The longest soak of each steel of a load, min, by its group; endless where the steel is not known. */
+const longestsOf = ({ groups }: Load): ReadonlyMap<string, number> =>
+  new Map(
+    groups.map(group => {
+      const grade = gradeOf(group)
+      return [
+        group.id,
+        grade ? longestSoakMin(grade, predict(grade, group.route).grainPinning) : Number.POSITIVE_INFINITY,
+      ]
+    }),
+  )
 
 function holdOf(pulls: readonly PlannedPull[]): SoakHold {
   const [first] = pulls
