@@ -273,3 +273,17 @@ describe('what an option is worth beside hardness', () => {
     expect(costOf('temper', undefined)).toBeNull()
   })
 })
+
+describe('what is advised in °F', () => {
+  it('can be keyed: the temper is in fives of that scale, and its hardness is that of the rounded temper', () => {
+    for (const mean of [61.5, 62.4, 63.3]) {
+      const options = ask({
+        reading: { mean, u95: 0.5, stage: 'as-quenched' },
+        can: { coldToC: null, anneal: true, system: 'imperial' },
+      })
+      const temper = options.find(option => option.kind === 'temper')?.temper
+      const shown = (temper?.atC ?? 0) * 1.8 + 32
+      expect(Math.abs(shown / 5 - Math.round(shown / 5))).toBeLessThan(1e-6)
+    }
+  })
+})

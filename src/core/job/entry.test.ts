@@ -152,3 +152,17 @@ describe('a measured log on the plan', () => {
     })
   })
 })
+
+describe('the way up in °F', () => {
+  it('is in temperatures that can be keyed: preheats and entry in fives of that scale', () => {
+    for (const entry of ['equalised', 'on-the-way-up'] as const) {
+      const [load] = loadsOf(batch({ entry }), 'imperial')
+      const fives = [...(load?.equalise ?? []).map(step => step.atC), load?.entryC ?? 0].map(c => c * 1.8 + 32)
+      for (const f of fives) expect(Math.abs(f / 5 - Math.round(f / 5))).toBeLessThan(1e-6)
+      // No further from the sheet than half a step.
+      load?.equalise.forEach((step, i) => {
+        expect(Math.abs(step.atC - (grade.equalise[i]?.atC ?? 0))).toBeLessThanOrEqual(2.5 / 1.8 + 1e-9)
+      })
+    }
+  })
+})

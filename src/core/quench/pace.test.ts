@@ -218,3 +218,53 @@ it('a blade laid on one plate bows about half a millimetre over 250, within thre
   expect(Math.abs(bowMm - 0.56)).toBeLessThan(0.12)
   expect(oneSidedBow({ thicknessMm: 3, lengthMm: 250 }, 1065, 25, 6).gradientK).toBeCloseTo(gradientK, 1)
 })
+
+describe('a pull list that waits for soaks, and for oil', () => {
+  const thin = { thicknessMm: 2, widthMm: 25, lengthMm: 150 }
+
+  it('pulls none before its own soak is over, and says that it was the soak', () => {
+    const due = [0, 20, 400]
+    const { pulls } = paceOf(request({ blades: blades(3, thin).map((blade, i) => ({ ...blade, dueS: due[i] ?? 0 })) }))
+    expect(pulls[0]).toMatchObject({ pullAtS: 0, waitedFor: null })
+    // The second is due after 20 s, when hands are still at the first: it waits for them or the door.
+    expect(pulls[1]?.pullAtS).toBeGreaterThan(20)
+    expect(pulls[1]?.waitedFor).not.toBe('soak')
+    expect(pulls[2]).toMatchObject({ pullAtS: 400, waitedFor: 'soak' })
+  })
+
+  it('never pulls a blade before it is due, nor later than without the wait and the wait together (law)', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 1, maxLength: 6 }), waits => {
+        const due = [...waits].sort((a, b) => a - b).map(wait => wait - Math.min(...waits))
+        const own = blades(due.length, thin)
+        const free = paceOf(request({ blades: own }))
+        const { pulls } = paceOf(request({ blades: own.map((blade, i) => ({ ...blade, dueS: due[i] ?? 0 })) }))
+        pulls.forEach((pull, i) => {
+          expect(pull.pullAtS).toBeGreaterThanOrEqual((due[i] ?? 0) - 1e-9)
+          expect(pull.pullAtS).toBeLessThanOrEqual((due.at(-1) ?? 0) + (free.pulls[i]?.pullAtS ?? 0) + 120)
+        })
+      }),
+      { numRuns: 30 },
+    )
+  })
+
+  it('into oil takes 12 s to the tank, the time in it and 8 s out, and warms no plates', () => {
+    const oiled = blades(3).map(blade => ({ ...blade, oilS: 30 }))
+    const { pulls, restS } = paceOf(request({ blades: oiled, doorRecoveryS: 10 }))
+    expect(pulls.map(pull => pull.pullAtS)).toEqual([0, 50, 100])
+    expect(pulls.map(pull => pull.outAtS)).toEqual([42, 92, 142])
+    expect(pulls.map(pull => pull.set)).toEqual([0, 0, 0])
+    expect(restS).toBe(0)
+    // The door is what is waited for where it is the slower.
+    expect(paceOf(request({ blades: oiled, doorRecoveryS: 90 })).pulls.map(pull => pull.waitedFor)).toEqual([
+      null,
+      'door',
+      'door',
+    ])
+    // Plates beside it are as cold as ever for the one that needs them.
+    const mixed = paceOf(
+      request({ blades: [...oiled.slice(0, 2), ...blades(1).map(blade => ({ ...blade, id: 'P' }))] }),
+    )
+    expect(mixed.pulls.at(-1)?.plateStartC).toBeCloseTo(25, 1)
+  })
+})
