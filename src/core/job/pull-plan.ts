@@ -1,11 +1,12 @@
 import { PACE } from '../../data/pace'
 import { LONGEST_SOAK } from '../../data/soak'
 import { ok, type Result } from '../codes/result'
+import { remembered } from '../numeric/remembered'
 import { doorRecoveryS } from '../oven/door-recovery'
 import type { SoakHold } from '../oven/programme'
 import { viewOf } from '../oven/rack'
 import { soakLag } from '../oven/soak-lag'
-import { type Pace, type PaceRequest, type Pull, paceOf } from '../quench/pace'
+import { type PaceRequest, type Pull, paceOf } from '../quench/pace'
 import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
@@ -97,19 +98,8 @@ export interface PullPlan {
   readonly hold: SoakHold
 }
 
-/** Paces that were worked out last: the plates are followed second by second, and most edits leave them as they are. */
-const paces = new Map<string, Pace>()
-const MOST_PACES = 40
-
-function knownPace(request: PaceRequest): Pace {
-  const key = JSON.stringify(request)
-  const pace = paces.get(key) ?? paceOf(request)
-  paces.delete(key)
-  paces.set(key, pace)
-  const [oldest] = paces.keys()
-  if (paces.size > MOST_PACES && oldest !== undefined) paces.delete(oldest)
-  return pace
-}
+/** The plates are followed second by second, and most edits leave them as they are. */
+const knownPace = remembered(paceOf, 40)
 
 /** When each blade of a load is as hot as its oven, s after the oven itself: thin and free ones first. */
 function arrivalsOf(load: Load, oven: Oven): number[] {

@@ -1,6 +1,7 @@
 import type { Grade } from '../../data/grades'
 import { PACE } from '../../data/pace'
 import { fail, ok, type Result } from '../codes/result'
+import { remembered } from '../numeric/remembered'
 import { FOLLOWED_S, seconds800to500Of } from '../quench/cooling-time'
 import type { Size } from '../quench/plate-stack'
 import { onceQuenched } from '../quench/quench'
@@ -8,7 +9,7 @@ import type { Batch, BatchGroup } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { airOf, contactOf, plateSize } from './plates'
-import { ASSUMED_THICKNESS_MM, type BatchBlade, linesOf } from './tray'
+import { ASSUMED_THICKNESS_MM, type BatchBlade, thickestLineOf } from './tray'
 
 /** What takes the heat out of a steel. */
 export type QuenchWay = 'plates' | 'medium-oil' | 'fast-oil'
@@ -62,10 +63,6 @@ const COUNTS_FROM = 0.25
 /** Seconds to 500 °C to try first: a blade that is not there by then is followed to the end. */
 const USUALLY_THERE_S = 60
 
-/** The same cooling is asked for with every edit. */
-const known = new Map<string, number>()
-const MOST_KNOWN = 200
-
 /**
  * Seconds from 800 to 500 °C of the thickest blade of a steel in the quench this shop has for it, between plates where it has none;
  * undefined where that is as fast as the steel needs.
@@ -75,7 +72,7 @@ export function quenchSecondsOf(
   group: Pick<BatchGroup, 'id'>,
   { grade, shop, fromC }: { readonly grade: Grade; readonly shop: QuenchShop; readonly fromC: number },
 ): number | undefined {
-  const [blade = USUAL_SIZE] = [...linesOf(batch, group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)
+  const blade = thickestLineOf(batch, group.id) ?? USUAL_SIZE
   const way = quenchWayOf(grade, shop) ?? 'plates'
   const request = {
     blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
@@ -88,16 +85,15 @@ export function quenchSecondsOf(
     airWPerM2K: airOf(shop),
     ambientC: shop.roomC ?? PACE.roomC,
   } as const
-  const key = JSON.stringify(request)
-  const seconds = known.get(key) ?? secondsOf(request)
-  if (known.size > MOST_KNOWN) known.clear()
-  known.set(key, seconds)
-  return countedSeconds(seconds, grade)
+  return countedSeconds(knownSeconds(request), grade)
 }
 
 /** A cooling time as predictions count it: undefined where it is as fast as the steel needs. */
 export const countedSeconds = (seconds: number, { quench }: Pick<Grade, 'quench'>): number | undefined =>
   seconds < COUNTS_FROM * quench.slowest800to500S ? undefined : Math.max(0.1, seconds)
+
+/** The same cooling is asked for with every edit. */
+const knownSeconds = remembered(secondsOf, 200)
 
 function secondsOf(request: Parameters<typeof onceQuenched>[0]): number {
   const soon = onceQuenched(request, USUALLY_THERE_S)

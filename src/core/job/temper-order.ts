@@ -38,8 +38,8 @@ const WORTH_MIN = 1
 
 /**
  * The order of temper loads in one oven in which blades wait the least beyond what they should, and of those the one that is done
- * soonest: hottest first while the oven falls, or waiting for it, whichever ends sooner. Every order is tried up to seven loads; beyond, the load that can end first is taken each time. Of equals the usual order:
- * by round, the cooler first.
+ * soonest: hottest first while the oven falls, or waiting for it, whichever ends sooner. Every order is tried up to seven loads;
+ * beyond, the load that can end first is taken each time. Of equals the usual order: by round, the cooler first.
  */
 export function temperOrder(jobs: readonly TemperJob[], oven: TemperOven): OrderedJob[] {
   const usual = jobs.map((_, i) => i).sort((a, b) => usualFirst(jobs[a], jobs[b]))

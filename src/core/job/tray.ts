@@ -61,6 +61,10 @@ export const countOfLine = (batch: Pick<Batch, 'blades'>, lineId: string): numbe
 export const thickestMm = (lines: readonly Pick<Line, 'thicknessMm'>[]): number =>
   Math.max(0, ...lines.map(line => line.thicknessMm))
 
+/** The line of a steel with its thickest blades; undefined while it has none. */
+export const thickestLineOf = (batch: Pick<Batch, 'lines'>, groupId: string): Line | undefined =>
+  [...linesOf(batch, groupId)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
+
 /** Blades assumed while the tray is still empty, mm. */
 export const ASSUMED_THICKNESS_MM = 2.5
 

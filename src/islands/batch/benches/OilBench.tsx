@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { contactOf } from '../../../core/job/plates'
 import { MEDIUM, quenchWayOf } from '../../../core/job/quench-way'
-import { linesOf } from '../../../core/job/tray'
+import { thickestLineOf } from '../../../core/job/tray'
 import { seconds800to500Of } from '../../../core/quench/cooling-time'
 import { DEFER, OIL_CAUTION } from '../../../data/cautions'
 import { PACE } from '../../../data/pace'
@@ -21,7 +21,7 @@ export function OilBench() {
   const say = useSay()
   const { batch, shown, shop, load } = useBench()
   const { grade, prediction } = shown
-  const [line] = [...linesOf(batch, shown.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)
+  const line = thickestLineOf(batch, shown.group.id)
   const way = quenchWayOf(grade, shop) ?? 'medium-oil'
   const answer = useAnswer(
     'quench',

@@ -3,7 +3,7 @@ import { worked } from '../../../core/codes/working'
 import type { ExpectedPulls } from '../../../core/job/batch-figures'
 import { contactOf } from '../../../core/job/plates'
 import { quenchable } from '../../../core/job/quench-way'
-import { linesOf } from '../../../core/job/tray'
+import { thickestLineOf } from '../../../core/job/tray'
 import { seconds800to500Of } from '../../../core/quench/cooling-time'
 import { BOUNDS } from '../../../core/shop/bounds'
 import type { Workshop } from '../../../core/shop/workshop'
@@ -48,7 +48,7 @@ export function PlatesBench() {
   const { batch, shown, shop, load } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('one')
   const { plates } = shop
-  const line = [...linesOf(batch, shown.group.id)].sort((a, b) => b.thicknessMm - a.thicknessMm)[0]
+  const line = thickestLineOf(batch, shown.group.id)
   const queue = load?.blades ?? []
   const request = (contactWPerM2K: number) => (line ? quenchRequestOf(line, shown, shop, contactWPerM2K) : null)
   const usual = useAnswer('quench', request(contactOf(shop)))
