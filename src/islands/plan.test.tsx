@@ -25,14 +25,7 @@ import WorkshopPlace from './workshop/WorkshopPlace'
 
 vi.mock('../workers/client', async () => (await import('../testing/door')).doorInThread())
 vi.mock('./Place', () => import('../testing/shop-place'))
-vi.mock('../ui/charts/chart-look', async importOriginal => ({
-  ...(await importOriginal<typeof import('../ui/charts/chart-look')>()),
-  Chart: class {
-    scales = {}
-    update() {}
-    destroy() {}
-  },
-}))
+vi.mock('../ui/charts/chart-look', async original => (await import('../testing/still-charts')).stillCharts(original))
 
 const LONG = { timeout: 20_000 }
 let n = 0
