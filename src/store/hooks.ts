@@ -29,9 +29,9 @@ export function useBatch(id: string): Loaded<Batch> {
   return unsaved.get(id) ?? stored
 }
 
-/** Whether anything was done to a batch's blades that rests on its routes; undefined while it is read. */
+/** Whether anything was done to a batch's blades that rests on its routes; undefined while it is read, and where it cannot be. */
 export const useBegun = (batch: Batch): boolean | undefined =>
-  useLiveQuery(() => isBegun(batch).catch(() => false), [batch])
+  useLiveQuery(() => isBegun(batch).catch(() => undefined), [batch])
 
 /** The batch a blade belongs to. */
 export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>
