@@ -3,11 +3,11 @@ import { beginBatch, expect, figure, fill, openDemoBatch, test } from './shop'
 
 test('1950 where °C is shown is questioned, kept, and put right with one press', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
-  await fill(page, 'Austenitize at', '1950')
+  await fill(page, 'Austenitize temperature', '1950')
   await expect(page.getByRole('alert')).toContainText('1950 °C is outside 700 °C to 1200 °C')
-  await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1950')
+  await expect(page.getByLabel('Austenitize temperature', { exact: true })).toHaveValue('1950')
   await page.getByRole('button', { name: 'Use it: 1950 °F is 1066 °C' }).click()
-  await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1066')
+  await expect(page.getByLabel('Austenitize temperature', { exact: true })).toHaveValue('1066')
 })
 
 test('a blade 3 m long is refused in plain words, and nothing is lost', async ({ page }) => {
@@ -26,7 +26,7 @@ test('units are one setting; what is keyed in shows both', async ({ page }) => {
   // Shown as stored: it may be left now.
   await expect(units).toHaveValue('imperial')
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
-  await expect(page.getByLabel('Austenitize at', { exact: true })).toHaveValue('1950')
+  await expect(page.getByLabel('Austenitize temperature', { exact: true })).toHaveValue('1950')
   await page.getByRole('link', { name: 'Heat', exact: true }).click()
   await page.getByRole('button', { name: 'Programme' }).click()
   await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1950 °F 1066 °C')

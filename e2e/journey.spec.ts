@@ -42,7 +42,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await fill(page, 'Length of A', '250')
     await fill(page, 'Width of A', '40')
     await expect(page.getByLabel('Spine thickness of A', { exact: true })).toHaveValue('3.2')
-    await page.getByRole('button', { name: 'Blades like the last' }).click()
+    await page.getByRole('button', { name: 'Add blades like the last' }).click()
     await page.getByLabel('Steel of B', { exact: true }).selectOption({ label: 'X105CrMo17' })
     await fill(page, 'Spine thickness of B', '3')
     await expect(figure(page, 'Blades counted in')).toHaveText('3')
@@ -55,7 +55,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await expect(page.getByText(/336 mm × 139 mm/)).toBeVisible()
     await expect(page.getByText('321', { exact: true })).toBeVisible()
     // Two of 336 x 140 and one of 336 x 139, one above the other across 610 mm: 336 + nothing beside is longer than flat.
-    expect(await number(figure(page, 'Foil off the roll'))).toBeLessThanOrEqual(419)
+    expect(await number(figure(page, 'Foil needed from the roll'))).toBeLessThanOrEqual(419)
   })
 
   await test.step('heat: both scales to key in, with the correction', async () => {
@@ -65,7 +65,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await expect(soak).toContainText('1065 °C 1949 °F')
     await page.getByRole('link', { name: /controller and correction/ }).click()
     await page.getByRole('button', { name: 'Correction' }).click()
-    await fill(page, 'Added to what the blade should see', '-11')
+    await fill(page, 'Correction added to the blade temperature', '-11')
     await page.goBack()
     await page.getByRole('button', { name: 'Programme' }).click()
     await expect(soak.locator('.figure').nth(1)).toHaveText('1054')
@@ -89,7 +89,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await page.getByRole('button', { name: '600×' }).click()
     const action = page.locator('.run-action')
     let reloaded = false
-    const over = page.getByRole('heading', { name: /the run is over/ })
+    const over = page.getByRole('heading', { name: /the run is finished/ })
     while (!(await over.isVisible())) {
       const title = await page.locator('header strong').innerText()
       // The long holds are cut short the way a person would: a second press says that it is meant.
@@ -101,11 +101,11 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
         await expect(page.locator('header strong')).toHaveText(title)
       }
       await page.locator('body').press('Space')
-      if (cutShort && (await page.getByText('press again').isVisible())) await page.locator('body').press('Space')
+      if (cutShort && (await page.getByText('Press again').isVisible())) await page.locator('body').press('Space')
       await expect(page.locator('header strong').filter({ hasText: new RegExp(`^${title}$`) })).toHaveCount(0)
     }
     expect(reloaded).toBe(true)
-    await expect(page.getByRole('heading', { name: /the run is over/ })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /the run is finished/ })).toBeVisible()
     await page.getByRole('link', { name: 'Enter readings' }).click()
   })
 
@@ -127,11 +127,11 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await page.getByRole('button', { name: 'To the verdict' }).click()
     const first = page.getByRole('listitem').filter({ hasText: 'Temper again' }).first()
     await expect(first).toContainText('It reads 61.6')
-    await first.getByRole('button', { name: 'Write it in' }).click()
+    await first.getByRole('button', { name: 'Add this temper' }).click()
     await page.getByRole('link', { name: 'Temper', exact: true }).click()
     await expect(page.getByRole('cell', { name: 'Temper 3' })).toBeVisible()
     await page.getByRole('link', { name: 'Verdict', exact: true }).click()
-    await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Decisions' })).toBeVisible()
   })
 
   await test.step('the added temper waits on Today, and is run alone', async () => {

@@ -14,7 +14,7 @@ test('fourteen blades are read by keyboard alone, and one reading is taken out a
     await page.keyboard.press('Enter')
   }
   await expect(page.getByText(/HRC, mean of 42; predicted/)).toBeVisible()
-  await page.getByRole('button', { name: 'Take out 59.5 of A9' }).click()
+  await page.getByRole('button', { name: 'Remove 59.5 of A9' }).click()
   await expect(page.getByText(/HRC, mean of 41; predicted/)).toBeVisible()
   await page.getByRole('listitem').filter({ hasText: 'taken out' }).getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText(/HRC, mean of 42; predicted/)).toBeVisible()
@@ -22,7 +22,7 @@ test('fourteen blades are read by keyboard alone, and one reading is taken out a
 
 test('one odd blade does not decide for the rest', async ({ page }) => {
   await openDemoBatch(page, 'Net knives', 'Verdict')
-  await expect(page.getByText(/A3 has 54\.\d HRC, apart from the rest/)).toBeVisible()
+  await expect(page.getByText(/A3 has 54\.\d HRC, far from the other blades/)).toBeVisible()
   await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('listitem').first()).toContainText('Accept')
 })
 
@@ -131,7 +131,7 @@ test('foil that cannot stand the heat, and blades that do not fit the roll, are 
   page,
 }) => {
   await openDemoBatch(page, 'Boat knives', 'Choose')
-  await fill(page, 'Austenitize at', '1110')
+  await fill(page, 'Austenitize temperature', '1110')
   await page.getByRole('link', { name: 'Wrap', exact: true }).click()
   await expect(page.getByText('309', { exact: true })).toBeVisible()
   await fill(page, 'Roll width', '110')
@@ -147,10 +147,10 @@ test('typing ahead of the storage loses nothing, and Enter twice stores once', a
   await page.keyboard.press('Enter')
   await page.keyboard.press('Enter')
   const row = (mark: string) => page.getByRole('row', { name: new RegExp(`^${mark} `) })
-  await expect(row('A1').getByRole('button', { name: /Take out/ })).toHaveCount(3)
+  await expect(row('A1').getByRole('button', { name: /^Remove / })).toHaveCount(3)
   for (const mark of ['A2', 'A3', 'A4', 'A5', 'B1'])
-    await expect(row(mark).getByRole('button', { name: /Take out/ })).toHaveCount(2)
-  await expect(row('B2').getByRole('button', { name: /Take out/ })).toHaveCount(0)
+    await expect(row(mark).getByRole('button', { name: /^Remove / })).toHaveCount(2)
+  await expect(row('B2').getByRole('button', { name: /^Remove / })).toHaveCount(0)
 })
 
 test('readings typed and not recorded are there after the tab was closed, each by its own blade', async ({
@@ -208,10 +208,10 @@ test('a mark that is taken is said beside its field, and blocks nothing', async 
 test('more blades than a batch holds are refused in words, and the rest goes on', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Prepare')
   for (const line of ['A', 'B', 'C']) await fill(page, `Count of ${line}`, '60')
-  await page.getByRole('button', { name: 'Blades like the last' }).click()
+  await page.getByRole('button', { name: 'Add blades like the last' }).click()
   await fill(page, 'Count of D', '60')
   await expect(figure(page, 'Blades counted in')).toHaveText('240')
-  await page.getByRole('button', { name: 'Blades like the last' }).click()
+  await page.getByRole('button', { name: 'Add blades like the last' }).click()
   await expect(page.getByText('A batch holds at most 240 blades. Split it into two.')).toBeVisible()
   await fill(page, 'Count of D', '2')
   await expect(figure(page, 'Blades counted in')).toHaveText('182')

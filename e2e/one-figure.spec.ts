@@ -31,7 +31,7 @@ test('one blade, one hardness: every view of a batch says the same', async ({ pa
   await startEmpty(page)
   // A tester that reads 0.6 high on its block: 60, 60 and 55 are 58.33 as shown, and 57.7 in truth.
   await page.goto('/workshop')
-  await fill(page, 'Certified at', '62')
+  await fill(page, 'Certified hardness', '62')
   await fill(page, 'Today’s readings on it', '62.5 62.6 62.7')
   await page.getByRole('button', { name: 'Record', exact: true }).click()
   await page.goto('/')
@@ -71,7 +71,7 @@ test('an oven that is gone is said at Heat, Programme, Print and Run, and nothin
     await expect(page.getByRole('row', { name: /Soak/ })).toHaveCount(0)
   }
   await page.goto(`/batch/${batch}/heat`)
-  await choose(page, 'Hardened in', 'Old Gannet')
+  await choose(page, 'Hardening oven', 'Old Gannet')
   await page.getByRole('button', { name: 'Programme' }).click()
   await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1065 °C')
 })
@@ -83,7 +83,7 @@ test('an oven that is renamed stays the batch’s own', async ({ page }) => {
   await fill(page, 'Name', 'Gannet the second')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Gannet the second')
   await page.goto(heat)
-  await expect(page.getByLabel('Hardened in').locator('option:checked')).toHaveText('Gannet the second')
+  await expect(page.getByLabel('Hardening oven').locator('option:checked')).toHaveText('Gannet the second')
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 

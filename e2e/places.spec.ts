@@ -98,7 +98,7 @@ test('arrows walk the Heat Line, the address follows, and back goes back', async
   await expect(page.getByRole('heading', { level: 2, name: 'Wrap' })).toBeVisible()
 })
 
-/** Scripts a page can not stand without, gzipped: its islands and all they import; workers and charts come after it. */
+/** Scripts a page cannot stand without, gzipped: its islands and all they import; workers and charts come after it. */
 async function neededKB(page: Page): Promise<number> {
   const url = page.url()
   const html = await (await page.request.get(url)).text()

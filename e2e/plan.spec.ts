@@ -39,7 +39,7 @@ test('in °F what is suggested can be keyed: fives of the scale', async ({ page 
   await page.goto('/batches')
   await beginBatch(page, 'X105CrMo17', { thickness: '1/8in' })
   await to(page, 'Choose')
-  for (const label of ['Austenitize at', 'Temper 1 at', 'Temper 2 at']) {
+  for (const label of ['Austenitize temperature', 'Temper 1 at', 'Temper 2 at']) {
     await expect.poll(async () => Number(await page.getByLabel(label, { exact: true }).inputValue()) % 5).toBe(0)
   }
 })
@@ -117,7 +117,7 @@ test('one oven for both says how long all of it takes, and how long the blades s
   await page.goto('/batches')
   await beginBatch(page, 'A2', { thickness: '3', blades: 2 })
   await to(page, 'Temper')
-  await expect(figure(page, 'The whole batch, from oven on to the last temper out')).toHaveText(/^\d+:\d\d$/)
+  await expect(figure(page, 'Time for the whole batch, from oven on to the last temper out')).toHaveText(/^\d+:\d\d$/)
   // A brick oven takes hours from 950 °C to below 250 °C: longer than a high-alloy steel should stand.
   await expect(
     page.getByText(/stands \d h \d\d between the quench and its first temper; 2 h is the most/),

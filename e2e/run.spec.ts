@@ -42,7 +42,7 @@ test('a press before its time asks for a second one', async ({ page }) => {
   for (let i = 0; i < 3; i++) await page.keyboard.press('Space', { delay: 150 })
   await expect(title(page)).toHaveText('Equalise at 790')
   await page.keyboard.press('Space')
-  await expect(action(page)).toContainText('Not yet: press again')
+  await expect(action(page)).toContainText('Not yet. Press again')
   await expect(title(page)).toHaveText('Equalise at 790')
   await page.keyboard.press('Space')
   await expect(title(page)).toHaveText('Wait for full heat')

@@ -10,7 +10,8 @@ export const test = base.extend<{ quiet: undefined }>({
       page.on('console', message => message.type() === 'error' && troubles.push(`console: ${message.text()}`))
       page.on('request', request => {
         const { protocol, hostname } = new URL(request.url())
-        if (!['blob:', 'data:'].includes(protocol) && hostname !== '127.0.0.1') troubles.push(`asked ${request.url()}`)
+        if (!['blob:', 'data:'].includes(protocol) && hostname !== '127.0.0.1')
+          troubles.push(`planned ${request.url()}`)
       })
       await use(undefined)
       expect(troubles).toEqual([])

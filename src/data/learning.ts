@@ -7,7 +7,7 @@ export const LEARNING = {
   lotSdHrc: 0.4,
   ovenSdHrc: 0.5,
   routeSdHrc: 0.4,
-  /** What differs from batch to batch and can not be foreseen. */
+  /** What differs from batch to batch and cannot be foreseen. */
   batchSdHrc: 0.35,
   /** A tester's own unknown bias after its block check. */
   testerSdHrc: 0.25,

@@ -109,7 +109,7 @@ export const STEEL_MODEL = {
   slowQuench: { share: 0.05, productHrc: 38, source: 'Avrami form, common practice, no published source' },
   /** One sigma of the model against checks it was calibrated on, HRC. */
   error: { compositionOnly: 0.8, charted: 0.6, source: 'scatter over the checks of docs/method.md' },
-  /** What a small shop's ovens hold, one sigma, °C and min. */
+  /** What a small shop's ovens hold, one standard deviation, °C and min. */
   shopTemperature: { austenitizeSdC: 6, temperSdC: 5, soakSdMin: 1, source: 'common practice, no published source' },
   /** One sigma of a stated analysis, wt%: a share of the value and a fixed part. */
   analysis: { relative: 0.015, absolute: 0.005, source: 'product analysis of a mill certificate, from memory' },
@@ -117,5 +117,5 @@ export const STEEL_MODEL = {
   valid: { C: [0.28, 2.3], Cr: [0, 20], Mo: [0, 6], V: [0, 5], W: [0, 7], N: [0, 0.45], Ni: [0, 2], Si: [0, 1.5], Mn: [0, 2], Nb: [0, 1] },
 } as const
 
-/** More soft austenite than this is felt at an edge, 0..1. Common practice, no published source. */
+/** More retained austenite than this is felt at an edge, 0..1. Common practice, no published source. */
 export const MUCH_AUSTENITE = 0.2

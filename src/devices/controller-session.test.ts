@@ -27,7 +27,7 @@ function device(answer: (line: string) => string | Error = () => 'OK') {
 }
 
 describe('a controller that is listened to', () => {
-  it('samples what it shows, leaves out a broken couple and torn lines, and starts again with its clock', () => {
+  it('samples what it shows, leaves out a broken thermocouple and torn lines, and starts again with its clock', () => {
     const { port, say } = device()
     const session = openController(port, false)
     say(0, 20)

@@ -198,7 +198,10 @@ describe('the day of a batch', () => {
     const { day } = batchFiguresOf({ batch, shop: DEFAULT_WORKSHOP, readings: [], experienceOf: () => null })
     await open(batch, 'temper')
     await waitFor(
-      () => expect(figure('The whole batch, from oven on to the last temper out')).toBe(hoursText(day?.totalMin ?? 0)),
+      () =>
+        expect(figure('Time for the whole batch, from oven on to the last temper out')).toBe(
+          hoursText(day?.totalMin ?? 0),
+        ),
       LONG,
     )
     expect(screen.getByText(/stands .* between the quench and its first temper; 2 h is the most/)).toBeTruthy()

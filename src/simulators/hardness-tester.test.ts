@@ -22,7 +22,7 @@ describe('the simulated tester', () => {
     expect(values.some(v => !Number.isInteger(v * 2))).toBe(true)
   })
 
-  it('refuses in words what it can not do', () => {
+  it('refuses in words what it cannot do', () => {
     const tester = createHardnessTester()
     expect(tester.handle('MAKE TEA')).toMatch(/^ERR/)
     expect(tester.handle('TRUE 90')).toMatch(/^ERR/)

@@ -48,7 +48,7 @@ export function createOvenController(oven: DetailedOven) {
   }
 
   function shareNow(dtS: number): number {
-    // A broken couple or a dead mains leaves nothing on; the controller shuts the relay by itself.
+    // A broken thermocouple or a dead mains leaves nothing on; the controller shuts the relay by itself.
     if (!follow || follow.done() || fault === 'power' || fault === 'thermocouple') return 0
     const share = follow.share(model.indicatedC, dtS)
     if (fault === 'element') return share / 2

@@ -50,7 +50,7 @@ export function putDown(intent: Intent): () => void {
 /**
  * Takes up what was put down and never written, oldest first: all of this tab's, and of another's what it is not writing any more.
  * Each rests where it is until its `end` is called, so that a page that goes while it finishes one leaves it to the next; finished
- * twice it is as once. What can not be read is let go.
+ * twice it is as once. What cannot be read is let go.
  */
 export function takeUp(nowMs = Date.now()): { readonly intent: Intent; readonly end: () => void }[] {
   try {

@@ -24,7 +24,7 @@ export function Ask({
           <AlertDialog.Title className="text-heading">{title}</AlertDialog.Title>
           <AlertDialog.Description className="my-3">{says}</AlertDialog.Description>
           <div className="flex justify-end gap-2">
-            <AlertDialog.Cancel className="btn">Leave it</AlertDialog.Cancel>
+            <AlertDialog.Cancel className="btn">Cancel</AlertDialog.Cancel>
             <AlertDialog.Action className="btn btn-ember" onClick={() => void onAct()}>
               {act}
             </AlertDialog.Action>

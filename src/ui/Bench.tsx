@@ -88,7 +88,7 @@ export function Warnings({ lines }: { lines: readonly (Caution | Warning)[] }) {
     <ul className="my-2 space-y-1.5">
       {lines.map((line, i) => (
         <li key={`${line.code} ${i}`} className="border-l-3 border-bad pl-3 text-small">
-          <strong className="text-bad">Mind: </strong>
+          <strong className="text-bad">Attention: </strong>
           {'message' in line ? line.message : cautionWords(line, say)}
         </li>
       ))}

@@ -25,7 +25,7 @@ interface DraftOptions<T> {
 
 /**
  * The text of a field while it is typed. It is taken when the field is left or on Enter; and, if it can be taken as it stands, when
- * typing rests and when the page goes, so that nothing typed is lost. What can not be taken stays as it was typed, with what is
+ * typing rests and when the page goes, so that nothing typed is lost. What cannot be taken stays as it was typed, with what is
  * wrong beside it; Escape puts the stored value back.
  */
 export function useDraft<T>({ stored, read, onCommit, onClear }: DraftOptions<T>) {

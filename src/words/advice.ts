@@ -16,16 +16,16 @@ const range = ({ min, max }: { min: number; max: number }) => `${hrcText(min)} t
 /** Why an option is offered: what it rests on, and what it does. */
 export function whyWords({ kind, why, temper }: Pick<AdviceOption, 'kind' | 'why' | 'temper'>, say: Speaker): string {
   const { measured, wanted, changeHrc } = why
-  const rests = `${measured.by === 'files' ? 'By files and prediction it has' : 'It reads'} ${hrcText(measured.mean)} ± ${hrcText(measured.u95)} HRC ${stageName(measured.stage)}`
+  const rests = `${measured.by === 'files' ? 'File tests and prediction give' : 'Measured'} ${hrcText(measured.mean)} ± ${hrcText(measured.u95)} HRC ${stageName(measured.stage)}`
   switch (kind) {
     case 'accept':
       return `${rests}; the target is ${range(wanted)}.`
     case 'temper':
-      return `${rests}; ${say.t(temper?.atC ?? 0)} should move it ${changeHrc < 0 ? 'down' : 'up'} by ${hrcText(Math.abs(changeHrc))} toward ${range(wanted)}${why.robsChromium ? ', at the price of chromium' : ''}.`
+      return `${rests}; ${say.t(temper?.atC ?? 0)} should move it ${changeHrc < 0 ? 'down' : 'up'} by ${hrcText(Math.abs(changeHrc))} toward ${range(wanted)}${why.robsChromium ? ', but it costs corrosion resistance' : ''}.`
     case 'cold':
-      return `${rests}; cold ${why.lateCold ? 'after a temper turns only part of the soft austenite' : 'turns soft austenite hard'}, with the temper a change of ${hrcText(changeHrc)}.`
+      return `${rests}; cold ${why.lateCold ? 'after a temper turns only part of the retained austenite' : 'turns retained austenite to martensite'}, with the temper a change of ${hrcText(changeHrc)}.`
     case 'anneal-and-reharden':
-      return `${rests}; everything starts over, with the risk of warp, scale and lost carbon.`
+      return `${rests}; everything starts again, with the risk of warp, scale and lost carbon.`
     case 'scrap':
       return 'Only when the blade is cracked, too thin to grind clean, or not worth another two days.'
   }
@@ -61,9 +61,9 @@ export function stepsOf(
 
 export const CAUSE_WORDS: Readonly<Record<CauseName, string>> = {
   scatter: 'the usual scatter',
-  'under-soaked': 'soaked too short: the blade arrived later than the clock',
+  'under-soaked': 'soaked too short: the blade was at temperature later than the clock began',
   'oven-cold': 'an oven colder than it shows',
-  'oven-hot': 'an oven hotter than it shows: too much soft austenite',
+  'oven-hot': 'an oven hotter than it shows: too much retained austenite',
   leak: 'a leaking packet: the skin lost carbon',
   'slow-quench': 'a slow quench',
   'wrong-steel': 'another steel than was thought',
@@ -72,7 +72,7 @@ export const CAUSE_WORDS: Readonly<Record<CauseName, string>> = {
 
 /** What would tell a cause from the others. */
 export const CAUSE_TESTS: Readonly<Record<CauseName, (say: Speaker) => string>> = {
-  scatter: () => 'Read twice more, three diameters away.',
+  scatter: () => 'Take two more readings, three indent diameters away.',
   'under-soaked': () => 'Harden a scrap with twice the soak: it comes out harder.',
   'oven-cold': say => `A second thermocouple beside the blades, or a scrap ${say.d(20)} hotter: it comes out harder.`,
   'oven-hot': say =>
@@ -80,5 +80,5 @@ export const CAUSE_TESTS: Readonly<Record<CauseName, (say: Speaker) => string>> 
   leak: say => `Grind ${say.length(0.1)} off a spot and read there: it is harder below the skin.`,
   'slow-quench': () => 'Quench a scrap bare in fast air or oil from the same soak: it comes out harder.',
   'wrong-steel': () => 'A spark or a magnet after the soak, the mill’s certificate, or a sample to a laboratory.',
-  tester: () => 'Read the test block now, near this hardness: the answer is there.',
+  tester: () => 'Check the tester now on a test block near this hardness.',
 }

@@ -26,18 +26,19 @@ const roundTo = (value: number, step: number) => Math.round(value / step) * step
 
 /** Every caution as a sentence. */
 export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
-  'above-window': (p, say) => `${say.t(p.atC)} is above ${window(p, say)}: grain coarsens and austenite stays soft.`,
+  'above-window': (p, say) =>
+    `${say.t(p.atC)} is above ${window(p, say)}: the grain coarsens and more austenite is retained.`,
   'below-window': (p, say) => `${say.t(p.atC)} is below ${window(p, say)}: too little carbon dissolves.`,
   'long-soak': (p, say) =>
-    `A soak of ${say.minutes(Math.round(p.soakMin))} is well past this grade’s ${say.minutes(p.usualMin)}.`,
+    `A soak of ${say.minutes(Math.round(p.soakMin))} is much longer than this grade’s usual ${say.minutes(p.usualMin)}.`,
   'coarse-grain': (p, say) =>
-    `At ${say.t(p.atC)} too little carbide is left to hold the grain: it coarsens, and the edge turns brittle whatever its hardness.`,
+    `At ${say.t(p.atC)} too little carbide is left, so the grain coarsens. The edge turns brittle whatever its hardness.`,
   'lean-matrix': () => 'Less than 0.3 % carbon is in solution: it will not harden usefully. Soak hotter or longer.',
   'much-austenite': (p, say) =>
-    `About ${say.percent(p.share)} soft austenite stays. Lower the soak temperature or add cold.`,
-  'low-ms': () => 'Martensite starts only just above room temperature: expect a soft blade without cold.',
+    `About ${say.percent(p.share)} retained austenite stays. Lower the austenitize temperature or add cold.`,
+  'low-ms': () => 'Martensite starts only just above room temperature. Without cold the blade stays soft.',
   'slow-quench': (p, say) =>
-    `${Math.round(p.seconds)} s from ${say.bare(800)} to ${say.t(500)} is too slow for this grade: about ${say.percent(p.softShare)} turns soft, whatever follows.`,
+    `${Math.round(p.seconds)} s from ${say.bare(800)} to ${say.t(500)} is too slow for this grade: about ${say.percent(p.softShare)} of it turns soft, and no later step mends that.`,
   'late-cold': (p, say) =>
     `Cold ${say.minutes(p.delayMin)} after the quench does much less: austenite that rests at room temperature stabilises.`,
   'robbed-chromium': (_, say) =>
@@ -67,7 +68,7 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
   'not-soaked': (p, say) => `A blade never came within ${say.d(p.withinK)} of the soak: hold longer.`,
   'rate-limited': () => 'The climb is a straight line: it was held to a rate, so only the cooling was learnt from.',
   'log-not-followed': () =>
-    'The model does not come onto this log: the door was opened, a load was in, or the power was held back. Do not let the oven follow it; log an empty run from cold at full power.',
+    'The model cannot follow this log: the door was opened, a load was in, or the power was held back. Do not use this fit. Log an empty run from cold at full power.',
   'no-cooling-leg': () =>
     'Without a cooling leg, what the wall conducts and what leaks past the door cannot be told apart: log on for an hour after the power is off, door shut.',
   'no-climb': () => 'Without a climb at full power, the power and the heat the wall takes in are not seen.',
@@ -77,12 +78,12 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
   element: (p, say) => `stands within ${say.length(p.withinMm)} of an element: tip or edge runs hotter than the rest.`,
   overlap: () => 'stand in one another.',
   close: (p, say) =>
-    `stand nearer than ${say.length(p.withinMm)}: they shade one another and arrive late. Split the load, or spread them.`,
+    `stand closer than ${say.length(p.withinMm)}. They shade one another and heat late. Split the load, or spread them.`,
   blocked: () => 'comes out early but stands behind a packet that stays.',
 
   'thin-plates': (p, say) =>
-    `Plates of ${say.length(p.plateMm)} hold too little heat for a blade of ${say.length(p.bladeMm)}: use plates several times as thick.`,
-  'small-plates': () => 'The plates do not cover the blade: what sticks out stays hot, cools last and bends.',
+    `Plates of ${say.length(p.plateMm)} take up too little heat for a blade of ${say.length(p.bladeMm)}: use plates several times as thick.`,
+  'small-plates': () => 'The plates do not cover the blade: the part outside cools last and bends.',
   melting: (p, say) => `${say.t(p.atC)} is near melting: check the figure.`,
   'plates-hot': (p, say) =>
     `Blade ${p.blade} would leave its clamp at ${say.t(p.leavesC)}: rest or cool the plates after ${p.blade - 1}, or take a second set.`,
@@ -104,12 +105,12 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
     `${p.fluid} gives off vapour that a spark or the oven lights from ${say.t(p.flashC)} up, colder than the room: mix it away from oven, sparks and pilot lights, and cover it loosely.`,
 
   'beside-blade': () => 'This is beside the blade.',
-  bevel: () => 'On the bevel the blade rocks and the cone slips: read on a flat, best on the tang.',
+  bevel: () => 'On the bevel the blade rocks and the cone slips. Measure on a flat, best on the tang.',
   edge: (p, say) => `${say.length(p.mm)} from the edge: it needs ${say.length(p.leastMm)}.`,
   near: (p, say) => `${say.length(p.mm)} from another indent: it needs ${say.length(p.leastMm)}.`,
   slope: p =>
     `The tang tapers by ${p.degrees.toFixed(1)}° here: shim it until its face is square to the cone within ${p.withinDegrees}°.`,
-  thin: (p, say) => `${say.length(p.mm)} thick here: the anvil is felt below ${say.length(p.leastMm)}.`,
+  thin: (p, say) => `${say.length(p.mm)} thick here: the anvil changes the reading below ${say.length(p.leastMm)}.`,
 }
 
 const spoken = <C extends CautionCode>(

@@ -4,15 +4,15 @@ import { hrcText, type Speaker } from './speaker'
 type Words<C extends keyof FindingCodes> = (params: FindingCodes[C], say: Speaker) => string
 
 const soft = (found: string, dueHrc: number) =>
-  `${found} but ${hrcText(dueHrc)} HRC was due: soft skin, a soak cut short, a slow quench or another steel. Find out before the temper.`
+  `${found} but ${hrcText(dueHrc)} HRC was expected: soft skin, too short a soak, a slow quench or another steel. Find the cause before the temper.`
 
 /** What was found of a blade as its foil came off, as a sentence with what follows from it. */
 export const FINDING_WORDS: { readonly [C in keyof FindingCodes]: Words<C> } = {
   crack: () =>
-    'A crack does not heal: do not chill or temper it further for use. Mark it, keep it apart, and look at the edge and corners of its sisters.',
+    'A crack does not heal: do not chill or temper it further for use. Mark it, keep it apart, and look at the edges and corners of the other blades.',
   flaking: () =>
     'Dark scale that flakes: its packet leaked, and the skin has lost carbon. Grind a spot clean and read the hardness there before it goes on.',
-  grey: () => 'Even dull grey is the little air that was in the packet: it comes off with the finish.',
+  grey: () => 'An even dull grey comes from the little air in the packet. It comes off when you finish the blade.',
   'bow-within': (p, say) => `${say.length(p.bowMm)} of bow is within ${say.length(p.limitMm)} for its length.`,
   'bow-over': (p, say) => {
     const where = p.bentAt === 'twist' ? 'twisted' : p.bentAt ? `bent at the ${p.bentAt}` : 'bent'
@@ -22,11 +22,11 @@ export const FINDING_WORDS: { readonly [C in keyof FindingCodes]: Words<C> } = {
     return `${say.length(p.bowMm)}, ${where}, over ${say.length(p.limitMm)}: ${then}`
   },
   'files-disagree': p =>
-    `A ${p.skates} HRC file cannot skate where one of ${p.bites} bites: try them again on a clean spot.`,
+    `A ${p.skates} HRC file cannot slide off where one of ${p.bites} HRC cuts. Try them again on a clean spot.`,
   'soft-reading': p => soft(`It reads ${p.hrc} HRC,`, p.dueHrc),
-  'soft-file': p => soft(`A ${p.bites} HRC file bites,`, p.dueHrc),
-  'as-due': (p, say) => `${p.hrc} HRC is what was due, ${hrcText(p.dueHrc)} ${say.band(p.dueSd)}.`,
-  'file-skates': p => `A ${p.skates} HRC file skates: it hardened.`,
+  'soft-file': p => soft(`A ${p.bites} HRC file cuts it,`, p.dueHrc),
+  'as-due': (p, say) => `${p.hrc} HRC is what was expected, ${hrcText(p.dueHrc)} ${say.band(p.dueSd)}.`,
+  'file-skates': p => `A ${p.skates} HRC file slides off: it hardened.`,
 }
 
 const spoken = <C extends keyof FindingCodes>(

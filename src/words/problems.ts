@@ -128,17 +128,17 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     `This takes ${p.takes} steps and the controller holds ${p.holds}. Leave out a preheat, or key it in two programmes.`,
   'unknown-command': p =>
     `“${p.line}” is not a command of this controller. It knows ID?, READ?, PROG, STEP, RUN, STOP.`,
-  'too-heavy': (p, say) => `${say.mass(p.kg)} of steel do not go into a bench oven: check the sizes and counts.`,
+  'too-heavy': (p, say) => `${say.mass(p.kg)} of steel is too much for a bench oven. Check the sizes and counts.`,
   'log-too-short': () => 'This log is shorter than a quarter of an hour: log a whole heat, better with the cooling.',
   'log-without-legs': () =>
-    'The oven neither climbs nor cools in this log, so nothing can be learnt from it. Log a climb from cold at full power.',
+    'The oven neither heats nor cools in this log, so nothing can be learnt from it. Log a heat from cold at full power.',
   'log-held-to-a-rate': () =>
     'The climb is a straight line: it was held to a rate, so it shows the programme and not the oven. Log a climb at full power.',
 
   'too-hot-for-foil': (p, say) =>
     `No foil stands ${say.t(p.atC)}: type ${p.foil} ends at ${say.t(p.foilMaxC)}, less ${say.d(p.marginC)} for overshoot. Use an anti-scale coat, or inert gas.`,
   clearance: (p, say) =>
-    `${say.length(p.givenMm)} at the ${p.where} can not close over ${say.length(p.steelMm)} of steel: give at least ${say.length(p.leastMm)}.`,
+    `${say.length(p.givenMm)} at the ${p.where} cannot close over ${say.length(p.steelMm)} of steel: give at least ${say.length(p.leastMm)}.`,
   'too-many-sheets': p => `More than ${p.most} sheets in one plan: split the batch.`,
   'sheet-too-wide': (p, say) =>
     `A sheet of ${sheetOf(p, say)} does not fit a roll ${say.length(p.rollWidthMm)} wide${p.turned ? '' : ' without turning it'}.`,
@@ -150,7 +150,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     'The plates are hotter than this blade can have made them: check its size, their size and the start.',
   'plates-warmer-after': () =>
     'The plates were warmer after cooling than before: the second reading comes after the blade is out.',
-  'too-round': (p, say) => `A face rounder than ${say.length(p.narrowestMm)} across can not be read: find a flat.`,
+  'too-round': (p, say) => `A face rounder than ${say.length(p.narrowestMm)} across cannot be read: find a flat.`,
   'too-much-added': (p, say) =>
     `On a face ${say.length(p.diameterMm)} across ${p.addedHrc.toFixed(1)} HRC would have to be added, more than the ${p.mostHrc} that can be trusted: find a flat.`,
   'too-soft-for-round': p => `Below ${p.softestHrc} HRC a round face has no correction: find a flat.`,
@@ -170,7 +170,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
       ? 'This file is neither SVG nor DXF, or it is cut off. Choose a drawing saved as one of them.'
       : p.empty
         ? 'This DXF is empty.'
-        : 'This DXF can not be read: it is cut off, or binary. Save it as plain (ASCII) DXF.',
+        : 'This DXF cannot be read: it is cut off, or binary. Save it as plain (ASCII) DXF.',
   'no-outline': () => 'No outline was found in this drawing. Draw the blade as one closed line, and save it again.',
   'outline-crosses-itself': (p, say) =>
     `The outline crosses itself ${say.length(p.xMm)} along and ${say.length(p.yMm)} across: mend the line there, and save it again.`,
@@ -198,14 +198,14 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'sheet-no-name': () => 'Give it a name: any that you use for it.',
   'sheet-name-taken': p => `${p.name} is there already. Choose another name, such as “${p.name}, my supplier”.`,
   'sheet-not-a-number': p => `“${p.text}” is not a number.`,
-  'sheet-negative': p => `${p.element} can not be less than nothing.`,
+  'sheet-negative': p => `${p.element} cannot be below zero.`,
   'sheet-least-above-most': p => `The least of ${p.element} is above its most.`,
   'sheet-below-least': p => `${p.value} % ${p.element} is below its least, ${p.least} %.`,
   'sheet-above-most': p => `${p.value} % ${p.element} is above its most, ${p.most} %.`,
   'sheet-over-whole': p =>
     `The elements add up to ${p.sum.toFixed(1)} %: more than the whole. Check for a missing decimal point.`,
   'sheet-hardly-iron': p => `The elements add up to ${p.sum.toFixed(1)} %: less than half of it would be iron.`,
-  'sheet-no-carbon': () => 'Carbon is missing: without it nothing hardens.',
+  'sheet-no-carbon': () => 'Carbon is missing. Steel does not harden without it.',
   'sheet-carbon-outside': p => `${p.value} % carbon is outside ${p.least} to ${p.most} %.`,
   'sheet-outside': (p, say) => {
     const shown = p.dimension === 'temperature' ? say.t : say.minutes
@@ -213,8 +213,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     return `${shown(p.value)} is outside ${shown(p.least)} to ${shown(p.most)}.${other}`
   },
   'sheet-not-a-hardness': p => `${p.text} is not a Rockwell C hardness (${p.least} to ${p.most}).`,
-  'sheet-soak-upside-down': () => 'The least soak temperature is above the most.',
-  'sheet-usual-outside': () => 'The usual soak temperature lies outside the least and the most.',
+  'sheet-soak-upside-down': () => 'The least austenitize temperature is above the most.',
+  'sheet-usual-outside': () => 'The usual austenitize temperature lies outside the least and the most.',
   'sheet-soak-times-upside-down': () => 'The shortest soak is above the longest.',
   'sheet-tempers-upside-down': () => 'The lowest temper must be below the highest.',
   'sheet-temper-above-soak': () => 'A temper as hot as the soak would undo it. Check both.',

@@ -27,16 +27,16 @@ export const PROTECTION_WORDS: Readonly<Record<ProtectionName, ProtectionWords>>
   bare: {
     label: 'Bare, ground after',
     finish: 'scale all over',
-    risk: 'soft skin if ground too little, and a thin edge is lost',
+    risk: 'the skin stays soft if you grind too little; a thin edge is lost',
   },
   vacuum: {
     label: 'Sent out to vacuum',
     finish: 'bright',
-    risk: `${PROTECTION.vacuum.daysAway} days away, their route and not yours`,
+    risk: `${PROTECTION.vacuum.daysAway} days away, by their route and not yours`,
   },
 }
 
-/** Why a way can not be used for this batch. */
+/** Why a way cannot be used for this batch. */
 export const protectionRefusal = (refused: NonNullable<ProtectionRow['refused']>, say: Speaker): string =>
   refused.code === 'no-cut-plan' ? 'No cut plan stands yet.' : problemWords(refused.problem, say)
 

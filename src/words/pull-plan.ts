@@ -6,7 +6,7 @@ import { counted, listOf, marksOf } from './lists'
 
 /** What a pull waited for last. */
 export const WAITED_FOR: Readonly<Record<Waited, string>> = {
-  soak: 'its soak',
+  soak: 'the soak',
   door: 'the oven to be back at heat',
   hands: 'you',
   'plates-full': 'the plates to be empty',
@@ -22,7 +22,7 @@ export function soaksText(pulls: readonly Pick<PlannedPull, 'soakMin'>[]): strin
   return soaks.length === 0 ? '' : least === most ? min(least) : `${least} to ${min(most)}`
 }
 
-/** Why the oven holds its soak temperature longer than the soak. */
+/** Why the oven holds its austenitize temperature longer than the soak. */
 export function holdWords({ holdMin, lagMin, soakMin, pullsMin, spareMin }: SoakHold): string {
   const parts = [
     ...(Math.round(lagMin) > 0 ? [`${min(lagMin)} until the first blade is as hot as the oven`] : []),

@@ -37,13 +37,13 @@ export function stepWords(step: RunStep, batch: Batch, system: System): StepWord
       return {
         title: 'Oven on',
         action: `Set ${t(names.setC)}, oven on`,
-        detail: 'The packets heat up with the oven. This is the gentlest way, and the longest.',
+        detail: 'The packets heat up with the oven. This is the gentlest way, and the slowest.',
       }
     case 'load':
       return {
         title: `Load ${counted(n, 'packet')}`,
         action: `Load ${n}, shut the door`,
-        detail: `${marks}: power off while the door is open, spine down, tang toward you, thin ones in front, thickest at the back.`,
+        detail: `${marks}: power off while the door is open, spine down, tang toward you, thin blades in front, thickest at the back.`,
       }
     case 'equalise':
       return {
@@ -82,7 +82,7 @@ export function stepWords(step: RunStep, batch: Batch, system: System): StepWord
       return {
         title: 'Count and look',
         action: `${n} out, straight and whole`,
-        detail: `As many out as in: ${n}. Open the foil away from you. Look for cracks, bends, and dark scale where a packet leaked. A file that skates shows that it hardened.`,
+        detail: `As many out as in: ${n}. Open the foil away from you. Look for cracks, bends, and dark scale where a packet leaked. A file that slides off shows that it hardened.`,
       }
     case 'cold-in':
       return {

@@ -67,6 +67,8 @@ const rate = (k: number, system: System, per: string) =>
 /** Hardness as it is shown everywhere: one decimal, HRC left to the sentence. */
 export const hrcText = (hrc: number): string => hrc.toFixed(1)
 /** Half width of the 95 % band from one standard deviation. */
+/** A difference with its sign, such as +0.3 or −1.2. */
+export const signedText = (x: number, decimals = 1): string => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(decimals)}`
 export const bandText = (sd: number): string => `± ${(1.96 * sd).toFixed(1)}`
 export const percentText = (fraction: number): string => `${Math.round(fraction * 100)} %`
 /** Seconds so that what matters shows: '5.7', '42'. */

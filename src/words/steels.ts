@@ -20,7 +20,7 @@ const EDGE_WORDS: Readonly<Record<RankReason['edge'], string>> = {
   fine: 'takes a fine edge and keeps it a fair while',
 }
 const STRENGTH_WORDS: Readonly<Record<RankReason['strength'], string>> = {
-  tough: ' and takes knocks',
+  tough: ' and is tough',
   brittle: ' and chips if twisted',
   usual: '',
 }
@@ -45,13 +45,13 @@ export function rankWords(why: RankReason): string {
   return `It ${reach}, ${EDGE_WORDS[why.edge]}${STRENGTH_WORDS[why.strength]}; ${why.rustsTooSoon ? `but it ${rust}, less than this use asks` : `it ${rust}`}.`
 }
 
-/** What a shop can not do with a grade. */
+/** What a shop cannot do with a grade. */
 export function refusalWords(why: Refusal, say: Speaker): string {
   switch (why.code) {
     case 'needs-oil':
       return `It must pass from ${say.bare(800)} to ${say.t(500)} in ${why.slowest800to500S} s or less: plates and foil are too slow, it needs ${why.fast ? 'a fast oil' : 'an oil bath'}.`
     case 'oven-too-cold':
-      return `It needs ${say.t(why.needsC)} at the least; this oven ends at ${say.t(why.ovenMaxC)}.`
+      return `It needs ${say.t(why.needsC)} at the least; hottest this oven goes at ${say.t(why.ovenMaxC)}.`
     case 'no-foil':
       return `No foil stands its ${say.t(why.needsC)}.`
   }
@@ -62,7 +62,7 @@ export function differenceWords(of: Difference, first: string, second: string): 
   const named = (which: 'first' | 'second') => (which === 'first' ? first : second)
   switch (of.code) {
     case 'same-hardness':
-      return `${first} and ${second} read the same on the tester, and are different knives.`
+      return `${first} and ${second} read the same on the tester, but they are different knives.`
     case 'hardness':
       return `${second} is ${hrcText(Math.abs(of.harderByHrc))} HRC ${of.harderByHrc > 0 ? 'harder' : 'softer'} than ${first}.`
     case 'robbed':
@@ -72,11 +72,11 @@ export function differenceWords(of: Difference, first: string, second: string): 
     case 'same-rust':
       return 'Both keep the same chromium in solution, so they rust alike.'
     case 'austenite':
-      return `${named(of.more)} holds ${Math.round(of.share * 100)} % more soft austenite, which gives way at a thin edge.`
+      return `${named(of.more)} holds ${Math.round(of.share * 100)} % more retained austenite, which gives way at a thin edge.`
     case 'tougher':
-      return `${named(of.better)} should take knocks better (less carbide, less hard, or finer grain).`
+      return `${named(of.better)} should be tougher (less carbide, less hard, or finer grain).`
     case 'forgives-grinding':
-      return `${named(of.better)} forgives hotter grinding, up to its own temper.`
+      return `${named(of.better)} may get hotter in grinding, up to its own temper.`
   }
 }
 
@@ -126,7 +126,7 @@ export const TALE_FIGURES: Readonly<
 > = {
   hardness: { label: 'Hardness', unit: 'HRC', shown: hrcText, least: 1 },
   chromium: { label: 'Chromium at work against rust', unit: '%', shown: value => value.toFixed(1), least: 1 },
-  retained: { label: 'Soft austenite left', unit: '%', shown: value => (100 * value).toFixed(0), least: 0.04 },
+  retained: { label: 'Retained austenite', unit: '%', shown: value => (100 * value).toFixed(0), least: 0.04 },
   fresh: {
     label: 'Austenite turned by the first temper',
     unit: '%',
@@ -142,7 +142,7 @@ export function seenWords(seen: Seen, say: Speaker): string {
     case 'rust-not-hardness':
       return `The temper moves hardness by ${hrcText(seen.movesHrc)} HRC and the chromium not at all: hardness is not what keeps a blade bright.`
     case 'cold-turns':
-      return `Here it turns ${say.percent(seen.share)} of the steel from soft austenite to martensite: ${hrcText(seen.gainHrc)} HRC. Chromium stays as it was, and so does rust.`
+      return `Here it turns ${say.percent(seen.share)} of the steel from retained austenite to martensite: ${hrcText(seen.gainHrc)} HRC. Chromium stays as it was, and so does rust.`
     case 'fresh-martensite':
       return `On cooling from the first temper ${say.percent(seen.share)} of the steel turns to fresh, brittle martensite that was never tempered. The second temper is for that.`
     case 'chromium-lost':
@@ -150,7 +150,7 @@ export function seenWords(seen: Seen, say: Speaker): string {
     case 'chromium-stays':
       return `Below about ${say.t(400)} chromium stays in solution: the blade keeps its resistance.`
     case 'hotter-softer':
-      return `Past ${say.t(seen.hardestC)} more carbon dissolves, martensite starts lower, and soft austenite stays: hotter is softer${seen.coarse ? ', and the grain runs away' : ''}.`
+      return `Past ${say.t(seen.hardestC)} more carbon dissolves, martensite starts lower, and retained austenite stays: hotter is softer${seen.coarse ? ', and the grain runs away' : ''}.`
     case 'hardest-near':
       return `It quenches hardest near ${say.t(seen.hardestC)}. Up to there more heat dissolves more carbon, and that hardens.`
   }
@@ -159,7 +159,7 @@ export function seenWords(seen: Seen, say: Speaker): string {
 /** What a chart that does not fit its composition suggests. */
 export const misfitWords = (doubt: MisfitDoubt, say: Speaker): string =>
   doubt.code === 'whole-chart'
-    ? `The chart lies ${hrcText(Math.abs(doubt.meanHrc))} HRC ${doubt.meanHrc > 0 ? 'above' : 'below'} what this composition should give all along. Check the soak temperature, the cold and the carbon on the sheet: the chart may be from another route or another steel.`
+    ? `The chart lies ${hrcText(Math.abs(doubt.meanHrc))} HRC ${doubt.meanHrc > 0 ? 'above' : 'below'} what this composition should give all along. Check the austenitize temperature, the cold and the carbon on the sheet: the chart may be from another route or another steel.`
     : `At ${say.t(doubt.temperC)} the chart is ${hrcText(Math.abs(doubt.offHrc))} HRC away from what its neighbours and this composition suggest. Check that row.`
 
 /** Why a line of a typed chart could not be used. */

@@ -12,6 +12,15 @@ export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
   scrap: 'Scrap',
 }
 
+/** What the button of an option says. */
+export const TAKE_WORDS: Readonly<Record<OptionKind, string>> = {
+  accept: 'Accept these blades',
+  temper: 'Add this temper',
+  cold: 'Add this cold and temper',
+  'anneal-and-reharden': 'Choose re-hardening',
+  scrap: 'Choose scrap',
+}
+
 /** A decision of the log: what was decided, and what it rested on. */
 export function decisionWords(decision: Decision, say: Speaker): { what: string; why: string } {
   if (decision.by === 'words') return { what: `${decision.what}.`, why: decision.why }
@@ -24,7 +33,7 @@ export function decisionWords(decision: Decision, say: Speaker): { what: string;
   return {
     what: `${steps.join(', ')}.`,
     why: [
-      `It had ${hrcText(from.hrc)} ± ${hrcText(from.u95)} HRC ${stageName(from.stage)}; the target was ${hrcText(target.min)} to ${hrcText(target.max)}.`,
+      `Measured ${hrcText(from.hrc)} ± ${hrcText(from.u95)} HRC ${stageName(from.stage)}; the target was ${hrcText(target.min)} to ${hrcText(target.max)}.`,
       kind === 'scrap'
         ? ''
         : `Expected: ${hrcText(toHrc)} HRC, chance that it is within target ${percentText(inTargetProbability)}.`,

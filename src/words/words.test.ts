@@ -402,7 +402,7 @@ describe('sentences', () => {
         rustsTooSoon: true,
       }),
     ).toBe(
-      'It reaches 60.4 HRC, takes a fine edge and keeps it a fair while and takes knocks; but it spots if left wet, less than this use asks.',
+      'It reaches 60.4 HRC, takes a fine edge and keeps it a fair while and is tough; but it spots if left wet, less than this use asks.',
     )
     expect(differenceWords({ code: 'hardness', harderByHrc: -1.26 }, 'A', 'B')).toBe('B is 1.3 HRC softer than A.')
   })

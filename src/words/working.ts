@@ -29,7 +29,7 @@ export function bandPartWords({ part, element }: BandPart): string {
     case 'readings':
       return 'what your readings leave open'
     case 'soak-temperature':
-      return 'soak temperature'
+      return 'austenitize temperature'
     case 'soak-time':
       return 'soak time'
     case 'temper-temperature':
@@ -85,7 +85,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: 'Rasmussen and Williams (2006), algorithm 2.1',
   }),
   'band-one-sigma': p => ({
-    name: 'Band, one sigma',
+    name: 'Band, one standard deviation',
     equation: p.parts
       .filter(part => part.sd >= 0.05)
       .map(part => `${bandPartWords(part)} ${part.sd.toFixed(2)}`)

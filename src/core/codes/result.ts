@@ -13,7 +13,7 @@ export const fail = <C extends ProblemCode>(code: C, params: ProblemCodes[C], pa
   problems: [problem(code, params, path)],
 })
 
-/** A figure with its standard uncertainty (one sigma). */
+/** A figure with its standard uncertainty (one standard deviation). */
 export interface Estimate {
   readonly mean: number
   readonly sd: number

@@ -55,7 +55,7 @@ export function contentsOf(blade: BladeSize, rules: EnvelopeRules): BladeSize {
  * over the spine, each leaf starts on the mid-plane at the spine, covers half the thickness and the width, closes to the
  * mid-plane within the edge clearance, and is rolled with the other leaf: [L + 2(c + nf)] x [2(W + t/2 + e + nf)];
  * two sheets: 2 of [L + 2(c + nf)] x [W + t + 2(e + nf)]; over the tip: [2(L + t/2 + c + nf)] x [W + t + 2(e + nf)].
- * Errors: 'clearance' when a clearance is under half the thickness (the leaves can not close).
+ * Errors: 'clearance' when a clearance is under half the thickness (the leaves cannot close).
  * @example envelopeOf({ lengthMm: 250, widthMm: 40, thicknessMm: 3 }, { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }) // 336 x 139
  */
 export function envelopeOf(blade: BladeSize, rules: EnvelopeRules): Result<Envelope> {

@@ -36,7 +36,7 @@ describe('an envelope', () => {
     expect(width).toBeLessThanOrEqual(200)
   })
 
-  it('can not close where a clearance is under half the thickness', () => {
+  it('cannot close where a clearance is under half the thickness', () => {
     expect(sheet({ edgeMm: 2 }, { ...BLADE, thicknessMm: 6 })).toBe('envelope.edgeMm')
     expect(sheet({ endMm: 1 }, { ...BLADE, thicknessMm: 6 })).toBe('envelope.endMm')
   })
@@ -251,7 +251,7 @@ describe('a layout made by hand', () => {
     expect(cuts?.[1]).toMatchObject({ kind: 'along', atMm: 300 })
   })
 
-  it('a pinwheel can not be sheared; overlap and overhang are named', () => {
+  it('a pinwheel cannot be sheared; overlap and overhang are named', () => {
     const pinwheel = [at(0, 0, 200, 100), at(200, 0, 100, 200), at(100, 200, 200, 100), at(0, 100, 100, 200)]
     expect(checkLayout(pinwheel, 300)).toMatchObject({ overlaps: [], outside: [], cuts: null })
     expect(checkLayout([at(0, 0, 200, 100), at(150, 50, 200, 100)], 300)).toMatchObject({

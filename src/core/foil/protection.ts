@@ -52,7 +52,7 @@ export interface ProtectionRow {
   readonly total: number
   /** Steel to leave on each side for grinding after, mm. */
   readonly allowanceMm: number
-  /** Why it can not be used for this batch; null when it can. */
+  /** Why it cannot be used for this batch; null when it can. */
   readonly refused: ProtectionRefusal | null
   readonly working: readonly WorkingLine[]
 }

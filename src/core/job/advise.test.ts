@@ -158,7 +158,7 @@ describe('each option', () => {
     expect(option?.inTargetProbability).toBeCloseTo(cdf(0.7 / standard) - cdf(-0.8 / standard), 4)
   })
 
-  it('and with many readings the normal one: one sigma either side holds 68.27 %', () => {
+  it('and with many readings the normal one: one standard deviation either side holds 68.27 %', () => {
     const option = of('accept', {
       reading: { mean: 60.25, u95: 1.96 * 0.75, stage: 'temper-2' },
       target: { min: 59.5, max: 61 },

@@ -38,7 +38,7 @@ export interface AdviceReason {
   readonly changeHrc: number
   /** Hotter than this a temper takes chromium out of the steel. */
   readonly robsChromium: boolean
-  /** Cold after a temper turns only a part of the soft austenite. */
+  /** Cold after a temper turns only a part of the retained austenite. */
   readonly lateCold: boolean
 }
 

@@ -82,7 +82,7 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
 const fallenC = (tauMin: number, fromC: number, minutes: number): number =>
   AMBIENT_C + (fromC - AMBIENT_C) * Math.exp(-Math.max(0, minutes) / tauMin)
 
-/** From oven on, or from the last pull of the load before, until this load's soak temperature is reached, min. */
+/** From oven on, or from the last pull of the load before, until this load's austenitize temperature is reached, min. */
 function heatedAfterMin(load: Load, before: Load | undefined, chamber: ReturnType<typeof chamberOf>): number {
   const kg = loadKg(load)
   const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)

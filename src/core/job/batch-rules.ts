@@ -4,7 +4,7 @@ import { MOST } from '../shop/bounds'
 import { bladesOf, sharedMarks } from './tray'
 
 /**
- * What a batch's schema can not say of it: marks that two blades bear, and more lines or blades than a batch holds. Paths are
+ * What a batch's schema cannot say of it: marks that two blades bear, and more lines or blades than a batch holds. Paths are
  * dotted into the batch.
  */
 export function batchProblems(batch: Pick<Batch, 'lines' | 'blades' | 'groups'>): Problem[] {

@@ -12,7 +12,7 @@ export interface Inspection {
   readonly bentAt: (typeof BENT_AT)[number] | null
   readonly cracked: boolean
   readonly colour: (typeof COLOURS)[number] | null
-  /** Hardest file that skates and softest that bites, HRC; null: not tried. */
+  /** Hardest file that slides off and softest that bites, HRC; null: not tried. */
   readonly skates: number | null
   readonly bites: number | null
   /** A first reading, HRC. */

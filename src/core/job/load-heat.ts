@@ -38,7 +38,7 @@ export interface HeatAsked {
 
 /**
  * A load of a batch from cold: the oven's programme up to and with it, the loads before it soaked and pulled, so that it finds
- * the walls as hot as they will be. `holdsMin`: what each load's soak temperature is held for.
+ * the walls as hot as they will be. `holdsMin`: what each load's austenitize temperature is held for.
  */
 export function heatOf(loads: readonly Load[], index: number, oven: Oven, holdsMin: readonly number[]): HeatAsked {
   const segments: { rateCPerH: null; targetC: number; holdMin: number }[] = []

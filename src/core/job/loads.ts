@@ -23,7 +23,7 @@ export interface Load {
 type LoadedBatch = Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>
 
 /**
- * Loads of a batch. Groups share a load only at the same soak temperature; the cooler load goes first, since an oven
+ * Loads of a batch. Groups share a load only at the same austenitize temperature; the cooler load goes first, since an oven
  * rises faster than it falls; later loads go straight into the hot oven, without a preheat. Within a load: shortest
  * soak first, then the thinnest blade. Temperatures on the way up are settings of the scale the shop reads.
  */

@@ -68,7 +68,7 @@ describe('an outline from a drawing', () => {
     expect(refusal(svg('<path d="M0 0 L100 40 L100 0 L0 40 Z"/>'))).toMatch(/crosses itself \d/)
     expect(refusal(svg('<text>hello</text>'))).toMatch(/No outline was found/)
     expect(refusal('hello')).toMatch(/neither SVG nor DXF/)
-    expect(refusal('0\nSECTION\n2\nENT', 'b.dxf')).toMatch(/can not be read|empty|No outline/)
+    expect(refusal('0\nSECTION\n2\nENT', 'b.dxf')).toMatch(/cannot be read|empty|No outline/)
   })
 
   it('reads DXF lines and polylines, in the units of its header', () => {

@@ -76,7 +76,7 @@ export function pullsAskedOf(
   })
 }
 
-/** One blade of a load; its pull counted from the oven's arrival at soak temperature. */
+/** One blade of a load; its pull counted from the oven's arrival at austenitize temperature. */
 export interface PlannedPull extends Omit<Pull, 'id'> {
   readonly bladeId: string
   /** When it is as hot as the oven, and when its soak is over, s. */
@@ -94,7 +94,7 @@ export interface PullPlan {
   /** From the first pull until the last blade is out of the plates, and the rest of the plates in it, s. */
   readonly totalS: number
   readonly restS: number
-  /** What the oven holds its soak temperature for, min, whole, and what for. */
+  /** What the oven holds its austenitize temperature for, min, whole, and what for. */
   readonly hold: SoakHold
 }
 

@@ -56,7 +56,7 @@ export interface RankReason {
   readonly rustsTooSoon: boolean
 }
 
-/** What a shop can not do with a grade. */
+/** What a shop cannot do with a grade. */
 export type Refusal =
   | { readonly code: 'needs-oil'; readonly slowest800to500S: number; readonly fast: boolean }
   | { readonly code: 'oven-too-cold'; readonly needsC: number; readonly ovenMaxC: number }
@@ -68,7 +68,7 @@ export interface RefusedGrade {
 }
 
 /**
- * What a shop can not do with a grade; null when it can. Oil-hardening grades are refused between plates:
+ * What a shop cannot do with a grade; null when it can. Oil-hardening grades are refused between plates:
  * they must pass their nose in a second or a few.
  */
 export function cannotDo(grade: Grade, can: Pick<RankRequest, 'ovenMaxC' | 'oil'>): Refusal | null {
@@ -81,7 +81,7 @@ export function cannotDo(grade: Grade, can: Pick<RankRequest, 'ovenMaxC' | 'oil'
 
 const classRank = (c: CorrosionClass) => CORROSION_CLASSES.indexOf(c)
 
-/** Grades for a use and a shop, best first, each with a route and its reason; and what the shop can not do, with why. */
+/** Grades for a use and a shop, best first, each with a route and its reason; and what the shop cannot do, with why. */
 export function rankGrades(request: RankRequest): { ranked: RankedGrade[]; refused: RefusedGrade[] } {
   const ranked: RankedGrade[] = []
   const refused: RefusedGrade[] = []

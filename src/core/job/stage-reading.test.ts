@@ -38,7 +38,7 @@ describe('what advice is asked about', () => {
 })
 
 describe('the chance of a target', () => {
-  it('is that of the normal distribution: tables give 68.27 % within one sigma, 95 % within 1.96', () => {
+  it('is that of the normal distribution: tables give 68.27 % within one standard deviation, 95 % within 1.96', () => {
     expect(chance({ mean: 60.25, sd: 0.75 }, TARGET)).toBeCloseTo(0.6827, 4)
     expect(chance({ mean: 60.25, sd: 0.75 / 1.95996 }, TARGET)).toBeCloseTo(0.95, 4)
     expect(chance({ mean: 61, sd: 0.01 }, TARGET)).toBeCloseTo(0.5, 6)

@@ -75,7 +75,7 @@ describe('what the maker set', () => {
     expect(suggestionOf(thick, groupOf(thick), gradeOf('X153CrMoV12'), shop).soakMin).toBe(40)
   })
 
-  it('is what the rest is suggested for: at another soak temperature other tempers reach the target', () => {
+  it('is what the rest is suggested for: at another austenitize temperature other tempers reach the target', () => {
     const hot = withRoute(group, { ...group.route, austenitizeC: 1050 })
     const planned = followed({ ...batch, groups: [hot] }, shop)
     expect(routeOf(planned).austenitizeC).toBe(1050)

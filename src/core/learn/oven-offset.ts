@@ -14,7 +14,7 @@ import { predict } from '../steel/predict'
 export interface HardnessOffset {
   readonly offsetK: number
   readonly sdK: number
-  /** Mean soak temperature of what spoke, °C. */
+  /** Mean austenitize temperature of what spoke, °C. */
   readonly atC: number
   readonly readings: number
   readonly batches: number

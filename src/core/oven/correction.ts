@@ -14,7 +14,7 @@ export interface OffsetObservation {
   readonly sdK: number
 }
 
-/** True less shown at a display temperature, with one sigma. */
+/** True less shown at a display temperature, with one standard deviation. */
 export interface OffsetEstimate {
   readonly meanK: number
   readonly sdK: number

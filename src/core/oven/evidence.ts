@@ -8,7 +8,7 @@ export interface OvenSurvey {
   readonly setC: number
   /** What the display showed meanwhile. */
   readonly indicatedC: number
-  /** Uncertainty of the survey's own thermocouple, one sigma, K. */
+  /** Uncertainty of the survey's own thermocouple, one standard deviation, K. */
   readonly sdK: number
   readonly points: readonly {
     readonly acrossMm: number
@@ -46,7 +46,7 @@ export type OvenEvidence = OvenSurvey | SensorCheck | HardnessEvidence
 /** An oven as its correction is worked out: what was set by hand, and what was measured. */
 export interface CorrectedOven {
   readonly correctionFrom: 'hand' | 'evidence'
-  /** Added to what the blade should see to get what is keyed in, K. */
+  /** Correction added to the blade temperature to get what is keyed in, K. */
   readonly correctionC: number
   readonly evidence: readonly OvenEvidence[]
 }

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../codes/result'
 
 /**
- * A hold at soak temperature, min, whole, and what it is made of: until the first blade is there, its soak, until the last is
+ * A hold at austenitize temperature, min, whole, and what it is made of: until the first blade is there, its soak, until the last is
  * pulled, and some to spare.
  */
 export interface SoakHold {

@@ -142,7 +142,7 @@ describe('blades in it', () => {
     expect(rackView(6, 150, 40)).toBeCloseTo(1 - (Math.sqrt(1 + 0.625 ** 2) - 0.625), 9)
   })
 
-  it('says what can not be reached', () => {
+  it('says what cannot be reached', () => {
     const { segments, cautions } = simulateOven({
       oven: { ...medium, powerW: 900 },
       startC: 20,

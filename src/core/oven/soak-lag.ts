@@ -19,12 +19,12 @@ export interface SoakLag {
   /** Minutes of the last climb at full power. */
   readonly climbMin: number
   readonly rateCPerH: number
-  /** Seconds from the chamber's arrival at soak temperature to the blade's, never negative. */
+  /** Seconds from the chamber's arrival at austenitize temperature to the blade's, never negative. */
   readonly lagS: number
 }
 
 /**
- * How far a blade is behind its oven when the oven reaches soak temperature. After a preheat both set out together;
+ * How far a blade is behind its oven when the oven reaches austenitize temperature. After a preheat both set out together;
  * without one the blade sets out cold, into a chamber that the open door has cooled.
  */
 export function soakLag({ oven, steelKg, equalise, entryC, austenitizeC, thicknessMm, view }: SoakLagRequest): SoakLag {

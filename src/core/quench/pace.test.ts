@@ -197,7 +197,7 @@ describe('a maker’s own plates', () => {
     martensiteStartC: 180,
     cooled: null,
   }
-  it('says when a reading came too late to speak of the contact, and refuses what can not be', () => {
+  it('says when a reading came too late to speak of the contact, and refuses what cannot be', () => {
     const fit = fitPlates({ ...late, clamped: { afterS: 120, plateC: 49.5 } })
     expect(fit.ok && fit.value.contactSure).toBe(false)
     expect(fitPlates({ ...late, clamped: { afterS: 10, plateC: 22 } })).toMatchObject({

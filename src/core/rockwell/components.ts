@@ -3,9 +3,9 @@ import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import { linearRegression, linearRegressionLine, mean as meanOf, variance } from 'simple-statistics'
 
 export interface Spread {
-  /** Within one blade, one sigma, HRC; null where no blade has two readings. */
+  /** Within one blade, one standard deviation, HRC; null where no blade has two readings. */
   readonly withinSd: number | null
-  /** Between blades beyond that, one sigma, HRC; null with fewer than two blades. */
+  /** Difference between blades beyond that, one standard deviation, HRC; null with fewer than two blades. */
   readonly betweenSd: number | null
   /** Chance that blades alike would differ so much; null where it cannot be told. */
   readonly pBlades: number | null

@@ -15,7 +15,7 @@ export interface CombinedHardness extends Estimate {
   readonly inTargetProbability: number | null
 }
 
-/** How sharply a file parts hard from soft, one sigma, HRC: hand, file and spot. Common practice, no published source. */
+/** How sharply a file parts hard from soft, one standard deviation, HRC: hand, file and spot. Common practice, no published source. */
 const FILE_SD_HRC = 1.2
 const GRID = { from: 20, to: 70, step: 0.05 } as const
 

@@ -27,7 +27,7 @@ export const surveySchema = z.object({
   setC: bounded('ovenSetC'),
   /** What the display showed meanwhile. */
   indicatedC: bounded('displayC'),
-  /** Uncertainty of the survey's own thermocouple, one sigma, K. */
+  /** Uncertainty of the survey's own thermocouple, one standard deviation, K. */
   sdK: bounded('thermometerSdK'),
   points: z
     .array(positionSchema.extend({ c: bounded('displayC') }))

@@ -148,7 +148,7 @@ function dissolvedShare({ austenitizeC, soakMin, start, made }: Soak, chromium: 
 }
 
 /**
- * How many minutes at one soak temperature a minute at another is worth: the ratio of the dissolution constants.
+ * How many minutes at one austenitize temperature a minute at another is worth: the ratio of the dissolution constants.
  * @example soakWorth({ C: 0.67, Cr: 13 }, 1080, 1060) // about 1.5
  */
 export function soakWorth(steel: Composition, atC: number, asIfC: number): number {

@@ -4,7 +4,7 @@ import { predict } from './predict'
 import type { Route } from './route'
 import { elementSpreads, withElement } from './variation'
 
-/** Hardness as quenched against soak temperature, for each way to cool. */
+/** Hardness as quenched against austenitize temperature, for each way to cool. */
 export interface SoakPoint {
   readonly atC: number
   readonly noCold: number
@@ -16,7 +16,7 @@ export interface SoakPoint {
 const BEYOND_WINDOW_C = 60
 const STEP_C = 5
 
-/** Untempered hardness over the soak temperature, with and without cold: it rises, peaks, and falls as austenite stays. */
+/** Untempered hardness over the austenitize temperature, with and without cold: it rises, peaks, and falls as austenite stays. */
 export function soakCurve(grade: Grade, soakMin: number): SoakPoint[] {
   const points: SoakPoint[] = []
   const { minC, maxC } = grade.austenitize

@@ -56,7 +56,7 @@ interface Moved extends Omit<BandPart, 'sd'> {
   readonly path: HrcPath
 }
 
-/** Paths one sigma away in everything that varies from run to run, and in what a mill may deliver. */
+/** Paths one standard deviation away in everything that varies from run to run, and in what a mill may deliver. */
 function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } {
   const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const composition = compositionOf(steel)
@@ -83,7 +83,7 @@ export const modelSd = (steel: Steel): number =>
   chartOf(steel) ? STEEL_MODEL.error.charted : STEEL_MODEL.error.compositionOnly
 
 /**
- * Hardness and condition of a steel through a route. Bands are one sigma: the model's error, what a mill's range and a
+ * Hardness and condition of a steel through a route. Bands are one standard deviation: the model's error, what a mill's range and a
  * small shop's oven do, in quadrature (first order; `bandOf` draws them). Where the shop's readings help, they move the
  * mean and take the place of the model's and the mill's part of the band.
  * Range: martensitic knife and tool steels, 0.28 to 2.3 % C, up to 20 % Cr.

@@ -68,7 +68,7 @@ export type GivenParts = Partial<Pick<Route, 'austenitizeC' | 'soakMin' | 'cold'
 const usualCold = ({ family }: Grade, coldToC: number | null): ColdTreatment | null =>
   coldToC === null || family === 'low-alloy' ? null : coldOf(coldToC)
 
-/** Steps by which the soak temperature moves away from the usual one, in settings. */
+/** Steps by which the austenitize temperature moves away from the usual one, in settings. */
 const SOAK_STEP = 2
 
 /** Holds of cold, min: a freezer is slow. Common practice, no published source. */
@@ -76,7 +76,7 @@ const coldOf = (toC: number): ColdTreatment => ({ toC, holdMin: toC > -40 ? 120 
 
 /**
  * A first route for a grade and a target: the usual soak, two tempers of 2 h, cold where the shop has it; if that cannot reach the
- * target within the grade's temper range, the soak temperature moves inside its window toward it. Parts that are given stay as they
+ * target within the grade's temper range, the austenitize temperature moves inside its window toward it. Parts that are given stay as they
  * are, and the others are suggested for them. Temperatures are whole settings of the controller, times whole minutes, and what is
  * promised for them is worked out of those.
  */
@@ -119,7 +119,7 @@ const temperRangeOf = ({ temper }: Grade): TemperRange => ({
   maxC: temper.minC > LOW_TEMPER_MOST_C ? temper.maxC : Math.min(LOW_TEMPER_MOST_C, temper.maxC),
 })
 
-/** Soak temperatures outward from the usual one, so that the smallest departure from usual practice wins. */
+/** Austenitize temperatures outward from the usual one, so that the smallest departure from usual practice wins. */
 function outward(usualC: number, { minC, maxC }: TemperRange, system: System): number[] {
   const above = settingsBetween(usualC, maxC, system, SOAK_STEP).slice(1)
   const below = settingsBetween(minC, usualC, system)

@@ -32,7 +32,7 @@ export function usualSoakMin(grade: Pick<Grade, 'soak'>, thicknessMm: number): n
 
 /**
  * The longest a blade of a grade should soak, min: half as long again as is usual for a thick one; where the grain is no longer held
- * at the soak temperature (pinning below 1, see grainPinning), not longer than usual.
+ * at the austenitize temperature (pinning below 1, see grainPinning), not longer than usual.
  */
 export const longestSoakMin = ({ soak }: Pick<Grade, 'soak'>, grainPinning: number): number =>
   grainPinning < 1 ? soak.maxMin : LONGEST_SOAK.timesUsual * soak.maxMin

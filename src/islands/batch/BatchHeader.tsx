@@ -86,7 +86,7 @@ function LiveOven({ batchId, onHeat }: { batchId: string; onHeat: () => void }) 
     reading === null
       ? 'listening'
       : reading.shownC === null
-        ? 'broken couple'
+        ? 'broken thermocouple'
         : formatQuantity(reading.shownC, 'temperature', system)
   return (
     <button type="button" className={SOOT_BUTTON} onClick={onHeat}>

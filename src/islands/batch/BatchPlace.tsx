@@ -180,7 +180,7 @@ const NothingKnown = ({ model }: { model: BatchModel }) => (
   <>
     <h1 className="p-4 text-heading md:px-6">{model.batch.name}</h1>
     <UnknownSteels model={model} />
-    <p className="p-4 md:px-6">What was entered is kept whole.</p>
+    <p className="p-4 md:px-6">Everything you entered is kept.</p>
   </>
 )
 

@@ -50,7 +50,7 @@ function FirstSteel({ onChoose }: { onChoose: (grade: Grade) => void }) {
       <p className="text-small">
         Not sure?{' '}
         <a className="link" href="/steels?view=suggest">
-          Let the use choose the steel
+          Choose a steel by its use
         </a>
         .
       </p>

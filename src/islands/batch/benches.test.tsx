@@ -163,7 +163,7 @@ describe('entering things', () => {
   it('the oven is chosen for the batch, and where the packets stood in another is forgotten', async () => {
     const skerry = named('Skerry fillets')
     await open(skerry, 'heat')
-    const select = screen.getByLabelText<HTMLSelectElement>('Hardened in')
+    const select = screen.getByLabelText<HTMLSelectElement>('Hardening oven')
     expect(select.selectedOptions[0]?.textContent).toBe(demo.shop.ovens.find(o => o.id === skerry.ovenId)?.name)
   })
 })
@@ -180,7 +180,7 @@ describe('what is missing', () => {
     await open(batch, 'heat')
     expect(screen.getAllByText(/Old Faithful/).length).toBeGreaterThan(0)
     expect(screen.queryByText(/Oven from cold/)).toBeNull()
-    const select = screen.getByLabelText<HTMLSelectElement>('Hardened in')
+    const select = screen.getByLabelText<HTMLSelectElement>('Hardening oven')
     expect(
       within(select)
         .getAllByRole('option')

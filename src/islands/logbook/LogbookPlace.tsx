@@ -11,7 +11,7 @@ import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { ScrollRegion } from '../../ui/ScrollRegion'
 import { ViewChoice } from '../../ui/ViewChoice'
-import { hrcText } from '../../words/speaker'
+import { hrcText, signedText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
@@ -127,8 +127,8 @@ function LogTable({ rows }: { rows: LogRow[] }) {
       { accessorKey: 'n' as const, header: 'Mean of', cell: (row: LogRow) => String(row.n) },
       {
         accessorKey: 'off' as const,
-        header: 'Off prediction',
-        cell: (row: LogRow) => (row.off === null ? '—' : `${row.off >= 0 ? '+' : '−'}${Math.abs(row.off).toFixed(1)}`),
+        header: 'Measured less predicted',
+        cell: (row: LogRow) => (row.off === null ? '—' : signedText(row.off)),
       },
       {
         accessorKey: 'inTarget' as const,

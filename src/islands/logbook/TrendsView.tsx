@@ -47,7 +47,7 @@ export function TrendsView({ recipes }: Props) {
     <section>
       <div className="mb-3 grid max-w-5xl grid-cols-2 gap-3 sm:grid-cols-[140px_220px_220px_1fr_1fr]">
         <SelectField
-          label="Sorted by"
+          label="Group by"
           value={by}
           options={TREND_BY.map(b => [b, BY_WORDS[b]] as const)}
           onCommit={b => {
@@ -64,7 +64,7 @@ export function TrendsView({ recipes }: Props) {
           />
         )}
         <SelectField
-          label="Charted"
+          label="Chart of"
           value={what}
           options={[
             ['off', 'measured less predicted'],
@@ -94,19 +94,24 @@ export function TrendsView({ recipes }: Props) {
       {!chart ? (
         <p className="border border-dashed border-rule-strong p-6">
           {trends.length === 0
-            ? `No finished batch is sorted by ${BY_WORDS[by]} yet: name it at Choose, or save a recipe.`
+            ? `No finished batch names its ${BY_WORDS[by]} yet. Name it at Choose, or save a recipe.`
             : `A chart needs ${LEAST} batches; ${values.length} ${values.length === 1 ? 'is' : 'are'} here.`}
         </p>
       ) : (
         <>
-          <ControlChartDrawing values={values} chart={chart} unit={what === 'hrc' ? 'HRC' : 'off, HRC'} />
+          <ControlChartDrawing
+            values={values}
+            chart={chart}
+            unit={what === 'hrc' ? 'HRC' : 'measured less predicted, HRC'}
+          />
           <p className="text-small">
-            Usual scatter from batch to batch {chart.sigma.toFixed(2)} HRC, one sigma by the mean moving range.
+            Usual scatter from batch to batch {chart.sigma.toFixed(2)} HRC (one standard deviation, from the mean moving
+            range).
             {chart.capability &&
-              ` Capability for ${limits?.min} to ${limits?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? ': some will be out of target even when all is as usual' : ''}.`}
+              ` Capability for ${limits?.min} to ${limits?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? '; some blades will miss the target even when all is as usual' : ''}.`}
           </p>
           {chart.signals.length === 0 ? (
-            <p className="mt-1 text-small text-good">No point has a cause of its own: leave the recipe as it is.</p>
+            <p className="mt-1 text-small text-good">Nothing unusual: leave the recipe as it is.</p>
           ) : (
             <ol className="mt-2 list-decimal pl-5 text-small">
               {chart.signals.map(signal => (
@@ -120,7 +125,8 @@ export function TrendsView({ recipes }: Props) {
             </ol>
           )}
           <p className="mt-2 text-note text-ink-2">
-            Limits at the centre ± 3 sigma; rules of the Western Electric Handbook (1956), trend after Nelson (1984).
+            Limits at the centre ± 3 standard deviations; rules of the Western Electric Handbook (1956), trend after
+            Nelson (1984).
           </p>
         </>
       )}

@@ -13,7 +13,7 @@ export function ControllerFields({ oven, edit }: OvenProps) {
       <h2 className="text-large">Controller</h2>
       <p className="text-note text-ink-2">Programmes are shown as this controller wants them keyed.</p>
       <SelectField
-        label="It asks for a ramp as"
+        label="A ramp is entered as"
         value={controller.ramp}
         options={[
           ['per-hour', 'degrees an hour'],
@@ -23,7 +23,7 @@ export function ControllerFields({ oven, edit }: OvenProps) {
         onCommit={ramp => change({ ramp })}
       />
       <SelectField
-        label="Its degrees"
+        label="Degrees it shows"
         value={controller.degrees}
         options={[
           ['C', '°C'],

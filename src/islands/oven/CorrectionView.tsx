@@ -39,9 +39,8 @@ export function CorrectionView({ oven, edit }: OvenProps) {
           <CorrectionChart observations={observations} line={line} system={shop.units} />
         ) : (
           <p className="max-w-2xl border-l-3 border-rule-strong pl-3 text-small">
-            Nothing has been measured yet, so what is keyed is what was set by hand. A second thermometer beside the
-            oven’s own, a few readings over the chamber, or the hardness of past batches each say something; together
-            they say more.
+            Nothing has been measured yet, so the correction set by hand is used. Check with a second thermometer,
+            survey the chamber, or use the hardness of past batches. Together they are surest.
           </p>
         )}
         <EvidenceTable oven={oven} edit={edit} />
@@ -65,35 +64,36 @@ export function CorrectionView({ oven, edit }: OvenProps) {
       </div>
       <section>
         <SelectField
-          label="What is keyed is corrected"
+          label="Correction used for what is keyed"
           value={oven.correctionFrom}
           options={[
-            ['hand', 'by hand'],
-            ['evidence', 'by what was measured'],
+            ['hand', 'set by hand'],
+            ['evidence', 'from measurements'],
           ]}
           onCommit={correctionFrom => edit(o => ({ ...o, correctionFrom }))}
         />
         {oven.correctionFrom === 'hand' && <HandField oven={oven} edit={edit} />}
         {apart !== null && (
           <p className="my-2 border-l-3 border-bad pl-3 text-small">
-            Keyed by hand, the blades see {formatDifference(Math.abs(apart), shop.units).replace(/^\+/, '')}{' '}
-            {apart > 0 ? 'more' : 'less'} than is asked for, by what was measured.{' '}
+            With the correction set by hand the blades are{' '}
+            {formatDifference(Math.abs(apart), shop.units).replace(/^\+/, '')} {apart > 0 ? 'hotter' : 'cooler'} than
+            asked for, by what was measured.{' '}
             <button
               type="button"
               className="link min-h-6 font-semibold"
               onClick={() => edit(o => ({ ...o, correctionFrom: 'evidence' }))}
             >
-              Key by what was measured
+              Use the measured correction
             </button>
           </p>
         )}
         {observations.length > 0 && (
           <Figure
-            label={`To see ${formatQuantity(ASKED_C, 'temperature', shop.units)}, key`}
+            label={`Key this for ${formatQuantity(ASKED_C, 'temperature', shop.units)} at the blades`}
             value={formatQuantity(ASKED_C - at.meanK, 'temperature', shop.units).replace(/ .*$/, '')}
             unit={`${shop.units === 'metric' ? '°C' : '°F'} ± ${difference(1.96 * at.sdK).replace(/^\+/, '')}`}
             working={correctionWorking(oven, ASKED_C)}
-            note={`Evidence ages: a year adds ${say.d(CORRECTION.driftSdKPerYear)} to its uncertainty. What the readings teach the hardness prediction and this correction both come from hardness: use one of them for the same cause.`}
+            note={`Measurements age: a year adds ${say.d(CORRECTION.driftSdKPerYear)} to the uncertainty. Hardness readings correct both this oven and the predicted hardness; use only one of the two for the same cause.`}
           />
         )}
         {first && last && drift.length > 1 && (
@@ -101,7 +101,7 @@ export function CorrectionView({ oven, edit }: OvenProps) {
             <Figure
               label={`Drift since ${first.at.slice(0, 10)}, at ${formatQuantity(ASKED_C, 'temperature', shop.units)}`}
               value={difference(last.meanK - first.meanK)}
-              unit="of the blades against the display"
+              unit="blades against the display"
             />
             <DriftChart drift={drift} system={shop.units} />
           </>
@@ -113,7 +113,7 @@ export function CorrectionView({ oven, edit }: OvenProps) {
                   {
                     code: 'large',
                     message:
-                      'So much is not drift: look at the thermocouple, its leads and where it sits. A licensed trade for anything on the mains.',
+                      'This is more than drift. Check the thermocouple, its leads and where it sits. Leave anything on the mains to a licensed trade.',
                   },
                 ]
               : []
@@ -132,7 +132,7 @@ function HandField({ oven, edit }: OvenProps) {
   return (
     <div className="mt-3">
       <NumberField
-        label="Added to what the blade should see"
+        label="Correction added to the blade temperature"
         unit={unit}
         value={Math.round(oven.correctionC * perK * 10) / 10}
         min={BOUNDS.correctionK.min * perK}

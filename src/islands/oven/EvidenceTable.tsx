@@ -19,11 +19,11 @@ export function EvidenceTable({ oven, edit }: OvenProps) {
       <thead>
         <tr>
           <th>Day</th>
-          <th>By</th>
+          <th>Measured by</th>
           <th>At</th>
-          <th>Blades against display</th>
+          <th>Blades hotter (+) than the display</th>
           <th>
-            <span className="sr-only">Take out</span>
+            <span className="sr-only">Remove</span>
           </th>
         </tr>
       </thead>
@@ -41,16 +41,16 @@ export function EvidenceTable({ oven, edit }: OvenProps) {
               <button
                 type="button"
                 className="link min-h-9 text-small"
-                aria-label={`Take out the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${say.t(row.atC)}`}
+                aria-label={`Remove the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${say.t(row.atC)}`}
                 onClick={() => {
                   const before = oven.evidence
                   edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) }))
-                  undoable(`Taken out: ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)}`, () =>
+                  undoable(`Removed: ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)}`, () =>
                     edit(o => ({ ...o, evidence: before })),
                   )
                 }}
               >
-                take out
+                remove
               </button>
             </td>
           </tr>

@@ -15,10 +15,10 @@ import { useChamber } from '../use-chamber'
 import type { EditOven, OvenProps } from './oven-props'
 
 const FACTOR_WORDS: Readonly<Record<FitFactor, string>> = {
-  wallK: 'what the wall lets through',
-  wallC: 'what the wall takes up',
-  mass: 'rack, hearth and elements',
-  leak: 'leak past the door',
+  wallK: 'heat through the wall',
+  wallC: 'heat stored in the wall',
+  mass: 'heat stored in rack, hearth and elements',
+  leak: 'heat lost past the door',
   power: 'power of the elements',
 }
 
@@ -126,7 +126,7 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
   return (
     <div className="mt-3 space-y-2">
       <p className="text-small">
-        Left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
+        Difference left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
         {say.d(result.residualBeforeK)} before it.
         {climb && ` As it stands now the oven would settle near ${say.t(climb.settlesAtC)}.`}
       </p>
@@ -134,9 +134,9 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
         <caption className="sr-only">What the log taught</caption>
         <thead>
           <tr>
-            <th>Against its size</th>
-            <th>Factor</th>
-            <th>The log says</th>
+            <th>Property</th>
+            <th>Times the usual</th>
+            <th>Learnt from this log</th>
           </tr>
         </thead>
         <tbody>
@@ -146,7 +146,7 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
               <td className="font-semibold">
                 {f.value.toFixed(2)} {bandOf(f)}
               </td>
-              <td>{f.identified ? 'yes' : <span className="text-ink-2">little: mostly as assumed</span>}</td>
+              <td>{f.identified ? 'yes' : <span className="text-ink-2">hardly: mostly as assumed</span>}</td>
             </tr>
           ))}
         </tbody>
@@ -157,7 +157,7 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
         </p>
       ))}
       <button type="button" className="btn btn-ember" onClick={take}>
-        Let the oven’s model follow it
+        Use this fit for the oven
       </button>
     </div>
   )

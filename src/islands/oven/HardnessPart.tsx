@@ -20,8 +20,8 @@ export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEv
       ) : (
         <>
           <p className="text-small">
-            {found.readings} readings of {found.batches} batches: it acts {say.signed(found.offsetK)} ±{' '}
-            {say.d(1.96 * found.sdK)} against its display near {say.t(found.atC)}.
+            {found.readings} readings of {found.batches} batches: it runs {say.signed(found.offsetK)} ±{' '}
+            {say.d(1.96 * found.sdK)} against what it shows, near {say.t(found.atC)}.
           </p>
           <button
             type="button"
@@ -38,7 +38,7 @@ export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEv
               })
             }
           >
-            Take it in
+            Use this measurement
           </button>
         </>
       )}

@@ -154,7 +154,7 @@ function Preview({ report, name, system, action, onLayout, onTake, onCancel }: P
           ]}
           hint={
             layout.unitFrom === 'guess'
-              ? 'Guessed from how hot it gets: the file does not say.'
+              ? 'Guessed from how hot it gets, as the file does not say.'
               : `As the ${layout.unitFrom} say.`
           }
           onCommit={unit => onLayout({ ...layout, unit, unitFrom: 'values' })}
@@ -171,7 +171,7 @@ function Preview({ report, name, system, action, onLayout, onTake, onCancel }: P
           {action}
         </button>
         <button type="button" className="btn" onClick={onCancel}>
-          Not this one
+          Discard this log
         </button>
       </div>
     </div>

@@ -33,7 +33,7 @@ export function LogsView({ oven, edit }: OvenProps) {
         <h2 className="border-t border-rule-strong pt-3 text-large">Logs kept</h2>
         {logs?.length === 0 && (
           <p className="mt-2 text-small text-ink-2">
-            None yet. Best for a fit: the empty oven from cold at full power to {say.t(1060)}, ten minutes held, then
+            No log yet. Best for a fit: the empty oven from cold at full power to {say.t(1060)}, ten minutes held, then
             off with the door shut and logged on for two hours.
           </p>
         )}

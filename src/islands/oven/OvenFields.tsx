@@ -76,7 +76,7 @@ export function OvenFields({ oven, edit }: OvenProps) {
             ['fan', 'moved by a fan'],
             ['still', 'still'],
           ]}
-          hint="A fan halves the time a blade is behind in a temper."
+          hint="A fan halves the time a blade needs to heat through in a temper."
           onCommit={air => set({ fan: air === 'unknown' ? undefined : air === 'fan' })}
         />
         <QuantityField

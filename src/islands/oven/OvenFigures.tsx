@@ -2,7 +2,7 @@ import type { Saving } from '../../core/codes/result'
 import { worked } from '../../core/codes/working'
 import { heatUpMin } from '../../core/oven/chamber'
 import type { Oven } from '../../core/shop/oven'
-import { formatBoth, formatNumber } from '../../core/units/quantity'
+import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import { saveShop } from '../../store/records'
 import { Ask } from '../../ui/Ask'
 import { Figure, Warnings } from '../../ui/Bench'
@@ -34,13 +34,13 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
       {oven.use === 'hardening' && (
         <>
           <Figure
-            label={`Empty, from cold to ${formatNumber(790, 'temperature', shop.units)}°`}
+            label={`Time from cold to ${formatQuantity(790, 'temperature', shop.units)}, empty`}
             value={climb(20, 790)}
             unit="min"
             working={working}
           />
           <Figure
-            label={`And on to ${formatNumber(1065, 'temperature', shop.units)}°`}
+            label={`Time from there to ${formatQuantity(1065, 'temperature', shop.units)}, empty`}
             value={climb(790, 1065)}
             unit="min"
             working={working}
@@ -48,7 +48,7 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
         </>
       )}
       <Figure
-        label="Takes from the mains"
+        label="Current from the mains"
         value={amps.toFixed(1)}
         unit="A"
         working={[worked('mains-current', amps, 'A', {})]}
@@ -66,7 +66,7 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
         }
       />
       <p className="mt-2 text-note text-ink-2">
-        It may see up to {formatBoth(oven.maxC, shop.units)}. Mains wiring is for a licensed electrician.
+        Hottest it may go: {formatBoth(oven.maxC, shop.units)}. Mains wiring is for a licensed electrician.
       </p>
       <div className="mt-4 flex flex-wrap gap-3">
         {oven.use === 'hardening' && shop.hardeningOvenId !== oven.id && (
@@ -75,19 +75,19 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
             className="btn"
             onClick={() => void saveShop(s => ({ ...s, hardeningOvenId: oven.id }))}
           >
-            Use it for new batches
+            Use this oven for new batches
           </button>
         )}
         {oven.fit && (
           <button type="button" className="btn" onClick={() => set({ fit: null })}>
-            Forget what the log taught
+            Remove the fit to the log
           </button>
         )}
         {others && shop.hardeningOvenId !== oven.id && (
           <Ask
-            title={`Take ${oven.name} out of the workshop?`}
-            says={`What was measured of it goes with it: ${oven.evidence.length} checks and surveys${oven.fit ? ', and what its log taught' : ''}. Batches planned for it say that it is gone, and ask for another.`}
-            act="Take it out"
+            title={`Remove ${oven.name} from the workshop?`}
+            says={`Its measurements are removed too: ${oven.evidence.length} checks and surveys${oven.fit ? ', and what its log taught' : ''}. Batches planned for it will ask for another oven.`}
+            act="Remove this oven"
             onAct={async () => {
               const { saved } = await saveShop(s => ({
                 ...s,
@@ -97,7 +97,7 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
               if (saved) location.assign('/workshop')
             }}
           >
-            Take it out of the workshop …
+            Remove this oven …
           </Ask>
         )}
       </div>

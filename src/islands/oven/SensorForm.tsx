@@ -16,19 +16,19 @@ export function SensorForm({ onAdd }: { onAdd: (item: OvenEvidence) => void }) {
     <section className="space-y-2 border-t border-rule-strong pt-3">
       <h2 className="text-large">Sensor check</h2>
       <p className="text-note text-ink-2">
-        Once it has held for ten minutes: the display, and a second thermocouple whose tip is where the blades stand.
-        Its leads are hot: gauntlets, and the power off while anything goes in.
+        When the oven has held for ten minutes, read its display and a second thermocouple whose tip is where the blades
+        stand. The leads are hot: wear gauntlets, and switch the power off while anything goes in.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <QuantityField
-          label="The display shows"
+          label="Oven’s display shows"
           dimension="temperature"
           value={shown ?? start}
           {...BOUNDS.displayC}
           onCommit={setShown}
         />
         <QuantityField
-          label="The other shows"
+          label="Second thermometer shows"
           dimension="temperature"
           value={other ?? start}
           {...BOUNDS.displayC}
@@ -36,7 +36,7 @@ export function SensorForm({ onAdd }: { onAdd: (item: OvenEvidence) => void }) {
         />
       </div>
       <label className="block">
-        <span className="label">The other is good to, one sigma</span>
+        <span className="label">Second thermometer accurate to (one standard deviation)</span>
         <select className="field" value={sdK} onChange={event => setSdK(Number(event.target.value))}>
           {[1, 2, 4, 8].map(k => (
             <option key={k} value={k}>

@@ -15,7 +15,7 @@ interface Props {
 }
 
 const ROWS = ['near the door', 'in the middle', 'at the back'] as const
-/** A survey thermocouple, one sigma, K. */
+/** A survey thermocouple, one standard deviation, K. */
 const SURVEY_SD_K = 2
 
 /** Nine readings over the rack, or as many as there are: rows from door to back, columns from left to right. */

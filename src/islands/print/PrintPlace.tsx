@@ -168,14 +168,14 @@ function PullSheet({ load }: { load: ProgrammedLoad }) {
       <p className="mt-1">{holdWords(hold)}</p>
       <table className="sheet mt-1">
         <caption className="text-left text-note text-ink-2">
-          Pull order. The first pull is {clockText(fromS)} min after the oven reaches soak temperature.
+          Pull order. The first pull is {clockText(fromS)} min after the oven reaches austenitize temperature.
         </caption>
         <thead>
           <tr>
             <th>Pull, min from the first</th>
             <th>Blade</th>
             <th>Thickness</th>
-            <th>Its soak, min</th>
+            <th>Soak, min</th>
             <th>Pulled at (write in)</th>
           </tr>
         </thead>

@@ -46,18 +46,18 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       r =>
         r.prediction.shop ? `${hrcText(r.prediction.chartHrc.mean)} ${bandText(r.prediction.chartHrc.sd)}` : 'the same',
     ],
-    ['Soft austenite', r => percentText(r.prediction.retainedAustenite.final)],
+    ['Retained austenite', r => percentText(r.prediction.retainedAustenite.final)],
     [
-      'Chromium',
+      'Chromium in solution',
       r =>
         `${r.prediction.austenite.Cr.toFixed(1)} %${r.prediction.corrosion.temperPenalty > 0 ? `, ${percentText(r.prediction.corrosion.temperPenalty)} robbed` : ''}`,
     ],
-    ['Knocks, 0 to 10', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
+    ['Toughness (0 to 10)', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
     ['Oven time', r => `${ovenHours(r.route).toFixed(1)} h`],
     ...(compared.some(r => r.prediction.cautions.length > 0)
       ? [
           [
-            'Mind',
+            'Warnings',
             (r: ComparedRoute) =>
               r.prediction.cautions
                 .slice(0, 1)

@@ -153,8 +153,8 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
               Cold: {grade.cold.advice}. {coldWhyWords(grade, say)}
             </li>
             <li>
-              {Math.round(p.retainedAustenite.final * 100)} % soft austenite, {p.austenite.Cr.toFixed(1)} % chromium in
-              solution.
+              {Math.round(p.retainedAustenite.final * 100)} % retained austenite, {p.austenite.Cr.toFixed(1)} % chromium
+              in solution.
             </li>
             <li>Grinding must stay below {both(route.tempers.at(-1)?.atC ?? 150)}.</li>
             {p.cautions.map(c => (

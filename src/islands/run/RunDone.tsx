@@ -23,7 +23,7 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
   const remarks = run.events.filter(e => e.kind === 'remark')
   return (
     <div className="mx-auto max-w-3xl p-6 md:p-10">
-      <h1 className="text-figure-small font-semibold">{batch.name}: the run is over</h1>
+      <h1 className="text-figure-small font-semibold">{batch.name}: the run is finished</h1>
       <div className="my-6 grid gap-4 sm:grid-cols-2">
         <a className="run-action" href={`/batch/${batch.id}/measure`}>
           Enter readings
@@ -39,7 +39,7 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
           </button>
         )}
         <button type="button" className="run-action run-action-quiet" onClick={() => onAgain('all')}>
-          Run it all again
+          Run the whole batch again
         </button>
       </div>
       <h2 className="mb-2 text-heading font-semibold">Log{run.mode === 'practice' ? ' of a practice run' : ''}</h2>

@@ -59,10 +59,10 @@ export function TimeLeft({
         ? 'Ready in'
         : 'Overdue by'
       : !step?.wait
-        ? 'When you are'
+        ? 'When you are ready'
         : ready
-          ? 'The oven is there'
-          : 'Oven there in about'
+          ? 'The oven is at temperature'
+          : 'Oven at temperature in about'
   const time =
     remainingS !== null
       ? clockText(Math.abs(remainingS))

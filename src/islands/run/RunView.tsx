@@ -70,14 +70,18 @@ export function RunView({ batch, run }: Props) {
       </header>
       <div className="grid flex-1 items-center gap-x-10 gap-y-4 md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <Temperature shownC={both} setC={display?.setC ?? step.ovenSetC} targetC={targetOf(step)} system={shop.units} />
-        <TimeLeft state={state} ovenWaitS={ovenWaitS} next={state.next ? words(state.next).title : 'the run is over'} />
+        <TimeLeft
+          state={state}
+          ovenWaitS={ovenWaitS}
+          next={state.next ? words(state.next).title : 'the run is finished'}
+        />
       </div>
       <RunSteps steps={run.steps.map(s => ({ id: s.id, title: words(s).title }))} index={state.stepIndex} />
       <p className="text-title text-[#ffd9b8]">{said.detail}</p>
       <button type="button" className="run-action" data-ready={state.ready} onClick={confirm}>
         <span>
           {early
-            ? `Not yet: press again to do it all the same`
+            ? `Not yet. Press again to go on all the same`
             : state.ready
               ? said.action
               : `Wait, then ${lowerFirst(said.action)}`}

@@ -17,7 +17,7 @@ const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string 
   cold: {
     title: 'What cold does',
     said: '“Freezing makes it another steel.”',
-    so: 'Cold finishes the quench: soft austenite that was left turns to martensite. It takes no carbide apart and moves no chromium.',
+    so: 'Cold finishes the quench: retained austenite that was left turns to martensite. It dissolves no carbide and moves no chromium.',
   },
   twice: {
     title: 'Why temper twice',

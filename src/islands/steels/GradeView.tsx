@@ -124,7 +124,7 @@ function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggest
         </div>
         <div>
           <Figure
-            label={`Twice at ${both(temperC)}, soaked at ${both(route.austenitizeC)}`}
+            label={`Hardness after two tempers at ${both(temperC)}, austenitized at ${both(route.austenitizeC)}`}
             value={prediction ? hrcText(prediction.finalHrc.mean) : '…'}
             unit={`HRC ${prediction ? bandText(prediction.finalHrc.sd) : ''}`}
             working={prediction?.working}

@@ -24,7 +24,7 @@ interface Props {
   readonly onGrade: (gradeId: string) => void
 }
 
-/** From use, edge and what the shop has: steels and routes in order, with the reason; and what can not be done here. */
+/** From use, edge and what the shop has: steels and routes in order, with the reason; and what cannot be done here. */
 export default function SuggestView({ grades, onGrade }: Props) {
   const say = useSay()
   const shop = useShopNow()
@@ -82,7 +82,8 @@ export default function SuggestView({ grades, onGrade }: Props) {
         />
         <Weights of={weights ?? USES[use].weight} own={weights !== null} onChange={setWeights} />
         <p className="text-note text-ink-2">
-          Asked of the blade: {target.min} to {target.max} HRC. Cold, oven, foil and quench oil as in the Workshop.
+          Target hardness for this use: {target.min} to {target.max} HRC. Cold, oven, foil and quench oil are as set in
+          the Workshop.
         </p>
       </div>
       <div className="min-w-0">

@@ -111,7 +111,7 @@ function Today() {
           />
         ))}
       </Part>
-      <Part title="Lately" empty="Nothing yet.">
+      <Part title="Latest batches" empty="Nothing yet.">
         {recent.map(batch => (
           <Line
             key={batch.id}

@@ -8,6 +8,7 @@ import { useKeptText } from '../../ui/kept-text'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
 import { problemWords } from '../../words/problems'
+import { signedText } from '../../words/speaker'
 import { newId } from '../batch/edit'
 import { useShopNow } from '../shop-context'
 import type { EditShop } from './edit-shop'
@@ -48,20 +49,20 @@ export default function BlockCheck({ edit }: Props) {
           }}
         />
         <TextField
-          label="Its name"
+          label="Name of the block"
           value={block.name}
           longest={LONGEST.blockName}
           onCommit={name => setBlock({ name })}
         />
         <NumberField
-          label="Certified at"
+          label="Certified hardness"
           unit="HRC"
           value={block.certifiedHrc}
           {...BOUNDS.hrc}
           onCommit={certifiedHrc => setBlock({ certifiedHrc })}
         />
         <NumberField
-          label="Its spread"
+          label="Certified spread"
           unit="HRC"
           value={block.certifiedSd}
           {...BOUNDS.certifiedSdHrc}
@@ -75,7 +76,7 @@ export default function BlockCheck({ edit }: Props) {
           onCommit={holdsIndents => setBlock({ holdsIndents })}
         />
         <SelectField
-          label="The tester shows"
+          label="Steps of the tester’s display"
           value={tester.dial ? 'dial' : 'digital'}
           options={[
             ['dial', 'a dial, half points'],
@@ -157,17 +158,16 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
   const newest = checks.at(-1)
   const drift = testerDrift(checks)
   if (!newest) return null
-  const signed = (x: number) => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(2)}`
   return (
     <>
       <p className="text-small">
-        {newest.readings.join(', ')}: off by {signed(newest.bias)}, spread {newest.repeatability.toFixed(1)}.{' '}
+        {newest.readings.join(', ')}: off by {signedText(newest.bias, 2)}, spread {newest.repeatability.toFixed(1)}.{' '}
         <strong className={newest.ok ? 'text-good' : 'text-bad'}>
           {newest.ok
             ? 'Fit to use; readings are corrected by it.'
-            : `Out of limits (${ROCKWELL.permissibleErrorHrc} off, or too wide): have it set right before you trust a reading.`}
+            : `Out of limits (${ROCKWELL.permissibleErrorHrc} off, or too wide): have the tester adjusted before you trust a reading.`}
         </strong>
-        {drift !== null && ` It drifts by ${signed(drift)} HRC a year.`}
+        {drift !== null && ` It drifts by ${signedText(drift, 2)} HRC a year.`}
       </p>
       <ul className="text-note">
         {[...checks]
@@ -177,16 +177,16 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
             <li key={check.id} className="flex items-baseline gap-3 border-t border-rule py-0.5">
               <span className="text-ink-2">{dayOf(check)}</span>
               <span className="flex-1">
-                {check.block}: {signed(check.bias)}, spread {check.repeatability.toFixed(1)}
+                {check.block}: {signedText(check.bias, 2)}, spread {check.repeatability.toFixed(1)}
                 {check.ok ? '' : ', out of limits'}
               </span>
               <button
                 type="button"
                 className="link min-h-6"
-                aria-label={`Take out the check of ${dayOf(check)}`}
+                aria-label={`Remove the check of ${dayOf(check)}`}
                 onClick={() => onTakeOut(check.id)}
               >
-                take out
+                remove
               </button>
             </li>
           ))}

@@ -24,7 +24,7 @@ export function ColdPart({ edit }: Props) {
   return (
     <>
       <SelectField
-        label="The shop has"
+        label="Coldest the shop has"
         value={cold.medium}
         options={[
           ['none', 'nothing colder than the room'],
@@ -55,14 +55,14 @@ export function ColdPart({ edit }: Props) {
           />
         ))}
         <QuantityField
-          label="Vessel"
+          label="Weight of the vessel"
           dimension="mass"
           value={cold.vesselKg}
           {...BOUNDS.vesselKg}
           onCommit={vesselKg => set({ vesselKg })}
         />
         <NumberField
-          label="Heat leak"
+          label="Heat leaking into the box"
           unit="W/K"
           value={cold.lossWPerK}
           {...BOUNDS.lossWPerK}

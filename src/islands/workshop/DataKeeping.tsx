@@ -115,7 +115,7 @@ export function DataKeeping() {
               Replace what is here
             </button>
             <button type="button" className="btn btn-plain" onClick={() => setRead(null)}>
-              Leave it
+              Cancel
             </button>
           </div>
         </div>
@@ -129,7 +129,7 @@ function LooseEnds({ data }: { data: WorkshopData }) {
   const ends = useMemo(() => looseEndsOf(data), [data])
   if (ends.length === 0) return null
   return (
-    <ul className="mb-3 max-h-40 space-y-1 overflow-auto text-small" aria-label="What points nowhere">
+    <ul className="mb-3 max-h-40 space-y-1 overflow-auto text-small" aria-label="What refers to something missing">
       {ends.map((end, i) => (
         <li key={i} className="border-l-3 border-bad pl-3">
           {looseEndWords(end)}

@@ -24,7 +24,7 @@ export function LearningPart({ edit }: Props) {
         label="Your own readings"
         value={shop.learning === false ? 'off' : 'on'}
         options={[
-          ['on', 'correct the charts where they help'],
+          ['on', 'correct the charts where that helps'],
           ['off', 'are kept, but correct nothing'],
         ]}
         onCommit={v => edit({ learning: v === 'on' })}
@@ -38,7 +38,7 @@ export function LearningPart({ edit }: Props) {
       {fit && (
         <table className="sheet text-small">
           <caption className="text-left text-note text-ink-2">
-            How far off on batches left out of the learning, HRC (root mean square)
+            Error on batches left out of the learning, HRC (root mean square)
           </caption>
           <thead>
             <tr>
@@ -66,7 +66,7 @@ export function LearningPart({ edit }: Props) {
       {answer && !answer.ok && <Problems of={answer.problems} />}
       {fit && fit.setAside > 0 && (
         <p className="text-note text-ink-2">
-          {fit.setAside} sets lie so far off that another cause is likelier; they teach nothing.
+          {fit.setAside} sets of readings are so far off that another cause is likelier. They are not learnt from.
         </p>
       )}
     </>

@@ -14,7 +14,7 @@ export interface Story {
     ])[]
     /** Name of the bar the blades were cut from. */
     readonly lot?: string
-    /** Moves the suggested soak temperature, K. */
+    /** Moves the suggested austenitize temperature, K. */
     readonly hotterK?: number
     readonly symptom?: 'chips' | 'rolls'
     readonly note?: string

@@ -80,7 +80,7 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
             annotation: {
               annotations: {
                 ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, 'center'),
-                warm: level(60, `hand-warm ${c(60)}`, 'end'),
+                warm: level(60, `cool enough to hold, ${c(60)}`, 'end'),
               },
             },
           },

@@ -12,7 +12,7 @@ interface Props {
   readonly system: System
 }
 
-/** Untempered hardness over the soak temperature: without cold, in dry ice, in liquid nitrogen; the grade's window shaded. */
+/** Untempered hardness over the austenitize temperature: without cold, in dry ice, in liquid nitrogen; the grade's window shaded. */
 export default function SoakChart({ points, window, system }: Props) {
   const say = useSay()
   const canvas = useRef<HTMLCanvasElement>(null)
@@ -99,7 +99,7 @@ export default function SoakChart({ points, window, system }: Props) {
     <canvas
       ref={canvas}
       role="img"
-      aria-label={`Untempered hardness over soak temperature; without cold it is highest near ${say.t(points.reduce((a, b) => (b.noCold > a.noCold ? b : a)).atC)}, with dry ice near ${say.t(points.reduce((a, b) => (b.dryIce > a.dryIce ? b : a)).atC)}`}
+      aria-label={`Untempered hardness over austenitize temperature; without cold it is highest near ${say.t(points.reduce((a, b) => (b.noCold > a.noCold ? b : a)).atC)}, with dry ice near ${say.t(points.reduce((a, b) => (b.dryIce > a.dryIce ? b : a)).atC)}`}
     />
   )
 }

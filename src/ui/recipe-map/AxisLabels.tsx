@@ -34,7 +34,7 @@ export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) 
         </text>
       ))}
       <text x={box.left - 46} y={box.bottom + 17}>
-        soak {unit}
+        austenitize {unit}
       </text>
       <text transform={`translate(${box.left - 42} ${box.top + 56}) rotate(-90)`} textAnchor="middle">
         temper {unit}

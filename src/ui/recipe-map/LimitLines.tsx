@@ -11,7 +11,7 @@ interface Props {
   readonly map: RecipeMap
   readonly limits: MapLimits
   readonly axes: MapAxes
-  /** Where soft austenite gets too much. */
+  /** Where retained austenite gets too much. */
   readonly austenite: AusteniteLimit
 }
 
@@ -25,7 +25,7 @@ export const LimitLines = memo(({ map, limits, axes, austenite }: Props) => {
   const inside = (c: number) => c > axes.austenitizeC.min + 2 && c < axes.austenitizeC.max - 2
   const uprights = [
     ...(grainC !== null && inside(grainC) ? [{ c: grainC, text: 'grain coarsens', hatch: true }] : []),
-    ...(inside(limits.ovenMaxC) ? [{ c: limits.ovenMaxC, text: 'this oven ends', hatch: true }] : []),
+    ...(inside(limits.ovenMaxC) ? [{ c: limits.ovenMaxC, text: 'hottest this oven goes', hatch: true }] : []),
     ...limits.foils
       .filter(foil => inside(foil.maxC))
       .map(foil => ({ c: foil.maxC, text: `foil ${foil.name} ends`, hatch: false })),
@@ -73,7 +73,7 @@ export const LimitLines = memo(({ map, limits, axes, austenite }: Props) => {
           strokeDasharray="6 4"
         />
       ))}
-      {austenite.name && <Name {...austenite.name} colour="var(--bad)" text="over 20 % soft austenite" />}
+      {austenite.name && <Name {...austenite.name} colour="var(--bad)" text="over 20 % retained austenite" />}
       {stainlessC !== null && inside(stainlessC) && robs !== null && (
         <g>
           <line
@@ -137,7 +137,7 @@ const Name = ({ x, y, anchor, colour, text }: NameProps) => (
   </text>
 )
 
-/** Where values that fall along the soak temperature pass 1; null where they stay above it. */
+/** Where values that fall along the austenitize temperature pass 1; null where they stay above it. */
 function crossing(austenitizeC: readonly number[], values: readonly number[]): number | null {
   const at = values.findIndex(value => value < 1)
   if (at < 0) return null

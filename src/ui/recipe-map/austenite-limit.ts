@@ -13,7 +13,7 @@ export interface AusteniteLimit {
   readonly taken: readonly (readonly [number, number])[]
 }
 
-/** The line beyond which soft austenite gets too much, and where its name stands. */
+/** The line beyond which retained austenite gets too much, and where its name stands. */
 export function austeniteLimit(austenite: Contour, { box }: MapAxes): AusteniteLimit {
   const lines = linesOf(austenite, box)
   const [line] = lines

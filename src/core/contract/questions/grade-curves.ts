@@ -7,7 +7,7 @@ import { question } from '../question'
 import { list } from '../shapes'
 
 export const gradeCurves = question({
-  summary: 'A grade over its soak temperature, and what its mill’s range does',
+  summary: 'A grade over its austenitize temperature, and what its mill’s range does',
   request: z.object({ grade: gradeSheetSchema, route: routeSchema }),
   response: z.object({
     soak: list(

@@ -20,7 +20,7 @@ const merits = z.object({
 })
 
 export const rankSteels = question({
-  summary: 'Steels for a use and a shop, best first, each with a route; and what this shop can not do, with why',
+  summary: 'Steels for a use and a shop, best first, each with a route; and what this shop cannot do, with why',
   request: z.object({
     grades: z.array(gradeSheetSchema).max(200).readonly(),
     use: z.enum(USE_NAMES),

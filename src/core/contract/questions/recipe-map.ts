@@ -34,7 +34,7 @@ export const recipeMap = question({
     corrosion: numbers,
     chromium: numbers,
     pinning: numbers,
-    /** By hardness, and where soft austenite gets too much. */
+    /** By hardness, and where retained austenite gets too much. */
     contours: list(contour),
     austenite: contour,
   }),

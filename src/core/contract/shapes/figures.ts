@@ -82,7 +82,7 @@ export const stretchSchema = z.object({
     .nullable(),
 })
 
-/** A hold at soak temperature and what it is made of, min. */
+/** A hold at austenitize temperature and what it is made of, min. */
 const holdSchema = z.object({
   holdMin: z.number(),
   lagMin: z.number(),

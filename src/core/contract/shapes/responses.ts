@@ -25,7 +25,7 @@ export const workingSchema = z.object({
 export const predictResponse = z.object({
   hrc: z.object({ asQuenched: estimate, afterCold: estimate.nullable(), afterTempers: list(estimate) }),
   martensiteStartC: z.number(),
-  /** What the finished band is made of, one sigma each, HRC. */
+  /** What the finished band is made of, one standard deviation each, HRC. */
   band: list(
     z.object({ part: z.string(), element: z.string().optional(), sd: z.number(), name: z.string().optional() }),
   ),

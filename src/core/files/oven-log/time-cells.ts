@@ -49,7 +49,7 @@ export function recogniseTimes(cells: readonly string[], heading: string): TimeF
   return { kind: 'number', secondsEach: 1, name: 'seconds' }
 }
 
-/** Seconds of one cell on its own clock; null where it can not be read. `clock` starts again at midnight. */
+/** Seconds of one cell on its own clock; null where it cannot be read. `clock` starts again at midnight. */
 export function readTime(cell: string, format: TimeFormat): number | null {
   const text = cell.trim()
   if (format.kind === 'number') {

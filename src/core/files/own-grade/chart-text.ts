@@ -44,7 +44,7 @@ function cellsOf(line: string): string[] {
 /**
  * Reads a tempering chart as it is typed, or pasted from a table or CSV: one row a line, temper then hardness, decimal
  * comma or point, °C or °F (named in a header or a cell, or evident from its size). Ranges such as '60-61' give their
- * middle. What can not be used is said line by line; nothing is guessed.
+ * middle. What cannot be used is said line by line; nothing is guessed.
  */
 export function parseChartText(text: string): ChartText {
   const lines = text.split(/\r?\n/)

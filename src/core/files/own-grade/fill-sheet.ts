@@ -22,7 +22,7 @@ const soaked = (austenitizeC: number, soakMin: number): Route => ({
   tempers: [],
 })
 
-/** The soak temperature, to 5 °C, at which a composition quenches hardest without cold. */
+/** The austenitize temperature, to 5 °C, at which a composition quenches hardest without cold. */
 export function hardestSoakC(composition: Composition, soakMin: number): number {
   const steel = { composition }
   let best = { atC: 780, hrc: 0 }

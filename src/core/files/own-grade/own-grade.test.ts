@@ -32,7 +32,7 @@ describe('a tempering chart as text', () => {
     expect(read.skipped).toEqual([])
   })
 
-  it('says line by line what it can not use', () => {
+  it('says line by line what it cannot use', () => {
     const read = parseChartText('200 60\nabout 250\n300 605\n20 61\n350 57')
     expect(read.rows.map(r => r.temperC)).toEqual([200, 350])
     expect(read.skipped.map(s => [s.line, s.why])).toEqual([
@@ -77,7 +77,7 @@ describe('a sheet as it is typed', () => {
 
   it.each([
     ['sum above the whole', { nominal: { C: '105', Cr: '14' } }, /add up to 119.0 %: more than the whole/],
-    ['negative', { nominal: { C: '1', Cr: '-3' } }, /Cr can not be less than nothing/],
+    ['negative', { nominal: { C: '1', Cr: '-3' } }, /Cr cannot be below zero/],
     ['no carbon', { nominal: { Cr: '14' } }, /Carbon is missing/],
     ['not a number', { nominal: { C: '1.0.5' } }, /“1.0.5” is not a number/],
     ['least above most', { least: { Cr: '15' }, most: { Cr: '13' } }, /least of Cr is above its most/],

@@ -192,7 +192,7 @@ function readWindows(draft: SheetDraft, filled: Grade, reader: Reader): Grade {
   const before = reader.problems.length
   const typed = given(draft.austenitizeMin, draft.austenitizeUsual, draft.austenitizeMax)
   const usual = t('austenitizeUsual', BOUNDS.austenitizeC, a.defaultC)
-  // One typed figure carries the others along, so that a single soak temperature is enough.
+  // One typed figure carries the others along, so that a single austenitize temperature is enough.
   const shift = draft.austenitizeUsual.trim() === '' ? 0 : usual - a.defaultC
   const minC = t('austenitizeMin', BOUNDS.austenitizeC, Math.min(a.minC + shift, usual))
   const maxC = t('austenitizeMax', BOUNDS.austenitizeC, Math.max(a.maxC + shift, usual))

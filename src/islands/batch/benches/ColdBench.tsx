@@ -9,7 +9,7 @@ import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { cautionWords } from '../../../words/cautions'
-import { percentText } from '../../../words/speaker'
+import { percentText, signedText } from '../../../words/speaker'
 import { usePredictions } from '../../use-predictions'
 import { useBench } from '../bench-context'
 import { AirTable } from './cold/AirTable'
@@ -34,10 +34,10 @@ function FreezerFigure({ freezerC }: { freezerC: number }) {
   return (
     <Figure
       tone="ice"
-      label={`Time to within ${say.d(FREEZER_WITHIN_K)} of the freezer, ${say.length(thicknessMm)} blade`}
+      label={`Time for a ${say.length(thicknessMm)} blade to come within ${say.d(FREEZER_WITHIN_K)} of the freezer`}
       value={String(minutes(false))}
       unit={`min in still air, ${minutes(true)} min with a fan`}
-      note="Blades that stand free of one another, from the room’s temperature. The hold begins then."
+      note="For blades that do not touch, from room temperature. The hold begins then."
     />
   )
 }
@@ -82,7 +82,7 @@ export function ColdBench() {
         <>
           {amount?.air.refused && (
             <div role="alert" className="mb-2 border-2 border-bad bg-ember-wash p-3 text-body">
-              <strong className="text-bad">This chill is refused. </strong>
+              <strong className="text-bad">This cold treatment is not safe in this room. </strong>
               {amount.cautions.slice(0, 1).map(one => cautionWords(one, say))}
             </div>
           )}
@@ -93,18 +93,18 @@ export function ColdBench() {
               value={amount.value}
               unit={`${amount.unit}${price ? `, costs ${say.money(price * amount.bought)}` : ''}`}
               working={amount.working}
-              note="The cold of the gas is not credited, so this is on the safe side."
+              note="The cold gas also cools the blades. That is not counted, so this amount is on the safe side."
             />
           )}
           {route.cold && coldWay(route.cold.toC) === 'freezer' && <FreezerFigure freezerC={route.cold.toC} />}
           <Figure
             label="What cold does to the finished blade"
-            value={gain === null ? '…' : `${gain >= 0 ? '+' : '−'}${Math.abs(gain).toFixed(1)}`}
+            value={gain === null ? '…' : signedText(gain)}
             unit="HRC"
             working={shown.prediction.working}
           />
           <Figure
-            label="Soft austenite, without and with"
+            label="Retained austenite without cold, and with it"
             value={`${without ? percentText(without.retainedAustenite.final) : '…'} → ${percentText(shown.prediction.retainedAustenite.final)}`}
             unit=""
             working={shown.prediction.working}
@@ -113,8 +113,8 @@ export function ColdBench() {
           {amount && <Warnings lines={amount.cautions.filter(c => c.code !== 'air-refused')} />}
           {route.cold && (
             <p className="my-2 text-small">
-              Afterwards up to room temperature in still air, about 25 min: frost is water, so wipe it off before it
-              rusts, then into the first temper within the hour.
+              Afterwards let the blades warm to room temperature in still air, about 25 min. Frost is water: wipe it off
+              before the blade rusts. Start the first temper within the hour.
             </p>
           )}
           <CautionNote>

@@ -14,12 +14,12 @@ export function Expected({ route }: { route: PlannedRoute | null }) {
       learnt,
     ) ?? []
   if (!route)
-    return <strong className="text-bad">The blade never came within 5° of its soak: it is under-soaked.</strong>
+    return <strong className="text-bad">The blade never reached its soak: it was not soaked long enough.</strong>
   if (!measured) return null
   return (
     <>
-      With what really happened it should finish at <strong>{hrcText(measured.finalHrc.mean)} HRC</strong>{' '}
-      {bandText(measured.finalHrc.sd)}; as planned {hrcText(prediction.finalHrc.mean)}.
+      Expected finished hardness by the log: <strong>{hrcText(measured.finalHrc.mean)} HRC</strong>{' '}
+      {bandText(measured.finalHrc.sd)}; planned {hrcText(prediction.finalHrc.mean)}.
     </>
   )
 }

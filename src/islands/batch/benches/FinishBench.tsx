@@ -13,7 +13,7 @@ export function FinishBench() {
   return (
     <Bench
       title="Finish"
-      says="The temper is done; from here on heat only takes hardness away."
+      says="Tempering is done. From here on, heat only makes the blade softer."
       drawing={<Tray groupId={shown.group.id} />}
       figures={
         <>
@@ -30,9 +30,12 @@ export function FinishBench() {
       }
       fields={
         <ul className="list-disc space-y-1 pl-5 text-small">
-          <li>Scale off first; a blade from a tight packet needs little more than a wipe and a fine belt.</li>
-          <li>Pivot holes have grown tight: hone them back to size.</li>
-          <li>Fresh belts, bare fingers near the edge as a thermometer, water in reach. A blue edge is a soft edge.</li>
+          <li>Remove the scale first. A blade from a tight packet needs only a wipe and a fine belt.</li>
+          <li>Pivot holes are tighter after hardening. Hone them back to size.</li>
+          <li>
+            Use fresh belts and keep water within reach. Cool the blade before it is too warm to hold. An edge that
+            turned blue has become soft.
+          </li>
         </ul>
       }
     />

@@ -28,8 +28,8 @@ import { SoakTooLong } from './SoakTooLong'
 const VIEWS = [
   ['rack', 'Rack'],
   ['programme', 'Programme'],
-  ['entry', 'Entry compared'],
-  ['after', 'Afterwards'],
+  ['entry', 'Ways to load'],
+  ['after', 'Logged heat'],
 ] as const
 
 /** Loads, the rack, the programme to key in, and how far the blade is behind the oven. */
@@ -56,8 +56,8 @@ function Heat({ load, oven }: { load: ProgrammedLoad; oven: Oven }) {
       title="Heat"
       says={
         loads.length > 1
-          ? `Load ${loadIndex + 1} of ${loads.length}, ${loadIndex === 0 ? 'the cooler one first' : 'straight into the hot oven'}.`
-          : 'Thin ones in front, thickest at the back.'
+          ? `Load ${loadIndex + 1} of ${loads.length}, ${loadIndex === 0 ? 'the cooler load goes first' : 'it goes straight into the hot oven'}.`
+          : 'Thin blades stand in front, the thickest at the back.'
       }
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
@@ -105,7 +105,7 @@ function OvenField() {
   const choices = shop.ovens.filter(o => o.use === 'hardening' || o.id === batch.ovenId)
   return (
     <SelectField
-      label="Hardened in"
+      label="Hardening oven"
       value={oven.ok ? oven.value.id : ''}
       options={[
         ...(oven.ok ? [] : [['', `${batch.ovenName || 'no oven'}, not in the workshop`] as const]),
@@ -144,10 +144,10 @@ function SoakFigure({ load }: { load: ProgrammedLoad }) {
   const pulls = load.pulls?.pulls.filter(pull => own.has(pull.bladeId)) ?? []
   return (
     <Figure
-      label={`Soak of ${shown.group.gradeName}, first to last blade`}
+      label={`Soak of ${shown.group.gradeName}, first to last blade pulled`}
       value={pulls.length > 0 ? soaksText(pulls).replace(/ min$/, '') : String(Math.round(shown.group.route.soakMin))}
       unit="min"
-      note="Counted from when each blade is as hot as the oven. The last ones soak on while the others are quenched; the pull list at Plates shows each."
+      note="Counted from when the blade is as hot as the oven. The last blades soak on while the others are quenched. The pull list at Plates shows each blade."
     />
   )
 }
@@ -163,9 +163,9 @@ function LagFigure({ heat: { alone, crowded }, load, thicknessMm }: LagProps) {
   const { shop, chamber } = useBench()
   return (
     <Figure
-      label={`${formatQuantity(thicknessMm, 'length', shop.units)} blade arrives after the oven`}
-      value={crowded.lagS <= 0 ? 'with it' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
-      unit={crowded.lagS <= 0 ? 'as the last climb is slow' : 's, alone to crowded'}
+      label={`${formatQuantity(thicknessMm, 'length', shop.units)} blade reaches full heat after the oven`}
+      value={crowded.lagS <= 0 ? '0' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
+      unit={crowded.lagS <= 0 ? 's: the blade keeps up with the oven' : 's, standing alone to closely packed'}
       working={[
         worked('climb-rate', alone.rateCPerH, 'K/h', {
           preheated: load.equalise.length > 0,
@@ -174,7 +174,7 @@ function LagFigure({ heat: { alone, crowded }, load, thicknessMm }: LagProps) {
         worked('lag-alone', alone.lagS, 's', {}),
         worked('lag-crowded', crowded.lagS, 's', {}),
       ]}
-      note="The soak clock starts when the blade, not the oven, arrives. Foil pressed flat on the blade shortens the lag."
+      note="The soak starts when the blade, not the oven, is at temperature. Foil pressed flat on the blade shortens the delay."
     />
   )
 }
@@ -186,9 +186,9 @@ function ClimbFigure({ heat }: { heat: Result<LoadHeat> | undefined }) {
   const climbMin = reachedMin === null ? null : reachedMin - fromMin
   return (
     <Figure
-      label={fromMin > 0 ? 'Oven back up with this load in' : 'Oven from cold to full heat'}
+      label={fromMin > 0 ? 'Time to full heat with this load' : 'Time from cold to full heat with this load'}
       value={climbMin === null ? '∞' : String(Math.round(climbMin))}
-      unit="min, with the load and its preheats"
+      unit="min, preheats included"
       working={[worked('to-full-heat', climbMin ?? Number.POSITIVE_INFINITY, 'min', { afterLoad: fromMin > 0 })]}
     />
   )
@@ -196,5 +196,5 @@ function ClimbFigure({ heat }: { heat: Result<LoadHeat> | undefined }) {
 
 const keyedSays = (correctionK: number, system: System): string =>
   Math.abs(correctionK) < 0.5
-    ? 'Keyed as the blade should see it: this oven is not corrected.'
-    : `Keyed ${formatDifference(correctionK, system)} to what the blade should see.`
+    ? 'Keyed without a correction: none is set for this oven.'
+    : `Keyed with this oven’s correction of ${formatDifference(correctionK, system)}.`

@@ -25,7 +25,7 @@ export function InspectBench() {
   return (
     <Bench
       title="Inspect"
-      says="Count before anything else; then straightness, cracks, colour, and a skating file."
+      says="Count the blades first. Then look for bends, cracks and colour, and try a file."
       drawing={
         <>
           <InspectTable chosen={chosen} onChoose={setChosen} />
@@ -36,7 +36,7 @@ export function InspectBench() {
         <>
           <div className="grid grid-cols-2 gap-4">
             <NumberField
-              label={`Counted out, of ${countIn} in`}
+              label={`Blades counted out, of ${countIn} in`}
               whole
               value={countedOut}
               {...BOUNDS.countedOut}
@@ -58,23 +58,26 @@ export function InspectBench() {
           {missing < 0 && (
             <Warnings
               lines={[
-                { code: 'extra', message: 'More out than in: count again, and look for a blade of another batch.' },
+                {
+                  code: 'extra',
+                  message: 'More blades came out than went in. Count again, and look for a blade of another batch.',
+                },
               ]}
             />
           )}
           {countedOut !== null && missing === 0 && <p className="my-2 text-good">All {countIn} are out.</p>}
           <Figure
-            label="Should read as quenched"
+            label="Predicted hardness as quenched"
             value={hrcText(shown.prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(shown.prediction.hrc.asQuenched.sd)}`}
             working={shown.prediction.working}
           />
           <Figure
-            label={`Can be set by hand, ${formatQuantity(shown.thicknessMm, 'length', shop.units)} in still air`}
+            label={`Time to straighten a ${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade while warm`}
             value={`${Math.round(window.seconds)}`}
-            unit={`s, from ${formatQuantity(window.fromC, 'temperature', shop.units)} down to ${formatNumber(window.toC, 'temperature', shop.units)}`}
+            unit={`s in still air, from ${formatQuantity(window.fromC, 'temperature', shop.units)} down to ${formatNumber(window.toC, 'temperature', shop.units)}`}
             working={[worked('third-martensite', window.toC, 'C', {}), worked('warm-seconds', window.seconds, 's', {})]}
-            note="Above it is too soft to hold its line, below it cracks. After that: clamped flat at the first temper, or in a three-pin vice while at temper heat."
+            note="Hotter than this it bends again; colder, it cracks. Later, straighten it clamped flat in the first temper, or in a three-pin vice at temper heat."
           />
           <CautionNote>
             {CAUTIONS.inspect} {DEFER}

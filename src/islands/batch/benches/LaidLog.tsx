@@ -26,7 +26,7 @@ export function LayLog({ of, log, says, children }: LayLogProps) {
     <div className="py-2">
       {!log && <p className="mb-3 max-w-2xl text-small">{says}</p>}
       <LogImport
-        action="Lay it over the plan"
+        action="Show this log over the plan"
         onTake={(name, points) => {
           void putLog(newLog({ id: newId(), ...of, name, addedAt: new Date().toISOString() }, points))
           setAdding(false)
@@ -69,7 +69,7 @@ export function LaidLog(props: LaidLogProps) {
     <div>
       <LogDrawing
         lines={[
-          { name: 'the display, as logged', points: log.points, look: 'logged' },
+          { name: 'oven’s display, as logged', points: log.points, look: 'logged' },
           { name: bladeName, points: bladePoints, look: 'blade' },
         ]}
         system={system}
@@ -96,18 +96,16 @@ export function LaidLog(props: LaidLogProps) {
         <MomentField label={momentNames.went} min={inMin} onCommit={loadedMin => changeLog(log.id, { loadedMin })} />
         <MomentField label={momentNames.came} min={outMin} onCommit={pulledMin => changeLog(log.id, { pulledMin })} />
         <button type="button" className="btn" onClick={another}>
-          Another log …
+          Read another log …
         </button>
         <button
           type="button"
           className="btn"
           onClick={() =>
-            void removeLog(log.id).then(
-              done => done.saved && undoable(`Taken off: ${log.name}`, () => void putLog(log)),
-            )
+            void removeLog(log.id).then(done => done.saved && undoable(`Removed: ${log.name}`, () => void putLog(log)))
           }
         >
-          Take this one off
+          Remove this log
         </button>
       </div>
     </div>

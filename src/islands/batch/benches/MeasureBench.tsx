@@ -33,7 +33,7 @@ import { TesterButton } from './measure/TesterButton'
 const VIEWS = [
   ['blade', 'On the blade'],
   ['files', 'By files'],
-  ['spread', 'Blades and oven'],
+  ['spread', 'Blade to blade'],
 ] as const
 
 /** Readings by blade and stage: typed as a run, each with its uncertainty, each undoable. */

@@ -57,7 +57,7 @@ export function OilBench() {
             note="The oil is taken to be warm, about 60 °C, and the blade to be moved in it."
           />
           <Figure
-            label={`As quenched, ${shown.group.gradeName}`}
+            label={`Hardness as quenched, ${shown.group.gradeName}`}
             value={hrcText(prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}

@@ -63,7 +63,7 @@ export function PlatesBench() {
   const quench = usual?.ok ? usual.value : null
   const range = (mark: string): string => {
     const value = (answer: typeof usual) => (answer?.ok ? (answer.value.blades[0]?.secondsTo[mark] ?? null) : null)
-    const shown = (s: number | null) => (s === null ? '∞' : s < 10 ? s.toFixed(1) : Math.round(s).toString())
+    const shown = (s: number | null) => (s === null ? 'more than 90' : s < 10 ? s.toFixed(1) : Math.round(s).toString())
     return `s, ${shown(value(good))} to ${shown(value(poor))}`
   }
   const at = (mark: string) => {
@@ -110,21 +110,21 @@ export function PlatesBench() {
       figures={
         <>
           <Figure
-            label={`Below ${formatQuantity(500, 'temperature', shop.units)}`}
+            label={`Time to ${formatQuantity(500, 'temperature', shop.units)}`}
             value={at('500')}
             unit={range('500')}
             working={quench?.working}
-            note="The range is contact from 300 to 1200 W/m²K: how well the foil lies, and how hard the vice is shut."
+            note="The range runs from good to poor contact: how flat the foil lies, and how hard the vice is shut."
           />
           <Figure
-            label={`Hand-warm, ${formatQuantity(60, 'temperature', shop.units)}`}
+            label={`Time until cool enough to hold, ${formatQuantity(60, 'temperature', shop.units)}`}
             value={at('60')}
             unit={range('60')}
             working={quench?.working}
           />
           {load?.pulls && queue.length > 1 && <WholeLoad pulls={load.pulls} />}
           <Figure
-            label={`As quenched, ${shown.group.gradeName}`}
+            label={`Hardness as quenched, ${shown.group.gradeName}`}
             value={hrcText(prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}
@@ -136,7 +136,7 @@ export function PlatesBench() {
               lines={[
                 {
                   code: 'slow',
-                  message: `Slower from ${say.bare(800)} to ${say.t(500)} than the ${shown.grade.quench.slowest800to500S} s this grade allows.`,
+                  message: `Cooling from ${say.bare(800)} to ${say.t(500)} takes longer than the ${shown.grade.quench.slowest800to500S} s this grade allows.`,
                 },
               ]}
             />
@@ -171,7 +171,7 @@ export function PlatesBench() {
               onCommit={lengthMm => set({ lengthMm })}
             />
             <QuantityField
-              label="Plates start at"
+              label="Plate temperature at the start"
               dimension="temperature"
               value={plates.startC}
               {...BOUNDS.plateStartC}
@@ -196,7 +196,7 @@ function WholeLoad({ pulls: { pulls, totalS, restS } }: { pulls: ExpectedPulls }
   const last = pulls.at(-1)
   return (
     <Figure
-      label="Plates when the last blade goes in"
+      label="Plate temperature when the last blade goes in"
       value={bare(last?.plateStartC ?? 0)}
       unit={t(0).replace(/^[^ ]+ /, '')}
       working={pulls.map((pull, i) =>

@@ -25,9 +25,9 @@ const VIEWS = [
 type View = (typeof VIEWS)[number][0]
 
 const SAYS: Readonly<Record<View, string>> = {
-  tray: 'The tray of blanks, to one scale. The bar behind each tip is its thickness.',
-  outline: 'The shape of each blade, from a few figures or from a drawing file. It is drawn so everywhere.',
-  before: 'What must be done before anything is hot, and what to leave on the steel.',
+  tray: 'All blanks drawn to one scale. The bar behind each tip shows its thickness.',
+  outline: 'The shape of each blade, from a few figures or from a drawing file. Every drawing uses it.',
+  before: 'What must be done before heat, and how much steel to leave on.',
 }
 
 /** The tray: what blades there are, marked and counted, and made ready. */
@@ -70,9 +70,9 @@ export function PrepareBench() {
           />
           <Unplaced />
           <ul className="mt-2 list-disc space-y-1 pl-5 text-small">
-            <li>Degrease: a fingerprint burns in under foil.</li>
-            <li>Drill every hole and stamp every mark now: afterwards it is too hard.</li>
-            <li>Round sharp inside corners: cracks begin there.</li>
+            <li>Degrease every blade: a fingerprint burns in under foil.</li>
+            <li>Drill every hole and stamp every mark now: hardened steel is too hard for it.</li>
+            <li>Round every sharp inside corner: cracks begin there.</li>
           </ul>
           <CautionNote>
             {CAUTIONS.prepare} {DEFER}
@@ -107,7 +107,7 @@ export function PrepareBench() {
               </table>
             </ScrollRegion>
             <button type="button" className="btn mt-3" onClick={add}>
-              <Plus size={16} aria-hidden="true" /> Blades like the last
+              <Plus size={16} aria-hidden="true" /> Add blades like the last
             </button>
           </>
         )

@@ -21,7 +21,7 @@ export function ProveBench() {
   return (
     <Bench
       title="Prove"
-      says="Edge beside a control of known hardness, one angle at a time. From 20 down to 18° a side differences show."
+      says="Test the edge beside a blade of known hardness, one angle at a time. Differences show from 20° down to 18° a side."
       drawing={<Tray groupId={group.id} />}
       figures={
         <>
@@ -36,7 +36,7 @@ export function ProveBench() {
               'A fine edge that chips is too hard for its shape: the verdict now aims 1 HRC lower.'}
             {group.symptom === 'rolls' &&
               'A fine edge that rolls is too soft for its shape: the verdict now aims 1 HRC higher.'}
-            {group.symptom === null && 'Nothing against it: the verdict aims at the target itself.'}
+            {group.symptom === null && 'The edge held: the verdict aims at the target itself.'}
           </p>
           <button type="button" className="btn btn-ember mt-3" onClick={() => go('verdict')}>
             To the verdict

@@ -54,13 +54,13 @@ export function RouteFields() {
   return (
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
-        label="Austenitize at"
+        label="Austenitize temperature"
         dimension="temperature"
         value={route.austenitizeC}
         min={BOUNDS.austenitizeC.min}
         max={oven.ok ? oven.value.maxC : BOUNDS.austenitizeC.max}
         {...marks('austenitizeC')}
-        onCommit={austenitizeC => edit('Soak temperature', r => ({ ...r, austenitizeC }))}
+        onCommit={austenitizeC => edit('Austenitize temperature', r => ({ ...r, austenitizeC }))}
       />
       <QuantityField
         label="Soak time"

@@ -21,7 +21,7 @@ import { TemperLoads } from './temper/TemperLoads'
 
 const VIEWS = [
   ['loads', 'Loads'],
-  ['after', 'Afterwards'],
+  ['after', 'Logged temper'],
 ] as const
 
 /** Temper loads: who goes in together, at what, and what it should read after each; and what the oven really did. */
@@ -37,7 +37,7 @@ export function TemperBench() {
   return (
     <Bench
       title="Temper"
-      says={`In ${shop.temperingOvenId !== null ? 'the tempering oven' : 'the hardening oven, once it has cooled'}. Down to room temperature between tempers.`}
+      says={`In ${shop.temperingOvenId !== null ? 'the tempering oven' : 'the hardening oven, once it has cooled'}. Let the blades cool to room temperature between tempers.`}
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         !temperingOven.ok ? (
@@ -58,15 +58,15 @@ export function TemperBench() {
           />
           <DayFigure />
           <LagFigure
-            label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade is through after`}
+            label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade is heated through after`}
             thicknessMm={shown.thicknessMm}
             atC={last?.atC ?? 200}
             fan={oven?.fan}
           />
           <Figure
-            label="Grinding heat it forgives"
+            label="Hottest the edge may get in grinding"
             value={last ? (formatQuantity(last.atC, 'temperature', shop.units).split(' ')[0] ?? '') : '—'}
-            unit={shop.units === 'metric' ? '°C at the edge' : '°F at the edge'}
+            unit={shop.units === 'metric' ? '°C' : '°F'}
           />
           <Warnings
             lines={prediction.cautions.filter(c => ['robbed-chromium', 'second-temper', 'untempered'].includes(c.code))}
@@ -90,10 +90,10 @@ function DayFigure() {
   return (
     <>
       <Figure
-        label="The whole batch, from oven on to the last temper out"
+        label="Time for the whole batch, from oven on to the last temper out"
         value={hoursText(day.totalMin)}
         unit="h:min"
-        note="One pair of hands, one step after another. The last blade is quenched after the heats; the tempers follow in the order of the table, the one that is done soonest."
+        note="For one person, one step after another. All loads are quenched first. The tempers follow in the order of the table, which is done soonest."
       />
       {standing && (
         <p className={`my-2 text-small ${standsTooLong(standing) ? 'font-semibold text-bad' : ''}`}>
@@ -120,7 +120,7 @@ function LagFigure({ label, thicknessMm, atC, fan }: LagProps) {
       value={lags.map(s => Math.round(s / 60)).join(' to ')}
       unit={`min, ${fan === undefined ? 'fan to still' : fan ? 'with its fan' : 'in still air'}`}
       working={lags.map((s, i) => worked('temper-lag', s, 's', { fan: fan === undefined ? i === 0 : null }))}
-      note={`Start the clock when the blade, not the oven, is there. Two blades that touch count as one of double thickness.${fan === undefined ? ' Say in the Workshop whether this oven has a fan.' : ''}`}
+      note={`Start the clock when the blade, not the oven, is at temperature. Two blades that touch count as one of double thickness.${fan === undefined ? ' Say in the Workshop whether this oven has a fan.' : ''}`}
     />
   )
 }

@@ -24,7 +24,7 @@ import { VerdictFigures } from './verdict/VerdictFigures'
 const VIEWS = [
   ['batch', 'All of this steel'],
   ['each', 'Each blade'],
-  ['why', 'Why?'],
+  ['why', 'Likely causes'],
 ] as const
 
 /** What to do after the latest readings, best first, each with its reason. */
@@ -40,7 +40,7 @@ function NothingMeasured() {
   return (
     <section aria-label="Verdict" className="p-6">
       <h2 className="text-heading">Verdict</h2>
-      <p className="my-3">A verdict needs a reading, three on one blade are enough to begin; or a set of files.</p>
+      <p className="my-3">Enter readings first: three on one blade are enough to begin. File tests count too.</p>
       <button type="button" className="btn btn-ember" onClick={() => go('measure')}>
         Enter readings
       </button>
@@ -51,7 +51,7 @@ function NothingMeasured() {
 const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
   <Bench
     title="Verdict"
-    says="By files alone, weighed with what was predicted: wide, but no guess."
+    says="From file tests and the prediction together. The uncertainty is wide."
     drawing={<EachBladeView />}
     figures={
       <Figure
@@ -84,7 +84,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
   const predicted = predictedAt(prediction, stage)
   const take = (option: Option) =>
     void takeOption({ batch, group, option, hardness }).then(() =>
-      toast(`${KIND[option.kind]}: written into the route, with its reason.`),
+      toast(`${KIND[option.kind]}: added to the route, with its reason.`),
     )
   return (
     <Bench

@@ -21,10 +21,10 @@ const VIEWS = [
 type View = (typeof VIEWS)[number][0]
 
 const SAYS: Readonly<Record<View, string>> = {
-  roll: 'Shear at the bold lines in order, then inside each section. Drag a sheet to lay it otherwise.',
-  envelope: 'One sheet laid flat: cut, fold in half, roll the seams flat, all to one side.',
-  packets: 'Blade in butt first, edge to the folded side. Tick each packet once its seams are rolled.',
-  protection: 'What keeps air from the steel in this batch; work counted, cheapest first.',
+  roll: 'Cut along the bold lines in order, then inside each section. Drag a sheet to move it.',
+  envelope: 'One sheet laid flat. Cut it, fold it in half, and roll the seams flat, all to one side.',
+  packets: 'Put the blade in butt first, its edge to the folded side. Tick each packet when its seams are rolled.',
+  protection: 'Ways to keep air from the steel, cheapest first, with your work counted.',
 }
 
 const bareSays = (gradeName: string) =>

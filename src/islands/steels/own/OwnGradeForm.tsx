@@ -84,21 +84,35 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
               <Text
                 name="austenitizeUsual"
-                label="Soak, usually at"
+                label="Usual austenitize temperature"
                 suggested={read.ok ? read.value.austenitize.defaultC : null}
               />
               <Text
                 name="austenitizeMin"
-                label="Soak, least"
+                label="Lowest austenitize temperature"
                 suggested={read.ok ? read.value.austenitize.minC : null}
               />
-              <Text name="austenitizeMax" label="Soak, most" suggested={read.ok ? read.value.austenitize.maxC : null} />
+              <Text
+                name="austenitizeMax"
+                label="Highest austenitize temperature"
+                suggested={read.ok ? read.value.austenitize.maxC : null}
+              />
               <div className="grid grid-cols-2 gap-2">
-                <Text name="soakMin" label="Min, thin" suggested={read.ok ? read.value.soak.minMin : null} plain />
-                <Text name="soakMax" label="Min, thick" suggested={read.ok ? read.value.soak.maxMin : null} plain />
+                <Text
+                  name="soakMin"
+                  label="Soak of thin blades, min"
+                  suggested={read.ok ? read.value.soak.minMin : null}
+                  plain
+                />
+                <Text
+                  name="soakMax"
+                  label="Soak of thick blades, min"
+                  suggested={read.ok ? read.value.soak.maxMin : null}
+                  plain
+                />
               </div>
-              <Text name="temperMin" label="Temper, least" suggested={read.ok ? read.value.temper.minC : null} />
-              <Text name="temperMax" label="Temper, most" suggested={read.ok ? read.value.temper.maxC : null} />
+              <Text name="temperMin" label="Lowest temper" suggested={read.ok ? read.value.temper.minC : null} />
+              <Text name="temperMax" label="Highest temper" suggested={read.ok ? read.value.temper.maxC : null} />
               <Text
                 name="targetMin"
                 label="Usual target from"
@@ -125,21 +139,26 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
               <div className="grid content-start grid-cols-2 gap-3">
                 <Text
                   name="chartSoakAt"
-                  label="Chart’s soak at"
+                  label="Austenitize temperature of the chart"
                   suggested={read.ok ? read.value.austenitize.defaultC : null}
                 />
-                <Text name="chartSoakFor" label="for, min" suggested={read.ok ? read.value.soak.maxMin : null} plain />
-                <Text name="chartCold" label="Chart’s cold" hint="none" />
+                <Text
+                  name="chartSoakFor"
+                  label="Soak of the chart, min"
+                  suggested={read.ok ? read.value.soak.maxMin : null}
+                  plain
+                />
+                <Text name="chartCold" label="Cold of the chart" hint="none" />
                 <Choice
                   name="chartTempers"
-                  label="Chart’s tempers"
+                  label="Number of tempers"
                   options={[
                     ['1', 'one'],
                     ['2', 'two'],
                     ['3', 'three'],
                   ]}
                 />
-                <Text name="chartTemperFor" label="held, min" suggested={CHART_TEMPER_MIN} plain />
+                <Text name="chartTemperFor" label="Hold of each temper, min" suggested={CHART_TEMPER_MIN} plain />
               </div>
             </div>
           </section>
@@ -159,7 +178,7 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
                 onDone(edited?.id ?? null)
               }}
             >
-              {edited ? 'Leave as it was' : 'Give it up'}
+              {edited ? 'Discard changes' : 'Discard'}
             </button>
             {edited && (
               <button type="button" className="btn btn-plain" onClick={() => void remove()}>

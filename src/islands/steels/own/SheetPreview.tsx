@@ -19,7 +19,7 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
   const { skipped, rows, scale } = parseChartText(draft.chart)
   return (
     <div>
-      <h2 className="text-lead">What it comes to</h2>
+      <h2 className="text-lead">What this gives</h2>
       {read.ok ? (
         <Readout grade={read.value} />
       ) : (

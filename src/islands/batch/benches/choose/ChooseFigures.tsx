@@ -7,7 +7,8 @@ import type { Prediction } from '../../../../core/steel/predict'
 import { STEEL_MODEL } from '../../../../data/steel-model'
 import { Figure, Warnings } from '../../../../ui/Bench'
 import { Problems } from '../../../../ui/Problems'
-import { bandText, hrcText, percentText } from '../../../../words/speaker'
+import { counted } from '../../../../words/lists'
+import { bandText, hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
@@ -30,13 +31,13 @@ export function ChooseFigures() {
         value={hrcText(prediction.finalHrc.mean)}
         unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
         working={prediction.working}
-        note="The band holds 95 %: the model’s own error, what a mill’s range does, and what a small shop’s oven temperatures do. Martensitic steels of 0.3 to 2.3 % C."
+        note="The range holds the result 95 times in 100. It covers the model’s error, the mill’s range of composition, and a small shop’s oven. For martensitic steels of 0.3 to 2.3 % C."
       />
       <ShopLine prediction={prediction} />
       <TargetChance />
       <div className="grid grid-cols-2 gap-x-4">
         <Figure
-          label="Soft austenite left"
+          label="Retained austenite"
           value={percentText(prediction.retainedAustenite.final)}
           unit=""
           working={prediction.working}
@@ -44,7 +45,7 @@ export function ChooseFigures() {
         <Figure
           label="Chromium in solution"
           value={prediction.austenite.Cr.toFixed(1)}
-          unit={`%${prediction.corrosion.temperPenalty > 0 ? ', robbed' : ''}`}
+          unit={`%${prediction.corrosion.temperPenalty > 0 ? ', lost to carbides' : ''}`}
           working={prediction.working}
         />
       </div>
@@ -60,14 +61,12 @@ export function ChooseFigures() {
 export function ShopLine({ prediction }: { prediction: Prediction }) {
   const { shop, chartHrc, finalHrc } = prediction
   if (!shop) return null
-  const moved =
-    Math.abs(shop.shiftHrc) < 0.05
-      ? 'leave it there'
-      : `move it ${shop.shiftHrc > 0 ? '+' : '−'}${Math.abs(shop.shiftHrc).toFixed(1)}`
+  const by =
+    shop.readings > 0 ? `Your ${counted(shop.readings, 'reading')} of this steel` : 'Your readings of other steels'
   return (
     <p className="pb-2 text-note text-ink-2">
-      Chart {hrcText(chartHrc.mean)} {bandText(chartHrc.sd)}; your shop’s{' '}
-      {shop.readings > 0 ? `${shop.readings} readings of it` : 'readings of other steels'} {moved},{' '}
+      Chart alone: {hrcText(chartHrc.mean)} {bandText(chartHrc.sd)}. {by}{' '}
+      {Math.abs(shop.shiftHrc) < 0.05 ? 'leave it there' : `change it by ${signedText(shop.shiftHrc)} HRC`}: now{' '}
       {hrcText(finalHrc.mean)} {bandText(finalHrc.sd)}.
     </p>
   )
@@ -116,7 +115,7 @@ function StageReadings({ prediction }: { prediction: Prediction }) {
   ]
   return (
     <table className="sheet border-t border-rule">
-      <caption className="pt-2 text-left text-note text-ink-2">Should read on the way, HRC</caption>
+      <caption className="pt-2 text-left text-note text-ink-2">Expected hardness at each stage, HRC</caption>
       <tbody>
         {rows.map(([stage, hrc]) => (
           <tr key={stage}>

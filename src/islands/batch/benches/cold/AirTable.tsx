@@ -9,14 +9,14 @@ export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPe
     <section className="mt-3">
       <table className="sheet">
         <caption className="mb-1 text-left text-note text-ink-2">
-          Air of the room, evenly mixed; over the box, on the floor or in a pit it is worse
+          Air of the room, evenly mixed. It is worse over the box, on the floor and in a pit.
         </caption>
         <thead>
           <tr>
             <th>Limit</th>
             <th>Allowed</th>
-            <th>Here</th>
-            <th>Level first there after</th>
+            <th>In this room</th>
+            <th>Reached after</th>
             <th>Source</th>
           </tr>
         </thead>
@@ -39,10 +39,10 @@ export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPe
       </table>
       <p className="mt-1 text-small">
         {air.neededAirChangesPerH === 0
-          ? 'Even shut, this room keeps to it.'
+          ? 'Even with the doors shut the air stays within the limits.'
           : Number.isFinite(air.neededAirChangesPerH)
-            ? `${air.neededAirChangesPerH} air changes an hour keep to it; you have set ${airChangesPerH}. A door open on each side makes about 10 to 20.`
-            : 'No ventilation of this room keeps to it: outdoors.'}
+            ? `${air.neededAirChangesPerH} air changes an hour stay within the limits; you have set ${airChangesPerH}. A door open on each side makes about 10 to 20.`
+            : 'No ventilation of this room is enough: chill outdoors.'}
       </p>
     </section>
   )

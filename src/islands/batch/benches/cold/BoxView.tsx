@@ -24,7 +24,7 @@ export function BoxView({ toC }: { toC: number }) {
       : fits < each.length
         ? {
             bad: true,
-            text: `It holds ${fits} of the ${each.length} at once: chill in ${Math.ceil(each.length / Math.max(1, fits))} goes.`,
+            text: `It holds ${fits} of the ${each.length} at once: chill them in ${Math.ceil(each.length / Math.max(1, fits))} goes.`,
           }
         : {
             bad: false,
@@ -39,7 +39,7 @@ export function BoxView({ toC }: { toC: number }) {
         ]
       : []),
     ...(level && level.levelMm > box.depth ? [{ bad: true, text: 'The bath runs over.' }] : []),
-    ...(boxMm ? [] : [{ bad: false, text: 'The box was not measured yet: its inside is set in the Workshop.' }]),
+    ...(boxMm ? [] : [{ bad: false, text: 'Enter the inside size of the box in the Workshop first.' }]),
   ]
   return (
     <>

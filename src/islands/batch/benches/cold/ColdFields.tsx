@@ -13,7 +13,7 @@ import { editGroup } from '../../edit'
 /** Low enough to relieve, too low to soften. Common practice, no published source. */
 const SNAP_TEMPER_C = 150
 
-/** When the cold comes, and what comes before it: both decide how much of the soft austenite it still turns. */
+/** When the cold comes, and what comes before it: both decide how much of the retained austenite it still turns. */
 function ColdTiming() {
   const { batch, shown } = useBench()
   const say = useSay()
@@ -27,20 +27,24 @@ function ColdTiming() {
   return (
     <>
       <QuantityField
-        label="Delay before it"
+        label="Time from quench to cold"
         dimension="duration"
         value={cold.delayMin}
         {...BOUNDS.delayMin}
-        onCommit={delayMin => set('Delay before the cold', { delayMin })}
+        onCommit={delayMin => set('Time from quench to cold', { delayMin })}
       />
       <SelectField
-        label="Before it"
+        label="Before the cold"
         value={cold.snapTemperC === undefined ? 'nothing' : 'snap'}
         options={[
           ['nothing', 'nothing'],
           ['snap', `a snap temper, ${say.t(SNAP_TEMPER_C)} 1 h`],
         ]}
-        hint={cold.snapTemperC === undefined ? undefined : 'For shapes that crack; the cold then does less.'}
+        hint={
+          cold.snapTemperC === undefined
+            ? undefined
+            : 'For shapes that may crack. The cold then changes less austenite.'
+        }
         onCommit={before => set('Snap temper', { snapTemperC: before === 'snap' ? SNAP_TEMPER_C : undefined })}
       />
     </>

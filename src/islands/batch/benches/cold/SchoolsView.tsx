@@ -62,18 +62,18 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
     <div className="max-h-[420px] overflow-y-auto">
       <table className="sheet">
         <caption className="mb-1 text-left text-note text-ink-2">
-          {shown.grade.name}, held {formatQuantity(holdMin, 'duration', shop.units)}; corrosion resistance is the same
+          {shown.grade.name}, held {formatQuantity(holdMin, 'duration', shop.units)}. Corrosion resistance is the same
           in every row
         </caption>
         <thead>
           <tr>
             <th>Cold</th>
             <th>When</th>
-            <th>Soft austenite</th>
+            <th>Retained austenite</th>
             <th>Finished, HRC</th>
-            <th>Takes</th>
+            <th>Coolant</th>
             <th>
-              <span className="sr-only">Take it</span>
+              <span className="sr-only">Choose</span>
             </th>
           </tr>
         </thead>
@@ -94,12 +94,12 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
                     <button
                       type="button"
                       className="link min-h-8 text-small"
-                      aria-label={`Take ${row.name} ${row.when}`}
+                      aria-label={`Choose ${row.name} ${row.when}`}
                       onClick={() =>
                         void editGroup(batch, shown.group.id, 'Cold', g => withRoute(g, { ...g.route, cold: row.cold }))
                       }
                     >
-                      take it
+                      choose
                     </button>
                   )}
                 </td>

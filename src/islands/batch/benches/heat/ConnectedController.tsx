@@ -50,20 +50,20 @@ export function ConnectedController({ load, segments, oven, session, state, disc
       written ||= saved
       return saved
     })
-    if (done) toast('Kept with this batch, and kept up while it is heard: see “Afterwards”.')
+    if (done) toast('Kept with this batch while the controller sends: see “Logged heat”.')
   }
   return (
     <section aria-label={session.name} className="mt-3 border-t border-rule pt-3">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <ReadingLine reading={reading} />
         <button type="button" className="btn btn-ember" onClick={() => void run()}>
-          {running ? 'Send and begin again' : 'Send and run'}
+          {running ? 'Send and start again' : 'Send and run'}
         </button>
         <button type="button" className="btn" disabled={!running} onClick={() => void session.send([{ kind: 'stop' }])}>
           Stop
         </button>
         <button type="button" className="btn" disabled={samples.length < 2 || keeping} onClick={() => void keep()}>
-          {keeping ? 'The log is kept' : 'Keep the log'}
+          {keeping ? 'Log kept' : 'Keep the log'}
         </button>
         <button type="button" className="btn" onClick={disconnect}>
           Disconnect

@@ -48,14 +48,14 @@ export default function ControllerPanel({ load, segments, oven }: Props) {
         </button>
         {hasSerial() && (
           <button type="button" className="btn" onClick={() => void openSerial()}>
-            One on a cable …
+            Connect a controller on a cable …
           </button>
         )}
       </div>
       <p className="mt-2 max-w-2xl text-note text-ink-2">
-        The simulated one is a stand-in that ships with the application: nothing gets hot. A real one speaks the line
-        protocol of docs/devices.md{hasSerial() ? '' : '; this browser has no access to a cable'}. Never leave a hot
-        oven to a program alone.
+        The simulated controller is part of this application: nothing gets hot. A real one must speak the protocol of
+        docs/devices.md{hasSerial() ? '' : '; this browser cannot reach a cable'}. Never leave a hot oven to a program
+        alone.
       </p>
       {refused && (
         <p role="alert" className="mt-2 text-small text-bad">

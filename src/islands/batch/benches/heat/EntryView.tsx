@@ -15,10 +15,13 @@ import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
 
 const WORDS: Readonly<Record<EntrySchool, { name: string; says: string }>> = {
-  'from-cold': { name: 'from cold', says: 'gentlest; the longest in the oven, so foil and skin suffer most' },
-  'on-the-way-up': { name: 'on the way up', says: 'the usual: gentle enough, little time lost' },
-  equalised: { name: 'equalised', says: 'thick and thin set out together; where the sheet asks for it' },
-  'straight-in': { name: 'straight in', says: 'quickest for one blade after another; steepest, so thin ones may bend' },
+  'from-cold': { name: 'from cold', says: 'gentlest, but the longest in the oven: more scale and carbon loss' },
+  'on-the-way-up': { name: 'while the oven heats', says: 'the usual way: gentle enough, little time lost' },
+  equalised: { name: 'equalised', says: 'thick and thin blades start level; where the data sheet asks for it' },
+  'straight-in': {
+    name: 'into the hot oven',
+    says: 'quickest for one blade after another, but the steepest: thin blades may bend',
+  },
 }
 interface Props {
   readonly load: Load
@@ -61,12 +64,12 @@ export function EntryView({ load, oven }: Props) {
       <p className="text-note text-ink-2">
         {shown === chosen ? (
           <>
-            This batch goes in {WORDS[chosen].name}, {batch.entry === undefined ? 'as suggested' : 'set by you'}.{' '}
+            How the blades go in {WORDS[chosen].name}, {batch.entry === undefined ? 'as suggested' : 'set by you'}.{' '}
             {batch.entry !== undefined && batch.entry !== usualEntry(preheats) && (
               <button
                 type="button"
                 className="link min-h-9"
-                onClick={() => void editBatch(batch, 'Entry as suggested', ({ entry: _, ...b }) => b)}
+                onClick={() => void editBatch(batch, 'Suggested way to load', ({ entry: _, ...b }) => b)}
               >
                 Use the suggested way, {WORDS[usualEntry(preheats)].name}
               </button>
@@ -76,12 +79,12 @@ export function EntryView({ load, oven }: Props) {
           <button
             type="button"
             className="link min-h-9 font-semibold text-ember"
-            onClick={() => void editBatch(batch, 'Entry', b => ({ ...b, entry: shown }))}
+            onClick={() => void editBatch(batch, 'Way to load', b => ({ ...b, entry: shown }))}
           >
             Go in {WORDS[shown].name}
           </button>
         )}{' '}
-        Thin: the oven’s display. Thick: the blade. Dotted: the blade by the other schools. By the wall model, from a
+        Thin line: the oven’s display. Thick line: the blade. Dotted: the blade by the other ways. Worked out from a
         cold oven.
       </p>
       {active && <EntryCurves outcomes={outcomes} active={active} system={shop.units} />}
@@ -89,12 +92,12 @@ export function EntryView({ load, oven }: Props) {
         <table className="sheet min-w-[620px] text-small">
           <thead>
             <tr>
-              <th>Entry</th>
-              <th>Oven on to soak done</th>
-              <th>Blade in oven before its soak</th>
-              <th>Steepest, skin ahead of core</th>
+              <th>Way to load</th>
+              <th>From oven on to the end of the soak</th>
+              <th>Time in the oven before the soak</th>
+              <th>Largest difference, skin to core</th>
               <th>Energy</th>
-              <th>What for</th>
+              <th>Good for</th>
             </tr>
           </thead>
           <tbody>

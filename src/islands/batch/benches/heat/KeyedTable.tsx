@@ -12,14 +12,14 @@ export function KeyedTable({ steps, oven }: { steps: readonly KeyedStep[]; oven:
   const other = (setC: number) => formatQuantity(setC, 'temperature', degrees === 'C' ? 'imperial' : 'metric')
   return (
     <table className="sheet">
-      <caption className="mb-1 text-left text-note text-ink-2">To key in, exactly as shown, for {oven.name}</caption>
+      <caption className="mb-1 text-left text-note text-ink-2">Key in exactly as shown, for {oven.name}</caption>
       <thead>
         <tr>
           <th>Step</th>
           <th>{rampHeading(oven.controller)}</th>
           <th>Set to, °{degrees}</th>
           <th>Hold, min</th>
-          <th>The blade should see</th>
+          <th>Blade temperature</th>
         </tr>
       </thead>
       <tbody>

@@ -27,7 +27,7 @@ export function LoggedHeatView({ load, oven }: Props) {
     <LayLog
       of={{ ovenId: oven.id, batchId: batch.id, load: { temper: 0, groupIds: load.groups.map(g => g.id) } }}
       log={logOf(logs, group.id, 0)}
-      says="After the heat: lay the logger’s file over the plan, and the soak is counted by what the blade really saw."
+      says="After the heat, read in the logger’s file. The soak is then counted from the temperature the blade really had."
     >
       {(log, another) =>
         heat && (
@@ -38,28 +38,28 @@ export function LoggedHeatView({ load, oven }: Props) {
             targetC={austenitizeC}
             inMin={heat.loadedMin}
             outMin={heat.pulledMin}
-            momentNames={{ went: 'Went in at', came: 'First came out at', out: 'first out' }}
+            momentNames={{ went: 'Blades put in at', came: 'First blade pulled at', out: 'first out' }}
             another={another}
             facts={[
               {
-                name: 'Within 5° or above',
+                name: `Time within ${formatDifference(5, shop.units).replace('+', '')} or above`,
                 value: heat.arrivedMin === null ? 'never' : minutes(heat.atHeatMin),
-                asked: `asked ${minutes(soakMin)}`,
+                asked: `planned ${minutes(soakMin)}`,
               },
               {
-                name: 'Worth, at the soak asked for',
+                name: 'Equal to a soak of',
                 value: minutes(heat.effectiveSoakMin),
-                asked: 'by what it dissolved',
+                asked: 'at the planned temperature, by the carbide dissolved',
               },
               {
-                name: 'Went past it by',
+                name: 'Above the planned temperature by',
                 value: formatDifference(heat.overshootK, shop.units),
                 asked: `${minutes(heat.aboveMin)} above`,
               },
               {
-                name: 'Mean of the blade in its soak',
+                name: 'Mean blade temperature in the soak',
                 value: heat.doseC === null ? '—' : formatQuantity(heat.doseC, 'temperature', shop.units),
-                asked: `asked ${formatQuantity(austenitizeC, 'temperature', shop.units)}`,
+                asked: `planned ${formatQuantity(austenitizeC, 'temperature', shop.units)}`,
               },
             ]}
           >

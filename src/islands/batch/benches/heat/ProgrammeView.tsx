@@ -29,7 +29,7 @@ export function ProgrammeView({ load, oven }: Props) {
       {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} />}
       <div className="mt-3 flex flex-wrap gap-3">
         <button type="button" className="btn" aria-expanded={sending} onClick={() => setSending(!sending)}>
-          {sending ? 'Put the controller away' : 'Send it to a controller …'}
+          {sending ? 'Close the controller' : 'Send to a controller …'}
         </button>
         <a className="btn" href={`/print/${batch.id}`}>
           Print the sheets

@@ -69,7 +69,7 @@ export function RackView({ load, oven, heat }: Props) {
             }))
           }
         >
-          Arrange them again
+          Arrange the packets again
         </button>
       )}
     </>
@@ -94,7 +94,7 @@ function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
     <>
       <table className="sheet mt-2">
         <caption className="mb-1 text-left text-note text-ink-2">
-          Soak clock of each kind, from oven on, by the wall model
+          When each kind of blade is at full heat, from oven on
           {fromMin > 0 && `; the load before is out after ${minutes(fromMin)}`}
           {reachedMin !== null && `; the oven itself is there after ${minutes(reachedMin)}`}
         </caption>
@@ -102,9 +102,9 @@ function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
           <tr>
             <th>Blades</th>
             <th>Thick</th>
-            <th>Sees the chamber</th>
+            <th>Exposed to the heat</th>
             {survey && <th>Zone</th>}
-            <th>Within 5° after</th>
+            <th>At heat after</th>
             <th>Pull from</th>
           </tr>
         </thead>
@@ -125,7 +125,7 @@ function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
         </tbody>
       </table>
       {leftOut.length > 0 && (
-        <p className="text-small">Not followed, there are too many kinds of blades: {marksIn(leftOut)}.</p>
+        <p className="text-small">Not worked out, as there are too many kinds of blades: {marksIn(leftOut)}.</p>
       )}
       {cautions.map(c => (
         <p key={c.code} className="text-small text-bad">

@@ -40,7 +40,7 @@ export function StandInControls({
         </select>
       </label>
       <label>
-        <span className="label">Surprise</span>
+        <span className="label">Fault</span>
         <select
           className="field w-48"
           value={reading?.fault ?? 'none'}

@@ -28,7 +28,7 @@ const NOTHING: BladeInspection = {
 const VERDICT_WORDS: Readonly<Record<InspectVerdict, string>> = {
   go: 'go on',
   straighten: 'straighten',
-  'find-out': 'find out first',
+  'find-out': 'find the cause first',
   stop: 'stop',
 }
 const TONE: Readonly<Record<InspectVerdict, string>> = {
@@ -45,14 +45,14 @@ export function InspectTable({ chosen, onChoose }: Props) {
   return (
     <div className="max-h-[244px] overflow-y-auto">
       <table className="sheet">
-        <caption className="sr-only">Blades and what was seen of them</caption>
+        <caption className="sr-only">Findings for each blade</caption>
         <thead>
           <tr>
             <th>Blade</th>
             <th>Steel</th>
             <th>Bow</th>
-            <th>Seen</th>
-            <th>So</th>
+            <th>Findings</th>
+            <th>Action</th>
           </tr>
         </thead>
         <tbody>
@@ -125,7 +125,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
       <h3 className="mb-2 text-lead font-semibold">{mark}</h3>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <QuantityField
-          label="Gauge that goes under it"
+          label="Bow, by the gauge that goes under it"
           dimension="length"
           value={seen.bowMm}
           {...BOUNDS.bowMm}
@@ -154,13 +154,13 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
           onCommit={v => set({ cracked: v === 'yes' })}
         />
         <SelectField
-          label="Hardest file that skates"
+          label="Hardest file that slides off"
           value={seen.skates === null ? '' : String(seen.skates)}
           options={fileOptions}
           onCommit={v => set({ skates: file(v) })}
         />
         <SelectField
-          label="Softest file that bites"
+          label="Softest file that cuts"
           value={seen.bites === null ? '' : String(seen.bites)}
           options={fileOptions}
           onCommit={v => set({ bites: file(v) })}

@@ -38,18 +38,18 @@ export function FilesView({ blade, stage, evidence }: Props) {
   return (
     <div className="max-w-2xl space-y-3 py-2">
       <p className="text-small">
-        Push each file once, lightly, on a clean flat of {mark}, {stageName(stage)}: from the hardest down until one
-        skates no more. Eye shield: an edge may chip.
+        Push each file once, lightly, on a clean flat of {mark}, {stageName(stage)}: from the hardest down until one no
+        longer slides off. Eye shield: an edge may chip.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="Hardest that skates"
+          label="Hardest file that slides off"
           value={test.skates === null ? '' : String(test.skates)}
           options={options}
           onCommit={v => set({ skates: value(v) })}
         />
         <SelectField
-          label="Softest that bites"
+          label="Softest file that cuts"
           value={test.bites === null ? '' : String(test.bites)}
           options={options}
           onCommit={v => set({ bites: value(v) })}
@@ -57,7 +57,7 @@ export function FilesView({ blade, stage, evidence }: Props) {
       </div>
       {contradicts && (
         <p className="text-small text-bad">
-          A file cannot skate where a softer one bites: clean the spot and try both again.
+          A harder file cannot slide off where a softer one cuts. Clean the spot and try both again.
         </p>
       )}
       {alone && (
@@ -82,8 +82,7 @@ export function FilesView({ blade, stage, evidence }: Props) {
         </dl>
       )}
       <p className="text-note text-ink-2">
-        Each file is a likelihood with a softness of 1.2 HRC, never the middle of two. 95 % of what is left lies in the
-        range.
+        The range holds the hardness with a chance of 95 %. Each file counts with a scatter of 1.2 HRC.
       </p>
     </div>
   )

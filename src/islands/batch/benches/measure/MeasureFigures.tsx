@@ -28,7 +28,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
           ? [
               {
                 code: 'outlier',
-                message: `${summary.outliers.map(hrcText).join(', ')} stands apart from the rest (Grubbs, 5 %): look for dirt, a bent seat or a slope, and read again.`,
+                message: `${summary.outliers.map(hrcText).join(', ')} is far from the other readings (Grubbs test, 5 %). Look for dirt, a bad seat or a sloping face, and read again.`,
               },
             ]
           : []),
@@ -36,7 +36,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
           ? [
               {
                 code: 'thin',
-                message: `Too thin for Rockwell C here: at least ${say.thin(summary.rules.minimumThicknessMm)}.`,
+                message: `Too thin here for Rockwell C. It needs at least ${say.thin(summary.rules.minimumThicknessMm)}.`,
               },
             ]
           : []),
@@ -45,7 +45,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
               {
                 code: 'unchecked',
                 message:
-                  'Taken without a block check within the day before: kept, and marked so. Check the tester in the Workshop.',
+                  'Taken without a test block check on that day. The readings are kept and marked. Check the tester in the Workshop.',
               },
             ]
           : []),
@@ -53,7 +53,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
           ? [
               {
                 code: 'block',
-                message: `The tester fails its block check (off by ${summary.verification.bias.toFixed(1)}, spread ${summary.verification.repeatability.toFixed(1)}): readings are kept, and not to be trusted.`,
+                message: `The tester fails its block check (off by ${summary.verification.bias.toFixed(1)}, spread ${summary.verification.repeatability.toFixed(1)}): the readings are kept, but do not trust them.`,
               },
             ]
           : []),
@@ -73,7 +73,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
         note={
           summary?.verification
             ? `Corrected by the tester’s ${summary.verification.bias.toFixed(2)} on its block.`
-            : 'No block check stood when it was read, so nothing is corrected for the tester.'
+            : 'There was no block check at that time, so the tester is not corrected for.'
         }
       />
       <Figure
@@ -93,13 +93,13 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
               : `predicted ${hrcText(predicted)}`
         }
         working={ofAll?.summary?.working}
-        note={apart.length > 0 ? `${marksOf(apart)} left out: too far from the others.` : undefined}
+        note={apart.length > 0 ? `${marksOf(apart)} left out: too far from the other blades.` : undefined}
       />
       {apart.length > 0 && <p className="text-small text-ink-2">Without {marksOf(apart)}, judged alone.</p>}
       <Warnings lines={warnings} />
       {summary && (
         <p className="text-small text-ink-2">
-          Indents at least {say.length(summary.rules.minimumSpacingMm)} apart and{' '}
+          Keep indents at least {say.length(summary.rules.minimumSpacingMm)} apart and{' '}
           {say.length(summary.rules.minimumEdgeMm)} from an edge.
         </p>
       )}

@@ -25,7 +25,7 @@ export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Prop
           <tr>
             <th className="w-24">Blade</th>
             <th className="w-24">HRC</th>
-            <th>Readings as shown, each can be taken out</th>
+            <th>Readings as shown by the tester; each can be removed</th>
           </tr>
         </thead>
         <tbody>
@@ -61,13 +61,13 @@ function ReadingButton({ reading, mark }: { reading: Reading; mark: string }) {
   const shown = hrcText(reading.hrc)
   const takeOut = () =>
     void setReadingDeleted(reading.id, new Date().toISOString()).then(() =>
-      undoable(`${shown} of ${mark} taken out`, () => void setReadingDeleted(reading.id, null)),
+      undoable(`${shown} of ${mark} removed`, () => void setReadingDeleted(reading.id, null)),
     )
   return (
     <button
       type="button"
       className="mr-3 inline-flex min-h-6 items-center gap-1 text-ink hover:text-bad"
-      aria-label={`Take out ${shown} of ${mark}`}
+      aria-label={`Remove ${shown} of ${mark}`}
       onClick={takeOut}
     >
       {shown}

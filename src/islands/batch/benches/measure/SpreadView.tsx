@@ -5,7 +5,7 @@ import { slopeOver, spreadOf } from '../../../../core/rockwell/components'
 import type { Stage } from '../../../../core/shop/route'
 import { ChamberFrame, chamberViewBox } from '../../../../ui/drawings/ChamberFrame'
 import { useSay } from '../../../../ui/Units'
-import { hrcText, type Speaker } from '../../../../words/speaker'
+import { hrcText, type Speaker, signedText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 
 interface Props {
@@ -27,9 +27,7 @@ export function SpreadView({ stage, evidence }: Props) {
       return hardness && values.length > 0 ? [{ blade, values, hrc: hardness.hrc }] : []
     })
   if (byBlade.length < 2)
-    return (
-      <p className="py-6 text-ink-2">Two blades with readings of this stage are needed to tell blades from scatter.</p>
-    )
+    return <p className="py-6 text-ink-2">Two blades need readings at this stage before blades can be compared.</p>
   const spread = spreadOf(byBlade.map(b => b.values))
   const places = new Map(
     oven.ok ? loads.flatMap(load => placesOf(load, oven.value).map(place => [place.id, place] as const)) : [],
@@ -48,15 +46,15 @@ export function SpreadView({ stage, evidence }: Props) {
     <div className="space-y-3 py-2">
       {oven.ok && <OvenMap points={points} chamber={oven.value.chamberMm} />}
       <dl className="grid max-w-2xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-body">
-        <dt className="text-ink-2">Within a blade, one sigma</dt>
+        <dt className="text-ink-2">Scatter within a blade (one standard deviation)</dt>
         <dd>{scatter(spread.withinSd)}</dd>
-        <dt className="text-ink-2">Between blades beyond that</dt>
+        <dt className="text-ink-2">Difference between blades beyond that</dt>
         <dd>
           {scatter(spread.betweenSd)}
           {spread.pBlades !== null &&
             (spread.pBlades < SURE
               ? `: the blades differ (chance of it by scatter ${(100 * spread.pBlades).toFixed(1)} %)`
-              : ': no more than scatter gives')}
+              : ': no more than chance gives')}
         </dd>
         <dt className="text-ink-2">From the door to the back</dt>
         <dd>{slopeWords(deep, say)}</dd>
@@ -81,8 +79,8 @@ const slopeWords = (slope: ReturnType<typeof slopeOver>, say: Speaker) =>
   slope === null
     ? 'too few blades, or all in one row'
     : slope.p < SURE
-      ? `${slope.per100Mm > 0 ? '+' : '−'}${Math.abs(slope.per100Mm).toFixed(2)} HRC over ${say.length(100)}: place matters. Survey the oven.`
-      : 'nothing beyond scatter'
+      ? `${signedText(slope.per100Mm, 2)} HRC over ${say.length(100)}: place matters. Survey the oven.`
+      : 'no more than scatter'
 
 /** Blades where they stood, each with its mean. */
 function OvenMap({

@@ -54,7 +54,7 @@ export function TesterButton({ underItHrc, onReading }: Props) {
           </button>
           {hasSerial() && (
             <button type="button" className="btn" onClick={() => void connect('cable')}>
-              Tester on a cable …
+              Connect a tester on a cable …
             </button>
           )}
         </>

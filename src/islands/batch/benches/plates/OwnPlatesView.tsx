@@ -60,21 +60,21 @@ export function OwnPlatesView({ line, mark }: Props) {
           onCommit={afterS => setClamped({ ...clamped, afterS })}
         />
         <QuantityField
-          label="The plates were then"
+          label="Plate temperature at the first reading"
           dimension="temperature"
           value={clamped.plateC ?? shop.plates.startC}
           {...BOUNDS.plateReadC}
           onCommit={plateC => setClamped({ ...clamped, plateC })}
         />
         <QuantityField
-          label="Second, after it"
+          label="Second reading, after the first"
           dimension="duration"
           value={cooled.afterMin}
           {...BOUNDS.plateReadAfterMin}
           onCommit={afterMin => setCooled({ ...cooled, afterMin })}
         />
         <QuantityField
-          label="And then"
+          label="Plate temperature then"
           dimension="temperature"
           value={cooled.plateC ?? shop.plates.startC}
           {...BOUNDS.plateReadC}
@@ -91,7 +91,7 @@ export function OwnPlatesView({ line, mark }: Props) {
           <p className="text-body">
             Contact <strong>{say.transfer(answer.value.contactWPerM2K)}</strong>, from{' '}
             {say.transfer(answer.value.contactRange[0])} to {say.transfer(answer.value.contactRange[1])} for a
-            thermometer good to {say.d(2)}
+            thermometer accurate to {say.d(2)}
             {answer.value.airWPerM2K === null ? '' : `; to air ${say.transfer(answer.value.airWPerM2K)}`}.
             {answer.value.contactSure ? '' : ' That is too wide to go by: read the first one earlier, at 10 to 15 s.'}
           </p>
@@ -109,7 +109,7 @@ export function OwnPlatesView({ line, mark }: Props) {
               })
             }
           >
-            Reckon with these plates
+            Use these figures for your plates
           </button>
         </div>
       )}
@@ -123,14 +123,14 @@ export function OwnPlatesView({ line, mark }: Props) {
         <p className="self-end text-small sm:col-span-2">
           {shop.plates.fit ? (
             <>
-              Reckoned with your own: {Math.round(shop.plates.fit.contactWPerM2K)} W/m²K, of{' '}
+              Worked out with your own plates: {Math.round(shop.plates.fit.contactWPerM2K)} W/m²K, of{' '}
               {shop.plates.fit.at.slice(0, 10)}.{' '}
               <button type="button" className="link min-h-9" onClick={() => set({ fit: null })}>
-                Take the usual {CONTACT.clampedFoil}
+                Use the usual value {CONTACT.clampedFoil}
               </button>
             </>
           ) : (
-            `Reckoned with the usual ${CONTACT.clampedFoil} W/m²K through clamped foil.`
+            `Worked out with the usual ${CONTACT.clampedFoil} W/m²K through clamped foil.`
           )}
         </p>
       </div>

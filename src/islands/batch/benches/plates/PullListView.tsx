@@ -38,7 +38,7 @@ function PullTable({ load, pulls }: { load: ProgrammedLoad; pulls: readonly Expe
   return (
     <>
       <p className="mb-1 text-small">
-        The first pull comes {clockText(first?.pullAtS ?? 0)} min after the oven reaches soak temperature.
+        The first pull comes {clockText(first?.pullAtS ?? 0)} min after the oven reaches austenitize temperature.
       </p>
       <ScrollRegion label="Pull list" className="max-h-[280px] overflow-y-auto">
         <table className="sheet">
@@ -47,10 +47,10 @@ function PullTable({ load, pulls }: { load: ProgrammedLoad; pulls: readonly Expe
             <tr>
               <th>Pull, min from the first</th>
               <th>Blade</th>
-              <th>Its soak, min</th>
+              <th>Soak, min</th>
               <th>Finished, HRC</th>
-              <th>Plates at</th>
-              <th>Out of the plates</th>
+              <th>Plate temperature</th>
+              <th>Out of the plates, min</th>
               <th>Waiting for</th>
             </tr>
           </thead>

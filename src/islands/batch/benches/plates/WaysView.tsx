@@ -62,7 +62,7 @@ export function WaysView({ line, mark }: Props) {
     <div>
       <table className="sheet">
         <caption className="mb-1 text-left text-note text-ink-2">
-          {mark}, {formatQuantity(line.thicknessMm, 'length', shop.units)}; this grade wants {slowest} s or less from{' '}
+          {mark}, {formatQuantity(line.thicknessMm, 'length', shop.units)}; this grade needs {slowest} s or less from{' '}
           {say.bare(800)} to {say.t(500)}
         </caption>
         <thead>
@@ -71,9 +71,9 @@ export function WaysView({ line, mark }: Props) {
             <th>
               {say.bare(800)} to {say.t(500)}, s
             </th>
-            <th>Hand-warm, s</th>
+            <th>Cool enough to hold after, s</th>
             <th>As quenched, HRC</th>
-            <th>Chromium lost to slow cooling</th>
+            <th>Chromium lost to carbides</th>
           </tr>
         </thead>
         <tbody>
@@ -98,8 +98,8 @@ export function WaysView({ line, mark }: Props) {
       </table>
       <p className="mt-2 max-w-2xl text-small">
         Laid on one plate before it is clamped, it is {formatDifference(bow.gradientK, shop.units).replace(/^\+/, '')}{' '}
-        hotter on top and bows {say.thin(bow.bowMm)} within three seconds. The clamp takes that out again; what stays as
-        warp is not foretold.
+        hotter on top and bows {say.thin(bow.bowMm)} within three seconds. The clamp presses that flat again. How much
+        warp stays cannot be predicted.
       </p>
     </div>
   )

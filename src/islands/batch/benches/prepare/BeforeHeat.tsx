@@ -26,8 +26,8 @@ export function BeforeHeat() {
           <thead className="sticky top-0 bg-ash">
             <tr>
               <th>Blades</th>
-              <th className="w-32">At the edge</th>
-              <th>Skin to grind off after</th>
+              <th className="w-32">Edge thickness</th>
+              <th>Decarburised skin, per side</th>
               <th className="w-32">Tang end, thickness</th>
               <th>Shim for the plates</th>
             </tr>

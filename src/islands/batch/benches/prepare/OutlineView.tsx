@@ -120,7 +120,7 @@ export function OutlineView() {
                 })
               }
             >
-              End for end
+              Turn end for end
             </button>
             <button
               type="button"
@@ -167,7 +167,7 @@ export function OutlineView() {
                   toast('Length and width taken from the drawing')
                 }}
               >
-                Take its size
+                Use its size
               </button>
             )}{' '}
             {said.leftOut.length > 0 &&

@@ -18,7 +18,7 @@ export function LoggedTemperView({ oven }: { oven: Oven }) {
   const round = Math.min(picked, group.route.tempers.length)
   const asked = group.route.tempers[round - 1]
   const measured = useLoggedRoute(batch, group.id, logs)
-  if (!asked) return <p className="py-6 text-ink-2">No temper is planned: add one below, in “Loads”.</p>
+  if (!asked) return <p className="py-6 text-ink-2">No temper is planned. Add one under “Loads”.</p>
   if (!logs || !measured) return <p className="py-6 text-ink-2">Reading …</p>
   const load = temperLoads.find(l => l.round === round && l.atC === asked.atC && l.holdMin === asked.holdMin)
   const groupIds = [...new Set(load?.blades.map(b => b.group.id) ?? [group.id])]
@@ -43,7 +43,7 @@ export function LoggedTemperView({ oven }: { oven: Oven }) {
         key={round}
         of={{ ovenId: oven.id, batchId: batch.id, load: { temper: round, groupIds } }}
         log={logOf(logs, group.id, round)}
-        says={`After temper ${round}: lay the logger’s file over the plan. An oven that swings tempers by its peaks: the hold is counted by what the blade really saw.`}
+        says={`After temper ${round}, read in the logger’s file. The hold is then counted from the temperature the blade really had; an oven that swings tempers by its peaks.`}
       >
         {(log, another) =>
           after && (
@@ -54,29 +54,30 @@ export function LoggedTemperView({ oven }: { oven: Oven }) {
               targetC={asked.atC}
               inMin={after.inMin}
               outMin={after.outMin}
-              momentNames={{ went: 'Went in at', came: 'Came out at', out: 'out' }}
+              momentNames={{ went: 'Blades put in at', came: 'Blades taken out at', out: 'out' }}
               another={another}
               facts={[
                 {
-                  name: 'Within 5° or above',
+                  name: `Time within ${formatDifference(5, shop.units).replace('+', '')} or above`,
                   value: after.arrivedMin === null ? 'never' : minutes(after.atHeatMin),
-                  asked: `asked ${minutes(asked.holdMin)}`,
+                  asked: `planned ${minutes(asked.holdMin)}`,
                 },
                 {
-                  name: `Worth, at ${at(asked.atC)}`,
+                  name: `Equal to a temper at ${at(asked.atC)} of`,
                   value: minutes(after.effectiveMin),
-                  asked: 'by how it softens',
+                  asked: 'by how far it softens the steel',
                 },
                 {
-                  name: 'Oven went past it by',
+                  name: 'Oven above the planned temperature by',
                   value: formatDifference(after.overshootK, shop.units),
                   asked: `blade ${minutes(after.aboveMin)} above`,
                 },
-                { name: 'Mean of the blade', value: at(after.dose.atC), asked: `hottest ${at(after.bladePeakC)}` },
+                { name: 'Mean blade temperature', value: at(after.dose.atC), asked: `hottest ${at(after.bladePeakC)}` },
               ]}
             >
               <Expected route={measured.route} />
-              {oven.fan === undefined && ' Whether this oven has a fan is not said: the blade’s lag is midway.'}
+              {oven.fan === undefined &&
+                ' The Workshop does not say whether this oven has a fan, so a middle delay is used.'}
             </LaidLog>
           )
         }

@@ -18,12 +18,12 @@ export function TemperLoads({ oven }: { oven: Oven }) {
       <thead>
         <tr>
           <th>Load</th>
-          <th>In after, h:min from oven on</th>
+          <th>Put in, h:min from oven on</th>
           <th>Blades</th>
           <th>Set to</th>
           <th>Hold</th>
           <th>Oxide tint</th>
-          <th>Should read after, HRC</th>
+          <th>Expected hardness after, HRC</th>
         </tr>
       </thead>
       <tbody>

@@ -53,17 +53,17 @@ export function CausesView({ hardness, predicted }: Props) {
     <div>
       <p className="mb-2 text-small">
         {hrcText(hardness.hrc)} HRC {stageName(stage)}, {hrcText(Math.abs(off))} {off < 0 ? 'under' : 'over'} the
-        prediction. Each cause was run through the model over how bad it may be
+        prediction. Each cause was tried in the model, from slight to severe
         {leakSeen ? '; a leaking packet was seen' : ''}
-        {soaked === null ? '' : `; by its log the soak was worth ${percentText(soaked)} of what was asked`}.
+        {soaked === null ? '' : `; by its log the soak did ${percentText(soaked)} of what was planned`}.
       </p>
       <table className="sheet">
         <thead>
           <tr>
             <th>Cause</th>
             <th>How likely</th>
-            <th>Would read</th>
-            <th>What tells</th>
+            <th>Expected then, HRC</th>
+            <th>How to check</th>
           </tr>
         </thead>
         <tbody>

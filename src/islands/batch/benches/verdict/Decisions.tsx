@@ -9,7 +9,7 @@ export function Decisions({ decisions }: { decisions: readonly Decision[] }) {
   if (decisions.length === 0) return null
   return (
     <div className="mt-3 border-t border-rule pt-2">
-      <h3 className="text-small">Decided</h3>
+      <h3 className="text-small">Decisions</h3>
       <ul className="text-small">
         {[...decisions]
           .reverse()

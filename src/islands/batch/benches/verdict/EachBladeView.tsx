@@ -41,7 +41,7 @@ export function EachBladeView() {
     if (!temper) return
     void editBatch(batch, `Temper ${marksIn(group.bladeIds)}`, b => addOwnTemper(b, group.bladeIds, temper)).then(() =>
       toast(
-        `Temper at ${formatBoth(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: it stands at Temper and in the next run.`,
+        `Temper at ${formatBoth(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: see Temper and the next run.`,
       ),
     )
   }
@@ -60,28 +60,29 @@ export function EachBladeView() {
               </p>
               <p className="text-note text-ink-2">
                 To {hrcText(group.fromHrc)}
-                {group.toHrc - group.fromHrc > 0.05 ? ` to ${hrcText(group.toHrc)}` : ''} HRC, in target at least{' '}
-                {percentText(group.leastProbability)}. {group.bladeIds.length === 1 ? whyWords(group.first, say) : ''}
+                {group.toHrc - group.fromHrc > 0.05 ? ` to ${hrcText(group.toHrc)}` : ''} HRC; chance that it is within
+                target at least {percentText(group.leastProbability)}.{' '}
+                {group.bladeIds.length === 1 ? whyWords(group.first, say) : ''}
               </p>
             </div>
             {group.temper && group.kind === 'temper' && (
               <button type="button" className="btn btn-ember" onClick={() => make(group)}>
-                Make this the next load
+                Add this temper
               </button>
             )}
           </li>
         ))}
       </ul>
-      {unread.length > 0 && <p className="text-small">Not read yet: {marksIn(unread)}.</p>}
+      {unread.length > 0 && <p className="text-small">Not measured yet: {marksIn(unread)}.</p>}
       <ScrollRegion label="Each blade" className="max-h-[240px] overflow-y-auto">
         <table className="sheet">
           <thead>
             <tr>
               <th>Blade</th>
-              <th>Reads</th>
-              <th>Needs</th>
-              <th>Comes to</th>
-              <th>In target</th>
+              <th>Measured, HRC</th>
+              <th>Action</th>
+              <th>Expected after, HRC</th>
+              <th>Chance within target</th>
             </tr>
           </thead>
           <tbody>
@@ -95,7 +96,7 @@ export function EachBladeView() {
                 <td>
                   {KIND[need.best.kind].toLowerCase()}
                   {need.best.temper && `, ${formatQuantity(need.best.temper.atC, 'temperature', shop.units)}`}
-                  {need.readOn && <strong className="text-ember"> · read it on first</strong>}
+                  {need.readOn && <strong className="text-ember"> · take more readings first</strong>}
                 </td>
                 <td>{hrcText(need.best.hrc.mean)}</td>
                 <td>{percentText(need.best.inTargetProbability)}</td>

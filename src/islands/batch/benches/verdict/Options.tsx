@@ -4,6 +4,7 @@ import { formatBoth } from '../../../../core/units/quantity'
 import { useSay } from '../../../../ui/Units'
 import { TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
 import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
+import { TAKE_WORDS } from '../../../../words/verdict'
 import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
 import type { Option } from './take-option'
@@ -43,7 +44,7 @@ export function Options({ options, onTake, measuredHrc }: Props) {
             <p className="text-note text-ink-2">
               {option.kind === 'scrap'
                 ? ''
-                : `Should read ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; in target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
+                : `Expected ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
             </p>
           </div>
           <button
@@ -51,7 +52,7 @@ export function Options({ options, onTake, measuredHrc }: Props) {
             className={`btn self-start ${i === 0 ? 'btn-ember' : ''}`}
             onClick={() => onTake(option)}
           >
-            {option.kind === 'temper' || option.kind === 'cold' ? 'Write it in' : 'Decide this'}
+            {TAKE_WORDS[option.kind]}
           </button>
         </li>
       ))}

@@ -2,7 +2,7 @@ import type { Hardness } from '../../../../core/job/hardness'
 import { packetOf } from '../../../../core/job/packets'
 import { readOn, targetWithSymptom } from '../../../../core/job/stage-reading'
 import { Figure, Warnings } from '../../../../ui/Bench'
-import { hrcText, percentText } from '../../../../words/speaker'
+import { hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useBench } from '../../bench-context'
 import { Decisions } from './Decisions'
@@ -37,8 +37,8 @@ export function VerdictFigures({ hardness, predicted }: Props) {
         working={working}
       />
       <Figure
-        label="Against the prediction"
-        value={`${off >= 0 ? '+' : '−'}${hrcText(Math.abs(off))}`}
+        label="Difference from the prediction"
+        value={signedText(off)}
         unit={`HRC of ${predicted === null ? '—' : hrcText(predicted)}`}
         working={prediction.working}
       />
@@ -48,7 +48,7 @@ export function VerdictFigures({ hardness, predicted }: Props) {
             {
               code: 'read-on',
               message:
-                'What is known is as wide as the target: a few more readings come before heat. Read three more, three diameters apart.',
+                'The uncertainty is as wide as the target. Take three more readings, three indent diameters apart, before more heat.',
             },
           ]}
         />
@@ -58,7 +58,7 @@ export function VerdictFigures({ hardness, predicted }: Props) {
           lines={[
             {
               code: 'astray',
-              message: `Far ${off < 0 ? 'below' : 'above'} the prediction. “Why?” has the causes by likelihood, and what tells them apart.`,
+              message: `Far ${off < 0 ? 'below' : 'above'} the prediction. “Likely causes” lists them, and how to tell them apart.`,
             },
           ]}
         />
@@ -84,8 +84,8 @@ export function VerdictFigures({ hardness, predicted }: Props) {
 
 /** A blade that stands apart, with what is known of its packet. */
 function apartWords(mark: string, hrc: number, leak: string | null): string {
-  const reads = `${mark} has ${hrcText(hrc)} HRC, apart from the rest, and is left out here.`
+  const reads = `${mark} has ${hrcText(hrc)} HRC, far from the other blades, and is left out here.`
   return leak
-    ? `${reads} Its packet leaked (${leak}): its skin has lost carbon. Grind a little deeper, read again, and judge it alone.`
+    ? `${reads} Its packet leaked (${leak}): its skin has lost carbon. Grind a little deeper, measure again, and judge it alone.`
     : `${reads} Look at its packet for a leak, and judge it alone.`
 }

@@ -102,28 +102,28 @@ export function EnvelopeFields() {
         onCommit={way => set({ way })}
       />
       <QuantityField
-        label="Free at each end"
+        label="Space at each end"
         dimension="length"
         value={envelope.endMm}
         {...BOUNDS.foilEndMm}
         onCommit={endMm => set({ endMm })}
       />
       <QuantityField
-        label="Free at the edge"
+        label="Space at the edge"
         dimension="length"
         value={envelope.edgeMm}
         {...BOUNDS.foilEdgeMm}
         onCommit={edgeMm => set({ edgeMm })}
       />
       <QuantityField
-        label="A fold"
+        label="Width of a fold"
         dimension="length"
         value={envelope.foldMm}
         {...BOUNDS.foldMm}
         onCommit={foldMm => set({ foldMm })}
       />
       <NumberField
-        label="Folds a seam"
+        label="Folds in a seam"
         whole
         value={envelope.folds}
         {...BOUNDS.folds}
@@ -144,7 +144,7 @@ export function EnvelopeFields() {
         onCommit={endToEnd => set({ endToEnd })}
       />
       <QuantityField
-        label="Between them"
+        label="Space between blades"
         dimension="length"
         value={envelope.gapMm ?? 3}
         {...BOUNDS.foilGapMm}

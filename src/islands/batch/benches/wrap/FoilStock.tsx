@@ -77,7 +77,9 @@ export function FoilStock({ wrap, mm }: WrapProps) {
         </ul>
       )}
       {batch.foilCutAt ? (
-        <p className="text-ink-2">Cut {ago(batch.foilCutAt)}; the roll and the offcuts were counted then.</p>
+        <p className="text-ink-2">
+          Cut {ago(batch.foilCutAt)}. The foil was subtracted from the roll, and the offcuts were kept.
+        </p>
       ) : (
         <div className="flex flex-wrap items-center gap-x-4">
           <button
@@ -91,11 +93,11 @@ export function FoilStock({ wrap, mm }: WrapProps) {
           <p className="text-ink-2">
             {offcuts.length === 0 ? 'No offcuts in the drawer. ' : ''}
             {left.length > 0
-              ? `Keeps ${left
+              ? `Offcuts worth keeping: ${left
                   .slice(0, 3)
                   .map(r => `${mm(r.acrossMm)} × ${mm(r.alongMm)}`)
                   .join(', ')}${left.length > 3 ? ` and ${left.length - 3} more` : ''}.`
-              : 'Nothing worth keeping is left over.'}
+              : 'No offcut is worth keeping.'}
           </p>
         </div>
       )}

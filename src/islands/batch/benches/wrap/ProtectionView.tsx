@@ -33,10 +33,10 @@ export function ProtectionView({ wrap }: WrapProps) {
               <th>Way</th>
               <th>Material</th>
               <th>Work</th>
-              <th>All told</th>
+              <th>Total cost</th>
               <th>Finish</th>
               <th>Risk</th>
-              <th>Leave a side</th>
+              <th>Grind off per side</th>
             </tr>
           </thead>
           <tbody>
@@ -73,7 +73,7 @@ export function ProtectionView({ wrap }: WrapProps) {
         </table>
       </div>
       <dl className="mt-2 grid grid-cols-[130px_1fr] gap-x-3 gap-y-0.5 text-small">
-        <dt className="text-ink-2">In the packet</dt>
+        <dt className="text-ink-2">What to add to the packet</dt>
         <dd className="text-ink-2">the schools</dd>
         {IN_PACKET.map(({ what, why }) => (
           <div key={what} className="contents">

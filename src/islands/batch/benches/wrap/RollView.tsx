@@ -34,18 +34,23 @@ export function RollView({ wrap, mm }: WrapProps) {
       ? [
           {
             code: 'overlap',
-            message: `${overlaps.map(([a, b]) => `${laid.marks[a]} and ${laid.marks[b]}`).join(', ')} lie over each other.`,
+            message: `${overlaps.map(([a, b]) => `${laid.marks[a]} and ${laid.marks[b]}`).join(', ')} overlap.`,
           },
         ]
       : []),
     ...(outside.length > 0
-      ? [{ code: 'outside', message: `${outside.map(i => laid.marks[i]).join(', ')} hangs over the roll.` }]
+      ? [
+          {
+            code: 'outside',
+            message: `${outside.map(i => laid.marks[i]).join(', ')} reaches past the edge of the roll.`,
+          },
+        ]
       : []),
     ...(overlaps.length === 0 && outside.length === 0 && cuts === null
       ? [
           {
             code: 'no-shear',
-            message: 'No straight cut goes through here: a shear can not part these sheets. Line two of them up.',
+            message: 'No straight cut separates these sheets. Line two of them up.',
           },
         ]
       : []),

@@ -10,7 +10,8 @@ import { CurrencyField } from '../../../CurrencyField'
 import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 
-const ARGON = 'Argon drives out the air you breathe, low down first: a door open, never in a pit or a closed room.'
+const ARGON =
+  'Argon replaces the air you breathe, near the floor first. Keep a door open; never use it in a pit or a closed room.'
 
 /** Foil type, what comes off the roll and how near that is to the least, and what it costs a blade. */
 export function WrapFigures({ wrap, mm }: WrapProps) {
@@ -20,9 +21,9 @@ export function WrapFigures({ wrap, mm }: WrapProps) {
     <>
       {foil.ok ? (
         <Figure
-          label={`Foil for ${formatBoth(hottestC, shop.units)}`}
+          label={`Foil type for ${formatBoth(hottestC, shop.units)}`}
           value={foil.value.name}
-          unit={`stands ${formatBoth(foil.value.maxC, shop.units)}`}
+          unit={`up to ${formatBoth(foil.value.maxC, shop.units)}`}
           working={[worked('hottest-step', hottestC, 'C', { marginK: FOIL_MARGIN_C })]}
         />
       ) : (
@@ -47,15 +48,15 @@ function RollFigures({ wrap, mm }: WrapProps) {
   const waste = used > 0 ? 1 - area / (used * shop.foil.rollWidthMm) : 0
   const gap = plan.lowerBoundMm > 0 ? used / plan.lowerBoundMm - 1 : 0
   const proof = laid.byHand
-    ? `laid by hand; computed ${mm(plan.usedLengthMm)}`
+    ? `laid by hand; the computed layout needs ${mm(plan.usedLengthMm)}`
     : plan.proven
-      ? 'proven the least'
-      : `at most ${(100 * gap).toFixed(1)} % over the least`
+      ? 'no shorter layout exists'
+      : `at most ${(100 * gap).toFixed(1)} % longer than the shortest possible`
   const short = shortRollWords(used, shop.foil.leftMm, say)
   return (
     <>
       <Figure
-        label="Foil off the roll"
+        label="Foil needed from the roll"
         value={mm(used).split(' ').slice(0, -1).join(' ')}
         unit={`${shop.units === 'metric' ? 'mm' : 'in'}, ${proof}`}
         working={[
@@ -65,9 +66,9 @@ function RollFigures({ wrap, mm }: WrapProps) {
         ]}
       />
       <Figure
-        label="Cost of foil, a blade"
+        label="Cost of foil per blade"
         value={say.money(((used / 1000) * shop.foil.pricePerM) / Math.max(1, blades.length))}
-        unit={`at ${say.perLength(shop.foil.pricePerM)}, ${Math.round(waste * 100)} % left over`}
+        unit={`at ${say.perLength(shop.foil.pricePerM)}, ${Math.round(waste * 100)} % of it waste`}
         working={[worked('foil-used', used / 1000, 'm', {})]}
       />
       {shop.currency === undefined && <CurrencyField />}
