@@ -91,7 +91,7 @@ test('sensor checks become a correction that the programme is keyed with', async
   await expectAccessible(page)
   await openDemoBatch(page, 'Net knives', 'Heat')
   await page.getByRole('button', { name: 'Programme' }).click()
-  // Blade temperature more than is keyed, since the oven runs hot.
+  // The blades see more than is keyed, since the oven runs hot.
   const row = page.getByRole('row', { name: /Soak/ })
   const keyed = Number(await row.locator('.figure').nth(1).textContent())
   const nominal = Number(/(\d+) °C/.exec((await row.getByRole('cell').last().textContent()) ?? '')?.[1])
