@@ -4,6 +4,7 @@ import { countOf } from '../../core/job/tray'
 import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
+import { dashOf } from '../../ui/heatline/HeatLine'
 import { TextField } from '../../ui/PlainFields'
 import { useSystem } from '../../ui/Units'
 import { beginLike } from './begin-batch'
@@ -23,6 +24,7 @@ const SOOT_BUTTON = 'inline-flex min-h-11 items-center gap-2 rounded-[3px] px-3 
 /** Name, blades by steel, and what can be done with the whole batch. */
 export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
   const { batch } = model
+  const others = model.groups.flatMap(({ group }) => (group.id === groupId ? [] : [group.id]))
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
       <h1 className="min-w-0 shrink">
@@ -47,6 +49,7 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
               onClick={() => onGroup(group.id)}
               className={`min-h-11 px-2 text-small ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
             >
+              {model.groups.length > 1 && <LineSample dash={here ? undefined : dashOf(others.indexOf(group.id))} />}
               {countOf(batch, group.id)} × {group.gradeName}
             </button>
           )
@@ -75,6 +78,13 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
     </header>
   )
 }
+
+/** How the line of a steel is drawn below: whole for the one that is shown. */
+const LineSample = ({ dash }: { dash: string | undefined }) => (
+  <svg width={26} height={8} className="mr-1.5 inline-block" aria-hidden="true">
+    <line x1={0} x2={26} y1={4} y2={4} stroke={dash ? '#8a7866' : '#ff8a2a'} strokeWidth={2} strokeDasharray={dash} />
+  </svg>
+)
 
 /** What a connected controller shows, on every bench; it leads back to it. */
 function LiveOven({ batchId, onHeat }: { batchId: string; onHeat: () => void }) {

@@ -4,6 +4,7 @@ import type { Problem } from '../../core/codes/problem'
 import type { BatchModel } from '../../core/job/batch-model'
 import { loadOfGroup } from '../../core/job/loads'
 import { goesIntoOil } from '../../core/job/quench-way'
+import { stationStates } from '../../core/job/station-states'
 import type { Batch } from '../../core/shop/batch'
 import type { PlannedRoute } from '../../core/shop/route'
 import { STATIONS, type StationName } from '../../data/cautions'
@@ -17,6 +18,7 @@ import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
 import { undo } from './edit'
+import { chosenMoment, useMoment } from './moment'
 import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
@@ -72,7 +74,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
   const { batch, shop } = model
   const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
   const shown = model.groups.find(g => g.group.id === groupId) ?? model.groups[0]
-  const { trace, now, run } = useTrace(model, shown)
+  const { trace, now, run, runs } = useTrace(model, shown)
   // Until it is known nothing is called a suggestion.
   const begun = useBegun(batch) ?? true
   const lot = shown?.group.lot ?? ''
@@ -81,7 +83,16 @@ function Benches({ model, station, go, preview }: BenchesProps) {
     () => learntOf(shop, { lot, ovenId: ovenId ?? '', exceptBatchId: batchId }),
     [shop, lot, ovenId, batchId],
   )
-  if (!shown) return model.unknown.length > 0 ? <NothingKnown model={model} /> : <BatchFrame />
+  const states = useMemo(
+    () => shown && stationStates({ batch, group: shown.group, runs, measured: new Set(shown.measured.keys()) }),
+    [batch, shown, runs],
+  )
+  const moment = useMoment()
+  const shownId = shown?.group.id
+  // A moment is one of the plan it was chosen on.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another steel has another plan.
+  useEffect(() => () => chosenMoment.set(null), [shownId])
+  if (!shown || !states) return model.unknown.length > 0 ? <NothingKnown model={model} /> : <BatchFrame />
   const Bench = BENCHES[station]
   return (
     <BenchProvider
@@ -108,10 +119,12 @@ function Benches({ model, station, go, preview }: BenchesProps) {
               hrefOf: name => hrefOf(batch.id, name),
               onStation: go,
               oil: goesIntoOil(shown.group, shop),
+              states,
             }}
             trace={trace}
             now={now}
             hardness={shown.stages}
+            moment={{ at: moment, onMoment: chosenMoment.set }}
           />
         )}
       </div>

@@ -13,6 +13,8 @@ import { useBatchLogs, useRunsOf } from '../../store/hooks'
 /** How often a run in progress is drawn anew on the Heat Line, ms. */
 const REDRAW_MS = 4000
 
+const NO_RUNS: readonly Run[] = []
+
 /** The heat and every temper of a group that were logged, in the plan's order. */
 const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupModel): TracePoint[] =>
   [0, ...group.route.tempers.map((_, i) => i + 1)].flatMap(temper => {
@@ -24,8 +26,9 @@ const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupModel): T
 export function useTrace(
   { batch, shop, blades, chamber }: BatchModel,
   shown: GroupModel | undefined,
-): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null } {
-  const run = useRunsOf(batch.id)?.at(-1) ?? null
+): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null; runs: readonly Run[] } {
+  const runs = useRunsOf(batch.id) ?? NO_RUNS
+  const run = runs.at(-1) ?? null
   const logs = useBatchLogs(batch.id)
   const [nowMs, setNowMs] = useState(() => Date.now())
   const going = run !== null && run.endedAt === null
@@ -49,5 +52,5 @@ export function useTrace(
       now: run.endedAt === null ? now : null,
     }
   }, [run, logs, shown, batch, shop, blades, chamber, nowMs])
-  return { ...traced, run }
+  return { ...traced, run, runs }
 }

@@ -2,6 +2,7 @@ import type { BoxBlade, BoxMm, BoxPlace } from '../../core/cold/box'
 import { formatNumber, formatQuantity } from '../../core/units/quantity'
 import { useSystem } from '../Units'
 import { Wide } from '../Wide'
+import type { Glow } from './glow'
 
 interface Props {
   readonly box: BoxMm
@@ -10,6 +11,8 @@ interface Props {
   /** The bath's surface from the floor, mm; null without one. */
   readonly levelMm: number | null
   readonly says: string
+  /** The moment shown; null: the blades as they stand in the box. */
+  readonly glow: Glow | null
 }
 
 const HEIGHT = 170
@@ -19,7 +22,7 @@ const FOOT = 6
 const BETWEEN = 34
 
 /** The cold box to scale: a cut across it with the bath's level, and from above; the blades on edge where they stand. */
-export function BoxDrawing({ box, blades, places, levelMm, says }: Props) {
+export function BoxDrawing({ box, blades, places, levelMm, says, glow }: Props) {
   const system = useSystem()
   const side = (mm: number) => formatNumber(mm, 'length', system)
   const size = `${side(box.length)} × ${side(box.width)} × ${formatQuantity(box.depth, 'length', system)}`
@@ -53,26 +56,27 @@ export function BoxDrawing({ box, blades, places, levelMm, says }: Props) {
             <rect x={above.x} y={above.y} width={above.w} height={above.h} className="fill-ice-wash" />
           </>
         )}
-        {places.map(({ blade, alongMm, acrossMm, upMm }) => {
-          const size = blades[blade]
-          if (!size) return null
-          return (
-            <g key={blade} className="fill-ink-2">
-              <rect
-                x={cut.x + acrossMm * scale}
-                y={cut.y + cut.h - (upMm + size.widthMm) * scale}
-                width={Math.max(1.2, size.thicknessMm * scale)}
-                height={size.widthMm * scale}
-              />
-              <rect
-                x={above.x + alongMm * scale}
-                y={above.y + acrossMm * scale}
-                width={size.lengthMm * scale}
-                height={Math.max(1.2, size.thicknessMm * scale)}
-              />
-            </g>
-          )
-        })}
+        {(glow === null || glow.where === 'cold') &&
+          places.map(({ blade, alongMm, acrossMm, upMm }) => {
+            const size = blades[blade]
+            if (!size) return null
+            return (
+              <g key={blade} className="fill-ink-2" style={glow ? { fill: glow.colour } : undefined}>
+                <rect
+                  x={cut.x + acrossMm * scale}
+                  y={cut.y + cut.h - (upMm + size.widthMm) * scale}
+                  width={Math.max(1.2, size.thicknessMm * scale)}
+                  height={size.widthMm * scale}
+                />
+                <rect
+                  x={above.x + alongMm * scale}
+                  y={above.y + acrossMm * scale}
+                  width={size.lengthMm * scale}
+                  height={Math.max(1.2, size.thicknessMm * scale)}
+                />
+              </g>
+            )
+          })}
         {[cut, above].map(({ x, y, w, h }) => (
           <rect
             key={x}

@@ -38,7 +38,7 @@ export function ChamberFrame({ chamber, look = 'plan', children }: Props) {
       <text
         x={-14}
         y={width / 2}
-        fontSize={11}
+        fontSize={13}
         textAnchor="middle"
         className="fill-ink-2"
         transform={`rotate(-90 -14 ${width / 2})`}

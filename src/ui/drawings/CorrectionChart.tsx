@@ -48,7 +48,7 @@ export function CorrectionChart({ observations, line, system }: Props) {
               key={value}
               x={x(c)}
               y={HEIGHT - 8}
-              fontSize={11.5}
+              fontSize={13}
               textAnchor={c > HOT - 30 ? 'end' : 'middle'}
               className="fill-ink-2"
             >

@@ -46,10 +46,10 @@ export function DriftChart({ drift, system }: Props) {
       ))}
       {first && last && (
         <>
-          <text x={LEFT} y={HEIGHT - 6} fontSize={11.5} className="fill-ink-2">
+          <text x={LEFT} y={HEIGHT - 6} fontSize={13} className="fill-ink-2">
             {day(first.at)}
           </text>
-          <text x={WIDTH - RIGHT} y={HEIGHT - 6} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+          <text x={WIDTH - RIGHT} y={HEIGHT - 6} fontSize={13} textAnchor="end" className="fill-ink-2">
             {day(last.at)}
           </text>
         </>

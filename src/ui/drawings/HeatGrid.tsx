@@ -57,7 +57,7 @@ export function HeatGrid({ scale, system }: { scale: PlotScale; system: System }
             className="stroke-rule"
             strokeWidth={0.7}
           />
-          <text x={LEFT - 6} y={scale.y(c) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+          <text x={LEFT - 6} y={scale.y(c) + 4} fontSize={13} textAnchor="end" className="fill-ink-2">
             {value}
           </text>
         </g>
@@ -67,7 +67,7 @@ export function HeatGrid({ scale, system }: { scale: PlotScale; system: System }
           key={min}
           x={scale.x(min)}
           y={scale.height - 6}
-          fontSize={11.5}
+          fontSize={13}
           textAnchor={scale.x(min) > scale.width - RIGHT - 20 ? 'end' : 'middle'}
           className="fill-ink-2"
         >

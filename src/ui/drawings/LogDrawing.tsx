@@ -65,7 +65,7 @@ export function LogDrawing({ lines, system, label, targetC, marks = [], height =
             <text
               x={x(mark.min) + (mark.min > 0.9 * longest ? -4 : 4)}
               y={bottom - 6}
-              fontSize={11.5}
+              fontSize={13}
               textAnchor={mark.min > 0.9 * longest ? 'end' : 'start'}
               className="fill-ink-2"
             >

@@ -21,7 +21,7 @@ export function OffsetGrid({ levels, y, left, right, system }: Props) {
         className={k === 0 ? 'stroke-ink-2' : 'stroke-rule'}
         strokeWidth={0.8}
       />
-      <text x={left - 6} y={y(k) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+      <text x={left - 6} y={y(k) + 4} fontSize={13} textAnchor="end" className="fill-ink-2">
         {formatDifference(k, system)}
       </text>
     </g>

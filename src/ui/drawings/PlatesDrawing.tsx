@@ -1,4 +1,5 @@
 import { formatQuantity, type System } from '../../core/units/quantity'
+import type { Glow } from './glow'
 
 interface Size {
   readonly lengthMm: number
@@ -12,16 +13,19 @@ interface Props {
   /** Packets in pull order, the one drawn among them. */
   readonly waiting: readonly string[]
   readonly system: System
+  /** The moment shown; null: the blade as it comes from the oven. */
+  readonly glow: Glow | null
 }
 
 /** Plates from the side: lengths to scale, thicknesses drawn three times as large so that the blade can be seen. */
-export function PlatesDrawing({ plates, blade, mark, waiting, system }: Props) {
+export function PlatesDrawing({ plates, blade, mark, waiting, system, glow }: Props) {
   const grow = 3
   const thick = Math.min(90, plates.thicknessMm * grow)
   const steel = Math.max(5, blade.thicknessMm * grow)
   const width = Math.max(plates.lengthMm, blade.lengthMm) + 40
   const height = 2 * thick + steel + 34
   const at = waiting.indexOf(mark)
+  const between = glow === null || glow.where === 'plates'
   return (
     <figure>
       <svg
@@ -44,16 +48,18 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system }: Props) {
           y={20 + thick}
           width={blade.lengthMm}
           height={steel}
-          fill="#f98124"
+          fill={between ? (glow?.colour ?? '#f98124') : 'none'}
+          className={between ? undefined : 'stroke-rule-strong'}
+          strokeDasharray={between ? undefined : '6 5'}
         />
-        <text x={plates.lengthMm / 2} y={13} fontSize={12} textAnchor="middle" className="fill-ink-2">
+        <text x={plates.lengthMm / 2} y={13} fontSize={13} textAnchor="middle" className="fill-ink-2">
           {formatQuantity(plates.lengthMm, 'length', system)}, {formatQuantity(plates.thicknessMm, 'length', system)}{' '}
           thick; thickness drawn × {grow}
         </text>
-        <text x={12} y={20 + thick / 2 + 4} fontSize={12} className="fill-ink">
+        <text x={12} y={20 + thick / 2 + 4} fontSize={13} className="fill-ink">
           upper plate
         </text>
-        <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={12} className="fill-ink">
+        <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={13} className="fill-ink">
           lower plate
         </text>
         <Waiting marks={waiting.slice(at + 1)} x={plates.lengthMm + 60} height={height} />
@@ -89,7 +95,7 @@ function Waiting({ marks, x, height }: { marks: readonly string[]; x: number; he
       {marks.slice(0, MOST_DRAWN).map((mark, i) => (
         <g key={mark}>
           <line x1={x} x2={x + 52} y1={24 + i * step} y2={24 + i * step} stroke="#feb144" strokeWidth={4} />
-          <text x={x + 60} y={28 + i * step} fontSize={12} className="fill-ink-2">
+          <text x={x + 60} y={28 + i * step} fontSize={13} className="fill-ink-2">
             {mark}
           </text>
         </g>

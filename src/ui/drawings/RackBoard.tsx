@@ -2,6 +2,7 @@ import { useRef } from 'react'
 import type { RackPacket, RackPlace } from '../../core/oven/rack'
 import { pointIn, useDrag } from '../use-drag'
 import { ChamberFrame, chamberViewBox } from './ChamberFrame'
+import type { Glow } from './glow'
 
 interface Props {
   readonly chamber: { readonly width: number; readonly depth: number }
@@ -9,6 +10,8 @@ interface Props {
   readonly places: readonly RackPlace[]
   /** Packets something is wrong with, by id. */
   readonly warned: ReadonlySet<string>
+  /** The moment shown; null: packets as they stand in the hot oven. */
+  readonly glow: Glow | null
   readonly onDrag: (place: RackPlace) => void
   readonly onDrop: (place: RackPlace) => void
 }
@@ -25,7 +28,7 @@ const STEP_MM = 5
 const HOLD_MM = 7
 
 /** The chamber from above, to scale, door on the left: packets on edge, moved by hand or with the arrow keys. */
-export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: Props) {
+export function RackBoard({ chamber, packets, places, warned, glow, onDrag, onDrop }: Props) {
   const svg = useRef<SVGSVGElement>(null)
   const { grip } = useDrag<Held>({
     move: (now, event) => {
@@ -35,6 +38,8 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
     moved: now => onDrag(now.place),
     drop: now => onDrop(now.place),
   })
+  // Before the load and after the pull the packets are elsewhere: their places are left.
+  const out = glow !== null && glow.where !== 'oven'
   const placeOf = (id: string) => places.find(p => p.id === id)
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset.
@@ -93,14 +98,14 @@ export function RackBoard({ chamber, packets, places, warned, onDrag, onDrop }: 
                 x2={place.inMm + packet.lengthMm}
                 y1={place.acrossMm}
                 y2={place.acrossMm}
-                stroke={bad ? '#ff9a80' : '#ffb144'}
+                stroke={bad ? '#ff9a80' : out ? '#8d857c' : (glow?.colour ?? '#ffb144')}
                 strokeWidth={Math.max(2, packet.thicknessMm)}
-                strokeDasharray={bad ? '10 4' : undefined}
+                strokeDasharray={bad ? '10 4' : out ? '2 6' : undefined}
               />
               <text
                 x={place.inMm + packet.lengthMm + 5}
                 y={place.acrossMm + 4}
-                fontSize={11}
+                fontSize={13}
                 fontWeight={600}
                 fill="#f3e9da"
               >

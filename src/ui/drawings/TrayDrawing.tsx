@@ -1,5 +1,7 @@
 import { type Outline, outlinePath } from '../../core/rockwell/outline'
 
+import type { Glow } from './glow'
+
 export interface TrayRow {
   readonly id: string
   readonly mark: string
@@ -11,7 +13,7 @@ export interface TrayRow {
 }
 
 /** The tray of blanks to one scale: an outline a line, with its mark and its thickness as a bar. */
-export function TrayDrawing({ rows }: { rows: readonly TrayRow[] }) {
+export function TrayDrawing({ rows, glow }: { rows: readonly TrayRow[]; glow: Glow | null }) {
   if (rows.length === 0) return null
   const longest = Math.max(...rows.map(r => r.lengthMm))
   const gap = 16
@@ -34,7 +36,12 @@ export function TrayDrawing({ rows }: { rows: readonly TrayRow[] }) {
         const above = rows.slice(column * perColumn, i).reduce((sum, r) => sum + r.widthMm + gap, 0)
         return (
           <g key={row.id} transform={`translate(${column * columnMm} ${above})`}>
-            <path d={outlinePath(row)} className="fill-raised stroke-ink" strokeWidth={1} />
+            <path
+              d={outlinePath(row)}
+              className="fill-raised stroke-ink"
+              strokeWidth={1}
+              style={glow ? { fill: glow.colour } : undefined}
+            />
             <rect x={row.lengthMm + 8} y={0} width={row.thicknessMm} height={row.widthMm} className="fill-ink-2" />
             <text
               x={row.lengthMm * 0.5}

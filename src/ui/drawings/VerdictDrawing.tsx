@@ -42,7 +42,7 @@ export function VerdictDrawing({ target, measured, options }: Props) {
           x={x((target.min + target.max) / 2)}
           y={height - 6}
           textAnchor="middle"
-          fontSize={12}
+          fontSize={13}
           className="fill-ember"
         >
           target {target.min} to {target.max}
@@ -63,7 +63,7 @@ export function VerdictDrawing({ target, measured, options }: Props) {
                 strokeWidth={2}
               />
               <circle cx={x(row.mean)} cy={y} r={5} className={i === 0 ? 'fill-ink' : 'fill-ember'} />
-              <text x={x(row.mean)} y={y - 8} textAnchor="middle" fontSize={12} fontWeight={600} className="fill-ink">
+              <text x={x(row.mean)} y={y - 8} textAnchor="middle" fontSize={13} fontWeight={600} className="fill-ink">
                 {row.mean.toFixed(1)}
               </text>
             </g>

@@ -1,6 +1,7 @@
 import type { StageHardness } from '../../core/job/hardness-trace'
 import { temperOf } from '../../core/job/stages'
 import type { Stage } from '../../core/shop/route'
+import { hardnessMarkWords } from '../../words/heatline'
 import type { HeatScale } from './scale'
 
 interface Props {
@@ -8,7 +9,7 @@ interface Props {
   readonly hardness: readonly StageHardness[]
 }
 
-/** Hardness along the line: after the quench, the cold and each temper; what was measured in bold, beside what was due. */
+/** Hardness along the line: after the quench, the cold and each temper; what was measured in bold, what is predicted in plain type. */
 export function HardnessMarks({ scale, hardness }: Props) {
   const ends = (phase: string) =>
     scale.placed.flatMap((p, i) => (p.stretch.phase === phase ? [{ i, endMin: p.stretch.endMin }] : []))
@@ -26,18 +27,20 @@ export function HardnessMarks({ scale, hardness }: Props) {
   }
   const y = scale.y(20) + 15
   return (
-    <g fontSize={11.5}>
+    <g fontSize={13}>
       {hardness.map(row => {
         const place = xOf(row.stage)
         if (!place) return null
         return (
           <text key={row.stage} x={place.x} y={y} textAnchor={place.anchor} fill="#b9aa98">
-            {row.measured !== null && (
+            {row.measured === null ? (
+              `${row.expected.toFixed(1)} HRC`
+            ) : (
               <tspan fontWeight={650} fill="#f3e9da">
-                {row.measured.toFixed(1)}{' '}
+                {row.measured.toFixed(1)} HRC
               </tspan>
             )}
-            {row.measured === null ? `${row.expected.toFixed(1)} HRC` : `of ${row.expected.toFixed(1)}`}
+            <title>{hardnessMarkWords(row)}</title>
           </text>
         )
       })}

@@ -1,5 +1,6 @@
-import { useEffect, useMemo, useRef } from 'react'
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
 import type { StageHardness } from '../../core/job/hardness-trace'
+import type { Moment } from '../../core/job/moment'
 import type { TracePoint } from '../../core/job/run-trace'
 import type { Stretch } from '../../core/job/timeline'
 import type { System } from '../../core/units/quantity'
@@ -9,7 +10,9 @@ import { Curve } from './Curve'
 import { heatColour } from './colour'
 import { HardnessMarks } from './HardnessMarks'
 import { HeatLabels } from './HeatLabels'
-import { StationLinks } from './StationLinks'
+import { MomentCursor, momentAtX } from './MomentCursor'
+import { MomentPlayer } from './MomentPlayer'
+import { StationLinks, type StationMarks } from './StationLinks'
 import { curveSegments, type HeatScale, heatScale } from './scale'
 
 interface Props {
@@ -23,11 +26,14 @@ interface Props {
     readonly hrefOf: (station: StationName) => string
     readonly onStation: (station: StationName) => void
     readonly oil?: boolean
+    readonly states: StationMarks
   } | null
   readonly trace: readonly TracePoint[]
   readonly now: TracePoint | null
   /** Hardness after each stage; none where there is no batch. */
   readonly hardness?: readonly StageHardness[]
+  /** The moment that is looked at, and how another is chosen; absent where the line is only shown. */
+  readonly moment?: { readonly at: Moment | null; readonly onMoment: (moment: Moment | null) => void }
 }
 
 const HEIGHT = 192
@@ -36,11 +42,18 @@ const STATIONS_HEIGHT = 42
 /** Below the curve where no stations stand. */
 const FOOT = 10
 const LEAST_WIDTH = 1120
+/** What the player's buttons take at the left of the line, px. */
+const PLAYER_WIDTH = 240
+/** How the lines of a batch's other steels are broken, so that each can be told. */
+const DASHES = ['3 3', '9 3', '2 2 9 2']
+export const dashOf = (index: number): string => DASHES[index % DASHES.length] as string
 const GRID_C = [-75, 200, 500, 800, 1066]
 
 /** The batch as one curve of temperature, and the way through the product: stations are links on it. */
 export function HeatLine(props: Props) {
-  const { stretches, system, stations, trace, now } = props
+  const { stretches, system, stations, trace, now, moment } = props
+  const [under, setUnder] = useState<Moment | null>(null)
+  const [held, setHeld] = useState(false)
   const station = stations?.at
   const frame = useRef<HTMLDivElement>(null)
   const width = Math.max(LEAST_WIDTH, useWidth(frame) || 1208)
@@ -54,56 +67,102 @@ export function HeatLine(props: Props) {
     if (place && frame.current) frame.current.scrollLeft = place.x - frame.current.clientWidth / 2
   }, [station, scale])
 
+  const curveBottom = HEIGHT - STATIONS_HEIGHT
+  /** The moment under a pointer over the curve; the names of the stations below are links. */
+  const momentUnder = (event: PointerEvent<SVGSVGElement>): Moment | null => {
+    const frameBox = event.currentTarget.getBoundingClientRect()
+    if (event.clientY - frameBox.top > curveBottom + 4) return null
+    return momentAtX(scale, stretches, trace, event.clientX - frameBox.left) ?? null
+  }
+  const shownMoment = moment && (under ?? moment.at)
+
   return (
-    <div ref={frame} className="overflow-x-auto overflow-y-hidden">
-      {/* biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset. */}
-      <svg
-        width={width}
-        height={height}
-        className="block font-sans"
-        role="group"
-        aria-label="Heat Line: planned temperature of the blades, with the stations of the work"
-      >
-        {GRID_C.map(c => (
-          <line
-            key={c}
-            x1={box.left}
-            x2={box.right}
-            y1={scale.y(c)}
-            y2={scale.y(c)}
-            stroke="#3d342c"
-            strokeDasharray="1 5"
-          />
-        ))}
-        <line x1={box.left} x2={box.right} y1={scale.y(20)} y2={scale.y(20)} stroke="#3d342c" />
-        {props.others.map((other, i) => (
-          <path
-            key={i}
-            d={pathOf(heatScale(other, box))}
-            fill="none"
-            stroke="#6b5d50"
-            strokeWidth={1}
-            strokeDasharray="3 3"
-          />
-        ))}
-        <Curve scale={scale} strokeWidth={2.25} />
-        <Measured scale={scale} trace={trace} />
-        <HeatLabels scale={scale} system={system} />
-        {props.hardness && <HardnessMarks scale={scale} hardness={props.hardness} />}
-        {now && (
-          <NowMark x={scale.x(now.index, now.planMin)} y={scale.y(plannedAt(stretches, now))} bottom={box.bottom + 8} />
-        )}
-        {stations && (
-          <StationLinks
-            scale={scale}
-            station={stations.at}
-            bottom={HEIGHT}
-            hrefOf={stations.hrefOf}
-            onStation={stations.onStation}
-            oil={stations.oil}
-          />
-        )}
-      </svg>
+    <div className="relative">
+      {moment && <MomentPlayer {...{ stretches, trace }} moment={moment.at} onMoment={moment.onMoment} />}
+      <div ref={frame} className="overflow-x-auto overflow-y-hidden">
+        {/* biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset. */}
+        <svg
+          width={width}
+          height={height}
+          className="block font-sans"
+          role="group"
+          aria-label="Heat Line: planned temperature of the blades, with the stations of the work"
+          {...(moment && {
+            onPointerDown: event => {
+              const at = momentUnder(event)
+              if (!at || event.button !== 0) return
+              setHeld(true)
+              moment.onMoment(at)
+            },
+            onPointerMove: event => {
+              const at = momentUnder(event)
+              if (held && at) moment.onMoment(at)
+              setUnder(held ? null : at)
+            },
+            onPointerUp: () => setHeld(false),
+            onPointerLeave: () => {
+              setHeld(false)
+              setUnder(null)
+            },
+          })}
+        >
+          {GRID_C.map(c => (
+            <line
+              key={c}
+              x1={box.left}
+              x2={box.right}
+              y1={scale.y(c)}
+              y2={scale.y(c)}
+              stroke="#3d342c"
+              strokeDasharray="1 5"
+            />
+          ))}
+          <line x1={box.left} x2={box.right} y1={scale.y(20)} y2={scale.y(20)} stroke="#3d342c" />
+          {props.others.map((other, i) => (
+            <path
+              key={i}
+              d={pathOf(heatScale(other, box))}
+              fill="none"
+              stroke="#8a7866"
+              strokeWidth={1.2}
+              strokeDasharray={dashOf(i)}
+            />
+          ))}
+          <Curve scale={scale} strokeWidth={2.25} />
+          <Measured scale={scale} trace={trace} />
+          <HeatLabels scale={scale} system={system} right={box.right} />
+          {props.hardness && <HardnessMarks scale={scale} hardness={props.hardness} />}
+          {now && (
+            <NowMark
+              x={scale.x(now.index, now.planMin)}
+              y={scale.y(plannedAt(stretches, now))}
+              bottom={box.bottom + 8}
+            />
+          )}
+          {stations && (
+            <StationLinks
+              scale={scale}
+              station={stations.at}
+              bottom={HEIGHT}
+              hrefOf={stations.hrefOf}
+              onStation={stations.onStation}
+              oil={stations.oil}
+              states={stations.states}
+            />
+          )}
+          {shownMoment && (
+            <MomentCursor
+              {...{ scale, stretches, trace }}
+              moment={shownMoment}
+              chosen={under === null}
+              left={PLAYER_WIDTH}
+              right={box.right}
+              bottom={box.bottom + 4}
+              onMoment={moment.onMoment}
+            />
+          )}
+        </svg>
+      </div>
     </div>
   )
 }

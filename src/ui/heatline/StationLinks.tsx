@@ -1,5 +1,10 @@
+import type { StationState } from '../../core/job/station-states'
 import type { StationName } from '../../data/cautions'
+import { STATION_STATE_WORDS } from '../../words/heatline'
 import type { HeatScale } from './scale'
+
+/** Which stations are done for the steel that is shown. */
+export type StationMarks = Readonly<Record<StationName, StationState>>
 
 interface Props {
   readonly scale: HeatScale
@@ -9,14 +14,15 @@ interface Props {
   readonly onStation: (station: StationName) => void
   /** The shown steel goes into oil, not between plates. */
   readonly oil?: boolean | undefined
+  readonly states: StationMarks
 }
 
 const TARGET = 44
 
 /** Stations along the foot of the line: links, so that they can be opened, shared and walked with Tab. */
-export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil }: Props) {
+export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil, states }: Props) {
   return (
-    <g fontSize={12.5}>
+    <g fontSize={13}>
       {scale.stations.map(({ name, x, x0, x1 }) => {
         const here = name === station
         const half = Math.max(TARGET, x1 - x0) / 2
@@ -32,14 +38,7 @@ export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil }:
             }}
           >
             <rect x={x - half} y={bottom - TARGET} width={half * 2} height={TARGET} fill="transparent" />
-            <line
-              x1={x}
-              x2={x}
-              y1={bottom - 36}
-              y2={bottom - (here ? 26 : 31)}
-              stroke={here ? '#ff8a2a' : '#8d857c'}
-              strokeWidth={here ? 4 : 1}
-            />
+            <Mark x={x} y={bottom - 31} done={states[name] === 'done'} here={here} />
             <text
               x={x}
               y={bottom - 11}
@@ -49,9 +48,28 @@ export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil }:
             >
               {labelOf(name, oil)}
             </text>
+            <title>{`${labelOf(name, oil)}: ${here ? 'open now, ' : ''}${STATION_STATE_WORDS[states[name]]}`}</title>
           </a>
         )
       })}
+    </g>
+  )
+}
+
+/** Done: a filled mark with a tick; to do: an empty ring; the one that is open: in ember. */
+function Mark({ x, y, done, here }: { x: number; y: number; done: boolean; here: boolean }) {
+  const colour = here ? '#ff8a2a' : '#b3a696'
+  return (
+    <g>
+      <circle
+        cx={x}
+        cy={y}
+        r={here ? 6.5 : 5}
+        fill={done ? colour : '#1c1713'}
+        stroke={colour}
+        strokeWidth={here ? 2.5 : 1.3}
+      />
+      {done && <path d={`M${x - 2.4} ${y + 0.2}l1.8 2 3.2 -4`} fill="none" stroke="#1c1713" strokeWidth={1.6} />}
     </g>
   )
 }

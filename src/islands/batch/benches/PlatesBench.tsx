@@ -22,6 +22,7 @@ import { clockText } from '../../../words/clock-text'
 import { bandText, hrcText } from '../../../words/speaker'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
+import { useGlow } from '../moment'
 import { EmptyTray } from './EmptyTray'
 import { OwnPlatesView } from './plates/OwnPlatesView'
 import { PullListView } from './plates/PullListView'
@@ -47,6 +48,7 @@ export function PlatesBench() {
   const say = useSay()
   const { batch, shown, shop, load } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('one')
+  const glow = useGlow()
   const { plates } = shop
   const line = thickestLineOf(batch, shown.group.id)
   const queue = load?.blades ?? []
@@ -92,6 +94,7 @@ export function PlatesBench() {
               mark={mark}
               waiting={queue.map(b => b.mark)}
               system={shop.units}
+              glow={glow}
             />
             <div className="mt-3 h-[170px]">
               <Suspense fallback={null}>

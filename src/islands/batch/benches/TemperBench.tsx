@@ -15,6 +15,7 @@ import { bandText, hrcText } from '../../../words/speaker'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 import { EmptyTray } from './EmptyTray'
+import { RouteCurve } from './RouteCurve'
 import { TemperFields } from './RouteFields'
 import { LoggedTemperView } from './temper/LoggedTemperView'
 import { TemperLoads } from './temper/TemperLoads'
@@ -76,8 +77,31 @@ export function TemperBench() {
           </CautionNote>
         </>
       }
-      fields={view === 'loads' && <TemperFields route={group.route} edit={edit} />}
+      fields={
+        view === 'loads' && (
+          <>
+            <TemperFields route={group.route} edit={edit} />
+            {group.route.tempers.length > 0 && <GroupCurve />}
+          </>
+        )
+      }
     />
+  )
+}
+
+/** Hardness over the temper of the shown steel: where its route stands on the curve, and what another temper would give. */
+function GroupCurve() {
+  const { batch, shown } = useBench()
+  const { group } = shown
+  return (
+    <section className="mt-3" aria-label={`Tempering curve of ${group.gradeName}`}>
+      <h3 className="text-small font-semibold">
+        {group.gradeName}: finished hardness by temper temperature. Drag the point to change its tempers.
+      </h3>
+      <div className="h-[190px]">
+        <RouteCurve onRoute={(label, route) => editGroup(batch, group.id, label, g => withRoute(g, route))} />
+      </div>
+    </section>
   )
 }
 

@@ -1,16 +1,12 @@
-import { lazy, Suspense, useMemo } from 'react'
+import { useMemo } from 'react'
 import type { PlannedRoute } from '../../../../core/shop/route'
-import { steelRequest } from '../../../../core/steel/grades'
 import { withTemperC } from '../../../../core/steel/usual'
 import { Problems } from '../../../../ui/Problems'
 import { RecipeMap } from '../../../../ui/recipe-map/RecipeMap'
-import { useSay } from '../../../../ui/Units'
-import { useAnswer } from '../../../../workers/use-answer'
 import { mapLimits } from '../../../map-limits'
 import { useRecipeMap } from '../../../use-recipe-map'
 import { useBench } from '../../bench-context'
-
-const TemperChart = lazy(() => import('../../../../ui/charts/TemperChart'))
+import { RouteCurve } from '../RouteCurve'
 
 const HEIGHT = 252
 type Route = PlannedRoute
@@ -23,7 +19,7 @@ export type ChooseView = (typeof CHOOSE_VIEWS)[number][0]
 
 /** The recipe map, or the tempering curve through its point; the route is dragged on either. */
 export function ChooseDrawing({ view, ...props }: Props & { view: ChooseView }) {
-  return <div style={{ height: HEIGHT }}>{view === 'map' ? <MapView {...props} /> : <CurveView {...props} />}</div>
+  return <div style={{ height: HEIGHT }}>{view === 'map' ? <MapView {...props} /> : <RouteCurve {...props} />}</div>
 }
 
 export const CHOOSE_VIEWS = [
@@ -59,31 +55,5 @@ function MapView({ onRoute }: Props) {
         onRoute('Route on the map', withTemperC({ ...group.route, austenitizeC }, temperC), settled)
       }
     />
-  )
-}
-
-function CurveView({ onRoute }: Props) {
-  const say = useSay()
-  const { shop, shown, learnt } = useBench()
-  const { group, grade } = shown
-  const request = useMemo(
-    () => ({ steel: steelRequest(grade), route: group.route, learnt }),
-    [grade, group.route, learnt],
-  )
-  const curve = useAnswer('temper-curve', request)
-  return (
-    <Suspense fallback={null}>
-      {curve?.ok && (
-        <TemperChart
-          points={curve.value}
-          target={group.target}
-          temperC={Math.max(0, ...group.route.tempers.map(t => t.atC))}
-          system={shop.units}
-          rustsAboveC={grade.family === 'stainless' ? 400 : null}
-          chart={grade.chart?.points ?? []}
-          onTemper={atC => onRoute(`Temper to ${say.t(atC)}`, withTemperC(group.route, atC), true)}
-        />
-      )}
-    </Suspense>
   )
 }

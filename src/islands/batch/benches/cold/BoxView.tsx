@@ -4,12 +4,14 @@ import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
 import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
+import { useGlow } from '../../moment'
 
 const SAYS = { freezer: 'freezer', 'dry-ice': 'dry ice', 'liquid-nitrogen': 'liquid nitrogen' } as const
 
 /** The box with its blades to scale: who stands in it, and whether the bath covers them. */
 export function BoxView({ toC }: { toC: number }) {
   const { shop, blades } = useBench()
+  const glow = useGlow()
   const { boxMm, bath } = shop.cold
   const box = boxMm ?? USUAL_BOX_MM
   const each = blades.filter(b => b.group.route.cold).map(({ mark, line }) => ({ ...line, mark }))
@@ -47,6 +49,7 @@ export function BoxView({ toC }: { toC: number }) {
         box={box}
         blades={each}
         places={layout.places}
+        glow={glow}
         levelMm={level?.levelMm ?? null}
         says={`${SAYS[way]}${bathed ? ` in ${BATHS[bath.fluid].label}` : ''}`}
       />

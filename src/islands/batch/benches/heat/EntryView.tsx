@@ -68,7 +68,7 @@ export function EntryView({ load, oven }: Props) {
             {batch.entry !== undefined && batch.entry !== usualEntry(preheats) && (
               <button
                 type="button"
-                className="link min-h-9"
+                className="link min-h-11"
                 onClick={() => void editBatch(batch, 'Suggested way to load', ({ entry: _, ...b }) => b)}
               >
                 Use the suggested way, {WORDS[usualEntry(preheats)].name}
@@ -78,7 +78,7 @@ export function EntryView({ load, oven }: Props) {
         ) : (
           <button
             type="button"
-            className="link min-h-9 font-semibold text-ember"
+            className="link min-h-11 font-semibold text-ember"
             onClick={() => void editBatch(batch, 'Way to load', b => ({ ...b, entry: shown }))}
           >
             Go in {WORDS[shown].name}
@@ -107,7 +107,7 @@ export function EntryView({ load, oven }: Props) {
                   <button
                     type="button"
                     aria-pressed={o.school === shown}
-                    className={`min-h-9 text-left ${o.school === shown ? 'font-semibold text-ember' : 'link'}`}
+                    className={`min-h-8 text-left ${o.school === shown ? 'font-semibold text-ember' : 'link'}`}
                     onClick={() => setShown(o.school)}
                   >
                     {WORDS[o.school].name}

@@ -14,6 +14,7 @@ import { cautionWords } from '../../../../words/cautions'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
+import { useGlow } from '../../moment'
 
 interface Props {
   readonly load: Load
@@ -25,6 +26,7 @@ interface Props {
 /** Packets on the rack, moved by hand; what is wrong with how they stand; when each kind is there and how long it is to soak. */
 export function RackView({ load, oven, heat }: Props) {
   const { batch } = useBench()
+  const glow = useGlow()
   const say = useSay()
   const [dragged, setDragged] = useState<RackPlace | null>(null)
   const marks = useMemo(() => new Map(load.blades.map(blade => [blade.id, blade.mark])), [load])
@@ -48,6 +50,7 @@ export function RackView({ load, oven, heat }: Props) {
         chamber={oven.chamberMm}
         packets={packets.map(packet => ({ ...packet, mark: marks.get(packet.id) ?? '' }))}
         places={places}
+        glow={glow}
         warned={new Set(warnings.flatMap(w => w.ids))}
         onDrag={setDragged}
         onDrop={keep}
@@ -61,7 +64,7 @@ export function RackView({ load, oven, heat }: Props) {
       {load.blades.some(blade => blade.record.rack) && (
         <button
           type="button"
-          className="link mt-1 min-h-9 text-small"
+          className="link mt-1 min-h-11 text-small"
           onClick={() =>
             void editBatch(batch, 'Rack arranged', b => ({
               ...b,

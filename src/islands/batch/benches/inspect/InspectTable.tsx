@@ -67,7 +67,7 @@ export function InspectTable({ chosen, onChoose }: Props) {
                   <button
                     type="button"
                     aria-pressed={id === chosen}
-                    className={`min-h-9 font-semibold ${id === chosen ? 'text-ember underline underline-offset-4' : 'link'}`}
+                    className={`min-h-8 font-semibold ${id === chosen ? 'text-ember underline underline-offset-4' : 'link'}`}
                     onClick={() => onChoose(id)}
                   >
                     {mark}

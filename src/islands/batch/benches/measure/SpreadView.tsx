@@ -100,7 +100,7 @@ function OvenMap({
     >
       <ChamberFrame chamber={chamber}>
         {points.map(p => (
-          <text key={p.mark} x={p.inMm} y={p.acrossMm + 4} fontSize={12} textAnchor="middle" className="fill-ink">
+          <text key={p.mark} x={p.inMm} y={p.acrossMm + 4} fontSize={13} textAnchor="middle" className="fill-ink">
             {p.mark} <tspan fontWeight={650}>{p.hrc.toFixed(1)}</tspan>
           </text>
         ))}

@@ -161,7 +161,7 @@ export function OutlineView() {
             {(Math.abs(said.lengthMm - line.lengthMm) > 0.5 || Math.abs(said.widthMm - line.widthMm) > 0.5) && (
               <button
                 type="button"
-                className="link min-h-6 font-medium"
+                className="link min-h-11 font-medium"
                 onClick={() => {
                   set('size from its drawing', { lengthMm: said.lengthMm, widthMm: said.widthMm })
                   toast('Length and width taken from the drawing')

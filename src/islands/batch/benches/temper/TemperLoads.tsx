@@ -29,15 +29,13 @@ export function TemperLoads({ oven }: { oven: Oven }) {
       <tbody>
         {temperLoads.map(load => (
           <tr key={`${load.round} ${load.atC} ${load.holdMin}`}>
-            <td>Temper {load.round}</td>
+            <td className="whitespace-nowrap">Temper {load.round}</td>
             <td>
               {load.place ? hoursText(load.place.startMin) : '…'}
-              {load.place && (
-                <span className="block text-note text-ink-2">waiting for {temperWaitWords(load.place, say)}</span>
-              )}
+              {load.place && <span className="block text-note text-ink-2">{temperWaitWords(load.place, say)}</span>}
             </td>
             <td>{marksOf(load.blades.map(b => b.mark))}</td>
-            <td className="figure text-title">{say.keyed(keyedC(oven, load.atC))}</td>
+            <td className="figure text-title whitespace-nowrap">{say.keyed(keyedC(oven, load.atC))}</td>
             <td>{say.minutes(load.holdMin)}</td>
             <td>
               <span

@@ -1,0 +1,73 @@
+import { Pause, Play, X } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import { type Moment, momentAt, planLengthMin } from '../../core/job/moment'
+import type { TracePoint } from '../../core/job/run-trace'
+import type { Stretch } from '../../core/job/timeline'
+
+interface Props {
+  readonly stretches: readonly Stretch[]
+  readonly trace: readonly TracePoint[]
+  readonly moment: Moment | null
+  readonly onMoment: (moment: Moment | null) => void
+}
+
+const SPEEDS = [60, 600] as const
+/** How often a playing plan moves on, ms: smooth to the eye, and drawings that follow keep up. */
+const TICK_MS = 50
+
+/** Plays the plan, as many times as fast as it will be: every drawing goes along. */
+export function MomentPlayer({ stretches, trace, moment, onMoment }: Props) {
+  const [speed, setSpeed] = useState<(typeof SPEEDS)[number]>(600)
+  const [playing, setPlaying] = useState(false)
+  const latest = useRef({ moment, onMoment })
+  latest.current = { moment, onMoment }
+  useEffect(() => {
+    if (!playing) return
+    let last = performance.now()
+    const timer = setInterval(() => {
+      const now = performance.now()
+      const from = latest.current.moment?.minute ?? 0
+      const next = from + ((now - last) / 60_000) * speed
+      last = now
+      if (next >= planLengthMin(stretches)) setPlaying(false)
+      latest.current.onMoment(momentAt(stretches, next, trace) ?? null)
+    }, TICK_MS)
+    return () => clearInterval(timer)
+  }, [playing, speed, stretches, trace])
+  const start = () => {
+    // From the end it begins anew.
+    if (!moment || moment.minute >= planLengthMin(stretches) - 1) onMoment(momentAt(stretches, 0, trace) ?? null)
+    setPlaying(true)
+  }
+  const button =
+    'inline-flex min-h-11 items-center gap-1 rounded-[3px] bg-soot px-2 text-small text-bone-2 hover:text-bone'
+  return (
+    <div className="no-print absolute top-[58px] left-2 flex">
+      <button type="button" className={button} onClick={playing ? () => setPlaying(false) : start}>
+        {playing ? <Pause size={16} aria-hidden="true" /> : <Play size={16} aria-hidden="true" />}
+        {playing ? 'Pause' : 'Play the plan'}
+      </button>
+      <button
+        type="button"
+        className={button}
+        aria-label={`Speed ${speed} times; change`}
+        onClick={() => setSpeed(SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length] ?? 600)}
+      >
+        {speed}×
+      </button>
+      {moment && (
+        <button
+          type="button"
+          className={button}
+          aria-label="Leave this moment"
+          onClick={() => {
+            setPlaying(false)
+            onMoment(null)
+          }}
+        >
+          <X size={16} aria-hidden="true" />
+        </button>
+      )}
+    </div>
+  )
+}
