@@ -96,7 +96,7 @@ test('a steel that is not known stops programme, print and run by its name, unti
   await page.reload()
   await expect(page.getByRole('alert')).toContainText('Harbour 14 is not known here')
   // The other steel of the batch goes on.
-  await expect(figure(page, 'Soak of X65Cr13, first to last blade')).toHaveText(/^12 to \d\d$/)
+  await expect(figure(page, 'Soak of X65Cr13, first to last blade pulled')).toHaveText(/^12 to \d\d$/)
   await page.goto(`/print/${batch}`)
   await expect(page.getByText(/Harbour 14 is not known/).first()).toBeVisible()
   await page.goto(`/run/${batch}`)

@@ -29,7 +29,7 @@ test('what is suggested follows the blades, what is set stays and offers the sug
   await expect(soak).toHaveValue('40')
   await expect(page.getByText('set by you', { exact: true })).toHaveCount(0)
   await to(page, 'Heat')
-  await expect(figure(page, 'Soak of X153CrMoV12, first to last blade')).toHaveText('40')
+  await expect(figure(page, 'Soak of X153CrMoV12, first to last blade pulled')).toHaveText('40')
 })
 
 test('in °F what is suggested can be keyed: fives of the scale', async ({ page }) => {
@@ -62,7 +62,7 @@ test('a steel that plates cannot harden is refused everywhere, with one figure; 
   await to(page, 'Temper')
   await expect(figure(page, 'Finished hardness')).toHaveText(finished)
   await to(page, 'Plates')
-  await expect(figure(page, 'As quenched, C75S')).toHaveText(quenched)
+  await expect(figure(page, 'Hardness as quenched, C75S')).toHaveText(quenched)
   await expect(page.getByText(refusal)).toBeVisible()
   await to(page, 'Heat')
   await expect(page.getByText(refusal)).toBeVisible()
@@ -82,7 +82,7 @@ test('a steel that plates cannot harden is refused everywhere, with one figure; 
   const seconds = figure(page, 'Time from 800 to 500 °C')
   await expect.poll(async () => Number(await seconds.innerText())).toBeGreaterThan(3)
   expect(Number(await seconds.innerText())).toBeLessThan(5.5)
-  expect(Number(await figure(page, 'As quenched, C75S').innerText())).toBeGreaterThan(Number(quenched) + 8)
+  expect(Number(await figure(page, 'Hardness as quenched, C75S').innerText())).toBeGreaterThan(Number(quenched) + 8)
   await expectAccessible(page)
   await to(page, 'Wrap')
   await expect(page.getByText(/C75S goes into the oil without foil/)).toBeVisible()

@@ -18,7 +18,8 @@ export function temperWaitWords(
   { coolingMin, fallingMin }: Pick<PlacedTemper, 'coolingMin' | 'fallingMin'>,
   say: Speaker,
 ): string {
-  if (Math.round(fallingMin) > 0 && fallingMin >= coolingMin) return `the oven to fall, ${whole(fallingMin, say)}`
-  if (Math.round(coolingMin) > 0) return `the blades to cool, ${whole(coolingMin, say)}`
-  return 'nothing'
+  if (Math.round(fallingMin) > 0 && fallingMin >= coolingMin)
+    return `after waiting ${whole(fallingMin, say)} for the oven to cool down`
+  if (Math.round(coolingMin) > 0) return `after waiting ${whole(coolingMin, say)} for the blades to cool`
+  return 'without a wait'
 }

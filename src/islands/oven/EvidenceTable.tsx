@@ -40,7 +40,7 @@ export function EvidenceTable({ oven, edit }: OvenProps) {
             <td className="text-right">
               <button
                 type="button"
-                className="link min-h-9 text-small"
+                className="link min-h-8 text-small"
                 aria-label={`Remove the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${say.t(row.atC)}`}
                 onClick={() => {
                   const before = oven.evidence

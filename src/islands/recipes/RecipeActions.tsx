@@ -134,7 +134,9 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
 function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAdd: Props['onAdd'] }) {
   return (
     <details className="mt-3 border-t border-rule pt-2 text-small">
-      <summary className="min-h-8 cursor-pointer">Versions, {recipe.versions.length}: what changed and why</summary>
+      <summary className="min-h-11 content-center cursor-pointer">
+        Versions, {recipe.versions.length}: what changed and why
+      </summary>
       <ul className="max-h-40 overflow-auto">
         {[...recipe.versions].reverse().map(version => (
           <li key={version.number} className="flex items-baseline gap-3 border-t border-rule py-1.5">
@@ -145,7 +147,7 @@ function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAd
             {!full && version.number !== latestOf(recipe).number && (
               <button
                 type="button"
-                className="link min-h-6"
+                className="link min-h-8"
                 onClick={() => onAdd(`version ${version.number}`, version.route)}
               >
                 compare

@@ -140,7 +140,7 @@ function Weights({ of, own, onChange }: WeightsProps) {
         </label>
       ))}
       {own && (
-        <button type="button" className="link min-h-9 text-small" onClick={() => onChange(null)}>
+        <button type="button" className="link min-h-11 text-small" onClick={() => onChange(null)}>
           Weigh them as the use asks
         </button>
       )}
@@ -191,7 +191,7 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
       <div className="min-w-0">
         <button
           type="button"
-          className="link min-h-6 text-left text-lead font-semibold"
+          className="link min-h-8 text-left text-lead font-semibold"
           onClick={() => onGrade(grade.id)}
         >
           {grade.name}

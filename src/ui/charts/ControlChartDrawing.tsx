@@ -38,7 +38,7 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
         strokeWidth={0.8}
         strokeDasharray={dash}
       />
-      <text x={WIDTH - RIGHT + 6} y={y(v) + 4} fontSize={11.5} className="fill-ink-2">
+      <text x={WIDTH - RIGHT + 6} y={y(v) + 4} fontSize={13} className="fill-ink-2">
         {name} {v.toFixed(1).replace('-', '−')}
       </text>
     </g>
@@ -79,7 +79,7 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
                   <text
                     x={x(i)}
                     y={y(v.value) - 10}
-                    fontSize={11.5}
+                    fontSize={13}
                     fontWeight={650}
                     textAnchor="middle"
                     className="fill-ember"
@@ -99,7 +99,7 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
                 key={i}
                 x={x(i)}
                 y={HEIGHT + RANGE_HEIGHT + DAYS_HEIGHT - 4}
-                fontSize={11}
+                fontSize={13}
                 textAnchor="middle"
                 className="fill-ink-2"
               >
@@ -116,7 +116,7 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
           strokeWidth={0.8}
           strokeDasharray="5 3"
         />
-        <text x={WIDTH - RIGHT + 6} y={yr(chart.upperRange) + 4} fontSize={11.5} className="fill-ink-2">
+        <text x={WIDTH - RIGHT + 6} y={yr(chart.upperRange) + 4} fontSize={13} className="fill-ink-2">
           range {chart.upperRange.toFixed(1)}
         </text>
         <path
@@ -125,10 +125,10 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
           className="stroke-ink-2"
           strokeWidth={1}
         />
-        <text x={LEFT - 8} y={y(chart.centre) + 4} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+        <text x={LEFT - 8} y={y(chart.centre) + 4} fontSize={13} textAnchor="end" className="fill-ink-2">
           {unit}
         </text>
-        <text x={LEFT - 8} y={HEIGHT + RANGE_HEIGHT / 2} fontSize={11.5} textAnchor="end" className="fill-ink-2">
+        <text x={LEFT - 8} y={HEIGHT + RANGE_HEIGHT / 2} fontSize={13} textAnchor="end" className="fill-ink-2">
           range
         </text>
       </svg>

@@ -39,7 +39,7 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
           backgroundColor: 'transparent',
           color: ink2,
           yAdjust: -8,
-          font: { size: 12, weight: 'normal' as const },
+          font: { size: 13, weight: 'normal' as const },
         },
       })
       const c = (value: number) => formatNumber(value, 'temperature', system)

@@ -36,7 +36,7 @@ export default function SoakChart({ points, window, system }: Props) {
           yValue: point ? pick(point) : 0,
           content: text,
           color: colour(name),
-          font: { size: 12 },
+          font: { size: 13 },
           yAdjust: above ? -10 : 11,
         }
       }

@@ -169,7 +169,7 @@ function configOf(
                 content: `target ${target.min} to ${target.max}`,
                 position: { x: 'end', y: 'center' },
                 color: token(parent, 'ember'),
-                font: { size: 12, weight: 'normal' },
+                font: { size: 13, weight: 'normal' },
               },
             },
             ...(rustsAboveC === null
@@ -188,7 +188,7 @@ function configOf(
                       position: 'start' as const,
                       color: token(parent, 'ice'),
                       backgroundColor: 'transparent',
-                      font: { size: 12, weight: 'normal' as const },
+                      font: { size: 13, weight: 'normal' as const },
                       xAdjust: 42,
                       yAdjust: 2,
                     },

@@ -71,10 +71,10 @@ export function RollDrawing(props: Props) {
         </g>
       ))}
       <ShearLines cuts={cuts} rollWidthMm={rollWidthMm} scale={scale} step={props.step} />
-      <text x={0} y={-8 * scale} fontSize={12 * scale} className="fill-ink-2">
+      <text x={0} y={-8 * scale} fontSize={13 * scale} className="fill-ink-2">
         free end
       </text>
-      <text x={usedLengthMm + END + 8 * scale} y={rollWidthMm / 2} fontSize={12 * scale} className="fill-ink-2">
+      <text x={usedLengthMm + END + 8 * scale} y={rollWidthMm / 2} fontSize={13 * scale} className="fill-ink-2">
         roll, {lengthText(rollWidthMm)}
       </text>
     </svg>
@@ -138,7 +138,7 @@ function ShearLines({ cuts, rollWidthMm, scale, step }: ShearProps) {
             <text
               {...at}
               textAnchor="middle"
-              fontSize={12 * scale}
+              fontSize={13 * scale}
               fontWeight={now ? 700 : 400}
               className={now ? 'fill-ember' : 'fill-ink-2'}
             >

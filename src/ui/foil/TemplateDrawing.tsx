@@ -63,10 +63,10 @@ export function TemplateDrawing({
           {templateNoteWords(note.note, say)}
         </text>
       ))}
-      <text x={lengthMm / 2} y={-7 * scale} textAnchor="middle" fontSize={12.5 * scale} className="fill-ink-2">
+      <text x={lengthMm / 2} y={-7 * scale} textAnchor="middle" fontSize={13 * scale} className="fill-ink-2">
         {lengthText(lengthMm)}
       </text>
-      <text x={lengthMm + 6 * scale} y={widthMm / 2} fontSize={12.5 * scale} className="fill-ink-2">
+      <text x={lengthMm + 6 * scale} y={widthMm / 2} fontSize={13 * scale} className="fill-ink-2">
         {lengthText(widthMm)}
       </text>
     </svg>

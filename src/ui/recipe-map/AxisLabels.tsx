@@ -10,7 +10,7 @@ export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) 
   const other = (c: number) => (system === 'metric' ? `${Math.round(fFromC(c))} °F` : `${Math.round(c)} °C`)
   const narrow = box.right - box.left < 420
   return (
-    <g fontSize={12} style={{ fill: 'var(--ink-2)' }}>
+    <g fontSize={13} style={{ fill: 'var(--ink-2)' }}>
       {temperatureTicks(axes.austenitizeC.min, axes.austenitizeC.max, narrow ? 4 : 7, system).map(({ value, c }) => (
         <g key={value} textAnchor="middle">
           <line
@@ -23,7 +23,7 @@ export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) 
           <text x={axes.x(c)} y={box.bottom + 17}>
             {value}
           </text>
-          <text x={axes.x(c)} y={box.bottom + 32} fontSize={11}>
+          <text x={axes.x(c)} y={box.bottom + 32} fontSize={13}>
             {other(c)}
           </text>
         </g>

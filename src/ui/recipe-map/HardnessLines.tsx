@@ -58,7 +58,7 @@ export function HardnessLines({ contours, box, least, most, taken }: Props) {
           transform={`translate(${spot.x} ${spot.y}) rotate(${spot.angle})`}
           dy={4}
           textAnchor="middle"
-          fontSize={12}
+          fontSize={13}
           fontWeight={isTarget ? 650 : 450}
           style={{ fill: 'var(--ink)', stroke: 'var(--map-middle)', strokeWidth: 4, paintOrder: 'stroke' }}
         >

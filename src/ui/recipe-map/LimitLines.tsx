@@ -32,7 +32,7 @@ export const LimitLines = memo(({ map, limits, axes, austenite }: Props) => {
   ]
   const robs = limits.robsAboveC
   return (
-    <g fontSize={12}>
+    <g fontSize={13}>
       <defs>
         <pattern id="map-hatch" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1={0} x2={0} y1={0} y2={7} style={{ stroke: 'var(--ink)' }} strokeWidth={1} opacity={0.28} />
