@@ -16,7 +16,7 @@ test('fourteen blades are read by keyboard alone, and one reading is taken out a
   await expect(page.getByText(/HRC, mean of 42; predicted/)).toBeVisible()
   await page.getByRole('button', { name: 'Remove 59.5 of A9' }).click()
   await expect(page.getByText(/HRC, mean of 41; predicted/)).toBeVisible()
-  await page.getByRole('listitem').filter({ hasText: 'taken out' }).getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('listitem').filter({ hasText: 'removed' }).getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText(/HRC, mean of 42; predicted/)).toBeVisible()
 })
 

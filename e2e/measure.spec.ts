@@ -17,7 +17,7 @@ test('nine blades with three readings each go in by keyboard alone, a line and E
   await expect(page.getByRole('row', { name: /^A1 59\.8/ })).toBeVisible()
   await page
     .getByRole('listitem')
-    .filter({ hasText: '60.5 of A1 taken out' })
+    .filter({ hasText: '60.5 of A1 removed' })
     .getByRole('button', { name: 'Undo' })
     .click()
   await expect(page.getByRole('row', { name: /^A1 60\.0/ })).toBeVisible()
@@ -149,7 +149,7 @@ test('trends: batches on a control chart, by oven and by steel', async ({ page }
   await page.getByRole('button', { name: 'Trends' }).click()
   await expect(page.getByRole('img', { name: /^Control chart of \d+ batches/ })).toBeVisible()
   await page.getByLabel('Group by').selectOption('steel')
-  await page.getByLabel('Chart of').selectOption('finished hardness')
+  await page.getByLabel('Chart of', { exact: true }).selectOption('finished hardness')
   await expect(page.getByText(/Usual scatter from batch to batch/)).toBeVisible()
   await expectAccessible(page)
 })

@@ -7,7 +7,7 @@ test('a logger’s file in °F with decimal commas is recognised, shown with wha
   page,
 }) => {
   await openDemoBatch(page, 'Net knives', 'Heat')
-  await page.getByRole('button', { name: 'Afterwards' }).click()
+  await page.getByRole('button', { name: 'Logged heat' }).click()
   // In at 800 °C, a door’s dip, on to 1066 °C and held twenty minutes; one row with a broken thermocouple.
   const celsius = (i: number) =>
     i < 40
@@ -136,13 +136,13 @@ test('a programme runs on the simulated controller, a broken thermocouple shows,
   await expect(page.getByLabel('What the controller showed')).toBeVisible()
   await page.getByRole('button', { name: 'Disconnect' }).click()
   await expect(page.getByRole('button', { name: /^Oven / })).toBeHidden()
-  await page.getByRole('button', { name: 'Afterwards' }).click()
+  await page.getByRole('button', { name: 'Logged heat' }).click()
   await expect(page.getByLabel('Blades put in at')).toBeVisible()
 })
 
 test('a temper’s log is laid over the plan by its round, taken off, and brought back', async ({ page }) => {
   await openDemoBatch(page, 'Net knives', 'Temper')
-  await page.getByRole('button', { name: 'Afterwards' }).click()
+  await page.getByRole('button', { name: 'Logged temper' }).click()
   await page.getByLabel('Which temper').selectOption('2')
   // Twenty degrees too hot, an hour and a half of it.
   const file = log(120, i => `${i};${i < 15 ? 20 + i * 15 : i < 105 ? 235 : 235 - (i - 104) * 9}`, 'min;°C')

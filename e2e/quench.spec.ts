@@ -46,7 +46,7 @@ test('a bent blade, a soft one and a cracked one each get their word, with the r
   await page.getByRole('button', { name: 'A2', exact: true }).click()
   await page.getByLabel('Softest file that cuts').selectOption('50')
   await expect(page.getByText(/A 50 HRC file cuts it/)).toBeVisible()
-  await expect(page.getByRole('row', { name: /A2 .*find out first/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /A2 .*find the cause first/ })).toBeVisible()
   await page.getByRole('button', { name: 'A3', exact: true }).click()
   await page.getByLabel('Cracks').selectOption('a crack')
   await expect(page.getByRole('row', { name: /A3 .*stop/ })).toBeVisible()
@@ -74,7 +74,7 @@ test('a chill that would fill a small room is refused, at the bench and before a
 test('the cold’s ways are compared and one is taken', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Cold')
   await page.getByRole('button', { name: 'Ways compared' }).click()
-  await page.getByRole('button', { name: 'Take freezer at once' }).click()
+  await page.getByRole('button', { name: 'Choose freezer at once' }).click()
   await expect(page.getByText('To −18 °C')).toBeVisible()
   await expect(page.getByRole('row', { name: /freezer at once .*this batch/ })).toBeVisible()
   await expectAccessible(page)

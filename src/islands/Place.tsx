@@ -1,6 +1,7 @@
 import { setNonce } from 'get-nonce'
 import { Component, type ReactNode, useEffect, useState } from 'react'
 import { Toaster, toast } from 'sonner'
+import { tinykeys } from 'tinykeys'
 import type { Problem } from '../core/codes/problem'
 import type { Workshop } from '../core/shop/workshop'
 import type { System } from '../core/units/quantity'
@@ -11,8 +12,10 @@ import { finishUnfinished } from '../store/unfinished'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
+import { unlessTyping } from './keys'
 import { saveEverything } from './save-everything'
 import { ShopProvider } from './shop-context'
+import { redo, undo } from './undo'
 
 /** Lets the dialogs' scroll lock through the content security policy; see astro.config.mjs. */
 setNonce('dialogscrolllock')
@@ -32,6 +35,7 @@ export function Place({ children }: { children: ReactNode }) {
       .finally(() => setReady(true))
   }, [])
   useUnfitToast(shop?.units ?? 'metric')
+  useUndoKeys()
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
   }, [shop])
@@ -67,6 +71,19 @@ function mirrorTheme(theme: Workshop['theme']) {
   } catch {
     // Storage may be blocked: the theme then lasts for this page.
   }
+}
+
+/** Ctrl+Z takes back what was done last on this page, with Shift (or Ctrl+Y) it is done again. */
+function useUndoKeys() {
+  useEffect(
+    () =>
+      tinykeys(window, {
+        '$mod+z': unlessTyping(() => void undo()),
+        '$mod+Shift+z': unlessTyping(() => void redo()),
+        '$mod+y': unlessTyping(() => void redo()),
+      }),
+    [],
+  )
 }
 
 /** Says what did not fit where no field shows it beside itself. */

@@ -6,6 +6,7 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { furtherOf } from '../core/shop/merge'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
+import { forgetHistory } from './history'
 import { saving } from './save-state'
 
 const TABLES = () =>
@@ -51,6 +52,7 @@ export const replaceAll = (data: WorkshopData): Promise<Saving> =>
       )
       await db.shop.put(data.shop)
       await putRecords(data)
+      forgetHistory()
     }),
   )
 
@@ -93,8 +95,11 @@ async function putRecords(data: WorkshopData): Promise<void> {
   await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
 }
 
-/** An empty workshop with its settings kept. */
-export const clearAll = async (): Promise<Saving> => replaceAll(emptyData((await db.shop.get('shop')) ?? newWorkshop()))
+/** An empty workshop of one's own: of the settings that were here only how things are shown stays. */
+export async function clearAll(): Promise<Saving> {
+  const { units, theme } = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+  return replaceAll(emptyData({ ...newWorkshop(), units, theme }))
+}
 
 /** First visit: the demo workshop, if the server offers it. Later visits change nothing. */
 export async function seedOnce(make: (() => Promise<WorkshopData>) | null): Promise<void> {

@@ -14,19 +14,9 @@ import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
+import { type Applied, rememberChange } from './history'
 import { putDown } from './journal'
 import { saving, Unfit } from './save-state'
-
-interface Edit {
-  readonly batchId: string
-  readonly label: string
-  readonly before: Batch
-  readonly after: Batch
-}
-
-/** This tab's edits, newest last. */
-const edits: Edit[] = []
-const MOST_EDITS = 200
 
 /** Batches whose last write was refused: kept here so that nothing typed is lost, and shown instead of the stored ones. */
 const unsaved = createSubscribable<ReadonlyMap<string, Batch>>(new Map())
@@ -146,12 +136,17 @@ async function write(id: string, change: (batch: Batch) => Batch): Promise<{ bef
   return outcome
 }
 
-function remember(edit: Edit, goesOn: boolean) {
-  const last = edits.at(-1)
-  const isOne = goesOn && last?.batchId === edit.batchId && last.label === edit.label
-  if (isOne) edits.pop()
-  edits.push(isOne ? { ...edit, before: last.before } : edit)
-  if (edits.length > MOST_EDITS) edits.shift()
+/** Puts one state of a batch where the other stands, part by part. */
+async function restore(id: string, to: Batch, from: Batch): Promise<Applied> {
+  let clash = false
+  const { saved } = await saving(() =>
+    write(id, now => {
+      const restored = takeBack(now, to, from, COUNTED)
+      clash = restored === null
+      return restored ?? now
+    }),
+  )
+  return clash ? 'changed-elsewhere' : saved ? 'done' : 'refused'
 }
 
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
@@ -163,7 +158,8 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
       const before = unsaved.get().get(shown.id) ?? shown
       ended = putDown({ of: 'batch', before, after: change(before) })
       const done = await write(shown.id, change)
-      if (done) remember({ batchId: shown.id, label, ...done }, goesOn)
+      if (done)
+        rememberChange({ key: shown.id, label, ...done, apply: (to, from) => restore(shown.id, to, from) }, goesOn)
     },
     // What is kept on the page already holds the change.
     () => write(shown.id, batch => batch),
@@ -180,30 +176,6 @@ export async function finishEdit(before: Batch, after: Batch): Promise<void> {
   const stored = await readBatch(before.id)
   const finished = stored && takeBack(stored, after, before, COUNTED)
   if (finished) await saving(() => write(before.id, now => takeBack(now, after, before, COUNTED) ?? now))
-}
-
-/** What came of taking an edit back; why not, where it was not: there was none, it was changed elsewhere since, or it was refused. */
-export type Undone =
-  | { readonly done: true; readonly label: string }
-  | { readonly done: false; readonly why: 'none' | 'refused' }
-  | { readonly done: false; readonly why: 'changed-elsewhere'; readonly label: string }
-
-/** Takes this tab's last edit of a batch back, unless the same part was changed elsewhere since. */
-export async function undoLast(batchId: string): Promise<Undone> {
-  const index = edits.findLastIndex(edit => edit.batchId === batchId)
-  const edit = edits[index]
-  if (!edit) return { done: false, why: 'none' }
-  edits.splice(index, 1)
-  let clash = false
-  const { saved } = await saving(() =>
-    write(batchId, now => {
-      const restored = takeBack(now, edit.before, edit.after, COUNTED)
-      clash = restored === null
-      return restored ?? now
-    }),
-  )
-  if (clash) return { done: false, why: 'changed-elsewhere', label: edit.label }
-  return saved ? { done: true, label: edit.label } : { done: false, why: 'refused' }
 }
 
 /** A batch that begins here. */

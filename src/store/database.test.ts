@@ -11,6 +11,7 @@ import { recipeSchema } from '../core/shop/recipe'
 import { ROUTE_PARTS } from '../core/shop/route'
 import { runSchema } from '../core/shop/run'
 import { workshopSchema } from '../core/shop/workshop'
+import { SETUP_STEPS } from '../data/setup'
 import { expectWhole, OLDER_VERSIONS, type OlderVersion, olderWorkshop } from '../testing/older-workshop'
 import { WorkshopDatabase } from './database'
 
@@ -107,6 +108,28 @@ describe('a browser that last ran version 6', () => {
       for (const group of batch.groups) expect(group.fixed).toEqual([...ROUTE_PARTS])
     }
     expect([blades.length, readings.length]).toEqual([file.blades.length, file.readings.length])
+    now.close()
+  })
+})
+
+describe('a browser that last ran version 7', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v6.json', import.meta.url), 'utf8'))
+
+  it('has its shop as it was, and counts it as said', async () => {
+    const database = new Dexie('left-by-7')
+    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
+    database.version(5).stores(TABLES_5)
+    database.version(6).stores({ grades: null })
+    database.version(7).stores({})
+    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
+      await database.table(table).bulkPut(file[table])
+    await database.table('shop').put({ ...file.shop, origin: 'a-shop' })
+    database.close()
+    const now = new WorkshopDatabase('left-by-7')
+    const { shop, batches, blades } = await contents(now)
+    expect(shop).toEqual({ ...file.shop, origin: 'a-shop', isDemo: false, said: [...SETUP_STEPS] })
+    expect(batches).toEqual(expect.arrayContaining(file.batches))
+    expect(blades).toHaveLength(file.blades.length)
     now.close()
   })
 })

@@ -7,7 +7,7 @@ import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
 import { workshopWithIds } from '../core/shop/upgrade-to-ids'
-import { batchWithSetParts, logWithLoad, shopWithOvens } from '../core/shop/upgrades'
+import { batchWithSetParts, logWithLoad, shopWithOvens, shopWithSaid } from '../core/shop/upgrades'
 import type { Workshop } from '../core/shop/workshop'
 
 export interface Meta {
@@ -82,6 +82,16 @@ export class WorkshopDatabase extends Dexie {
           .toCollection()
           .modify((batch, ref) => {
             ref.value = batchWithSetParts(batch)
+          }),
+      )
+    this.version(8)
+      .stores({})
+      .upgrade(transaction =>
+        transaction
+          .table('shop')
+          .toCollection()
+          .modify((shop, ref) => {
+            ref.value = shopWithSaid(shop)
           }),
       )
   }

@@ -1,5 +1,7 @@
+import type { z } from 'zod'
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
+import { isContinuing } from '../core/continuing'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
 import { takeBack } from '../core/shop/merge'
@@ -12,10 +14,37 @@ import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { createSubscribable } from '../core/subscribable'
 import { followShop, PLAN_TABLES } from './batches'
 import { db } from './database'
+import { type Applied, remember, rememberChange } from './history'
 import { putDown } from './journal'
 import { fitting, fittingChange, saving, Unfit } from './save-state'
 
-export async function saveShop(change: (shop: Workshop) => Workshop): Promise<Saving> {
+/** Changes the settings and remembers how to take that back. */
+export async function saveShop(
+  change: (shop: Workshop) => Workshop,
+  label = 'Change in the Workshop',
+): Promise<Saving> {
+  const goesOn = isContinuing()
+  const written = await writeShop(change)
+  if (written.states)
+    rememberChange({ key: 'shop', label, ...written.states, apply: async (to, from) => restoreShop(to, from) }, goesOn)
+  return written.outcome
+}
+
+async function restoreShop(to: Workshop, from: Workshop): Promise<Applied> {
+  let clash = false
+  const { outcome } = await writeShop(now => {
+    const restored = takeBack(now, to, from)
+    clash = restored === null
+    return restored ?? now
+  })
+  return clash ? 'changed-elsewhere' : outcome.saved ? 'done' : 'refused'
+}
+
+async function writeShop(change: (shop: Workshop) => Workshop): Promise<{
+  readonly outcome: Saving
+  readonly states: { readonly before: Workshop; readonly after: Workshop } | null
+}> {
+  let states: { before: Workshop; after: Workshop } | null = null
   let ended = () => {}
   const outcome = await saving(() => {
     const shown = shownShop.get()
@@ -25,10 +54,11 @@ export async function saveShop(change: (shop: Workshop) => Workshop): Promise<Sa
       const after = fittingChange(workshopSchema, now, change(now))
       await db.shop.put(after)
       await followShop(now, after)
+      states = { before: now, after }
     })
   })
   ended()
-  return outcome
+  return { outcome, states }
 }
 
 /** The settings as this page shows them; null before it does. */
@@ -40,21 +70,92 @@ export async function finishShop(before: Workshop, after: Workshop): Promise<voi
   if (stored && takeBack(stored, after, before)) await saveShop(now => takeBack(now, after, before) ?? now)
 }
 
-export const addReadings = (readings: readonly Reading[]): Promise<Saving> =>
-  saving(() => db.readings.bulkAdd(readings.map(reading => fitting(readingSchema, reading))))
+/** A table of records by their ids. */
+interface Shelf<T> {
+  readonly name: string
+  get(id: string): PromiseLike<T | undefined>
+  put(record: T): PromiseLike<unknown>
+  delete(id: string): PromiseLike<unknown>
+}
 
-export const setReadingDeleted = (id: string, deletedAt: string | null): Promise<Saving> =>
-  saving(() => db.readings.update(id, { deletedAt }))
+/**
+ * Writes a record of a table and remembers how to take that back; null deletes it. Taken back where it was changed since, it
+ * stays as it is.
+ */
+async function keep<T>(table: Shelf<T>, id: string, label: string, record: T | null): Promise<Saving> {
+  let before: T | null = null
+  const put = (to: T | null) => (to ? table.put(to) : table.delete(id))
+  const outcome = await saving(async () => {
+    before = (await table.get(id)) ?? null
+    await put(record)
+  })
+  if (outcome.saved && JSON.stringify(before) !== JSON.stringify(record))
+    rememberChange<T | null>({
+      key: `${table.name} ${id}`,
+      label,
+      before,
+      after: record,
+      apply: async (to, from) => {
+        if (JSON.stringify((await table.get(id)) ?? null) !== JSON.stringify(from)) return 'changed-elsewhere'
+        return (await saving(() => put(to))).saved ? 'done' : 'refused'
+      },
+    })
+  return outcome
+}
 
-export const putRecipe = (recipe: Recipe): Promise<Saving> =>
-  saving(() => db.recipes.put(fitting(recipeSchema, recipe)))
+/** Marks readings as taken out, or as there again. */
+const setDeleted = async (ids: readonly string[], deletedAt: string | null): Promise<Applied> =>
+  (await saving(() => db.readings.bulkUpdate(ids.map(key => ({ key, changes: { deletedAt } }))))).saved
+    ? 'done'
+    : 'refused'
 
-export const putGrade = (sheet: GradeSheet): Promise<Saving> =>
-  saving(() => db.ownGrades.put(fitting(gradeSheetSchema, sheet)))
+/** Records readings, and remembers how to take them out again. */
+export async function addReadings(readings: readonly Reading[]): Promise<Saving> {
+  const outcome = await saving(() => db.readings.bulkAdd(readings.map(reading => fitting(readingSchema, reading))))
+  const ids = readings.map(reading => reading.id)
+  if (outcome.saved && ids.length > 0)
+    remember({
+      label: ids.length === 1 ? '1 reading recorded' : `${ids.length} readings recorded`,
+      undo: () => setDeleted(ids, new Date().toISOString()),
+      redo: () => setDeleted(ids, null),
+    })
+  return outcome
+}
 
-export const removeGrade = (id: string): Promise<Saving> => saving(() => db.ownGrades.delete(id))
+/** Takes a reading out; it is kept, and comes back when that is undone. */
+export async function removeReading(id: string, label: string): Promise<boolean> {
+  const at = new Date().toISOString()
+  if ((await setDeleted([id], at)) !== 'done') return false
+  remember({ label, undo: () => setDeleted([id], null), redo: () => setDeleted([id], at) })
+  return true
+}
 
-export const putLog = (log: OvenLog): Promise<Saving> => saving(() => db.logs.put(fitting(ovenLogSchema, log)))
+/** A record as its schema has it, or why it does not fit. */
+function fitted<S extends z.ZodType>(schema: S, record: unknown): z.infer<S> | Promise<Saving> {
+  try {
+    return fitting(schema, record)
+  } catch (error) {
+    return saving(() => Promise.reject(error))
+  }
+}
+
+export const putRecipe = async (recipe: Recipe, label = `Recipe ${recipe.name}`): Promise<Saving> => {
+  const record = fitted(recipeSchema, recipe)
+  return record instanceof Promise ? record : keep(db.recipes, recipe.id, label, record)
+}
+
+export const putGrade = async (sheet: GradeSheet): Promise<Saving> => {
+  const record = fitted(gradeSheetSchema, sheet)
+  return record instanceof Promise ? record : keep(db.ownGrades, sheet.id, `Steel ${sheet.name}`, record)
+}
+
+export const removeGrade = ({ id, name }: GradeSheet): Promise<Saving> =>
+  keep(db.ownGrades, id, `Steel ${name} deleted`, null)
+
+export const putLog = async (log: OvenLog): Promise<Saving> => {
+  const record = fitted(ovenLogSchema, log)
+  return record instanceof Promise ? record : keep(db.logs, log.id, `Log ${log.name}`, record)
+}
 
 /** Changes a part of a log and leaves the rest as it is stored now: one may be growing. Nothing where it was taken off. */
 export const changeLog = (
@@ -62,7 +163,7 @@ export const changeLog = (
   part: Partial<Pick<OvenLog, 'points' | 'loadedMin' | 'pulledMin'>>,
 ): Promise<Saving> => saving(() => db.logs.update(id, fitting(ovenLogSchema.partial(), part)))
 
-export const removeLog = (id: string): Promise<Saving> => saving(() => db.logs.delete(id))
+export const removeLog = ({ id, name }: OvenLog): Promise<Saving> => keep(db.logs, id, `Log ${name} removed`, null)
 
 /** Changes one oven of the workshop. */
 export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>
@@ -97,6 +198,22 @@ export const changeRun = (id: string, change: (run: Run) => Run): Promise<Saving
 
 export const logEvent = (id: string, event: RunEvent): Promise<Saving> =>
   changeRun(id, run => ({ ...run, events: [...run.events, event] }))
+
+/** Notes a remark of a run, and remembers how to take it out again. */
+export async function addRemark(runId: string, remark: RunEvent): Promise<Saving> {
+  const outcome = await logEvent(runId, remark)
+  const isIt = (event: RunEvent) => event.kind === 'remark' && event.atS === remark.atS && event.text === remark.text
+  if (outcome.saved)
+    remember({
+      label: `Remark “${remark.text}”`,
+      undo: async () =>
+        (await changeRun(runId, run => ({ ...run, events: run.events.filter(event => !isIt(event)) }))).saved
+          ? 'done'
+          : 'refused',
+      redo: async () => ((await logEvent(runId, remark)).saved ? 'done' : 'refused'),
+    })
+  return outcome
+}
 
 /** Readings that belonged to no blade are given to one. */
 export const placeReadings = (ids: readonly string[], bladeId: string): Promise<Saving> =>

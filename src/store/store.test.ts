@@ -9,12 +9,25 @@ import { buildRunSteps } from '../core/job/run-steps'
 import { addLine, setCount } from '../core/job/tray-edit'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type Run, runSchema } from '../core/shop/run'
+import { PROTECTION } from '../data/protection'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
 import { addAll, clearAll, readAll, replaceAll, seedOnce } from './backup'
-import { addBatch, editBatch, readBatch, setDeleted, undoLast, unsavedBatches, withUnsaved } from './batches'
+import { addBatch, editBatch, readBatch, setDeleted, unsavedBatches, withUnsaved } from './batches'
 import { db } from './database'
-import { addReadings, addRun, changeLog, putGrade, putLog, removeGrade, removeLog, saveShop } from './records'
+import { asOne, forgetHistory, newestStep, redoLast, undoStep } from './history'
+import {
+  addReadings,
+  addRemark,
+  addRun,
+  changeLog,
+  putGrade,
+  putLog,
+  removeGrade,
+  removeLog,
+  removeReading,
+  saveShop,
+} from './records'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
 
 const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })
@@ -35,6 +48,7 @@ const run = (id: string, batchId: string, mode: Run['mode'] = 'practice') =>
 
 beforeEach(async () => {
   await Promise.all(db.tables.map(table => table.clear()))
+  forgetHistory()
   vi.restoreAllMocks()
 })
 
@@ -61,7 +75,7 @@ describe('what was suggested', () => {
     expect(await soakOf('s1')).toBe(12)
     await editBatch(await stored('s1'), 'Thickness', thick)
     expect(await soakOf('s1')).toBe(25)
-    await undoLast('s1')
+    await undoStep()
     expect(await soakOf('s1')).toBe(12)
   })
 
@@ -131,20 +145,25 @@ describe('editing a batch', () => {
     expect(await stored('b2')).toMatchObject({ name: 'Fillets', note: 'from the other tab', rev: 6 })
   })
 
+  it('says that there is nothing to take back before anything was done', async () => {
+    expect(await undoStep()).toEqual({ done: false, way: 'undo', why: 'none' })
+    expect(await redoLast()).toEqual({ done: false, way: 'redo', why: 'none' })
+  })
+
   it('takes back its own last edit and leaves the rest', async () => {
     await addBatch(fresh('b3'))
     await editBatch(await stored('b3'), 'Name', b => ({ ...b, name: 'Fillets' }))
     await db.batches.update('b3', { note: 'from the other tab' })
-    expect(await undoLast('b3')).toEqual({ done: true, label: 'Name' })
+    expect(await undoStep()).toEqual({ done: true, way: 'undo', label: 'Name' })
     expect(await stored('b3')).toMatchObject({ name: 'Tray', note: 'from the other tab' })
-    expect(await undoLast('b3')).toEqual({ done: false, why: 'none' })
+    expect(await undoStep()).toEqual({ done: false, way: 'undo', why: 'none' })
   })
 
   it('does not take back over another tab’s work on the same thing', async () => {
     await addBatch(fresh('b4'))
     await editBatch(await stored('b4'), 'Name', b => ({ ...b, name: 'Fillets' }))
     await db.batches.update('b4', { name: 'Theirs' })
-    expect(await undoLast('b4')).toMatchObject({ done: false, why: 'changed-elsewhere' })
+    expect(await undoStep()).toMatchObject({ done: false, why: 'changed-elsewhere' })
     expect((await stored('b4')).name).toBe('Theirs')
   })
 
@@ -152,7 +171,7 @@ describe('editing a batch', () => {
     await addBatch(fresh('b5'))
     await setDeleted(await stored('b5'), true)
     expect((await stored('b5')).deletedAt).not.toBeNull()
-    await undoLast('b5')
+    await undoStep()
     expect((await stored('b5')).deletedAt).toBeNull()
   })
 })
@@ -266,16 +285,16 @@ describe('edits of a value that is still being typed', () => {
     await note('Note', 'a')
     await continuing(() => note('Note', 'ab'))
     await editBatch(await stored('m1'), 'Name', b => ({ ...b, name: 'Fillets' }))
-    expect(await undoLast('m1')).toEqual({ done: true, label: 'Name' })
+    expect(await undoStep()).toEqual({ done: true, way: 'undo', label: 'Name' })
     expect(await stored('m1')).toMatchObject({ name: 'Tray', note: 'ab' })
-    expect(await undoLast('m1')).toEqual({ done: true, label: 'Note' })
+    expect(await undoStep()).toEqual({ done: true, way: 'undo', label: 'Note' })
     expect((await stored('m1')).note).toBe('')
   })
 
   it('by hand are taken back one by one, however fast the hand', async () => {
     await addBatch(fresh('m2'))
     for (const text of ['a', 'ab']) await editBatch(await stored('m2'), 'Note', b => ({ ...b, note: text }))
-    await undoLast('m2')
+    await undoStep()
     expect((await stored('m2')).note).toBe('a')
   })
 })
@@ -366,7 +385,7 @@ describe('a log that grows', () => {
     await changeLog('l', { loadedMin: 0.5 })
     await changeLog('l', { points: [...log.points, [2, 40]] })
     expect(await db.logs.get('l')).toMatchObject({ loadedMin: 0.5, pulledMin: null, points: { length: 3 } })
-    await removeLog('l')
+    await removeLog(log)
     await changeLog('l', { loadedMin: 1 })
     expect(await db.logs.get('l')).toBeUndefined()
   })
@@ -379,7 +398,94 @@ describe('a grade of one’s own', () => {
     expect((await readAll()).grades).toEqual([sheet])
     await addAll({ ...(await readAll()), grades: [{ ...sheet, note: 'from a file' }] })
     expect((await db.ownGrades.get('own:14'))?.note).toBe('')
-    await removeGrade('own:14')
+    await removeGrade(sheet)
     expect(await db.ownGrades.count()).toBe(0)
+  })
+})
+
+describe('an empty workshop', () => {
+  it('keeps nothing of the made-up one but how things are shown', async () => {
+    const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
+    await replaceAll({ ...demo, shop: { ...demo.shop, units: 'imperial', theme: 'dark' } })
+    await clearAll()
+    const { shop, ...rest } = await readAll()
+    const { origin, ...settings } = shop
+    expect(settings).toEqual({ ...withoutOrigin(DEFAULT_WORKSHOP), units: 'imperial', theme: 'dark' })
+    expect(origin).not.toMatch(/^demo/)
+    expect(Object.values(rest).flat()).toEqual([])
+    expect(JSON.stringify(shop)).not.toContain(demo.shop.name)
+  })
+})
+
+const withoutOrigin = ({ origin: _, ...settings }: typeof DEFAULT_WORKSHOP) => settings
+
+describe('undo of everything a page does', () => {
+  it('takes readings out and puts them in again, a removed one likewise', async () => {
+    await addReadings([
+      readingOf('x', 60, 'as-quenched', { id: 'h-1' }),
+      readingOf('x', 61, 'as-quenched', { id: 'h-2' }),
+    ])
+    const there = async () => (await db.readings.bulkGet(['h-1', 'h-2'])).map(r => r?.deletedAt === null)
+    expect(await undoStep()).toMatchObject({ done: true, label: '2 readings recorded' })
+    expect(await there()).toEqual([false, false])
+    expect(await redoLast()).toMatchObject({ done: true, way: 'redo' })
+    expect(await there()).toEqual([true, true])
+    expect(await removeReading('h-2', 'Reading 61.0 of A1 removed')).toBe(true)
+    expect(await there()).toEqual([true, false])
+    await undoStep()
+    expect(await there()).toEqual([true, true])
+  })
+
+  it('takes the workshop’s settings back, but not what another tab changed since', async () => {
+    await saveShop(s => ({ ...s, name: 'Before' }))
+    await saveShop(s => ({ ...s, name: 'After' }), 'Name of the shop')
+    expect(await undoStep()).toMatchObject({ done: true, label: 'Name of the shop' })
+    expect((await db.shop.get('shop'))?.name).toBe('Before')
+    expect(await redoLast()).toMatchObject({ done: true })
+    expect((await db.shop.get('shop'))?.name).toBe('After')
+    await db.shop.update('shop', { name: 'From the other tab' })
+    expect(await undoStep()).toMatchObject({ done: false, why: 'changed-elsewhere' })
+    expect((await db.shop.get('shop'))?.name).toBe('From the other tab')
+  })
+
+  it('brings a deleted steel back, and takes a new one away', async () => {
+    forgetHistory()
+    const sheet = fillSheet('own:h', 'Undo steel', { C: 1, Cr: 14 }) as GradeSheet
+    await db.ownGrades.put(sheet)
+    await removeGrade(sheet)
+    expect(await db.ownGrades.get('own:h')).toBeUndefined()
+    await undoStep()
+    expect((await db.ownGrades.get('own:h'))?.name).toBe('Undo steel')
+  })
+
+  it('does several writes as one step', async () => {
+    await saveShop(s => ({ ...s, name: 'One' }))
+    await asOne('Two things', async () => {
+      await saveShop(s => ({ ...s, name: 'Two' }))
+      await saveShop(s => ({ ...s, prices: { ...PROTECTION.prices, coatPerM2: 12 } }))
+    })
+    expect(newestStep()?.label).toBe('Two things')
+    await undoStep()
+    expect(await db.shop.get('shop')).toMatchObject({ name: 'One' })
+    expect((await db.shop.get('shop'))?.prices?.coatPerM2).not.toBe(12)
+  })
+
+  it('forgets what was undone once something new is done', async () => {
+    await saveShop(s => ({ ...s, name: 'A' }))
+    await saveShop(s => ({ ...s, name: 'B' }))
+    await undoStep()
+    await saveShop(s => ({ ...s, name: 'C' }))
+    expect(await redoLast()).toEqual({ done: false, way: 'redo', why: 'none' })
+  })
+
+  it('takes a remark of a run out and in again', async () => {
+    await db.runs.put(run('h-run', 'h-batch'))
+    await addRemark('h-run', { atS: 5, kind: 'remark', stepId: 'end', minutes: null, text: 'door stuck' })
+    const remarks = async () => (await db.runs.get('h-run'))?.events.filter(e => e.kind === 'remark').length
+    expect(await remarks()).toBe(1)
+    await undoStep()
+    expect(await remarks()).toBe(0)
+    await redoLast()
+    expect(await remarks()).toBe(1)
   })
 })

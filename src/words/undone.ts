@@ -1,18 +1,25 @@
-/** What came of taking an edit back; `label` is what the edit was called. */
-type Outcome =
+/** What came of taking something back or doing it again; `label` is what it was called. */
+type Outcome = { readonly way: 'undo' | 'redo' } & (
   | { readonly done: true; readonly label: string }
   | { readonly done: false; readonly why: 'none' | 'refused' }
   | { readonly done: false; readonly why: 'changed-elsewhere'; readonly label: string }
+)
 
-/** What came of taking an edit back, in one line. */
+const WAYS = {
+  undo: { done: 'Undone', none: 'There is nothing to undo on this page.', refused: 'nothing was undone' },
+  redo: { done: 'Done again', none: 'There is nothing to redo on this page.', refused: 'nothing was done again' },
+} as const
+
+/** What came of taking something back or doing it again, in one line. */
 export function undoneWords(outcome: Outcome): string {
-  if (outcome.done) return `Undone: ${outcome.label.toLowerCase()}`
+  const way = WAYS[outcome.way]
+  if (outcome.done) return `${way.done}: ${outcome.label}`
   switch (outcome.why) {
     case 'none':
-      return 'Nothing to undo in this tab.'
+      return way.none
     case 'changed-elsewhere':
-      return `“${outcome.label}” was changed again in another tab, so it stays as it is.`
+      return `“${outcome.label}” was changed again since, so it stays as it is.`
     default:
-      return 'The browser refused to save, so nothing was undone.'
+      return `The browser refused to save, so ${way.refused}.`
   }
 }

@@ -10,12 +10,12 @@ import { readingSchema } from '../shop/reading'
 import { recipeSchema } from '../shop/recipe'
 import { runSchema } from '../shop/run'
 import { type StoredWorkshop, workshopWithIds } from '../shop/upgrade-to-ids'
-import { batchWithSetParts, logWithLoad, shopWithOvens } from '../shop/upgrades'
+import { batchWithSetParts, logWithLoad, shopWithOvens, shopWithSaid } from '../shop/upgrades'
 import { workshopSchema } from '../shop/workshop'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 6
+export const EXCHANGE_VERSION = 7
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -62,6 +62,8 @@ const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
   }),
   // 6: which parts of a route the maker set.
   file => ({ ...file, version: 6, batches: rowsOf(file.batches).map(batchWithSetParts) }),
+  // 7: what the maker has said of the shop, and whether it is made up.
+  file => ({ ...file, version: 7, shop: isStored(file.shop) ? shopWithSaid(file.shop) : file.shop }),
 ]
 
 const tablesOf = (file: StoredFile, shop: StoredFile): StoredWorkshop => ({

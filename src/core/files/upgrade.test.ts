@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import { SETUP_STEPS } from '../../data/setup'
 import { expectWhole, OLDER_VERSIONS, olderText, olderWorkshop } from '../../testing/older-workshop'
 import { expectOk } from '../../testing/tray'
 import { ROUTE_PARTS } from '../shop/route'
@@ -41,12 +42,28 @@ describe('a file of version 5', () => {
 
   it('opens whole: nothing in it changes but that every part of a route is the maker’s', () => {
     expect(old.version).toBe(5)
-    const { version, batches, ...now } = expectOk(parseExchange(text))
-    const { version: _, batches: was, ...rest } = old
+    const { version, batches, shop, ...now } = expectOk(parseExchange(text))
+    const { version: _, batches: was, shop: oldShop, ...rest } = old
     expect(version).toBe(EXCHANGE_VERSION)
     expect(now).toEqual(rest)
+    expect(shop).toEqual({ ...oldShop, isDemo: false, said: [...SETUP_STEPS] })
     expect(batches.map(({ groups, ...b }) => ({ ...b, groups: groups.map(({ fixed: _, ...g }) => g) }))).toEqual(was)
     for (const group of batches.flatMap(b => b.groups)) expect(group.fixed).toEqual([...ROUTE_PARTS])
+  })
+})
+
+describe('a file of version 6', () => {
+  const text = readFileSync(new URL('./fixtures/workshop-v6.json', import.meta.url), 'utf8')
+  const old = JSON.parse(text)
+
+  it('opens whole: the shop counts as said, and one of a demo as made up', () => {
+    expect(old.version).toBe(6)
+    const { version: _now, shop, ...now } = expectOk(parseExchange(text))
+    const { version: _was, shop: oldShop, ...rest } = old
+    expect(now).toEqual(rest)
+    expect(shop).toEqual({ ...oldShop, isDemo: true, said: [...SETUP_STEPS] })
+    const own = expectOk(parseExchange(JSON.stringify({ ...old, shop: { ...oldShop, origin: 'a-shop' } })))
+    expect(own.shop.isDemo).toBe(false)
   })
 })
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FINISH_TASKS } from '../../data/finishing'
 import { BENT_AT, COLOURS } from '../../data/inspection'
 import { TIP_SHAPES } from '../../data/outline'
 import { between, bounded, id, instant, MOST, textUpTo } from './bounds'
@@ -86,6 +87,8 @@ export const bladeSchema = z.object({
   /** Tempers of its own, after those of its group. */
   tempers: z.array(temperSchema).max(MOST.tempers).optional(),
   files: z.array(fileTestSchema).max(20).optional(),
+  /** What of the finishing is done. */
+  finished: z.array(z.enum(FINISH_TASKS)).max(FINISH_TASKS.length).optional(),
 })
 
 export type Line = ReadOnly<z.infer<typeof lineSchema>>

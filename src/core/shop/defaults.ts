@@ -59,6 +59,8 @@ export const DEFAULT_WORKSHOP: Workshop = {
   id: 'shop',
   origin: 'unnamed',
   name: 'My workshop',
+  isDemo: false,
+  said: [],
   units: 'metric',
   theme: 'system',
   serialPattern: USUAL_SERIALS,

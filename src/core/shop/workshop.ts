@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { BATHS } from '../../data/cold'
+import { SETUP_STEPS } from '../../data/setup'
 import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
 import { SYSTEMS } from '../units/quantity'
 import { bounded, id, instant, textUpTo, wholeBounded } from './bounds'
@@ -43,6 +44,10 @@ export const workshopSchema = z.object({
   /** Tells this workshop's files from another's: ids mean the same within one origin alone. */
   origin: id,
   name: textUpTo('shopName'),
+  /** A made-up workshop to look round in, not the maker's own. */
+  isDemo: z.boolean(),
+  /** What the maker has said of the shop; the rest stands at a usual value. */
+  said: z.array(z.enum(SETUP_STEPS)).max(SETUP_STEPS.length),
   units: z.enum(SYSTEMS),
   theme: z.enum(['system', 'light', 'dark']),
   /** How blades are numbered through the whole log: YY or YYYY for the year, N for each digit at the least. */

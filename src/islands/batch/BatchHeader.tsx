@@ -1,14 +1,17 @@
-import { Copy, Flame, Play, Printer, Undo2 } from 'lucide-react'
+import { Copy, Flame, Play, Printer, Redo2, Undo2 } from 'lucide-react'
+import { useSyncExternalStore } from 'react'
 import type { BatchModel } from '../../core/job/batch-model'
 import { countOf } from '../../core/job/tray'
 import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
+import { pageHistory } from '../../store/history'
 import { dashOf } from '../../ui/heatline/HeatLine'
 import { TextField } from '../../ui/PlainFields'
 import { useSystem } from '../../ui/Units'
+import { redo, undo } from '../undo'
 import { beginLike } from './begin-batch'
-import { sayProblems, undo } from './edit'
+import { sayProblems } from './edit'
 import { useController } from './use-controller'
 
 interface Props {
@@ -57,9 +60,7 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
       </fieldset>
       <div className="ml-auto flex items-center">
         <LiveOven batchId={batch.id} onHeat={onHeat} />
-        <button type="button" className={SOOT_BUTTON} onClick={() => void undo(batch.id)}>
-          <Undo2 size={17} aria-hidden="true" /> Undo
-        </button>
+        <UndoButtons />
         <button
           type="button"
           className={SOOT_BUTTON}
@@ -76,6 +77,29 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
         </a>
       </div>
     </header>
+  )
+}
+
+/** Takes back what was done last on this page, and does it again; the title says what that is. */
+function UndoButtons() {
+  const { done, undone } = useSyncExternalStore(pageHistory.subscribe, pageHistory.get)
+  const [last, next] = [done.at(-1), undone.at(-1)]
+  return (
+    <>
+      <button
+        type="button"
+        className={SOOT_BUTTON}
+        title={last ? `Undo: ${last.label}` : 'There is nothing to undo on this page.'}
+        onClick={() => void undo()}
+      >
+        <Undo2 size={17} aria-hidden="true" /> Undo
+      </button>
+      {next && (
+        <button type="button" className={SOOT_BUTTON} title={`Redo: ${next.label}`} onClick={() => void redo()}>
+          <Redo2 size={17} aria-hidden="true" /> Redo
+        </button>
+      )}
+    </>
   )
 }
 

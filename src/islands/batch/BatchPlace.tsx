@@ -12,12 +12,12 @@ import { useBatch, useBegun } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Problems } from '../../ui/Problems'
+import { unlessTyping } from '../keys'
 import { Place } from '../Place'
 import { learntOf } from '../use-learnt'
 import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
-import { undo } from './edit'
 import { chosenMoment, useMoment } from './moment'
 import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
@@ -56,7 +56,7 @@ function BatchView({ batch, first }: { batch: Batch; first: StationName }) {
   const [station, go] = useStation(batch, first)
   const [previewed, preview] = usePreview(batch)
   const model = useBatchModel(previewed)
-  useBatchKeys(batch.id, station, go)
+  useBatchKeys(station, go)
   if (!model) return <BatchFrame />
   if (!model.ok) return <Problems of={model.problems} className="m-6" />
   return <Benches model={model.value} station={station} go={go} preview={preview} />
@@ -220,29 +220,16 @@ function useStation(batch: Batch, first: StationName): [StationName, (station: S
   return [station, go]
 }
 
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable ||
-    /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName) ||
-    target.getAttribute('role') === 'slider')
-
-/** Left and right walk the Heat Line; Ctrl+Z takes back. Fields keep their own keys. */
-function useBatchKeys(batchId: string, station: StationName, go: (station: StationName) => void) {
+/** Left and right walk the Heat Line. Fields keep their own keys. */
+function useBatchKeys(station: StationName, go: (station: StationName) => void) {
   useEffect(() => {
-    /** Fields keep their own keys. */
-    const unlessTyping = (act: () => void) => (event: KeyboardEvent) => {
-      if (isTyping(event.target)) return
-      event.preventDefault()
-      act()
-    }
     const walk = (step: number) => {
       const next = STATIONS[STATIONS.indexOf(station) + step]
       if (next) go(next)
     }
     return tinykeys(window, {
-      '$mod+z': unlessTyping(() => void undo(batchId)),
       ArrowRight: unlessTyping(() => walk(1)),
       ArrowLeft: unlessTyping(() => walk(-1)),
     })
-  }, [batchId, station, go])
+  }, [station, go])
 }

@@ -6,7 +6,7 @@ import { useBatches, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { bladesBySteel } from '../../words/lists'
 import { Place } from '../Place'
-import { sayWithUndo } from './edit'
+import { undoable } from '../undo'
 import { MiniLine } from './MiniLine'
 import { NewBatchButton } from './NewBatchButton'
 
@@ -23,8 +23,7 @@ function Batches() {
   const batches = useBatches()
   const runs = useRuns()
   if (!batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
-  const remove = (batch: Batch) =>
-    void setDeleted(batch, true).then(() => sayWithUndo(`${batch.name} deleted`, batch.id))
+  const remove = (batch: Batch) => void setDeleted(batch, true).then(() => undoable(`${batch.name} deleted`))
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">

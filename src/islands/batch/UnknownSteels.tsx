@@ -6,7 +6,8 @@ import { gradesWith } from '../../core/steel/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { counted } from '../../words/lists'
-import { editGroup, sayWithUndo } from './edit'
+import { undoable } from '../undo'
+import { editGroup } from './edit'
 
 /**
  * Steels of the batch that are neither shipped nor among the maker's own: nothing can be keyed for them, and another is never taken
@@ -30,7 +31,7 @@ function UnknownSteel({ group, model: { batch, shop, blades } }: { group: BatchG
     await editGroup(batch, group.id, `Steel to ${grade.name}`, ({ lot }) =>
       newGroup(group.id, grade, shop, { lot, thicknessMm }),
     )
-    sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id)
+    undoable(`${grade.name}, with its usual target and a suggested route`)
   }
   return (
     <div className="flex flex-wrap items-end gap-x-6 gap-y-2">

@@ -4,10 +4,9 @@ import * as tray from '../../core/job/tray-edit'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import type { Blade, Line } from '../../core/shop/blade'
 import type { System } from '../../core/units/quantity'
-import { editBatch, undoLast } from '../../store/batches'
+import { editBatch } from '../../store/batches'
 import { problemWords } from '../../words/problems'
 import { speakerOf } from '../../words/speaker'
-import { undoneWords } from '../../words/undone'
 
 /** Changes one group of a batch, and remembers it for undo. */
 export const editGroup = (batch: Batch, groupId: string, label: string, change: (group: BatchGroup) => BatchGroup) =>
@@ -23,16 +22,6 @@ export const editLine = (batch: Batch, lineId: string, label: string, change: Pa
 /** Notes something of one blade. */
 export const editBlade = (batch: Batch, bladeId: string, label: string, change: (blade: Blade) => Blade) =>
   editBatch(batch, label, b => tray.editBlade(b, bladeId, change))
-
-/** Takes the last edit back and says what it was. */
-export async function undo(batchId: string) {
-  const outcome = await undoLast(batchId)
-  toast(undoneWords(outcome))
-}
-
-/** A message with its own way back. */
-export const sayWithUndo = (message: string, batchId: string) =>
-  toast(message, { action: { label: 'Undo', onClick: () => void undo(batchId) }, duration: 10_000 })
 
 /** Says what stood in the way of something that was asked for. */
 export const sayProblems = (problems: readonly Problem[], system: System) => {

@@ -1,10 +1,11 @@
 import { letFollow } from '../../core/job/suggestion'
 import type { Batch } from '../../core/shop/batch'
 import { ROUTE_PARTS, type RoutePart } from '../../core/shop/route'
-import { editGroup, sayWithUndo } from './edit'
+import { undoable } from '../undo'
+import { editGroup } from './edit'
 
 /** Leaves parts of a steel's route, or all of it, to what is suggested; the store works out what that is. */
 export async function suggestFor(batch: Batch, groupId: string, parts: readonly RoutePart[] = ROUTE_PARTS) {
   await editGroup(batch, groupId, 'Suggested route', group => letFollow(group, parts))
-  if (parts === ROUTE_PARTS) sayWithUndo('Route suggested for the target and this shop', batch.id)
+  if (parts === ROUTE_PARTS) undoable('Route suggested for the target and this shop')
 }

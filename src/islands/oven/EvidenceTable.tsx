@@ -1,8 +1,8 @@
 import { observationsOf } from '../../core/oven/correction'
 import { formatDifference, formatQuantity } from '../../core/units/quantity'
 import { useSay } from '../../ui/Units'
-import { undoable } from '../../ui/undoable'
 import { useShopNow } from '../shop-context'
+import { undoable } from '../undo'
 import type { OvenProps } from './oven-props'
 
 const KIND_WORDS = { sensor: 'sensor check', survey: 'survey', hardness: 'hardness' } as const
@@ -43,10 +43,8 @@ export function EvidenceTable({ oven, edit }: OvenProps) {
                 className="link min-h-8 text-small"
                 aria-label={`Remove the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${say.t(row.atC)}`}
                 onClick={() => {
-                  const before = oven.evidence
-                  edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) }))
-                  undoable(`Removed: ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)}`, () =>
-                    edit(o => ({ ...o, evidence: before })),
+                  void edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) })).then(
+                    done => done.saved && undoable(`Removed: ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)}`),
                   )
                 }}
               >

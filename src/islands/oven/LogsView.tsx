@@ -4,8 +4,8 @@ import type { OvenFit } from '../../core/shop/oven'
 import { useOvenLogs } from '../../store/hooks'
 import { putLog, removeLog } from '../../store/records'
 import { useSay } from '../../ui/Units'
-import { undoable } from '../../ui/undoable'
 import { newId } from '../batch/edit'
+import { undoable } from '../undo'
 import { FitPart } from './FitPart'
 import { LogImport } from './LogImport'
 import type { OvenProps } from './oven-props'
@@ -53,7 +53,7 @@ export function LogsView({ oven, edit }: OvenProps) {
                 className="btn btn-plain"
                 aria-label={`Delete the log ${l.name}`}
                 onClick={() => {
-                  void removeLog(l.id).then(done => done.saved && undoable(`Deleted: ${l.name}`, () => void putLog(l)))
+                  void removeLog(l).then(done => done.saved && undoable(`Deleted: ${l.name}`))
                 }}
               >
                 Delete

@@ -1,4 +1,3 @@
-import { toast } from 'sonner'
 import type { Saving } from '../../core/codes/result'
 import { routeWish } from '../../core/job/suggestion'
 import { LONGEST } from '../../core/shop/bounds'
@@ -10,6 +9,7 @@ import type { Grade } from '../../data/grades'
 import { putRecipe } from '../../store/records'
 import { beginBatch } from '../batch/begin-batch'
 import { newId } from '../batch/edit'
+import { undoable } from '../undo'
 
 export type RecipeRoute = Recipe['versions'][number]['route']
 
@@ -74,8 +74,6 @@ export async function planBatch(recipe: Recipe, route: RecipeRoute, shop: Worksh
 }
 
 export const setRetired = (recipe: Recipe, retired: boolean): void =>
-  void putRecipe({ ...recipe, retired }).then(() =>
-    toast(retired ? 'Retired' : 'Back in use', {
-      action: { label: 'Undo', onClick: () => void putRecipe({ ...recipe, retired: !retired }) },
-    }),
+  void putRecipe({ ...recipe, retired }, `${recipe.name} ${retired ? 'retired' : 'back in use'}`).then(
+    done => done.saved && undoable(`${recipe.name}: ${retired ? 'retired' : 'back in use'}`),
   )

@@ -3,7 +3,7 @@ import { tinykeys } from 'tinykeys'
 import { runSecondsAt } from '../../core/job/run-state'
 import type { Batch } from '../../core/shop/batch'
 import type { Run, RunEvent, RunStep } from '../../core/shop/run'
-import { changeRun, logEvent } from '../../store/records'
+import { addRemark, changeRun, logEvent } from '../../store/records'
 import { clockText } from '../../words/clock-text'
 import { stepWords } from '../../words/run'
 import { useShopNow } from '../shop-context'
@@ -104,7 +104,15 @@ export function RunView({ batch, run }: Props) {
         runId={run.id}
         open={remark}
         onClose={() => setRemark(false)}
-        onRemark={text => add('remark', { text })}
+        onRemark={text =>
+          void addRemark(run.id, {
+            atS: runSecondsAt(run.clock, Date.now()),
+            kind: 'remark',
+            stepId: step.id,
+            minutes: null,
+            text,
+          })
+        }
       />
       <p className="sr-only" role="status">
         {state.ready ? `Now: ${said.action}` : said.title}

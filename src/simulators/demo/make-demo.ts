@@ -17,6 +17,7 @@ import type { Tester, Workshop } from '../../core/shop/workshop'
 import { findGrade, gradeOf } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
 import { PROTECTION } from '../../data/protection'
+import { SETUP_STEPS } from '../../data/setup'
 import { demoLogs, demoOvens, ovenOffsetK } from './demo-oven'
 import { LOT_OFFSETS, OVEN_NAME, SHOP_NAME, STORIES, type Story } from './stories'
 
@@ -36,6 +37,8 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     ...DEFAULT_WORKSHOP,
     origin: `demo-${seed}`,
     name: SHOP_NAME,
+    isDemo: true,
+    said: [...SETUP_STEPS],
     ovens: demoOvens(now),
     prices: { ...PROTECTION.prices, kWh: 0.31 },
     currency: 'EUR',

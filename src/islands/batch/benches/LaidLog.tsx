@@ -6,8 +6,8 @@ import { changeLog, putLog, removeLog } from '../../../store/records'
 import { LogDrawing } from '../../../ui/drawings/LogDrawing'
 import { NumberField } from '../../../ui/PlainFields'
 import { useSystem } from '../../../ui/Units'
-import { undoable } from '../../../ui/undoable'
 import { LogImport } from '../../oven/LogImport'
+import { undoable } from '../../undo'
 import { newId } from '../edit'
 
 interface LayLogProps {
@@ -101,9 +101,7 @@ export function LaidLog(props: LaidLogProps) {
         <button
           type="button"
           className="btn"
-          onClick={() =>
-            void removeLog(log.id).then(done => done.saved && undoable(`Removed: ${log.name}`, () => void putLog(log)))
-          }
+          onClick={() => void removeLog(log).then(done => done.saved && undoable(`Removed: ${log.name}`))}
         >
           Remove this log
         </button>

@@ -9,15 +9,15 @@ import type { Place } from '../../../core/rockwell/places'
 import type { FacedReading } from '../../../core/rockwell/round-face'
 import type { Reading } from '../../../core/shop/reading'
 import type { Stage } from '../../../core/shop/route'
-import { addReadings, setReadingDeleted } from '../../../store/records'
+import { addReadings } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
 import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
 import { useKeptText } from '../../../ui/kept-text'
 import { SelectField } from '../../../ui/PlainFields'
-import { undoable } from '../../../ui/undoable'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { hrcText } from '../../../words/speaker'
 import { stageName } from '../../../words/stages'
+import { undoable } from '../../undo'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
 import { EmptyTray } from './EmptyTray'
@@ -107,9 +107,6 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
       if (!fresh) return giveBack(textKey, faced.map(read => read.roundFace?.shownHrc ?? read.hrc).join(' '))
       undoable(
         `${blade.mark} ${stageName(stage)}: ${fresh.map(r => hrcText(r.hrc)).join(', ')}${faceMm === null ? '' : ', with its round face counted'}`,
-        () => {
-          for (const r of fresh) void setReadingDeleted(r.id, new Date().toISOString())
-        },
       )
     })
   }

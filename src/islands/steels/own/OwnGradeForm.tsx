@@ -13,9 +13,9 @@ import { LONGEST } from '../../../core/shop/bounds'
 import type { GradeSheet } from '../../../core/shop/grade-sheet'
 import { putGrade, removeGrade } from '../../../store/records'
 import { useSay, useSystem } from '../../../ui/Units'
-import { undoable } from '../../../ui/undoable'
 import { problemWords } from '../../../words/problems'
 import type { Speaker } from '../../../words/speaker'
+import { undoable } from '../../undo'
 import { CompositionFields } from './CompositionFields'
 import { draftKeeping } from './draft-keeping'
 import { Choice, Text } from './SheetFields'
@@ -55,8 +55,8 @@ export default function OwnGradeForm({ edited, names, onDone }: Props) {
     onDone(sheet.value.id)
   })
   const remove = async () => {
-    if (!edited || !(await removeGrade(edited.id)).saved) return
-    undoable(`${edited.name} deleted; batches and recipes keep their own copy`, () => void putGrade(edited))
+    if (!edited || !(await removeGrade(edited)).saved) return
+    undoable(`${edited.name} deleted; batches and recipes keep their own copy`)
     onDone(null)
   }
   return (

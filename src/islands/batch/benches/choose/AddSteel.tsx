@@ -5,8 +5,9 @@ import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { SheetDialog } from '../../../SheetDialog'
 import { SteelSearch } from '../../../SteelSearch'
+import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
-import { newId, sayWithUndo } from '../../edit'
+import { newId } from '../../edit'
 
 /** A further steel in the batch: asks which, and goes to it. */
 export function AddSteel() {
@@ -37,7 +38,7 @@ export function AddSteel() {
               groups: [...b.groups, newGroup(id, grade, shop)],
             })).then(() => {
               show(id)
-              sayWithUndo(`${grade.name} added. Enter its blades at Prepare.`, batch.id)
+              undoable(`${grade.name} added. Enter its blades at Prepare.`)
             })
           }}
         />

@@ -5,8 +5,9 @@ import { gradesWith } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
+import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
-import { editGroup, sayWithUndo } from '../../edit'
+import { editGroup } from '../../edit'
 import { AddSteel } from './AddSteel'
 
 /** Steel, lot and target of the group shown, and steels added to the batch. */
@@ -23,7 +24,7 @@ export function GroupFields() {
     const { thicknessMm } = shown
     void editGroup(batch, group.id, `Steel to ${grade.name}`, () =>
       newGroup(group.id, grade, shop, { thicknessMm }),
-    ).then(() => sayWithUndo(`${grade.name}, with its usual target and a suggested route`, batch.id))
+    ).then(() => undoable(`${grade.name}, with its usual target and a suggested route`))
   }
   const setTarget = (part: Partial<typeof group.target>) =>
     editGroup(batch, group.id, 'Target', g => ({ ...g, target: { ...g.target, ...part } }))
@@ -65,7 +66,7 @@ export function GroupFields() {
             className="btn"
             onClick={() =>
               void editGroup(batch, group.id, 'Newer sheet', g => ({ ...g, sheet: newer })).then(() =>
-                sayWithUndo(`${group.gradeName}: the sheet as it is now`, batch.id),
+                undoable(`${group.gradeName}: the sheet as it is now`),
               )
             }
           >

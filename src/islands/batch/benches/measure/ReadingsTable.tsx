@@ -3,10 +3,10 @@ import { bladeHardness, type HardnessEvidence, readingsOf } from '../../../../co
 import type { BatchBlade } from '../../../../core/job/tray'
 import type { Reading } from '../../../../core/shop/reading'
 import type { Stage } from '../../../../core/shop/route'
-import { setReadingDeleted } from '../../../../store/records'
+import { removeReading } from '../../../../store/records'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
-import { undoable } from '../../../../ui/undoable'
 import { hrcText } from '../../../../words/speaker'
+import { undoable } from '../../../undo'
 
 interface Props {
   readonly blades: readonly BatchBlade[]
@@ -60,8 +60,8 @@ export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Prop
 function ReadingButton({ reading, mark }: { reading: Reading; mark: string }) {
   const shown = hrcText(reading.hrc)
   const takeOut = () =>
-    void setReadingDeleted(reading.id, new Date().toISOString()).then(() =>
-      undoable(`${shown} of ${mark} removed`, () => void setReadingDeleted(reading.id, null)),
+    void removeReading(reading.id, `Reading ${shown} of ${mark} removed`).then(
+      removed => removed && undoable(`Reading ${shown} of ${mark} removed`),
     )
   return (
     <button

@@ -6,8 +6,9 @@ import { BOUNDS, LONGEST } from '../../../../core/shop/bounds'
 import { editBatch } from '../../../../store/batches'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
-import { editLine, newId, sayWithUndo } from '../../edit'
+import { editLine, newId } from '../../edit'
 
 const LENGTHS = [
   ['Length', 'lengthMm', BOUNDS.bladeLengthMm],
@@ -21,7 +22,7 @@ export function LineRow({ line }: { line: Line }) {
   const set = (label: string, change: Partial<Line>) => editLine(batch, line.id, `${line.mark}: ${label}`, change)
   const remove = () =>
     void editBatch(batch, `Remove ${line.mark}`, b => removeLine(b, line.id, new Date().toISOString())).then(() =>
-      sayWithUndo(`${line.mark} removed`, batch.id),
+      undoable(`${line.mark} removed`),
     )
   return (
     <tr>

@@ -11,8 +11,9 @@ import { QuantityField } from '../../../../ui/QuantityField'
 import { useSay } from '../../../../ui/Units'
 import { counted } from '../../../../words/lists'
 import { problemWords } from '../../../../words/problems'
+import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
-import { editLine, sayWithUndo } from '../../edit'
+import { editLine } from '../../edit'
 
 const TIP_WORDS: Readonly<Record<TipShape, string>> = {
   drop: 'drop point',
@@ -53,7 +54,7 @@ export function OutlineView() {
         points: imported.value.points.map(([x, y]) => [x, y]),
       },
     })
-    sayWithUndo(`Outline of ${line.mark} from ${file.name}`, batch.id)
+    undoable(`Outline of ${line.mark} from ${file.name}`)
   }
   return (
     <div>

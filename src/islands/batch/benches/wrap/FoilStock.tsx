@@ -1,11 +1,12 @@
 import { X } from 'lucide-react'
 import { editBatch } from '../../../../store/batches'
+import { asOne } from '../../../../store/history'
 import { saveShop } from '../../../../store/records'
 import { ago } from '../../../../ui/dates'
 import { useSay } from '../../../../ui/Units'
-import { undoable } from '../../../../ui/undoable'
 import { shortRollWords } from '../../../../words/cuts'
 import { marksOf } from '../../../../words/lists'
+import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 import type { WrapProps } from './wrap-props'
@@ -35,20 +36,18 @@ export function FoilStock({ wrap, mm }: WrapProps) {
       ...offcuts.filter(o => !usedIds.has(o.id)),
       ...left.map(r => ({ id: newId(), widthMm: r.acrossMm, lengthMm: r.alongMm })),
     ].slice(-MOST_OFFCUTS)
-    const before = shop.foil
-    await saveShop(s => ({
-      ...s,
-      foil: {
-        ...s.foil,
-        leftMm: s.foil.leftMm === undefined ? undefined : Math.max(0, s.foil.leftMm - laid.check.usedLengthMm),
-        offcuts: keptOffcuts,
-      },
-    }))
-    await editBatch(batch, 'Foil cut', b => ({ ...b, foilCutAt: new Date().toISOString() }))
-    undoable(`${mm(laid.check.usedLengthMm)} off the roll; ${left.length} offcuts kept`, () => {
-      void saveShop(s => ({ ...s, foil: before }))
-      void editBatch(batch, 'Foil not cut', b => ({ ...b, foilCutAt: null }))
+    await asOne('Foil cut', async () => {
+      await saveShop(s => ({
+        ...s,
+        foil: {
+          ...s.foil,
+          leftMm: s.foil.leftMm === undefined ? undefined : Math.max(0, s.foil.leftMm - laid.check.usedLengthMm),
+          offcuts: keptOffcuts,
+        },
+      }))
+      await editBatch(batch, 'Foil cut', b => ({ ...b, foilCutAt: new Date().toISOString() }))
     })
+    undoable(`${mm(laid.check.usedLengthMm)} subtracted from the roll; ${left.length} offcuts kept`)
   }
   const drop = (id: string) =>
     void saveShop(s => ({ ...s, foil: { ...s.foil, offcuts: (s.foil.offcuts ?? []).filter(o => o.id !== id) } }))
