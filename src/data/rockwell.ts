@@ -28,6 +28,10 @@ export const ROCKWELL = {
   bladeApartHrc: 2,
   /** What a reading of hardened steel can be; outside it a slip of the keys is likelier. */
   plausible: { min: 5, max: 70 },
+  /** A reading further than this from the others of its blade is asked about. Common practice, no published source. */
+  askBeyondHrc: 10,
+  /** The same from what is predicted, where it is the only one: a quench that failed may read 25 too low. */
+  askBeyondPredictedHrc: 30,
   source: 'ISO 6508-1, ISO 6508-2, ASTM E18; limits from memory',
 } as const
 

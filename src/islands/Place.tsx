@@ -12,6 +12,8 @@ import { finishUnfinished } from '../store/unfinished'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
+import { DemoNote } from './DemoNote'
+import { Everywhere } from './find/Everywhere'
 import { unlessTyping } from './keys'
 import { saveEverything } from './save-everything'
 import { ShopProvider } from './shop-context'
@@ -45,7 +47,11 @@ export function Place({ children }: { children: ReactNode }) {
       {ready && shop ? (
         <ShopProvider value={shop}>
           <UnitsProvider value={shop.units}>
-            <CurrencyProvider value={shop.currency}>{children}</CurrencyProvider>
+            <CurrencyProvider value={shop.currency}>
+              {shop.isDemo && <DemoNote />}
+              {children}
+              <Everywhere />
+            </CurrencyProvider>
           </UnitsProvider>
         </ShopProvider>
       ) : (

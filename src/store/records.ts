@@ -10,6 +10,7 @@ import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
+import { withSaid } from '../core/shop/said'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { createSubscribable } from '../core/subscribable'
 import { followShop, PLAN_TABLES } from './batches'
@@ -167,7 +168,10 @@ export const removeLog = ({ id, name }: OvenLog): Promise<Saving> => keep(db.log
 
 /** Changes one oven of the workshop. */
 export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>
-  saveShop(shop => ({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }))
+  saveShop(
+    shop => withSaid({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }, 'oven'),
+    'Change of an oven',
+  )
 
 /**
  * A run that begins now. Of one batch only one goes on at a time: where another tab began one in the same moment, that one goes on

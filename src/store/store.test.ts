@@ -371,7 +371,7 @@ describe('the whole workshop', () => {
     await clearAll()
     await seedOnce(async () => demo)
     expect(await db.batches.count()).toBe(0)
-    expect((await readAll()).shop.name).toBe('Ours')
+    expect((await readAll()).shop.name).toBe(DEFAULT_WORKSHOP.name)
   })
 })
 

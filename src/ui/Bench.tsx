@@ -2,7 +2,9 @@ import { Children, type ReactNode } from 'react'
 import type { Caution } from '../core/codes/caution'
 import type { WorkingLine } from '../core/codes/working'
 import { cautionWords } from '../words/cautions'
+import type { TermName } from '../words/glossary'
 import { inUnits } from '../words/marked'
+import { Explain } from './Explain'
 import { useSay } from './Units'
 import { Working } from './Working'
 
@@ -47,10 +49,12 @@ interface FigureProps {
   readonly working?: readonly WorkingLine[] | undefined
   readonly note?: string | undefined
   readonly tone?: 'ice'
+  /** The term of the trade that the label stands on. */
+  readonly term?: TermName
 }
 
 /** A figure with its unit, band and working. */
-export function Figure({ label, value, unit, working, note, tone }: FigureProps) {
+export function Figure({ label, value, unit, working, note, tone, term }: FigureProps) {
   return (
     <div className="border-t border-rule py-2.5">
       <p className="text-note text-ink-2">{label}</p>
@@ -58,7 +62,10 @@ export function Figure({ label, value, unit, working, note, tone }: FigureProps)
         <p className={tone === 'ice' ? 'text-ice' : undefined}>
           <span className="figure text-figure">{value}</span> <span className="text-body text-ink-2">{unit}</span>
         </p>
-        {working && <Working of={label} lines={working} note={note} />}
+        <span className="flex shrink-0 gap-2">
+          {term && <Explain term={term} />}
+          {working && <Working of={label} lines={working} note={note} />}
+        </span>
       </div>
     </div>
   )

@@ -18,7 +18,9 @@ import { learntOf } from '../use-learnt'
 import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
+import { focusReadings } from './focus-readings'
 import { chosenMoment, useMoment } from './moment'
+import { Tour } from './Tour'
 import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
@@ -88,6 +90,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
     [batch, shown, runs],
   )
   const moment = useMoment()
+  useSteelKey(model, groupId, setGroupId)
   const shownId = shown?.group.id
   // A moment is one of the plan it was chosen on.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another steel has another plan.
@@ -133,6 +136,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
       <Suspense fallback={<div className="min-h-[560px]" />}>
         <Bench key={shown.group.id} />
       </Suspense>
+      <Tour station={station} go={go} />
       <p className="sr-only" role="status">
         {labelOf(station)} bench, {model.blades.length} blades
       </p>
@@ -220,6 +224,20 @@ function useStation(batch: Batch, first: StationName): [StationName, (station: S
   return [station, go]
 }
 
+/** S shows the next steel of the batch, after the last the first. */
+function useSteelKey({ groups }: BatchModel, groupId: string, show: (id: string) => void) {
+  useEffect(
+    () =>
+      tinykeys(window, {
+        s: unlessTyping(() => {
+          const next = groups[(groups.findIndex(({ group }) => group.id === groupId) + 1) % groups.length]
+          if (next) show(next.group.id)
+        }),
+      }),
+    [groups, groupId, show],
+  )
+}
+
 /** Left and right walk the Heat Line. Fields keep their own keys. */
 function useBatchKeys(station: StationName, go: (station: StationName) => void) {
   useEffect(() => {
@@ -228,6 +246,11 @@ function useBatchKeys(station: StationName, go: (station: StationName) => void) 
       if (next) go(next)
     }
     return tinykeys(window, {
+      p: unlessTyping(() => document.querySelector<HTMLButtonElement>('[data-key="p"]')?.click()),
+      r: unlessTyping(() => {
+        go('measure')
+        focusReadings()
+      }),
       ArrowRight: unlessTyping(() => walk(1)),
       ArrowLeft: unlessTyping(() => walk(-1)),
     })

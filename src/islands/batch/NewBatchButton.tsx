@@ -19,7 +19,8 @@ import { beginBatch } from './begin-batch'
 
 /** A batch begins with its steel and its blades; everything else has a suggested value. */
 export function NewBatchButton() {
-  const [open, setOpen] = useState(false)
+  // The finder leads here from any page.
+  const [open, setOpen] = useState(() => new URLSearchParams(location.search).has('new'))
   const [grade, setGrade] = useState<Grade | null>(null)
   const opened = (now: boolean) => {
     setOpen(now)

@@ -131,6 +131,7 @@ function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggest
           />
           <Figure
             label="Chromium in solution"
+            term="chromium"
             value={prediction?.austenite.Cr.toFixed(1) ?? '…'}
             unit={`% of ${grade.nominal.Cr ?? 0}`}
             working={prediction?.working}

@@ -3,12 +3,14 @@ import { runSecondsAt, runStateAt } from '../../core/job/run-state'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { unsaidOf } from '../../core/shop/said'
 import { formatQuantity } from '../../core/units/quantity'
 import { useBatches, useMeasured, useRuns } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
+import { assumedWords, SETUP_NAMES, uncertainWords } from '../../words/setup'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { useAnswer } from '../../workers/use-answer'
@@ -68,6 +70,7 @@ function Today() {
         </div>
         <NewBatchButton />
       </header>
+      <FirstSteps batches={batches} />
       <Part title="Hot now" empty="Nothing is hot.">
         {hot.map(run => (
           <HotLine key={run.id} run={run} batch={batches.find(b => b.id === run.batchId)} />
@@ -123,6 +126,53 @@ function Today() {
         ))}
       </Part>
     </div>
+  )
+}
+
+/** In a made-up workshop a look round; in one's own what is not said of it yet, and what that costs in certainty. */
+function FirstSteps({ batches }: { batches: readonly Batch[] }) {
+  const shop = useShopNow()
+  const say = useSay()
+  const [first] = batches
+  const unsaid = unsaidOf(shop)
+  if (shop.isDemo)
+    return first ? (
+      <p className="mb-6 border-l-3 border-ember pl-3">
+        Everything here is made up.{' '}
+        <a
+          className="link font-semibold"
+          href={`/batch/${(batches.find(b => b.lines.length > 1) ?? first).id}/choose?tour`}
+        >
+          Look round in seven stops
+        </a>{' '}
+        or{' '}
+        <a className="link font-semibold" href="/start">
+          start your own workshop
+        </a>
+        .
+      </p>
+    ) : null
+  if (unsaid.length === 0) return null
+  return (
+    <section aria-label="Not said yet" className="mb-6 border-l-3 border-ember pl-3">
+      {batches.length === 0 && (
+        <p className="mb-2 max-w-3xl text-lead">
+          Tawny Ember is for makers who harden stainless and high-alloy blades in a programmable oven. Five short steps
+          set it up; each can be skipped.
+        </p>
+      )}
+      <h2 className="text-lead font-semibold">Not said yet, so usual values stand in</h2>
+      <ul className="my-1 text-small">
+        {unsaid.map(step => (
+          <li key={step} className="py-0.5">
+            <strong>{SETUP_NAMES[step]}.</strong> {assumedWords(step, shop, say)} {uncertainWords(step, say)}
+          </li>
+        ))}
+      </ul>
+      <a className="btn btn-ember mt-1" href="/start">
+        {batches.length === 0 ? 'Set up the workshop' : 'Say it now'}
+      </a>
+    </section>
   )
 }
 

@@ -1,11 +1,10 @@
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/usual'
 import { USUAL_BOX_MM, USUAL_ROOM_C } from '../../data/cold'
-import { NumberField, SelectField } from '../../ui/PlainFields'
+import { NumberField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
-import { useSay } from '../../ui/Units'
 import { useShopNow } from '../shop-context'
+import { ColdMediumField } from './ColdMediumField'
 import type { EditShop } from './edit-shop'
 
 interface Props {
@@ -16,24 +15,13 @@ const BOX_BOUNDS = { length: BOUNDS.boxLengthMm, width: BOUNDS.boxWidthMm, depth
 
 /** How cold the shop goes, and in what. */
 export function ColdPart({ edit }: Props) {
-  const say = useSay()
   const shop = useShopNow()
   const { cold } = shop
   const set = (part: Partial<Workshop['cold']>) => edit(s => ({ cold: { ...s.cold, ...part } }))
   const box = cold.boxMm ?? USUAL_BOX_MM
   return (
     <>
-      <SelectField
-        label="Coldest the shop has"
-        value={cold.medium}
-        options={[
-          ['none', 'nothing colder than the room'],
-          ['freezer', `a freezer, ${say.t(FREEZER_C)}`],
-          ['dry-ice', `dry ice, ${say.t(DRY_ICE_C)}`],
-          ['liquid-nitrogen', `liquid nitrogen, ${say.t(LIQUID_NITROGEN_C)}`],
-        ]}
-        onCommit={medium => set({ medium })}
-      />
+      <ColdMediumField edit={edit} />
       <QuantityField
         label="Room temperature"
         dimension="temperature"

@@ -78,9 +78,11 @@ export function DataKeeping() {
         </Ask>
         <Ask
           title="Start with an empty workshop?"
-          says="All batches, readings, recipes and runs are deleted from this browser; settings stay. Save everything to a file first."
+          says="Everything in this browser is deleted: batches, readings, recipes, runs, ovens, checks and prices. Only the units and the theme stay. Save everything to a file first if you want it back."
           act="Delete and start empty"
-          onAct={async () => void ((await clearAll()).saved && toast('The workshop is empty.'))}
+          onAct={async () => {
+            if ((await clearAll()).saved) toast('The workshop is empty.')
+          }}
         >
           Start empty …
         </Ask>

@@ -2,17 +2,18 @@ import { lazy, Suspense } from 'react'
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import { nextSerials } from '../../core/shop/serial'
-import { saveShop } from '../../store/records'
 import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { ColdPart } from './ColdPart'
 import { DataKeeping } from './DataKeeping'
-import type { EditShop } from './edit-shop'
+import { type EditShop, editShopAs } from './edit-shop'
 import { LearningPart } from './LearningPart'
 import { OvensPart } from './OvensPart'
+import { PlateSizeFields } from './PlateSizeFields'
 import { PricesPart } from './PricesPart'
+import { UnitsField } from './UnitsField'
 
 // Student's t is a large table: it comes once the place stands.
 const BlockCheck = lazy(() => import('./BlockCheck'))
@@ -28,27 +29,19 @@ export default function WorkshopPlace() {
 /** What the shop has: every suggestion starts from here. */
 function WorkshopView() {
   const shop = useShopNow()
-  const edit: EditShop = change => saveShop(s => ({ ...s, ...(typeof change === 'function' ? change(s) : change) }))
+  const edit = editShopAs('Change in the Workshop')
   return (
     <div className="px-4 py-6 md:px-8">
       <h1 className="mb-4 text-page">Workshop</h1>
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2 xl:grid-cols-3">
-        <Part title="Shown as">
+        <Part title="Name, units and look">
           <TextField
             label="Name of the shop"
             value={shop.name}
             longest={LONGEST.shopName}
             onCommit={name => edit({ name })}
           />
-          <SelectField
-            label="Units shown (every field reads both)"
-            value={shop.units}
-            options={[
-              ['metric', '°C, mm, kg'],
-              ['imperial', '°F, in, lb'],
-            ]}
-            onCommit={units => edit({ units })}
-          />
+          <UnitsField edit={editShopAs('Units', 'units')} />
           <SelectField
             label="Theme"
             value={shop.theme}
@@ -62,30 +55,10 @@ function WorkshopView() {
           <SerialField value={shop.serialPattern} onCommit={serialPattern => edit({ serialPattern })} />
         </Part>
         <Part title="Ovens">
-          <OvensPart edit={edit} />
+          <OvensPart edit={editShopAs('Ovens', 'oven')} />
         </Part>
         <Part title="Plates and quench oil">
-          <QuantityField
-            label="Thickness"
-            dimension="length"
-            value={shop.plates.thicknessMm}
-            {...BOUNDS.plateThicknessMm}
-            onCommit={thicknessMm => edit(s => ({ plates: { ...s.plates, thicknessMm } }))}
-          />
-          <QuantityField
-            label="Width"
-            dimension="length"
-            value={shop.plates.widthMm}
-            {...BOUNDS.plateWidthMm}
-            onCommit={widthMm => edit(s => ({ plates: { ...s.plates, widthMm } }))}
-          />
-          <QuantityField
-            label="Length"
-            dimension="length"
-            value={shop.plates.lengthMm}
-            {...BOUNDS.plateLengthMm}
-            onCommit={lengthMm => edit(s => ({ plates: { ...s.plates, lengthMm } }))}
-          />
+          <PlateSizeFields edit={editShopAs('Plates', 'plates')} />
           <OilField edit={edit} />
         </Part>
         <Part title="Foil">
@@ -120,17 +93,17 @@ function WorkshopView() {
           />
         </Part>
         <Part title="Costs">
-          <PricesPart edit={edit} />
+          <PricesPart edit={editShopAs('Prices')} />
         </Part>
         <Part title="Cold">
-          <ColdPart edit={edit} />
+          <ColdPart edit={editShopAs('Cold', 'cold')} />
         </Part>
         <Part title="Learning">
           <LearningPart edit={edit} />
         </Part>
         <Part title="Hardness tester">
           <Suspense fallback={null}>
-            <BlockCheck edit={edit} />
+            <BlockCheck edit={editShopAs('Hardness tester', 'tester')} />
           </Suspense>
         </Part>
       </div>

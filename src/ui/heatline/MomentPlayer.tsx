@@ -43,7 +43,7 @@ export function MomentPlayer({ stretches, trace, moment, onMoment }: Props) {
     'inline-flex min-h-11 items-center gap-1 rounded-[3px] bg-soot px-2 text-small text-bone-2 hover:text-bone'
   return (
     <div className="no-print absolute top-[58px] left-2 flex">
-      <button type="button" className={button} onClick={playing ? () => setPlaying(false) : start}>
+      <button type="button" data-key="p" className={button} onClick={playing ? () => setPlaying(false) : start}>
         {playing ? <Pause size={16} aria-hidden="true" /> : <Play size={16} aria-hidden="true" />}
         {playing ? 'Pause' : 'Play the plan'}
       </button>

@@ -105,6 +105,7 @@ export function ColdBench() {
           />
           <Figure
             label="Retained austenite without cold, and with it"
+            term="retained"
             value={`${without ? percentText(without.retainedAustenite.final) : '…'} → ${percentText(shown.prediction.retainedAustenite.final)}`}
             unit=""
             working={shown.prediction.working}

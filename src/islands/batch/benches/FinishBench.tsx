@@ -19,6 +19,7 @@ export function FinishBench() {
         <>
           <Figure
             label="Hottest the edge may get in grinding"
+            term="temper"
             value={text.split(' ')[0] ?? ''}
             unit={text.split(' ')[1] ?? ''}
             working={[worked('coolest-temper', coolest, 'C', {})]}

@@ -145,6 +145,7 @@ function SoakFigure({ load }: { load: ProgrammedLoad }) {
   return (
     <Figure
       label={`Soak of ${shown.group.gradeName}, first to last blade pulled`}
+      term="soak"
       value={pulls.length > 0 ? soaksText(pulls).replace(/ min$/, '') : String(Math.round(shown.group.route.soakMin))}
       unit="min"
       note="Counted from when the blade is as hot as the oven. The last blades soak on while the others are quenched. The pull list at Plates shows each blade."

@@ -68,6 +68,7 @@ export function InspectBench() {
           {countedOut !== null && missing === 0 && <p className="my-2 text-good">All {countIn} are out.</p>}
           <Figure
             label="Predicted hardness as quenched"
+            term="martensite"
             value={hrcText(shown.prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(shown.prediction.hrc.asQuenched.sd)}`}
             working={shown.prediction.working}

@@ -1,10 +1,11 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
+import { tinykeys } from 'tinykeys'
 import type { ImportedReading } from '../../../core/files/readings-import'
 import { bladeHardness } from '../../../core/job/hardness'
 import { latestStage, predictionAt, stagesOf } from '../../../core/job/stages'
 import { isChecked } from '../../../core/job/tester'
-import { type BatchBlade, routeOfBlade } from '../../../core/job/tray'
+import { type BatchBlade, countOf, routeOfBlade } from '../../../core/job/tray'
 import type { Place } from '../../../core/rockwell/places'
 import type { FacedReading } from '../../../core/rockwell/round-face'
 import type { Reading } from '../../../core/shop/reading'
@@ -17,9 +18,11 @@ import { SelectField } from '../../../ui/PlainFields'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { hrcText } from '../../../words/speaker'
 import { stageName } from '../../../words/stages'
+import { unlessTyping } from '../../keys'
 import { undoable } from '../../undo'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
+import { focusReadings } from '../focus-readings'
 import { EmptyTray } from './EmptyTray'
 import { FaceField } from './measure/FaceField'
 import { FilesView } from './measure/FilesView'
@@ -42,6 +45,8 @@ export function MeasureBench() {
   const blades = all.filter(b => b.group.id === shown.group.id)
   const [pickedId, setPickedId] = useState<string | null>(null)
   const blade = blades.find(b => b.id === pickedId) ?? blades[0]
+  const following = blade && blades[(blades.indexOf(blade) + 1) % blades.length]?.id
+  useEffect(() => tinykeys(window, { n: unlessTyping(() => following && setPickedId(following)) }), [following])
   if (!blade) return <EmptyTray title="Measure" what="places for readings" />
   return <MeasureBlade blade={blade} blades={blades} onPick={setPickedId} />
 }
@@ -54,7 +59,7 @@ interface MeasureProps {
 }
 
 function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
-  const { batch, shown, shop, readings, go } = useBench()
+  const { batch, shown, shop, readings, groups, go, show } = useBench()
   const { prediction } = shown
   const [pickedStage, setStage] = useState<Stage | null>(null)
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('blade')
@@ -79,16 +84,25 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   const record = async (read: readonly Pick<Reading, 'bladeId' | 'stage' | 'hrc' | 'roundFace' | 'place'>[]) => {
     const at = new Date().toISOString()
     const fresh = read.map(
-      (reading): Reading => ({
+      (reading, i): Reading => ({
         id: newId(),
         batchId: batch.id,
         ...reading,
-        at,
+        // A moment apart each, so that they stay in the order they were typed.
+        at: new Date(Date.parse(at) + i).toISOString(),
         deletedAt: null,
         ...(isChecked(shop.tester, at) ? {} : { unchecked: true }),
       }),
     )
     return (await addReadings(fresh)).saved ? fresh : null
+  }
+  /** After the last blade of a steel the next steel with blades comes, ready to be typed in; after the last of all none. */
+  const nextSteel = () => {
+    const withBlades = groups.filter(({ group }) => countOf(batch, group.id) > 0)
+    const following = withBlades[withBlades.findIndex(({ group }) => group.id === shown.group.id) + 1]
+    if (!following) return
+    focusReadings()
+    show(following.group.id)
   }
   const addFile = async (read: readonly ImportedReading[]) => {
     const fresh = await record(read.map(({ bladeId, stage: at, hrc }) => ({ bladeId, stage: at, hrc })))
@@ -101,6 +115,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
     // The next blade is shown at once: what is typed from now on is of it, however long the storing takes.
     const following = blades[blades.indexOf(blade) + 1]
     if (following) onPick(following.id)
+    else nextSteel()
     void record(
       faced.map((read, i) => ({ bladeId: blade.id, stage, ...read, ...(places[i] ? { place: places[i] } : {}) })),
     ).then(fresh => {
@@ -160,7 +175,15 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
             options={stages.map(s => [s, stageName(s)] as const)}
             onCommit={setStage}
           />
-          <RunOfReadings mark={blade.mark} text={text} faceMm={faceMm} onText={setText} onAdd={add} />
+          <RunOfReadings
+            mark={blade.mark}
+            text={text}
+            faceMm={faceMm}
+            known={own.map(r => r.roundFace?.shownHrc ?? r.hrc)}
+            predictedHrc={predicted?.mean ?? null}
+            onText={setText}
+            onAdd={add}
+          />
           <div className="flex flex-wrap items-center gap-2 sm:col-span-3">
             <TesterButton underItHrc={predicted?.mean ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
             <ReadingsFile stage={stage} onTake={addFile} />

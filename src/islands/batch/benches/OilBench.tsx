@@ -58,6 +58,7 @@ export function OilBench() {
           />
           <Figure
             label={`Hardness as quenched, ${shown.group.gradeName}`}
+            term="martensite"
             value={hrcText(prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}

@@ -114,6 +114,7 @@ export function PlatesBench() {
         <>
           <Figure
             label={`Time to ${formatQuantity(500, 'temperature', shop.units)}`}
+            term="quench"
             value={at('500')}
             unit={range('500')}
             working={quench?.working}
@@ -128,6 +129,7 @@ export function PlatesBench() {
           {load?.pulls && queue.length > 1 && <WholeLoad pulls={load.pulls} />}
           <Figure
             label={`Hardness as quenched, ${shown.group.gradeName}`}
+            term="martensite"
             value={hrcText(prediction.hrc.asQuenched.mean)}
             unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}

@@ -53,6 +53,7 @@ export function TemperBench() {
         <>
           <Figure
             label="Finished hardness"
+            term="hrc"
             value={hrcText(prediction.finalHrc.mean)}
             unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
             working={prediction.working}
@@ -66,6 +67,7 @@ export function TemperBench() {
           />
           <Figure
             label="Hottest the edge may get in grinding"
+            term="temper"
             value={last ? (formatQuantity(last.atC, 'temperature', shop.units).split(' ')[0] ?? '') : '—'}
             unit={shop.units === 'metric' ? '°C' : '°F'}
           />

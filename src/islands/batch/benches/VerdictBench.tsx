@@ -56,6 +56,7 @@ const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
     figures={
       <Figure
         label="Predicted hardness"
+        term="hrc"
         value={hrcText(prediction.finalHrc.mean)}
         unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
         working={prediction.working}

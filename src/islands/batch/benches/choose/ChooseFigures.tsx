@@ -28,6 +28,7 @@ export function ChooseFigures() {
     <>
       <Figure
         label="Finished hardness"
+        term="hrc"
         value={hrcText(prediction.finalHrc.mean)}
         unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
         working={prediction.working}
@@ -38,12 +39,14 @@ export function ChooseFigures() {
       <div className="grid grid-cols-2 gap-x-4">
         <Figure
           label="Retained austenite"
+          term="retained"
           value={percentText(prediction.retainedAustenite.final)}
           unit=""
           working={prediction.working}
         />
         <Figure
           label="Chromium in solution"
+          term="chromium"
           value={prediction.austenite.Cr.toFixed(1)}
           unit={`%${prediction.corrosion.temperPenalty > 0 ? ', lost to carbides' : ''}`}
           working={prediction.working}

@@ -1,15 +1,20 @@
-import { useId, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import type { Problem } from '../../../../core/codes/problem'
+import { type FarReading, farReadings } from '../../../../core/rockwell/far-reading'
 import { parseReadings } from '../../../../core/rockwell/parse-readings'
 import { type FacedReading, onFace } from '../../../../core/rockwell/round-face'
 import { useSay } from '../../../../ui/Units'
+import { farReadingWords } from '../../../../words/far-reading'
 import { problemWords } from '../../../../words/problems'
+import { READINGS_FIELD, takeFocusReadings } from '../../focus-readings'
 
 /** Reads '61 60.5 61'; what is wrong is said by place and stays to be corrected. */
 export function RunOfReadings({
   mark,
   text,
   faceMm,
+  known,
+  predictedHrc,
   onText,
   onAdd,
 }: {
@@ -17,6 +22,9 @@ export function RunOfReadings({
   text: string
   /** Diameter of the face they are read on, mm; null: flat. */
   faceMm: number | null
+  /** Readings the blade has at this stage already, as shown, and what is predicted for it, HRC. */
+  known: readonly number[]
+  predictedHrc: number | null
   onText: (text: string) => void
   /** Takes the readings; it shows the next blade before they are stored, so that typing ahead is of that one. */
   onAdd: (readings: readonly FacedReading[]) => void
@@ -24,8 +32,18 @@ export function RunOfReadings({
   const say = useSay()
   const id = useId()
   const [problems, setProblems] = useState<readonly Problem[]>([])
-  const submit = () => {
+  /** What is asked about before it is kept, and what had been typed then. */
+  const [asked, setAsked] = useState<{ readonly of: string; readonly far: readonly FarReading[] } | null>(null)
+  const field = useRef<HTMLInputElement>(null)
+  useEffect(() => {
+    if (takeFocusReadings()) field.current?.focus()
+  }, [])
+  const far = asked?.of === text ? asked.far : []
+  const submit = (isMeant = false) => {
     const parsed = parseReadings(text)
+    const doubtful = parsed.ok && !isMeant ? farReadings(parsed.value, known, predictedHrc) : []
+    setAsked(doubtful.length > 0 ? { of: text, far: doubtful } : null)
+    if (doubtful.length > 0) return setProblems([])
     const read = parsed.ok ? onFace(parsed.value, faceMm) : parsed
     setProblems(read.ok ? [] : read.problems)
     if (!read.ok) return
@@ -44,7 +62,9 @@ export function RunOfReadings({
       </label>
       <div className="flex gap-2">
         <input
+          ref={field}
           id={id}
+          {...{ [READINGS_FIELD]: '' }}
           className="field"
           inputMode="decimal"
           autoComplete="off"
@@ -58,6 +78,17 @@ export function RunOfReadings({
           Record
         </button>
       </div>
+      {far.length > 0 && (
+        <div role="alert" className="mt-1 flex flex-wrap items-center gap-x-3 text-small">
+          <p>{farReadingWords(far)}</p>
+          <button type="button" className="btn" onClick={() => submit(true)}>
+            Record it as typed
+          </button>
+          <button type="button" className="btn btn-plain" onClick={() => field.current?.focus()}>
+            Correct it
+          </button>
+        </div>
+      )}
       {problems.length > 0 && (
         <ul id={`${id}-p`} role="alert" className="mt-1 text-small text-bad">
           {problems.map(problem => (

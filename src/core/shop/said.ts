@@ -1,0 +1,10 @@
+import { SETUP_STEPS, type SetupStep } from '../../data/setup'
+import type { Workshop } from './workshop'
+
+/** A workshop with a step of its set-up said by the maker. */
+export const withSaid = (shop: Workshop, step: SetupStep): Workshop =>
+  shop.said.includes(step) ? shop : { ...shop, said: [...shop.said, step] }
+
+/** What the maker has not said yet, in the order it is asked; nothing of a made-up workshop. */
+export const unsaidOf = ({ said, isDemo }: Workshop): SetupStep[] =>
+  isDemo ? [] : SETUP_STEPS.filter(step => !said.includes(step))
