@@ -6,7 +6,7 @@ export function DemoNote() {
   const says = (
     <>
       Made-up workshop.{' '}
-      <a className="inline-flex min-h-11 items-center underline underline-offset-2" href="/start">
+      <a className="inline-flex min-h-touch items-center underline underline-offset-2" href="/start">
         Start your own
       </a>
     </>

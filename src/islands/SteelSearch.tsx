@@ -27,7 +27,7 @@ export function SteelSearch({ label, grades, onChoose, autoFocus }: Props) {
             value={grade.id}
             keywords={[grade.name, ...grade.alsoNamed]}
             onSelect={() => onChoose(grade)}
-            className="flex min-h-11 cursor-pointer items-center justify-between gap-3 px-3 text-small data-[selected=true]:bg-ember-wash"
+            className="flex min-h-touch cursor-pointer items-center justify-between gap-3 px-3 text-small data-[selected=true]:bg-ember-wash"
           >
             <span>
               <strong>{grade.name}</strong> <span className="text-ink-2">{grade.alsoNamed.join(', ')}</span>

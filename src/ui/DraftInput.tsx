@@ -72,7 +72,7 @@ export function DraftInput({
           {trouble.offer && (
             <button
               type="button"
-              className="link min-h-11 font-medium"
+              className="link min-h-touch font-medium"
               onClick={() => trouble.offer && takeOffer(trouble.offer.value)}
             >
               Use it: {trouble.offer.text}

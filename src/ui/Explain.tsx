@@ -10,7 +10,7 @@ export function Explain({ term }: { term: TermName }) {
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="link -my-3 min-h-11 shrink-0 px-1 text-note text-ink-2 hover:text-ink"
+        className="link -my-3 min-h-touch shrink-0 px-1 text-note text-ink-2 hover:text-ink"
         aria-label={`What is this: ${name}`}
       >
         explain

@@ -13,7 +13,7 @@ export function ViewChoice<V extends string>({ views, view, onView }: Props<V>) 
           key={key}
           type="button"
           aria-pressed={view === key}
-          className={`min-h-11 px-2 text-small ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
+          className={`min-h-touch px-2 text-small ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2'}`}
           onClick={() => onView(key)}
         >
           {label}

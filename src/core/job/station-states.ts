@@ -1,4 +1,5 @@
 import { STATIONS, type StationName } from '../../data/cautions'
+import { FINISH_TASKS } from '../../data/finishing'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Stage } from '../shop/route'
 import type { Run } from '../shop/run'
@@ -50,7 +51,7 @@ export function stationStates({
     temper: (group.route.tempers.length > 0 && tempersRun >= group.route.tempers.length) || finished,
     measure: finished,
     verdict: decided,
-    finish: group.symptom !== null,
+    finish: blades.length > 0 && blades.every(blade => blade.record.finished?.length === FINISH_TASKS.length),
     prove: group.symptom !== null,
   }
   return Object.fromEntries(STATIONS.map(name => [name, done[name] ? 'done' : 'to-do'])) as Record<

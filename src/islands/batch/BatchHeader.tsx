@@ -22,14 +22,14 @@ interface Props {
   readonly onHeat: () => void
 }
 
-const SOOT_BUTTON = 'inline-flex min-h-11 items-center gap-2 rounded-[3px] px-3 text-bone-2 hover:text-bone'
+const SOOT_BUTTON = 'inline-flex min-h-touch items-center gap-2 rounded-[3px] px-3 text-bone-2 hover:text-bone'
 
 /** Name, blades by steel, and what can be done with the whole batch. */
 export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
   const { batch } = model
   const others = model.groups.flatMap(({ group }) => (group.id === groupId ? [] : [group.id]))
   return (
-    <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
+    <header className="flex min-h-touch flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
       <h1 className="min-w-0 shrink">
         <span className="sr-only">{batch.name}</span>
         <TextField
@@ -37,7 +37,7 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
           hideLabel
           value={batch.name}
           longest={80}
-          className="field-sizing-content max-w-full min-h-11 rounded-[3px] bg-transparent text-heading font-semibold text-bone"
+          className="field-sizing-content max-w-full min-h-touch rounded-[3px] bg-transparent text-heading font-semibold text-bone"
           onCommit={name => editBatch(batch, 'Name', b => ({ ...b, name }))}
         />
       </h1>
@@ -50,7 +50,7 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
               type="button"
               aria-pressed={here}
               onClick={() => onGroup(group.id)}
-              className={`min-h-11 px-2 text-small ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
+              className={`min-h-touch px-2 text-small ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
             >
               {model.groups.length > 1 && <LineSample dash={here ? undefined : dashOf(others.indexOf(group.id))} />}
               {countOf(batch, group.id)} × {group.gradeName}

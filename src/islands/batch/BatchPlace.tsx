@@ -163,7 +163,7 @@ function MissingOven({
             key={name}
             type="button"
             aria-current={name === station ? 'step' : undefined}
-            className={`min-h-11 px-2 ${name === station ? 'font-semibold' : 'link'}`}
+            className={`min-h-touch px-2 ${name === station ? 'font-semibold' : 'link'}`}
             onClick={() => go(name)}
           >
             {labelOf(name)}

@@ -102,7 +102,7 @@ function BladesForm({ grade, onBack }: { grade: Grade; onBack: () => void }) {
     >
       <p>
         <strong>{grade.name}</strong> <span className="text-ink-2">{grade.alsoNamed.join(', ')}</span>{' '}
-        <button type="button" className="link min-h-11" onClick={onBack}>
+        <button type="button" className="link min-h-touch" onClick={onBack}>
           Choose another
         </button>
       </p>

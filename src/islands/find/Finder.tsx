@@ -161,7 +161,7 @@ const Item = ({ value, name, more, onSelect }: { value: string; name: string; mo
   <Command.Item
     value={value}
     onSelect={onSelect}
-    className="flex min-h-11 cursor-pointer items-center justify-between gap-3 px-4 data-[selected=true]:bg-ember-wash"
+    className="flex min-h-touch cursor-pointer items-center justify-between gap-3 px-4 data-[selected=true]:bg-ember-wash"
   >
     <span className="min-w-0 truncate font-semibold" title={name}>
       {name}

@@ -156,7 +156,11 @@ function LogTable({ rows }: { rows: LogRow[] }) {
                   key={header.id}
                   aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                 >
-                  <button type="button" className="min-h-8 text-left" onClick={header.column.getToggleSortingHandler()}>
+                  <button
+                    type="button"
+                    className="min-h-row text-left"
+                    onClick={header.column.getToggleSortingHandler()}
+                  >
                     {String(header.column.columnDef.header)}
                     {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
                   </button>

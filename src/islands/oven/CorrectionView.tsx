@@ -80,7 +80,7 @@ export function CorrectionView({ oven, edit }: OvenProps) {
             asked for, by what was measured.{' '}
             <button
               type="button"
-              className="link min-h-11 font-semibold"
+              className="link min-h-touch font-semibold"
               onClick={() => edit(o => ({ ...o, correctionFrom: 'evidence' }))}
             >
               Use the measured correction

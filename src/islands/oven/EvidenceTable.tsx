@@ -40,7 +40,7 @@ export function EvidenceTable({ oven, edit }: OvenProps) {
             <td className="text-right">
               <button
                 type="button"
-                className="link min-h-8 text-small"
+                className="link min-h-row text-small"
                 aria-label={`Remove the ${KIND_WORDS[row.kind]} of ${row.at.slice(0, 10)} at ${say.t(row.atC)}`}
                 onClick={() => {
                   void edit(o => ({ ...o, evidence: o.evidence.filter(e => e.id !== row.id) })).then(

@@ -43,7 +43,7 @@ export function LogsView({ oven, edit }: OvenProps) {
               <button
                 type="button"
                 aria-pressed={l === log}
-                className={`min-h-11 flex-1 text-left text-small ${l === log ? 'font-semibold text-ember' : 'link'}`}
+                className={`min-h-touch flex-1 text-left text-small ${l === log ? 'font-semibold text-ember' : 'link'}`}
                 onClick={() => setChosen(l.id)}
               >
                 {l.name} <span className="text-ink-2">{l.addedAt.slice(0, 10)}</span>

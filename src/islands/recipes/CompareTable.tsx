@@ -80,7 +80,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
                 <button
                   type="button"
                   aria-pressed={d.key === activeKey}
-                  className="min-h-8 text-left text-ink"
+                  className="min-h-row text-left text-ink"
                   onClick={() => onActive(d.key)}
                 >
                   <strong className={d.key === activeKey ? 'text-ember' : undefined}>{d.key}</strong> {d.label}

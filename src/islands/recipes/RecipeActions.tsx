@@ -134,7 +134,7 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
 function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAdd: Props['onAdd'] }) {
   return (
     <details className="mt-3 border-t border-rule pt-2 text-small">
-      <summary className="min-h-11 content-center cursor-pointer">
+      <summary className="min-h-touch content-center cursor-pointer">
         Versions, {recipe.versions.length}: what changed and why
       </summary>
       <ul className="max-h-40 overflow-auto">
@@ -147,7 +147,7 @@ function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAd
             {!full && version.number !== latestOf(recipe).number && (
               <button
                 type="button"
-                className="link min-h-8"
+                className="link min-h-row"
                 onClick={() => onAdd(`version ${version.number}`, version.route)}
               >
                 compare

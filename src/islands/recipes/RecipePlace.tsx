@@ -90,7 +90,7 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
   return (
     <>
       <div className="on-soot bg-soot text-bone">
-        <header className="flex min-h-11 flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
+        <header className="flex min-h-touch flex-wrap items-center gap-x-4 px-4 pt-1 md:pl-6">
           <h1 className="text-heading font-semibold">{recipe.name}</h1>
           <p className="text-small text-bone-2">
             {grade.name}, version {latest.number} of {ago(latest.at)}; target {recipe.target.min} to {recipe.target.max}{' '}

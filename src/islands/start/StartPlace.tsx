@@ -91,7 +91,7 @@ function Steps({ at, onStep }: { at: SetupStep | 'batch'; onStep: (step: SetupSt
       <button
         type="button"
         aria-current={at === key ? 'step' : undefined}
-        className={`min-h-11 px-2 text-small ${at === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2 hover:text-ink'}`}
+        className={`min-h-touch px-2 text-small ${at === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[6px]' : 'text-ink-2 hover:text-ink'}`}
         onClick={() => onStep(key)}
       >
         {label}

@@ -58,7 +58,7 @@ export default function FolkloreView({ grades, system }: { grades: readonly Grad
                 type="button"
                 aria-pressed={key === tale}
                 onClick={() => setTale(key)}
-                className={`block min-h-12 w-full border-l-3 py-2 pl-3 text-left ${key === tale ? 'border-ember font-semibold' : 'border-transparent'}`}
+                className={`block min-h-touch w-full border-l-3 py-2 pl-3 text-left ${key === tale ? 'border-ember font-semibold' : 'border-transparent'}`}
               >
                 {inUnits(TOLD[key].title, say)}
               </button>

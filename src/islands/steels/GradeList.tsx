@@ -54,7 +54,7 @@ export function GradeList({ grades, shown, onShow }: Props) {
                         type="button"
                         aria-pressed={g === shown}
                         onClick={() => onShow(g.id)}
-                        className={`block min-h-11 w-full border-l-3 py-1.5 pl-3 text-left ${g === shown ? 'border-ember font-semibold' : 'border-transparent'}`}
+                        className={`block min-h-touch w-full border-l-3 py-1.5 pl-3 text-left ${g === shown ? 'border-ember font-semibold' : 'border-transparent'}`}
                       >
                         {g.name}
                         <span className="block text-note font-normal text-ink-2">

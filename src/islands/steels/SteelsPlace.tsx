@@ -56,7 +56,7 @@ function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: stri
               type="button"
               aria-current={view === key ? 'page' : undefined}
               onClick={() => go(key)}
-              className={`min-h-11 px-3 ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[7px]' : 'text-ink-2 hover:text-ink'}`}
+              className={`min-h-touch px-3 ${view === key ? 'font-semibold underline decoration-ember decoration-2 underline-offset-[7px]' : 'text-ink-2 hover:text-ink'}`}
             >
               {label}
             </button>

@@ -126,7 +126,7 @@ function Weights({ of, own, onChange }: WeightsProps) {
     <fieldset>
       <legend className="label">How much each matters</legend>
       {MERITS.map(merit => (
-        <label key={merit} className="grid min-h-11 grid-cols-[minmax(0,1fr)_110px] items-center gap-2 text-small">
+        <label key={merit} className="grid min-h-touch grid-cols-[minmax(0,1fr)_110px] items-center gap-2 text-small">
           {MERIT_WORDS[merit]}
           <input
             type="range"
@@ -140,7 +140,7 @@ function Weights({ of, own, onChange }: WeightsProps) {
         </label>
       ))}
       {own && (
-        <button type="button" className="link min-h-11 text-small" onClick={() => onChange(null)}>
+        <button type="button" className="link min-h-touch text-small" onClick={() => onChange(null)}>
           Weigh them as the use asks
         </button>
       )}
@@ -191,7 +191,7 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
       <div className="min-w-0">
         <button
           type="button"
-          className="link min-h-8 text-left text-lead font-semibold"
+          className="link min-h-row text-left text-lead font-semibold"
           onClick={() => onGrade(grade.id)}
         >
           {grade.name}

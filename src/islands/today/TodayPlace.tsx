@@ -218,7 +218,7 @@ function Line({ href, name, says, action }: { href: string; name: string; says: 
     <li className="border-b border-rule">
       <a
         href={href}
-        className="group grid min-h-12 grid-cols-[1fr_auto] items-center gap-x-4 py-2 sm:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_110px]"
+        className="group grid min-h-touch grid-cols-[1fr_auto] items-center gap-x-4 py-2 sm:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_110px]"
       >
         <span className="font-semibold">{name}</span>
         <span className="col-span-2 text-ink-2 sm:col-span-1">{says}</span>

@@ -182,7 +182,7 @@ function Checks({ tester, onTakeOut }: { tester: Tester; onTakeOut: (id: string)
               </span>
               <button
                 type="button"
-                className="link min-h-8"
+                className="link min-h-row"
                 aria-label={`Remove the check of ${dayOf(check)}`}
                 onClick={() => onTakeOut(check.id)}
               >

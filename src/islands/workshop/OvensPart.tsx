@@ -33,7 +33,7 @@ export function OvensPart({ edit }: Props) {
       <ul className="border-b border-rule">
         {shop.ovens.map(oven => (
           <li key={oven.id} className="border-t border-rule">
-            <a className="flex min-h-12 flex-wrap items-center gap-x-3 hover:text-ember" href={`/oven/${oven.id}`}>
+            <a className="flex min-h-touch flex-wrap items-center gap-x-3 hover:text-ember" href={`/oven/${oven.id}`}>
               <span className="link font-semibold">{oven.name || 'without a name'}</span>
               <span className="flex-1 text-note text-ink-2">
                 {oven.use}, {(oven.powerW / 1000).toFixed(1)} kW

@@ -124,7 +124,7 @@ export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }
           />
         )}
       </svg>
-      <figcaption className="flex min-h-11 flex-wrap items-center gap-x-4 text-note text-ink-2">
+      <figcaption className="flex min-h-touch flex-wrap items-center gap-x-4 text-note text-ink-2">
         <span className={troubles.length > 0 ? 'text-bad' : undefined}>
           {at === null
             ? `Point at the blade: indents ${say.length(rules.minimumSpacingMm)} apart, ${say.length(rules.minimumEdgeMm)} from an edge, none on the bevel.`
@@ -133,7 +133,7 @@ export function PlaceBoard({ blade, mark, readings, next, expectedHrc, onPlace }
               : `${say.length(Math.round(at.xMm))} from the butt, ${say.length(Math.round(at.yMm))} from the spine: a reading may be taken here.`}
         </span>
         {suggested[0] && (
-          <button type="button" className="link min-h-11" onClick={() => suggested[0] && onPlace(suggested[0])}>
+          <button type="button" className="link min-h-touch" onClick={() => suggested[0] && onPlace(suggested[0])}>
             Use a place the handle hides
           </button>
         )}

@@ -52,21 +52,21 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system, glow }: Pr
           className={between ? undefined : 'stroke-rule-strong'}
           strokeDasharray={between ? undefined : '6 5'}
         />
-        <text x={plates.lengthMm / 2} y={13} fontSize={13} textAnchor="middle" className="fill-ink-2">
+        <text x={plates.lengthMm / 2} y={13} fontSize={14.5} textAnchor="middle" className="fill-ink-2">
           {formatQuantity(plates.lengthMm, 'length', system)}, {formatQuantity(plates.thicknessMm, 'length', system)}{' '}
           thick; thickness drawn × {grow}
         </text>
-        <text x={12} y={20 + thick / 2 + 4} fontSize={13} className="fill-ink">
+        <text x={12} y={20 + thick / 2 + 4} fontSize={14.5} className="fill-ink">
           upper plate
         </text>
-        <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={13} className="fill-ink">
+        <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={14.5} className="fill-ink">
           lower plate
         </text>
         <Waiting marks={waiting.slice(at + 1)} x={plates.lengthMm + 60} height={height} />
         <text
           x={plates.lengthMm + 12}
           y={20 + thick + steel / 2 + 4}
-          fontSize={13}
+          fontSize={14.5}
           fontWeight={650}
           className="fill-ink"
         >
@@ -95,7 +95,7 @@ function Waiting({ marks, x, height }: { marks: readonly string[]; x: number; he
       {marks.slice(0, MOST_DRAWN).map((mark, i) => (
         <g key={mark}>
           <line x1={x} x2={x + 52} y1={24 + i * step} y2={24 + i * step} stroke="#feb144" strokeWidth={4} />
-          <text x={x + 60} y={28 + i * step} fontSize={13} className="fill-ink-2">
+          <text x={x + 60} y={28 + i * step} fontSize={14.5} className="fill-ink-2">
             {mark}
           </text>
         </g>

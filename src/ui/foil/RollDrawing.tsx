@@ -62,7 +62,7 @@ export function RollDrawing(props: Props) {
             x={place.yMm + place.alongMm / 2}
             y={place.xMm + place.acrossMm / 2 + 5 * scale}
             textAnchor="middle"
-            fontSize={13 * scale}
+            fontSize={14.5 * scale}
             fontWeight={650}
             className="fill-ink"
           >
@@ -71,10 +71,10 @@ export function RollDrawing(props: Props) {
         </g>
       ))}
       <ShearLines cuts={cuts} rollWidthMm={rollWidthMm} scale={scale} step={props.step} />
-      <text x={0} y={-8 * scale} fontSize={13 * scale} className="fill-ink-2">
+      <text x={0} y={-8 * scale} fontSize={14.5 * scale} className="fill-ink-2">
         free end
       </text>
-      <text x={usedLengthMm + END + 8 * scale} y={rollWidthMm / 2} fontSize={13 * scale} className="fill-ink-2">
+      <text x={usedLengthMm + END + 8 * scale} y={rollWidthMm / 2} fontSize={14.5 * scale} className="fill-ink-2">
         roll, {lengthText(rollWidthMm)}
       </text>
     </svg>
@@ -138,7 +138,7 @@ function ShearLines({ cuts, rollWidthMm, scale, step }: ShearProps) {
             <text
               {...at}
               textAnchor="middle"
-              fontSize={13 * scale}
+              fontSize={14.5 * scale}
               fontWeight={now ? 700 : 400}
               className={now ? 'fill-ember' : 'fill-ink-2'}
             >

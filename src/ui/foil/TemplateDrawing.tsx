@@ -59,14 +59,14 @@ export function TemplateDrawing({
         />
       ))}
       {notes.slice(0, 1).map(note => (
-        <text key={note.note.code} x={note.x} y={note.y} fontSize={13 * scale} className="fill-ice">
+        <text key={note.note.code} x={note.x} y={note.y} fontSize={14 * scale} className="fill-ice">
           {templateNoteWords(note.note, say)}
         </text>
       ))}
-      <text x={lengthMm / 2} y={-7 * scale} textAnchor="middle" fontSize={13 * scale} className="fill-ink-2">
+      <text x={lengthMm / 2} y={-7 * scale} textAnchor="middle" fontSize={14 * scale} className="fill-ink-2">
         {lengthText(lengthMm)}
       </text>
-      <text x={lengthMm + 6 * scale} y={widthMm / 2} fontSize={13 * scale} className="fill-ink-2">
+      <text x={lengthMm + 6 * scale} y={widthMm / 2} fontSize={14 * scale} className="fill-ink-2">
         {lengthText(widthMm)}
       </text>
     </svg>

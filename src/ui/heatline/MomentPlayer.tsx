@@ -40,7 +40,7 @@ export function MomentPlayer({ stretches, trace, moment, onMoment }: Props) {
     setPlaying(true)
   }
   const button =
-    'inline-flex min-h-11 items-center gap-1 rounded-[3px] bg-soot px-2 text-small text-bone-2 hover:text-bone'
+    'inline-flex min-h-touch items-center gap-1 rounded-[3px] bg-soot px-2 text-small text-bone-2 hover:text-bone'
   return (
     <div className="no-print absolute top-[58px] left-2 flex">
       <button type="button" data-key="p" className={button} onClick={playing ? () => setPlaying(false) : start}>

@@ -3,6 +3,7 @@ import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
 import { useBench } from '../bench-context'
+import { FinishTable } from './finish/FinishTable'
 import { Tray } from './Tray'
 
 /** Scale off, holes back to size, and no more heat than the last temper. */
@@ -29,16 +30,7 @@ export function FinishBench() {
           </CautionNote>
         </>
       }
-      fields={
-        <ul className="list-disc space-y-1 pl-5 text-small">
-          <li>Remove the scale first. A blade from a tight packet needs only a wipe and a fine belt.</li>
-          <li>Pivot holes are tighter after hardening. Hone them back to size.</li>
-          <li>
-            Use fresh belts and keep water within reach. Cool the blade before it is too warm to hold. An edge that
-            turned blue has become soft.
-          </li>
-        </ul>
-      }
+      fields={<FinishTable />}
     />
   )
 }

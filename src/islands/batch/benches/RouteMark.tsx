@@ -27,7 +27,7 @@ export function useRouteMarks(): (part: RoutePart) => RouteMark {
     return {
       mark: 'set by you',
       hint: text !== routePartText(part, group.route, say) && (
-        <button type="button" className="link min-h-11 text-left" onClick={take}>
+        <button type="button" className="link min-h-touch text-left" onClick={take}>
           Use the suggested {text}
         </button>
       ),

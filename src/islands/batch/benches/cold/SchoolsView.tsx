@@ -93,7 +93,7 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
                   ) : (
                     <button
                       type="button"
-                      className="link min-h-8 text-small"
+                      className="link min-h-row text-small"
                       aria-label={`Choose ${row.name} ${row.when}`}
                       onClick={() =>
                         void editGroup(batch, shown.group.id, 'Cold', g => withRoute(g, { ...g.route, cold: row.cold }))

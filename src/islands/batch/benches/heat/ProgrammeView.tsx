@@ -1,12 +1,15 @@
 import { lazy, Suspense, useState } from 'react'
 import type { ProgrammedLoad } from '../../../../core/job/batch-model'
+import { preheatsOf, usualEntry } from '../../../../core/job/loads'
 import { keyIn } from '../../../../core/oven/keyed-programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { Problems } from '../../../../ui/Problems'
 import { holdWords } from '../../../../words/pull-plan'
 import { useBench } from '../../bench-context'
 import { useController } from '../../use-controller'
+import { EntryCurves } from './EntryCurves'
 import { KeyedTable } from './KeyedTable'
+import { useEntries } from './use-entries'
 
 const ControllerPanel = lazy(() => import('./ControllerPanel'))
 
@@ -26,6 +29,7 @@ export function ProgrammeView({ load, oven }: Props) {
   return (
     <div>
       {keyed.ok && load.pulls && <p className="mb-2 text-small">{holdWords(load.pulls.hold)}</p>}
+      {!sending && <PlannedCurve load={load} oven={oven} />}
       {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} />}
       <div className="mt-3 flex flex-wrap gap-3">
         <button type="button" className="btn" aria-expanded={sending} onClick={() => setSending(!sending)}>
@@ -44,5 +48,24 @@ export function ProgrammeView({ load, oven }: Props) {
         </Suspense>
       )}
     </div>
+  )
+}
+
+/** What the oven shows and what the blades reach by this programme, over time. */
+function PlannedCurve({ load, oven }: Props) {
+  const { batch, shop } = useBench()
+  const answer = useEntries(load, oven)
+  if (!answer?.ok) return <div className="h-[200px]" />
+  const school = batch.entry ?? usualEntry(preheatsOf(load.groups))
+  const active = answer.value.find(outcome => outcome.school === school) ?? answer.value[0]
+  return (
+    active && (
+      <figure>
+        <EntryCurves outcomes={[active]} active={active} system={shop.units} />
+        <figcaption className="mb-1 text-note text-ink-2">
+          Thin line: the oven’s display. Thick line: the blade. Worked out from a cold oven.
+        </figcaption>
+      </figure>
+    )
   )
 }

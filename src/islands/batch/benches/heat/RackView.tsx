@@ -64,7 +64,7 @@ export function RackView({ load, oven, heat }: Props) {
       {load.blades.some(blade => blade.record.rack) && (
         <button
           type="button"
-          className="link mt-1 min-h-11 text-small"
+          className="link mt-1 min-h-touch text-small"
           onClick={() =>
             void editBatch(batch, 'Rack arranged', b => ({
               ...b,

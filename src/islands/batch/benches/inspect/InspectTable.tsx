@@ -3,6 +3,7 @@ import { bowLimitMm, inspect } from '../../../../core/job/inspect'
 import type { BladeInspection } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { BENT_AT, COLOUR_WORDS, COLOURS } from '../../../../data/inspection'
+import { BentBlade } from '../../../../ui/drawings/BentBlade'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
 import { useSay } from '../../../../ui/Units'
@@ -43,10 +44,10 @@ export function InspectTable({ chosen, onChoose }: Props) {
   const { blades, groups } = useBench()
   const say = useSay()
   return (
-    <div className="max-h-[244px] overflow-y-auto">
+    <div className="max-h-[190px] overflow-y-auto">
       <table className="sheet">
         <caption className="sr-only">Findings for each blade</caption>
-        <thead>
+        <thead className="sticky top-0 bg-ash">
           <tr>
             <th>Blade</th>
             <th>Steel</th>
@@ -67,7 +68,7 @@ export function InspectTable({ chosen, onChoose }: Props) {
                   <button
                     type="button"
                     aria-pressed={id === chosen}
-                    className={`min-h-8 font-semibold ${id === chosen ? 'text-ember underline underline-offset-4' : 'link'}`}
+                    className={`min-h-row min-w-row text-left font-semibold ${id === chosen ? 'text-ember underline underline-offset-4' : 'link'}`}
                     onClick={() => onChoose(id)}
                   >
                     {mark}
@@ -122,7 +123,17 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
   const file = (value: string) => (value === '' ? null : Number(value))
   return (
     <section aria-label={`Blade ${mark}`} className="mt-3 border-t border-rule-strong pt-2">
-      <h3 className="mb-2 text-lead font-semibold">{mark}</h3>
+      <div className="mb-1 grid grid-cols-[auto_1fr] items-center gap-4">
+        <h3 className="text-lead font-semibold">{mark}</h3>
+        <BentBlade
+          mark={mark}
+          lengthMm={line.lengthMm}
+          bowMm={seen.bowMm}
+          limitMm={bowLimitMm(line.lengthMm)}
+          bentAt={seen.bentAt}
+          lengthText={say.length}
+        />
+      </div>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <QuantityField
           label="Bow, by the gauge that goes under it"

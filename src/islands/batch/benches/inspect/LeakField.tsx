@@ -34,7 +34,7 @@ export function LeakField() {
         {leaked.map(packet => (
           <li key={keyOf(packet)} className="flex items-baseline gap-2">
             <strong>{markOf(packet)}</strong> {packet.leak}
-            <button type="button" className="link min-h-8 whitespace-nowrap" onClick={() => note(packet, null)}>
+            <button type="button" className="link min-h-row whitespace-nowrap" onClick={() => note(packet, null)}>
               no leak
             </button>
           </li>

@@ -8,7 +8,7 @@ const USUAL_MM = 12
 export function FaceField({ faceMm, onFace }: { faceMm: number | null; onFace: (mm: number | null) => void }) {
   return (
     <div className="ml-auto flex flex-wrap items-center gap-2">
-      <label className="inline-flex min-h-11 items-center gap-2 text-small">
+      <label className="inline-flex min-h-touch items-center gap-2 text-small">
         <input type="checkbox" checked={faceMm !== null} onChange={e => onFace(e.target.checked ? USUAL_MM : null)} />
         on a round face
       </label>

@@ -36,7 +36,7 @@ export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Prop
                 <td>
                   <button
                     type="button"
-                    className={`link min-h-8 ${blade.id === shownId ? 'font-bold text-ember' : ''}`}
+                    className={`link min-h-row min-w-row text-left ${blade.id === shownId ? 'font-bold text-ember' : ''}`}
                     onClick={() => onPick(blade.id)}
                   >
                     {blade.mark}
@@ -66,7 +66,7 @@ function ReadingButton({ reading, mark }: { reading: Reading; mark: string }) {
   return (
     <button
       type="button"
-      className="mr-3 inline-flex min-h-8 items-center gap-1 text-ink hover:text-bad"
+      className="mr-3 inline-flex min-h-row items-center gap-1 text-ink hover:text-bad"
       aria-label={`Remove ${shown} of ${mark}`}
       onClick={takeOut}
     >

@@ -125,7 +125,7 @@ export function OwnPlatesView({ line, mark }: Props) {
             <>
               Worked out with your own plates: {Math.round(shop.plates.fit.contactWPerM2K)} W/m²K, of{' '}
               {shop.plates.fit.at.slice(0, 10)}.{' '}
-              <button type="button" className="link min-h-11" onClick={() => set({ fit: null })}>
+              <button type="button" className="link min-h-touch" onClick={() => set({ fit: null })}>
                 Use the usual value {CONTACT.clampedFoil}
               </button>
             </>

@@ -71,7 +71,7 @@ export function BeforeHeat() {
         </table>
       </ScrollRegion>
       <Warnings lines={rows.flatMap(({ prepared }) => prepared.doubts)} />
-      <label className="flex min-h-11 items-center gap-2">
+      <label className="flex min-h-touch items-center gap-2">
         <input
           type="checkbox"
           className="h-5 w-5"

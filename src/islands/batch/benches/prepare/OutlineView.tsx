@@ -162,7 +162,7 @@ export function OutlineView() {
             {(Math.abs(said.lengthMm - line.lengthMm) > 0.5 || Math.abs(said.widthMm - line.widthMm) > 0.5) && (
               <button
                 type="button"
-                className="link min-h-11 font-medium"
+                className="link min-h-touch font-medium"
                 onClick={() => {
                   set('size from its drawing', { lengthMm: said.lengthMm, widthMm: said.widthMm })
                   toast('Length and width taken from the drawing')

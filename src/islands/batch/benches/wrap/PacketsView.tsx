@@ -35,7 +35,7 @@ export function PacketsView() {
                 <td className="!py-0.5">{packet.blades.length}</td>
                 <td className="!py-0.5 text-ink-2">{packet.blades.map(b => b.serial).join(', ')}</td>
                 <td className="!py-0.5">
-                  <label className="grid min-h-11 w-11 place-items-center">
+                  <label className="grid min-h-touch w-11 place-items-center">
                     <span className="sr-only">{markOf(packet)} is sealed</span>
                     <input
                       type="checkbox"

@@ -44,8 +44,8 @@ export function ProtectionView({ wrap }: WrapProps) {
               const { label, finish, risk } = PROTECTION_WORDS[row.name]
               return (
                 <tr key={row.name} className={row.refused ? 'text-ink-2' : undefined}>
-                  <td className="!py-1">
-                    <label className="grid min-h-11 w-11 place-items-center">
+                  <td className="!py-0">
+                    <label className="grid min-h-row w-11 place-items-center">
                       <span className="sr-only">{label} for this batch</span>
                       <input
                         type="radio"
@@ -57,24 +57,23 @@ export function ProtectionView({ wrap }: WrapProps) {
                       />
                     </label>
                   </td>
-                  <td className="!py-1 font-semibold">{label}</td>
-                  <td className="!py-1 whitespace-nowrap">
+                  <td className="!py-0 font-semibold">{label}</td>
+                  <td className="!py-0 whitespace-nowrap">
                     {say.roundMoney(row.material)} <Working of={`${label}, cost`} lines={row.working} />
                   </td>
-                  <td className="!py-1 whitespace-nowrap">{row.hours.toFixed(1)} h</td>
-                  <td className="!py-1">{say.roundMoney(row.total)}</td>
-                  <td className="!py-1">{row.refused ? protectionRefusal(row.refused, say) : finish}</td>
-                  <td className="!py-1">{risk}</td>
-                  <td className="!py-1 whitespace-nowrap">{say.thin(row.allowanceMm)}</td>
+                  <td className="!py-0 whitespace-nowrap">{row.hours.toFixed(1)} h</td>
+                  <td className="!py-0">{say.roundMoney(row.total)}</td>
+                  <td className="!py-0">{row.refused ? protectionRefusal(row.refused, say) : finish}</td>
+                  <td className="!py-0">{risk}</td>
+                  <td className="!py-0 whitespace-nowrap">{say.thin(row.allowanceMm)}</td>
                 </tr>
               )
             })}
           </tbody>
         </table>
       </div>
-      <dl className="mt-2 grid grid-cols-[130px_1fr] gap-x-3 gap-y-0.5 text-small">
-        <dt className="text-ink-2">What to add to the packet</dt>
-        <dd className="text-ink-2">the schools</dd>
+      <h3 className="mt-2 text-small font-semibold">What to add to the packet</h3>
+      <dl className="grid grid-cols-[130px_1fr] gap-x-3 gap-y-0.5 text-small">
         {IN_PACKET.map(({ what, why }) => (
           <div key={what} className="contents">
             <dt>{what}</dt>

@@ -82,7 +82,7 @@ export function RollView({ wrap, mm }: WrapProps) {
         {laid.byHand && (
           <button
             type="button"
-            className="link min-h-11"
+            className="link min-h-touch"
             onClick={() => void editBatch(batch, 'Computed plan', b => ({ ...b, foilLayout: null }))}
           >
             Back to the computed plan ({mm(answer.value.usedLengthMm)})

@@ -1,0 +1,16 @@
+import type { FinishTask } from '../data/finishing'
+
+/** What is done to a blade after its last temper: the head of a column, and how it is done. */
+export const FINISH_WORDS: Readonly<Record<FinishTask, { readonly name: string; readonly how: string }>> = {
+  scale: {
+    name: 'Scale off',
+    how: 'Remove the scale first. A blade from a tight packet needs only a wipe and a fine belt.',
+  },
+  holes: { name: 'Holes to size', how: 'Pivot holes are tighter after hardening. Hone them back to size.' },
+  bevels: {
+    name: 'Bevels ground',
+    how: 'Use fresh belts and keep water within reach. Cool the blade before it is too warm to hold.',
+  },
+  surface: { name: 'Surface', how: 'Grind through the decarburised skin before the last grit; it stays soft.' },
+  edge: { name: 'Edge set', how: 'An edge that turned blue has become soft: grind it back to grey steel.' },
+}
