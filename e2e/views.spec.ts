@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, openDemoBatch, STATIONS, test } from './shop'
+import { tooSmallIn } from './sizes'
 
 /** Every view of every bench of a batch, settled, handed to a check with its name. */
 async function eachView(page: Page, batch: string, check: (name: string) => Promise<void>) {
@@ -29,8 +30,17 @@ for (const batch of ['Skerry fillets', 'Boat knives, spring'])
       expect(await written(page), name).not.toMatch(/NaN|undefined|\bnull\b|Infinity|\[object|-?\d\.\d{6,}/)
       const [tall, window_] = await page.evaluate(() => [document.documentElement.scrollHeight, innerHeight])
       expect(tall, `${name} scrolls at 1280 x 800`).toBeLessThanOrEqual(window_ as number)
+      expect.soft(await tooSmallIn(page), name).toEqual({ texts: [], controls: [], overflowPx: 0 })
     })
   })
+
+test('on a phone every view of a batch stays within it, its text and controls large enough', async ({ page }) => {
+  test.setTimeout(300_000)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await eachView(page, 'Skerry fillets', async name => {
+    expect.soft(await tooSmallIn(page), name).toEqual({ texts: [], controls: [], overflowPx: 0 })
+  })
+})
 
 test('in °F and inches no view is left in °C and millimetres, but for what gets keyed in', async ({ page }) => {
   test.setTimeout(300_000)

@@ -69,9 +69,17 @@ export const useReadings = (batchId?: string): Reading[] | undefined =>
   useLiveQuery(
     () =>
       noneIfRefused(
-        (batchId === undefined ? db.readings.orderBy('at') : db.readings.where('batchId').equals(batchId))
-          .filter(r => r.deletedAt === null)
-          .toArray(),
+        // In the order they were taken.
+        batchId === undefined
+          ? db.readings
+              .orderBy('at')
+              .filter(r => r.deletedAt === null)
+              .toArray()
+          : db.readings
+              .where('batchId')
+              .equals(batchId)
+              .filter(r => r.deletedAt === null)
+              .sortBy('at'),
       ),
     [batchId],
   )

@@ -9,7 +9,7 @@ interface Props {
 /** A part that scrolls by itself: it can be reached and scrolled by keyboard, and says what it is. */
 export const ScrollRegion = ({ label, className, children }: Props) => (
   // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must take the focus, or keys cannot scroll it (WCAG 2.1.1).
-  <section aria-label={label} className={className} tabIndex={0}>
+  <section aria-label={label} className={`relative ${className}`} tabIndex={0}>
     {children}
   </section>
 )

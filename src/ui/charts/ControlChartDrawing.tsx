@@ -44,7 +44,7 @@ export function ControlChartDrawing({ values, chart, unit }: Props) {
     </g>
   )
   return (
-    <Wide leastPx={820} label="Control chart">
+    <Wide leastPx={WIDTH} label="Control chart">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT + RANGE_HEIGHT + DAYS_HEIGHT}`}
         className="w-full"

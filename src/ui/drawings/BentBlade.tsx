@@ -1,4 +1,5 @@
 import type { BENT_AT } from '../../data/inspection'
+import { Wide } from '../Wide'
 
 interface Props {
   readonly mark: string
@@ -32,47 +33,49 @@ export function BentBlade({ mark, lengthMm, bowMm, limitMm, bentAt, lengthText }
       ? 'not looked at'
       : `${lengthText(bowMm)} of bow, limit ${lengthText(limitMm)}${bentAt === 'twist' ? ', twisted' : ''}`
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="max-h-[110px] w-full max-w-[620px]"
-      preserveAspectRatio="xMinYMid meet"
-      role="img"
-      aria-label={`${mark} along its spine, ${lengthText(lengthMm)} long: ${says}${bentAt && bentAt !== 'twist' ? `, bent at the ${bentAt}` : ''}`}
-    >
-      <line x1={10} x2={end + 10} y1={BASE} y2={BASE} className="stroke-rule-strong" />
-      <line
-        x1={10}
-        x2={end + 10}
-        y1={BASE - AT_LIMIT}
-        y2={BASE - AT_LIMIT}
-        className="stroke-rule-strong"
-        strokeDasharray="3 4"
-      />
-      <text x={end + 16} y={BASE - AT_LIMIT + 4} fontSize={13} className="fill-ink-2">
-        {lengthText(limitMm)} limit
-      </text>
-      <path
-        d={`M20 ${BASE - 2} Q${at} ${BASE - 2 - 2 * high} ${end} ${BASE - 2}`}
-        fill="none"
-        className={over ? 'stroke-bad' : 'stroke-ink'}
-        strokeWidth={4}
-        strokeDasharray={bentAt === 'twist' ? '10 3' : undefined}
-      />
-      <text x={20} y={BASE + 22} fontSize={13} className="fill-ink-2">
-        tang
-      </text>
-      <text x={end} y={BASE + 22} fontSize={13} textAnchor="end" className="fill-ink-2">
-        tip
-      </text>
-      <text
-        x={(20 + end) / 2}
-        y={BASE + 22}
-        fontSize={13}
-        textAnchor="middle"
-        className={over ? 'fill-bad' : 'fill-ink'}
+    <Wide leastPx={WIDTH} label="Blade along its spine">
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="max-h-[110px] w-full max-w-[620px]"
+        preserveAspectRatio="xMinYMid meet"
+        role="img"
+        aria-label={`${mark} along its spine, ${lengthText(lengthMm)} long: ${says}${bentAt && bentAt !== 'twist' ? `, bent at the ${bentAt}` : ''}`}
       >
-        {says}
-      </text>
-    </svg>
+        <line x1={10} x2={end + 10} y1={BASE} y2={BASE} className="stroke-rule-strong" />
+        <line
+          x1={10}
+          x2={end + 10}
+          y1={BASE - AT_LIMIT}
+          y2={BASE - AT_LIMIT}
+          className="stroke-rule-strong"
+          strokeDasharray="3 4"
+        />
+        <text x={end + 16} y={BASE - AT_LIMIT + 4} fontSize={13} className="fill-ink-2">
+          {lengthText(limitMm)} limit
+        </text>
+        <path
+          d={`M20 ${BASE - 2} Q${at} ${BASE - 2 - 2 * high} ${end} ${BASE - 2}`}
+          fill="none"
+          className={over ? 'stroke-bad' : 'stroke-ink'}
+          strokeWidth={4}
+          strokeDasharray={bentAt === 'twist' ? '10 3' : undefined}
+        />
+        <text x={20} y={BASE + 22} fontSize={13} className="fill-ink-2">
+          tang
+        </text>
+        <text x={end} y={BASE + 22} fontSize={13} textAnchor="end" className="fill-ink-2">
+          tip
+        </text>
+        <text
+          x={(20 + end) / 2}
+          y={BASE + 22}
+          fontSize={13}
+          textAnchor="middle"
+          className={over ? 'fill-bad' : 'fill-ink'}
+        >
+          {says}
+        </text>
+      </svg>
+    </Wide>
   )
 }

@@ -34,7 +34,7 @@ export function BoxDrawing({ box, blades, places, levelMm, says, glow }: Props) 
   const above = { x: cut.x + cut.w + WALL + BETWEEN, y: cut.y, w: box.length * scale, h: box.width * scale }
   const surface = levelMm === null ? null : Math.min(box.depth, levelMm) * scale
   return (
-    <Wide leastPx={600} label="Cold box">
+    <Wide leastPx={760} label="Cold box">
       <svg
         viewBox={`0 0 760 ${HEIGHT}`}
         className="max-h-[190px] w-full"

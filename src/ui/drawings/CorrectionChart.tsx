@@ -29,7 +29,7 @@ export function CorrectionChart({ observations, line, system }: Props) {
     points.map(([a, b]) => `${a.toFixed(1)} ${b.toFixed(1)}`).join('L')
   return (
     <figure>
-      <Wide leastPx={560} label="Correction">
+      <Wide leastPx={WIDTH} label="Correction">
         <svg
           viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
           className="w-full"

@@ -1,4 +1,5 @@
 import { formatQuantity, type System } from '../../core/units/quantity'
+import { Wide } from '../Wide'
 import type { Glow } from './glow'
 
 interface Size {
@@ -28,51 +29,53 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system, glow }: Pr
   const between = glow === null || glow.where === 'plates'
   return (
     <figure>
-      <svg
-        viewBox={`0 0 ${width + 150} ${height}`}
-        className="max-h-[180px] w-full"
-        preserveAspectRatio="xMinYMid meet"
-        role="img"
-        aria-label={`Two plates ${formatQuantity(plates.lengthMm, 'length', system)} long with ${mark} clamped between them`}
-      >
-        <rect x={0} y={20} width={plates.lengthMm} height={thick} className="fill-rule stroke-rule-strong" />
-        <rect
-          x={0}
-          y={20 + thick + steel}
-          width={plates.lengthMm}
-          height={thick}
-          className="fill-rule stroke-rule-strong"
-        />
-        <rect
-          x={(plates.lengthMm - blade.lengthMm) / 2}
-          y={20 + thick}
-          width={blade.lengthMm}
-          height={steel}
-          fill={between ? (glow?.colour ?? '#f98124') : 'none'}
-          className={between ? undefined : 'stroke-rule-strong'}
-          strokeDasharray={between ? undefined : '6 5'}
-        />
-        <text x={plates.lengthMm / 2} y={13} fontSize={14.5} textAnchor="middle" className="fill-ink-2">
-          {formatQuantity(plates.lengthMm, 'length', system)}, {formatQuantity(plates.thicknessMm, 'length', system)}{' '}
-          thick; thickness drawn × {grow}
-        </text>
-        <text x={12} y={20 + thick / 2 + 4} fontSize={14.5} className="fill-ink">
-          upper plate
-        </text>
-        <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={14.5} className="fill-ink">
-          lower plate
-        </text>
-        <Waiting marks={waiting.slice(at + 1)} x={plates.lengthMm + 60} height={height} />
-        <text
-          x={plates.lengthMm + 12}
-          y={20 + thick + steel / 2 + 4}
-          fontSize={14.5}
-          fontWeight={650}
-          className="fill-ink"
+      <Wide leastPx={640} label="Plates">
+        <svg
+          viewBox={`0 0 ${width + 150} ${height}`}
+          className="max-h-[180px] w-full"
+          preserveAspectRatio="xMinYMid meet"
+          role="img"
+          aria-label={`Two plates ${formatQuantity(plates.lengthMm, 'length', system)} long with ${mark} clamped between them`}
         >
-          {mark}
-        </text>
-      </svg>
+          <rect x={0} y={20} width={plates.lengthMm} height={thick} className="fill-rule stroke-rule-strong" />
+          <rect
+            x={0}
+            y={20 + thick + steel}
+            width={plates.lengthMm}
+            height={thick}
+            className="fill-rule stroke-rule-strong"
+          />
+          <rect
+            x={(plates.lengthMm - blade.lengthMm) / 2}
+            y={20 + thick}
+            width={blade.lengthMm}
+            height={steel}
+            fill={between ? (glow?.colour ?? '#f98124') : 'none'}
+            className={between ? undefined : 'stroke-rule-strong'}
+            strokeDasharray={between ? undefined : '6 5'}
+          />
+          <text x={plates.lengthMm / 2} y={13} fontSize={14.5} textAnchor="middle" className="fill-ink-2">
+            {formatQuantity(plates.lengthMm, 'length', system)}, {formatQuantity(plates.thicknessMm, 'length', system)}{' '}
+            thick; thickness drawn × {grow}
+          </text>
+          <text x={12} y={20 + thick / 2 + 4} fontSize={14.5} className="fill-ink">
+            upper plate
+          </text>
+          <text x={12} y={20 + thick * 1.5 + steel + 4} fontSize={14.5} className="fill-ink">
+            lower plate
+          </text>
+          <Waiting marks={waiting.slice(at + 1)} x={plates.lengthMm + 60} height={height} />
+          <text
+            x={plates.lengthMm + 12}
+            y={20 + thick + steel / 2 + 4}
+            fontSize={14.5}
+            fontWeight={650}
+            className="fill-ink"
+          >
+            {mark}
+          </text>
+        </svg>
+      </Wide>
       <figcaption className="mt-1 text-small text-ink-2">
         Pull order:{' '}
         {waiting.map((name, i) => (

@@ -30,6 +30,7 @@ export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil, s
           <a
             key={name}
             href={hrefOf(name)}
+            aria-description={STATION_STATE_WORDS[states[name]]}
             aria-current={here ? 'step' : undefined}
             onClick={event => {
               if (event.metaKey || event.ctrlKey || event.shiftKey) return
@@ -48,7 +49,6 @@ export function StationLinks({ scale, station, bottom, hrefOf, onStation, oil, s
             >
               {labelOf(name, oil)}
             </text>
-            <title>{`${labelOf(name, oil)}: ${here ? 'open now, ' : ''}${STATION_STATE_WORDS[states[name]]}`}</title>
           </a>
         )
       })}

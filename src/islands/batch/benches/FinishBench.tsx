@@ -3,7 +3,7 @@ import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
 import { useBench } from '../bench-context'
-import { FinishTable } from './finish/FinishTable'
+import { FinishHow, FinishTable } from './finish/FinishTable'
 import { Tray } from './Tray'
 
 /** Scale off, holes back to size, and no more heat than the last temper. */
@@ -25,6 +25,7 @@ export function FinishBench() {
             unit={text.split(' ')[1] ?? ''}
             working={[worked('coolest-temper', coolest, 'C', {})]}
           />
+          <FinishHow />
           <CautionNote>
             {CAUTIONS.finish} {DEFER}
           </CautionNote>

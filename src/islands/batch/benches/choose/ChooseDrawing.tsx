@@ -8,7 +8,7 @@ import { useRecipeMap } from '../../../use-recipe-map'
 import { useBench } from '../../bench-context'
 import { RouteCurve } from '../RouteCurve'
 
-const HEIGHT = 252
+const HEIGHT = 234
 type Route = PlannedRoute
 
 interface Props {

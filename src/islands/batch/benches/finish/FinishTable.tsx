@@ -14,46 +14,48 @@ export function FinishTable() {
       finished: FINISH_TASKS.filter(other => (other === task ? done : finished.includes(other))),
     }))
   return (
-    <>
-      <ul className="mb-3 list-disc space-y-0.5 pl-5 text-small">
-        {FINISH_TASKS.map(task => (
-          <li key={task}>{FINISH_WORDS[task].how}</li>
-        ))}
-      </ul>
-      <ScrollRegion label="What is done on each blade" className="max-h-[230px] overflow-y-auto">
-        <table className="sheet">
-          <thead className="sticky top-0 bg-ash">
-            <tr>
-              <th>Blade</th>
+    <ScrollRegion label="What is done on each blade" className="max-h-[264px] overflow-y-auto">
+      <table className="sheet">
+        <thead className="sticky top-0 bg-ash">
+          <tr>
+            <th>Blade</th>
+            {FINISH_TASKS.map(task => (
+              <th key={task}>{FINISH_WORDS[task].name}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {own.map(({ id, mark, record }) => (
+            <tr key={id}>
+              <th scope="row" className="font-semibold !text-ink">
+                {mark}
+              </th>
               {FINISH_TASKS.map(task => (
-                <th key={task}>{FINISH_WORDS[task].name}</th>
+                <td key={task} className="!py-0">
+                  <label className="inline-flex min-h-row min-w-touch items-center">
+                    <input
+                      type="checkbox"
+                      className="h-5 w-5"
+                      aria-label={`${mark}: ${FINISH_WORDS[task].name}`}
+                      checked={record.finished?.includes(task) ?? false}
+                      onChange={event => tick(id, mark, task, event.target.checked)}
+                    />
+                  </label>
+                </td>
               ))}
             </tr>
-          </thead>
-          <tbody>
-            {own.map(({ id, mark, record }) => (
-              <tr key={id}>
-                <th scope="row" className="font-semibold !text-ink">
-                  {mark}
-                </th>
-                {FINISH_TASKS.map(task => (
-                  <td key={task} className="!py-0">
-                    <label className="inline-flex min-h-row min-w-touch items-center">
-                      <input
-                        type="checkbox"
-                        className="h-5 w-5"
-                        aria-label={`${mark}: ${FINISH_WORDS[task].name}`}
-                        checked={record.finished?.includes(task) ?? false}
-                        onChange={event => tick(id, mark, task, event.target.checked)}
-                      />
-                    </label>
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </ScrollRegion>
-    </>
+          ))}
+        </tbody>
+      </table>
+    </ScrollRegion>
   )
 }
+
+/** How each of it is done. */
+export const FinishHow = () => (
+  <ul className="my-2 list-disc space-y-0.5 pl-5 text-small">
+    {FINISH_TASKS.map(task => (
+      <li key={task}>{FINISH_WORDS[task].how}</li>
+    ))}
+  </ul>
+)

@@ -10,6 +10,7 @@ import { editBatch } from '../../../../store/batches'
 import { RackBoard } from '../../../../ui/drawings/RackBoard'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
+import { Wide } from '../../../../ui/Wide'
 import { cautionWords } from '../../../../words/cautions'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
@@ -46,15 +47,17 @@ export function RackView({ load, oven, heat }: Props) {
   }
   return (
     <>
-      <RackBoard
-        chamber={oven.chamberMm}
-        packets={packets.map(packet => ({ ...packet, mark: marks.get(packet.id) ?? '' }))}
-        places={places}
-        glow={glow}
-        warned={new Set(warnings.flatMap(w => w.ids))}
-        onDrag={setDragged}
-        onDrop={keep}
-      />
+      <Wide leastPx={520} label="Rack">
+        <RackBoard
+          chamber={oven.chamberMm}
+          packets={packets.map(packet => ({ ...packet, mark: marks.get(packet.id) ?? '' }))}
+          places={places}
+          glow={glow}
+          warned={new Set(warnings.flatMap(w => w.ids))}
+          onDrag={setDragged}
+          onDrop={keep}
+        />
+      </Wide>
       {warnings.map(w => (
         <p key={w.caution.code} className="mt-1 text-small">
           <strong className="text-bad">{marksIn(w.ids)}</strong> {cautionWords(w.caution, say)}

@@ -15,7 +15,7 @@ export function PacketsView() {
     void editBatch(batch, `${markOf(packet)} sealed`, b => notePacket(b, packet, { sealed: now }))
   return (
     <div>
-      <ScrollRegion label="Packets" className="max-h-[400px] overflow-auto">
+      <ScrollRegion label="Packets" className="max-h-[350px] overflow-auto">
         <table className="sheet">
           <thead className="sticky top-0 bg-ash">
             <tr>

@@ -7,6 +7,7 @@ import { Warnings } from '../../../../ui/Bench'
 import { RollBoard } from '../../../../ui/foil/RollBoard'
 import { Problems } from '../../../../ui/Problems'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { Wide } from '../../../../ui/Wide'
 import { useBench } from '../../bench-context'
 import { FoilStock } from './FoilStock'
 import type { WrapProps } from './wrap-props'
@@ -57,24 +58,26 @@ export function RollView({ wrap, mm }: WrapProps) {
   ]
   return (
     <>
-      <RollBoard
-        rollWidthMm={shop.foil.rollWidthMm}
-        usedLengthMm={laid.check.usedLengthMm}
-        layout={laid.layout}
-        marks={laid.marks}
-        overlaps={overlaps}
-        outside={outside}
-        cuts={cuts}
-        lengthText={mm}
-        mayTurn={shop.foil.rotate}
-        stepMm={RULE_STEP_MM[shop.units]}
-        onMove={move}
-      />
+      <Wide leastPx={720} label="Cut plan">
+        <RollBoard
+          rollWidthMm={shop.foil.rollWidthMm}
+          usedLengthMm={laid.check.usedLengthMm}
+          layout={laid.layout}
+          marks={laid.marks}
+          overlaps={overlaps}
+          outside={outside}
+          cuts={cuts}
+          lengthText={mm}
+          mayTurn={shop.foil.rotate}
+          stepMm={RULE_STEP_MM[shop.units]}
+          onMove={move}
+        />
+      </Wide>
       <Warnings lines={troubles} />
       <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-small">
         <p>
           {answer.value.pieces.map((piece, i) => (
-            <span key={i} className="mr-4 whitespace-nowrap">
+            <span key={i} className="mr-4 inline-block">
               <strong>{wrap.lines[i]?.mark}</strong> {piece.count} of {mm(piece.lengthMm)} × {mm(piece.widthMm)}
             </span>
           ))}
