@@ -68,7 +68,7 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await fill(page, 'Correction added to the blade temperature', '-11')
     await page.goBack()
     await page.getByRole('button', { name: 'Programme' }).click()
-    await expect(soak.locator('.figure').nth(1)).toHaveText('1054')
+    await expect(soak.locator('.figure').first()).toHaveText('1054')
     await expect(soak).toContainText('1929 °F')
   })
 

@@ -11,6 +11,8 @@ test('nine blades with three readings each go in by keyboard alone, a line and E
     await page.keyboard.press('Enter')
     if (mark !== 'B4') await expect(page.getByLabel(`Readings of ${mark}, HRC`)).toBeHidden()
   }
+  // After the last blade of a steel the next steel comes.
+  await page.getByRole('button', { name: /9 × X65Cr13/ }).click()
   await expect(page.getByRole('row', { name: /^B4 60\.0/ })).toBeVisible()
   await expect(page.getByText(/Taken without a test block check/)).toBeVisible()
   await page.getByRole('button', { name: 'Remove 60.5 of A1' }).click()

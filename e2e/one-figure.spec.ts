@@ -43,7 +43,7 @@ test('one blade, one hardness: every view of a batch says the same', async ({ pa
   await expect(figure(page, 'Hardness of A after temper 2')).toHaveText(one)
   await expect(figure(page, 'All blades after temper 2')).toHaveText(one)
   const line = page.locator('svg[aria-label^="Heat Line"]')
-  await expect(line).toContainText(`${one} of `)
+  await expect(line).toContainText(`${one} HRC`)
   await page.getByRole('link', { name: 'Verdict', exact: true }).click()
   await expect(figure(page, 'Measured after temper 2')).toHaveText(one)
   await page.getByRole('button', { name: 'Each blade' }).click()

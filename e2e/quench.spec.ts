@@ -40,7 +40,7 @@ test('a bent blade, a soft one and a cracked one each get their word, with the r
   await openDemoBatch(page, 'Skerry fillets', 'Inspect')
   await fill(page, 'Blades counted out, of 11 in', '10')
   await expect(page.getByText('1 blade is missing')).toBeVisible()
-  await fill(page, 'Bow, by the gauge that goes under it', '0,9')
+  await fill(page, 'Bow, by feeler gauge', '0,9')
   await page.getByLabel('Bent at').selectOption('middle')
   await expect(page.getByRole('row', { name: /A1 .*straighten/ })).toBeVisible()
   await page.getByRole('button', { name: 'A2', exact: true }).click()

@@ -19,10 +19,8 @@ describe('a batch’s day in words', () => {
   })
 
   it('names the wait that is the longer', () => {
-    expect(temperWaitWords({ coolingMin: 30, fallingMin: 0 }, say)).toBe('after waiting 30 min for the blades to cool')
-    expect(temperWaitWords({ coolingMin: 30, fallingMin: 95 }, say)).toBe(
-      'after waiting 1 h 35 for the oven to cool down',
-    )
+    expect(temperWaitWords({ coolingMin: 30, fallingMin: 0 }, say)).toBe('after 30 min: the blades cool')
+    expect(temperWaitWords({ coolingMin: 30, fallingMin: 95 }, say)).toBe('after 1 h 35: the oven cools down')
     expect(temperWaitWords({ coolingMin: 0, fallingMin: 0.2 }, say)).toBe('without a wait')
   })
 })

@@ -19,7 +19,7 @@ export function temperWaitWords(
   say: Speaker,
 ): string {
   if (Math.round(fallingMin) > 0 && fallingMin >= coolingMin)
-    return `after waiting ${whole(fallingMin, say)} for the oven to cool down`
-  if (Math.round(coolingMin) > 0) return `after waiting ${whole(coolingMin, say)} for the blades to cool`
+    return `after ${whole(fallingMin, say)}: the oven cools down`
+  if (Math.round(coolingMin) > 0) return `after ${whole(coolingMin, say)}: the blades cool`
   return 'without a wait'
 }

@@ -71,3 +71,16 @@ export function compareEntries(request: EntryRequest): EntryOutcome[] {
     }
   })
 }
+
+/** The part of a curve from when its blades go in, on a clock that starts a little before. */
+export function fromEntry(outcome: EntryOutcome): EntryOutcome {
+  const first = outcome.curve.findIndex(([, , bladeC]) => bladeC !== null)
+  const startMin = Math.max(0, (outcome.curve[Math.max(0, first)]?.[0] ?? 0) - BEFORE_ENTRY_MIN)
+  return {
+    ...outcome,
+    curve: outcome.curve.flatMap(([min, ...at]) => (min >= startMin ? [[min - startMin, ...at] as const] : [])),
+  }
+}
+
+/** So much of the oven is shown before its blades go in, min. */
+const BEFORE_ENTRY_MIN = 5

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OVEN_BUILDS, OVEN_PRESETS, type OvenPreset, WALL_MATERIALS } from '../../data/ovens'
 import { solveInPlace } from '../numeric/solve'
-import { compareEntries } from './entry-schools'
+import { compareEntries, type EntryOutcome, fromEntry } from './entry-schools'
 import { heatingCp, heatingK } from './lag'
 import { type DetailedOven, OvenModel } from './oven-model'
 import { rackView, simulateOven, skinAhead } from './simulate'
@@ -235,6 +235,22 @@ describe('skin against core', () => {
     expect(of('straight-in')).toBeLessThan(2)
     expect(of('straight-in')).toBeGreaterThan(of('on-the-way-up'))
     expect(of('on-the-way-up')).toBeGreaterThan(of('from-cold'))
+  })
+
+  it('the curve of a later load begins a little before its blades go in, on a clock of its own', () => {
+    const curve = [
+      [0, 20, null],
+      [30, 800, null],
+      [60, 1060, null],
+      [62, 1000, 20],
+      [70, 1060, 1050],
+    ] as const
+    const cut = fromEntry({ curve } as unknown as EntryOutcome).curve
+    expect(cut).toEqual([
+      [3, 1060, null],
+      [5, 1000, 20],
+      [13, 1060, 1050],
+    ])
   })
 })
 

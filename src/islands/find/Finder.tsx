@@ -34,6 +34,7 @@ const PLACES: readonly Action[] = [
   ['Which steel for a use?', '/steels?view=suggest', 'choose suggest'],
   ['Workshop', '/workshop', 'settings units ovens plates foil cold tester back-up data export import'],
   ['Logbook', '/logbook', 'readings trends'],
+  ['The whole job on a sheet for the wall', '/wall', 'print guide help safety'],
   ['Set up the workshop step by step', '/start', 'first hour begin'],
 ].map(([name, href, words]) => ({ name: name as string, words: words as string, act: () => goTo(href as string) }))
 

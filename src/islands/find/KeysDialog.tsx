@@ -34,7 +34,12 @@ export default function KeysDialog({ open, onOpen }: { open: boolean; onOpen: (o
             </tbody>
           </table>
           <Glossary />
-          <Dialog.Close className="btn mt-4">Close</Dialog.Close>
+          <div className="mt-4 flex gap-2">
+            <Dialog.Close className="btn">Close</Dialog.Close>
+            <a className="btn" href="/wall">
+              The whole job on a sheet
+            </a>
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

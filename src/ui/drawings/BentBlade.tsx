@@ -13,8 +13,8 @@ interface Props {
 }
 
 const WIDTH = 520
-const HEIGHT = 96
-const BASE = 62
+const HEIGHT = 88
+const BASE = 56
 /** A bow at its limit is drawn this high, px; it is drawn much larger than it is, so that it can be seen. */
 const AT_LIMIT = 12
 const MOST = 44
@@ -36,7 +36,7 @@ export function BentBlade({ mark, lengthMm, bowMm, limitMm, bentAt, lengthText }
     <Wide leastPx={WIDTH} label="Blade along its spine">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="max-h-[110px] w-full max-w-[620px]"
+        className="max-h-[80px] w-full max-w-[460px]"
         preserveAspectRatio="xMinYMid meet"
         role="img"
         aria-label={`${mark} along its spine, ${lengthText(lengthMm)} long: ${says}${bentAt && bentAt !== 'twist' ? `, bent at the ${bentAt}` : ''}`}
@@ -50,7 +50,7 @@ export function BentBlade({ mark, lengthMm, bowMm, limitMm, bentAt, lengthText }
           className="stroke-rule-strong"
           strokeDasharray="3 4"
         />
-        <text x={end + 16} y={BASE - AT_LIMIT + 4} fontSize={13} className="fill-ink-2">
+        <text x={end + 16} y={BASE - AT_LIMIT + 4} fontSize={15} className="fill-ink-2">
           {lengthText(limitMm)} limit
         </text>
         <path
@@ -60,16 +60,16 @@ export function BentBlade({ mark, lengthMm, bowMm, limitMm, bentAt, lengthText }
           strokeWidth={4}
           strokeDasharray={bentAt === 'twist' ? '10 3' : undefined}
         />
-        <text x={20} y={BASE + 22} fontSize={13} className="fill-ink-2">
+        <text x={20} y={BASE + 22} fontSize={15} className="fill-ink-2">
           tang
         </text>
-        <text x={end} y={BASE + 22} fontSize={13} textAnchor="end" className="fill-ink-2">
+        <text x={end} y={BASE + 22} fontSize={15} textAnchor="end" className="fill-ink-2">
           tip
         </text>
         <text
           x={(20 + end) / 2}
           y={BASE + 22}
-          fontSize={13}
+          fontSize={15}
           textAnchor="middle"
           className={over ? 'fill-bad' : 'fill-ink'}
         >

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { worked } from '../../../core/codes/working'
 import { warmWindow } from '../../../core/job/inspect'
 import { BOUNDS } from '../../../core/shop/bounds'
-import { formatNumber, formatQuantity } from '../../../core/units/quantity'
+import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
@@ -76,7 +76,7 @@ export function InspectBench() {
           <Figure
             label={`Time to straighten a ${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade while warm`}
             value={`${Math.round(window.seconds)}`}
-            unit={`s in still air, from ${formatQuantity(window.fromC, 'temperature', shop.units)} down to ${formatNumber(window.toC, 'temperature', shop.units)}`}
+            unit={`s in still air, from ${formatQuantity(window.fromC, 'temperature', shop.units)} down to ${formatQuantity(window.toC, 'temperature', shop.units)}`}
             working={[worked('third-martensite', window.toC, 'C', {}), worked('warm-seconds', window.seconds, 's', {})]}
             note="Hotter than this it bends again; colder, it cracks. Later, straighten it clamped flat in the first temper, or in a three-pin vice at temper heat."
           />

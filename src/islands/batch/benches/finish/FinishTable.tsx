@@ -27,9 +27,7 @@ export function FinishTable() {
         <tbody>
           {own.map(({ id, mark, record }) => (
             <tr key={id}>
-              <th scope="row" className="font-semibold !text-ink">
-                {mark}
-              </th>
+              <td className="font-semibold">{mark}</td>
               {FINISH_TASKS.map(task => (
                 <td key={task} className="!py-0">
                   <label className="inline-flex min-h-row min-w-touch items-center">

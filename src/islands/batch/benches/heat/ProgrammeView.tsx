@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react'
 import type { ProgrammedLoad } from '../../../../core/job/batch-model'
 import { preheatsOf, usualEntry } from '../../../../core/job/loads'
+import { fromEntry } from '../../../../core/oven/entry-schools'
 import { keyIn } from '../../../../core/oven/keyed-programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { Problems } from '../../../../ui/Problems'
@@ -51,21 +52,23 @@ export function ProgrammeView({ load, oven }: Props) {
   )
 }
 
-/** What the oven shows and what the blades reach by this programme, over time. */
+/** What the oven shows and what the blades reach by this programme, over time: from cold, or into the oven the load before left hot. */
 function PlannedCurve({ load, oven }: Props) {
-  const { batch, shop } = useBench()
+  const { batch, shop, loads } = useBench()
   const answer = useEntries(load, oven)
   if (!answer?.ok) return <div className="h-[200px]" />
-  const school = batch.entry ?? usualEntry(preheatsOf(load.groups))
-  const active = answer.value.find(outcome => outcome.school === school) ?? answer.value[0]
+  const isFirst = loads.indexOf(load) === 0
+  const school = isFirst ? (batch.entry ?? usualEntry(preheatsOf(load.groups))) : 'straight-in'
+  const outcome = answer.value.find(one => one.school === school)
+  if (!outcome) return null
+  const active = isFirst ? outcome : fromEntry(outcome)
   return (
-    active && (
-      <figure>
-        <EntryCurves outcomes={[active]} active={active} system={shop.units} />
-        <figcaption className="mb-1 text-note text-ink-2">
-          Thin line: the oven’s display. Thick line: the blade. Worked out from a cold oven.
-        </figcaption>
-      </figure>
-    )
+    <figure>
+      <EntryCurves outcomes={[active]} active={active} system={shop.units} />
+      <figcaption className="mb-1 text-note text-ink-2">
+        Thin line: the oven’s display. Thick line: the blade.{' '}
+        {isFirst ? 'From a cold oven.' : 'From when the blades go into the hot oven.'}
+      </figcaption>
+    </figure>
   )
 }

@@ -44,7 +44,7 @@ export function InspectTable({ chosen, onChoose }: Props) {
   const { blades, groups } = useBench()
   const say = useSay()
   return (
-    <div className="max-h-[190px] overflow-y-auto">
+    <div className="max-h-[176px] overflow-y-auto">
       <table className="sheet">
         <caption className="sr-only">Findings for each blade</caption>
         <thead className="sticky top-0 bg-ash">
@@ -76,7 +76,9 @@ export function InspectTable({ chosen, onChoose }: Props) {
                 </td>
                 <td className="!py-0 text-ink-2">{group.gradeName}</td>
                 <td className="!py-0">
-                  {seen.bowMm === null ? '—' : `${say.length(seen.bowMm)} of ${say.length(bowLimitMm(line.lengthMm))}`}
+                  {seen.bowMm === null
+                    ? '—'
+                    : `${say.length(seen.bowMm)}, limit ${say.length(bowLimitMm(line.lengthMm))}`}
                 </td>
                 <td className="!py-0 text-ink-2">{seenWords(seen)}</td>
                 <td className={`!py-0 font-semibold ${looked ? TONE[verdict] : 'text-ink-2'}`}>
@@ -95,8 +97,8 @@ const seenWords = (seen: BladeInspection) =>
   [
     seen.cracked ? 'crack' : '',
     seen.colour && seen.colour !== 'bright' ? COLOUR_WORDS[seen.colour] : '',
-    seen.skates === null ? '' : `${seen.skates} skates`,
-    seen.bites === null ? '' : `${seen.bites} bites`,
+    seen.skates === null ? '' : `a ${seen.skates} HRC file slides off`,
+    seen.bites === null ? '' : `one of ${seen.bites} cuts`,
     seen.hrc === null ? '' : `${seen.hrc} HRC`,
   ]
     .filter(word => word !== '')
@@ -136,7 +138,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
       </div>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <QuantityField
-          label="Bow, by the gauge that goes under it"
+          label="Bow, by feeler gauge"
           dimension="length"
           value={seen.bowMm}
           {...BOUNDS.bowMm}

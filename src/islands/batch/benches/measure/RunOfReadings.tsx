@@ -41,12 +41,12 @@ export function RunOfReadings({
   const far = asked?.of === text ? asked.far : []
   const submit = (isMeant = false) => {
     const parsed = parseReadings(text)
-    const doubtful = parsed.ok && !isMeant ? farReadings(parsed.value, known, predictedHrc) : []
-    setAsked(doubtful.length > 0 ? { of: text, far: doubtful } : null)
-    if (doubtful.length > 0) return setProblems([])
     const read = parsed.ok ? onFace(parsed.value, faceMm) : parsed
     setProblems(read.ok ? [] : read.problems)
-    if (!read.ok) return
+    if (!parsed.ok || !read.ok) return
+    const doubtful = isMeant ? [] : farReadings(parsed.value, known, predictedHrc)
+    setAsked(doubtful.length > 0 ? { of: text, far: doubtful } : null)
+    if (doubtful.length > 0) return
     onText('')
     onAdd(read.value)
   }
