@@ -122,7 +122,7 @@ test('one oven for both says how long all of it takes, and how long the blades s
   await expect(
     page.getByText(/stands \d h \d\d between the quench and its first temper; 2 h is the most/),
   ).toBeVisible()
-  await expect(page.getByText(/waiting for the oven to fall/).first()).toBeVisible()
+  await expect(page.getByText(/after .*: the oven cools down/).first()).toBeVisible()
   await page.goto('/')
   await expect(page.getByText(/from oven on to the last temper/)).toBeVisible()
 })

@@ -50,7 +50,7 @@ export function MomentPlayer({ stretches, trace, moment, onMoment }: Props) {
       <button
         type="button"
         className={button}
-        aria-label={`Speed ${speed} times; change`}
+        aria-label={`Played ${speed} times as fast; change`}
         onClick={() => setSpeed(SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length] ?? 600)}
       >
         {speed}×
