@@ -29,7 +29,7 @@ export function ProgrammeView({ load, oven }: Props) {
   const keyed = keyIn(programme.value, oven.controller)
   return (
     <div>
-      {keyed.ok && load.pulls && <p className="mb-2 text-small">{holdWords(load.pulls.hold)}</p>}
+      {keyed.ok && load.pulls && !sending && <p className="mb-2 text-small">{holdWords(load.pulls.hold)}</p>}
       {!sending && <PlannedCurve load={load} oven={oven} />}
       {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} />}
       <div className="mt-3 flex flex-wrap gap-3">
