@@ -58,11 +58,12 @@ export function Figure({ label, value, unit, working, note, tone, term }: Figure
   return (
     <div className="border-t border-rule py-2.5">
       <p className="text-note text-ink-2">{label}</p>
-      <div className="flex items-end justify-between gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-3">
         <p className={tone === 'ice' ? 'text-ice' : undefined}>
-          <span className="figure text-figure">{value}</span> <span className="text-body text-ink-2">{unit}</span>
+          <span className="figure text-figure whitespace-nowrap">{value}</span>{' '}
+          <span className="text-body text-ink-2">{unit}</span>
         </p>
-        <span className="flex shrink-0 gap-2">
+        <span className="ml-auto flex shrink-0 gap-2">
           {term && <Explain term={term} />}
           {working && <Working of={label} lines={working} note={note} />}
         </span>

@@ -43,14 +43,14 @@ export function ColdPart({ edit }: Props) {
           />
         ))}
         <QuantityField
-          label="Weight of the vessel"
+          label="Vessel weight"
           dimension="mass"
           value={cold.vesselKg}
           {...BOUNDS.vesselKg}
           onCommit={vesselKg => set({ vesselKg })}
         />
         <NumberField
-          label="Heat leaking into the box"
+          label="Heat leak of the box"
           unit="W/K"
           value={cold.lossWPerK}
           {...BOUNDS.lossWPerK}

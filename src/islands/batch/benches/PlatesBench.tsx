@@ -34,7 +34,7 @@ const QuenchChart = lazy(() => import('../../../ui/charts/QuenchChart'))
 const AIR_WORDS: Readonly<Record<Workshop['plates']['air'], string>> = {
   still: 'still air',
   fan: 'a fan',
-  'air-blast': 'air blast',
+  'air-blast': 'compressed air',
 }
 const VIEWS = [
   ['one', 'One packet'],
@@ -176,7 +176,7 @@ export function PlatesBench() {
               onCommit={lengthMm => set({ lengthMm })}
             />
             <QuantityField
-              label="Plate temperature at the start"
+              label="Plate start temperature"
               dimension="temperature"
               value={plates.startC}
               {...BOUNDS.plateStartC}

@@ -52,7 +52,7 @@ export function RouteFields() {
   const shopCold = coldToC(shop)
   const beyond = route.cold && (shopCold === null || route.cold.toC < shopCold)
   return (
-    <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.5fr_1fr_1fr_1fr]">
       <QuantityField
         label="Austenitize temperature"
         dimension="temperature"

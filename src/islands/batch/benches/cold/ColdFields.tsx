@@ -27,11 +27,11 @@ function ColdTiming() {
   return (
     <>
       <QuantityField
-        label="Time from quench to cold"
+        label="Wait before the cold"
         dimension="duration"
         value={cold.delayMin}
         {...BOUNDS.delayMin}
-        onCommit={delayMin => set('Time from quench to cold', { delayMin })}
+        onCommit={delayMin => set('Wait before the cold', { delayMin })}
       />
       <SelectField
         label="Before the cold"

@@ -29,7 +29,7 @@ export function WaysView({ line, mark }: Props) {
   const base = quenchRequestOf(line, shown, shop, contactOf(shop))
   const ways = [
     ['plates, as they are', useAnswer('quench', base)],
-    ['plates in air blast', useAnswer('quench', { ...base, airWPerM2K: CONTACT.airBlast })],
+    ['plates with compressed air', useAnswer('quench', { ...base, airWPerM2K: CONTACT.airBlast })],
     [
       `plates ${formatQuantity(THICKER_MM, 'length', shop.units)} thicker`,
       useAnswer('quench', { ...base, plates: { ...base.plates, thicknessMm: base.plates.thicknessMm + THICKER_MM } }),
