@@ -69,6 +69,7 @@ test('envelopes: fold ways, several in one, a template at 1:1', async ({ page })
   // 2(285 + 1.1 + 43) by 32 + 2.2 + 56.
   await expect(template).toHaveAccessibleName(/659 mm by 91 mm/)
   await page.getByLabel('Folded', { exact: true }).selectOption('spine')
+  await expect(template).toHaveAccessibleName(/371 mm by 123 mm/)
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'SVG', exact: true }).click()
   const svg = await readFile(await (await download).path(), 'utf8')

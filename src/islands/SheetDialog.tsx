@@ -3,21 +3,22 @@ import type { ReactNode } from 'react'
 
 interface Props {
   readonly title: string
-  readonly trigger: ReactNode
+  /** The button that opens it; none where it is opened from elsewhere. */
+  readonly trigger?: ReactNode
   readonly open: boolean
   readonly onOpen: (open: boolean) => void
   readonly children: ReactNode
 }
 
-/** A dialog in the middle of the page, opened by a button of its own. */
+/** A dialog in the middle of the page. */
 export const SheetDialog = ({ title, trigger, open, onOpen, children }: Props) => (
   <Dialog.Root open={open} onOpenChange={onOpen}>
-    <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
+    {trigger && <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>}
     <Dialog.Portal>
       <Dialog.Overlay className="fixed inset-0 z-30 bg-[#1c1713]/60" />
       <Dialog.Content
         aria-describedby={undefined}
-        className="fixed top-1/2 left-1/2 z-40 max-h-[calc(100vh-24px)] w-[min(560px,calc(100vw-24px))] -translate-x-1/2 -translate-y-1/2 overflow-y-auto bg-ash p-6 text-ink"
+        className="fixed top-1/2 left-1/2 z-40 max-h-[calc(100vh-24px)] w-[min(600px,calc(100vw-24px))] -translate-x-1/2 -translate-y-1/2 overflow-y-auto bg-ash p-6 text-ink"
       >
         <Dialog.Title className="text-heading">{title}</Dialog.Title>
         {children}

@@ -20,8 +20,8 @@ export interface SharedSoak {
 const windowOf = (group: BatchGroup) => gradeOf(group)?.austenitize ?? null
 
 /**
- * Neighbouring loads whose steels' soak windows meet: one closing saves an hour. Of the temperatures all of them allow, the one that
- * moves the finished hardness of the worst-off steel least. Null where the windows do not meet in a temperature that can be keyed.
+ * Neighbouring loads whose steels' austenitize windows overlap: one shared soak saves an hour. Of the temperatures all of them allow, the one that
+ * moves the finished hardness of the worst-off steel least. Null where the windows do not overlap in a temperature that can be keyed.
  */
 function sharedSoak(a: Load, b: Load, system: System): SharedSoak | null {
   const groups = [...a.groups, ...b.groups]

@@ -55,9 +55,9 @@ export interface Pace {
 /** Oven to clamp with the door shut behind, and out of the clamp onto the rack, s. Common practice, no published source. */
 const PULL_S = 12
 const UNCLAMP_S = 8
-/** Hand-warm, °C: out as soon as it is. */
+/** Cool enough to hold, °C: out as soon as it is. */
 const HAND_C = 60
-/** Longest clamp: what is not hand-warm by then goes on to cool on the rack, if it may leave at all, s. */
+/** Longest clamp: what is not cool enough to hold by then goes on to cool on the rack, if it may leave at all, s. */
 const LONGEST_CLAMP_S = PACE.clampedS
 const REST_STEP_S = 30
 const LONGEST_REST_S = 3600
