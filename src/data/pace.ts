@@ -1,6 +1,6 @@
 /** Usual times of the shop floor, where nothing better is known. Common practice, no published source. */
 export const PACE = {
-  /** From oven to below hand-warm between plates. */
+  /** From oven until it can be held, between plates. */
   quenchMin: 4,
   /** A packet stays clamped this long before the next is pulled, s. */
   clampedS: 90,

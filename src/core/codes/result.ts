@@ -5,6 +5,7 @@ export type Result<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly problems: readonly Problem[] }
 
+/** A success. */
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value })
 
 /** A failure for one reason; `path` is dotted into the input, '' for the whole of it. */

@@ -35,6 +35,7 @@ const exchangeSchema = z.object({
 export type Exchange = ReadOnly<z.infer<typeof exchangeSchema>>
 export type WorkshopData = Omit<Exchange, 'format' | 'version' | 'exportedAt'>
 
+/** Everything as the text of a workshop file, of the present version; `exportedAt` an ISO instant. */
 export const exportText = (data: WorkshopData, exportedAt: string): string =>
   `${JSON.stringify({ format: EXCHANGE_FORMAT, version: EXCHANGE_VERSION, exportedAt, ...data }, null, 1)}\n`
 

@@ -38,6 +38,7 @@ export interface Envelope extends SheetSize {
 }
 
 const up = (mm: number) => Math.ceil(mm - 1e-9)
+/** Width of a rolled seam, mm. */
 export const seamMm = (rules: Pick<EnvelopeRules, 'folds' | 'foldMm'>): number => rules.folds * rules.foldMm
 
 /** Length and width of what lies in one envelope: blades side by side and end to end, with their gaps. */

@@ -74,6 +74,7 @@ export function stridesOf(counts: readonly number[]): number[] {
   return strides
 }
 
+/** The counts of each kind that a running number stands for; `strides` as `stridesOf` gives them. */
 export const vectorOf = (index: number, counts: readonly number[], strides: readonly number[]): number[] =>
   counts.map((n, i) => Math.floor(index / (strides[i] as number)) % (n + 1))
 

@@ -10,6 +10,7 @@ import type { Workshop } from '../shop/workshop'
 import { type Load, steelKgOf, steelsKnown } from './loads'
 import { quenchable } from './quench-way'
 
+/** The packets of a load as they stand on the rack, mm. */
 export const rackPacketsOf = (load: Load): RackPacket[] =>
   load.blades.map(({ id, line }) => ({
     id,
@@ -18,6 +19,7 @@ export const rackPacketsOf = (load: Load): RackPacket[] =>
     thicknessMm: line.thicknessMm,
   }))
 
+/** Steel in a load, kg. */
 export const loadKg = (load: Load): number => steelKgOf(load.blades)
 
 /**
@@ -55,6 +57,7 @@ export interface LoadKind {
   readonly view: number
 }
 
+/** A load’s blades by kind: equal blades that see equally much of the chamber are followed as one. */
 export function kindsOf(load: Load, places: readonly RackPlace[]): LoadKind[] {
   const packets = rackPacketsOf(load)
   const kinds = new Map<string, LoadKind>()
@@ -75,6 +78,7 @@ export function kindsOf(load: Load, places: readonly RackPlace[]): LoadKind[] {
   return [...kinds.values()]
 }
 
+/** Where each packet of a load stands, mm: as set by hand, else as arranged for the chamber. */
 export const placesOf = (load: Load, oven: Oven): RackPlace[] =>
   placesFor(
     oven,

@@ -123,7 +123,7 @@ describe('the hot run', () => {
     expect(moved('pull').sort()).toEqual(['A1', 'A2', 'C'])
   })
 
-  it('never pulls a blade before the one in the plates is hand-warm', () => {
+  it('never pulls a blade before the one in the plates is cool enough to hold', () => {
     const pulls = run.steps.filter(s => s.kind === 'pull' && s.bladeIds.length > 0)
     const { wait } = pulls[2] ?? {}
     const seconds = wait?.kind === 'seconds' ? wait.seconds : 0

@@ -8,6 +8,7 @@ export const contactOf = ({ plates }: Pick<Workshop, 'plates'>): number =>
 /** Plates to air, W/m²K: the maker's own, where it was read with what cools them. */
 export const airOf = ({ plates }: Pick<Workshop, 'plates'>): number => plates.fit?.airWPerM2K ?? PLATE_AIR[plates.air]
 
+/** Size of one quench plate, mm. */
 export const plateSize = ({ plates }: Pick<Workshop, 'plates'>) => ({
   thicknessMm: plates.thicknessMm,
   widthMm: plates.widthMm,

@@ -40,6 +40,7 @@ export const targetWithSymptom = (target: TargetHrc, symptom: Symptom): TargetHr
 /** Chances between which readings as wide as the target leave it open, so that reading on comes before doing anything. Common practice, no published source. */
 const OPEN = { from: 0.05, to: 0.9 } as const
 
+/** Chance that a hardness known as a normal estimate lies within a target, 0..1. */
 export const chance = (hrc: Estimate, target: TargetHrc) =>
   Math.max(0, normalCdf(target.max, hrc.mean, hrc.sd) - normalCdf(target.min, hrc.mean, hrc.sd))
 

@@ -70,6 +70,7 @@ export function correctionOf(oven: CorrectedOven): (atC: number) => number {
   return atC => -line(atC).meanK
 }
 
+/** What is added to what is keyed at a temperature, K; negative where the oven runs hot. */
 export const correctionAt = (oven: CorrectedOven, atC: number): number => correctionOf(oven)(atC)
 
 /** What must be keyed so that the blades see a temperature, °C. */

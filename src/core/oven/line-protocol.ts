@@ -41,6 +41,7 @@ export type ControllerCommand =
 
 const tenth = (x: number) => (Math.round(x * 10) / 10).toString()
 
+/** A command as a line of the protocol, docs/devices.md; temperatures °C, times min. */
 export function writeCommand(command: ControllerCommand): string {
   switch (command.kind) {
     case 'identify':
@@ -96,6 +97,7 @@ export function readCommand(line: string): Result<ControllerCommand> {
   return unread(line)
 }
 
+/** A reading as a line of the protocol, docs/devices.md; temperatures °C, times s. */
 export const writeReading = (r: ControllerReading): string =>
   `READ t=${tenth(r.atS)} pv=${r.shownC === null ? 'OPEN' : tenth(r.shownC)} sp=${tenth(r.setC)} step=${r.step} out=${r.power.toFixed(2)} door=${r.doorOpen ? 'OPEN' : 'SHUT'} fault=${r.fault.toUpperCase()}`
 

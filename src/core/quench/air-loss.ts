@@ -16,6 +16,7 @@ export const MEDIA = {
 } as const
 type Medium = keyof typeof MEDIA
 
+/** Whether a medium is a quench oil. */
 export const isOil = (medium: string): boolean => medium === 'oil' || medium === 'fast-oil'
 
 /** What a medium is at in a room, °C. */

@@ -84,7 +84,7 @@ describe('the pull list', () => {
 })
 
 /**
- * Lists worked by hand. A blade that is hand-warm already leaves the clamp at once; one that gives off nothing stays for the longest
+ * Lists worked by hand. A blade that is cool enough to hold already leaves the clamp at once; one that gives off nothing stays for the longest
  * clamp. From oven to clamp 12 s, out of the clamp onto the rack 8 s, 90 s the longest clamp: common practice, no published source.
  */
 describe('the pull list to the second', () => {
@@ -153,7 +153,7 @@ describe('the pull list to the second', () => {
     expect(paceOf(request({ blades: [] }))).toEqual({ pulls: [], totalS: 0, restS: 0 })
   })
 
-  it('a real blade is clamped until it is hand-warm: 60 °C, not 80, and not for longer than 90 s', () => {
+  it('a real blade is clamped until it is cool enough to hold: 60 °C, not 80, and not for longer than 90 s', () => {
     const [pull] = paceOf(request({ blades: blades(1, { thicknessMm: 2, widthMm: 30, lengthMm: 200 }) })).pulls
     expect(pull?.leavesC).toBeLessThanOrEqual(60)
     expect(pull?.leavesC).toBeGreaterThan(58)

@@ -234,4 +234,5 @@ const newWork = () => ({
 /** Half a blade at one temperature, from its middle outward. */
 export const halfBlade = (c: number): Float64Array => new Float64Array(STEEL_CELLS).fill(c)
 
+/** Mean temperature of the cells of a blade, °C. */
 export const meanOf = (steel: Float64Array): number => steel.reduce((sum, c) => sum + c, 0) / steel.length

@@ -59,7 +59,7 @@ const REST_WITHIN_K = 15
 const LONGEST_REST_S = 3600
 
 /**
- * A blade, or blades one after another, from soak to hand-warm between plates, in air or in oil.
+ * A blade, or blades one after another, from the soak until they can be held between plates, in air or in oil.
  * Plates: one-dimensional conduction with contact, spreading and air (PlateStack). Air and oil: the blade lumped, with
  * radiation (Biot below 0.1).
  */
@@ -219,7 +219,7 @@ function lumpedQuench(request: QuenchRequest): Quench {
   }
 }
 
-/** A blade as one temperature, to hand-warm. */
+/** A blade as one temperature, until it can be held. */
 function lumpedBlade(request: QuenchRequest): { readonly blade: QuenchedBlade; readonly curve: Quench['curve'] } {
   const medium = request.medium as keyof typeof MEDIA
   const kgPerM2 = (STEEL_THERMAL.densityKgPerM3 * request.blade.thicknessMm) / 2000

@@ -3,6 +3,7 @@ import { z } from 'zod'
 // Zod's compiled validators use eval, which the content security policy refuses.
 z.config({ jitless: true })
 
+/** A number within limits, both included. */
 export const between = (min: number, max: number) => z.number().min(min).max(max)
 
 /**
@@ -102,7 +103,9 @@ export const BOUNDS = {
 
 export type BoundName = keyof typeof BOUNDS
 
+/** A number within the limits of its name. */
 export const bounded = (name: BoundName) => between(BOUNDS[name].min, BOUNDS[name].max)
+/** A whole number within the limits of its name. */
 export const wholeBounded = (name: BoundName) => z.int().min(BOUNDS[name].min).max(BOUNDS[name].max)
 
 /** The longest texts that are kept, in characters; fields, files and HTTP read them here. */
@@ -126,6 +129,7 @@ export const LONGEST = {
   fullPower: 8,
 } as const satisfies Record<string, number>
 
+/** A text of at most the length of its name. */
 export const textUpTo = (name: keyof typeof LONGEST) => z.string().max(LONGEST[name])
 
 /** Lines of blades, steels and blades that one batch may have. */

@@ -26,6 +26,7 @@ export const rule = (code: RuleCode, path: string[] = []) => ({ params: { code }
 /** Questions that can be asked in more than one shape, and how one says that it was none of them. */
 const SHAPES = ['steel', 'foil', 'oven'] as const
 
+/** How a question of several shapes says that it was none of them. */
 export const shape = (of: (typeof SHAPES)[number]) => `${of}-shape` as const
 
 function problemOf(issue: z.core.$ZodIssue, path: string, given: unknown): Problem {

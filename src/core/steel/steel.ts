@@ -7,10 +7,14 @@ import { combinedParameter, temperDropHrc } from './tempering'
 /** A grade with its chart, or a bare composition. */
 export type Steel = Grade | { readonly composition: Composition; readonly made?: 'ingot' | 'powder' | undefined }
 
+/** Whether a steel is a grade, with its chart and windows, not a bare composition. */
 export const isGrade = (steel: Steel): steel is Grade => 'nominal' in steel
+/** Nominal composition, wt%. */
 export const compositionOf = (steel: Steel): Composition => (isGrade(steel) ? steel.nominal : steel.composition)
+/** The grade’s tempering chart; null where there is none. */
 export const chartOf = (steel: Steel): TemperingChart | null => (isGrade(steel) ? steel.chart : null)
 
+/** A steel as the model takes it: composition, wt%, how it is made, and its slowest quench, s; null where it is not known. */
 export const modelSteelOf = (steel: Steel): ModelSteel => ({
   made: steel.made ?? 'ingot',
   slowest800to500S: isGrade(steel) ? steel.quench.slowest800to500S : null,

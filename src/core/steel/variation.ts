@@ -42,6 +42,7 @@ export const spreadSd = ({ least: a, nominal: c, most: b }: ElementSpread): numb
 export const spreadAt = ({ least: a, nominal: c, most: b }: ElementSpread, p: number): number =>
   p < 0.5 ? a + (c - a) * Math.sqrt(2 * p) : b - (b - c) * Math.sqrt(2 * (1 - p))
 
+/** A composition with one element set, wt%. */
 export const withElement = (composition: Composition, element: Element, value: number): Composition => ({
   ...composition,
   [element]: value,

@@ -1,6 +1,7 @@
 /** 0 °C in kelvin (exact by definition, SI Brochure). */
 export const ZERO_C_IN_K = 273.15
 
+/** @example kelvinFromC(0) // 273.15 */
 export const kelvinFromC = (celsius: number): number => celsius + ZERO_C_IN_K
 
 /** @example fFromC(1065.5556) // 1950 */

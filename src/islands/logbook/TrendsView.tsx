@@ -17,7 +17,7 @@ interface Props {
 const BY_WORDS: Readonly<Record<TrendBy, string>> = { grade: 'steel', recipe: 'recipe', oven: 'oven', lot: 'lot' }
 const LEAST = 3
 
-/** Finished hardness batch by batch on a chart of individuals: what is usual scatter, and what has a cause of its own. */
+/** Finished hardness batch by batch on a chart of individuals: what is usual scatter, and what is out of the usual. */
 export function TrendsView({ recipes }: Props) {
   const [by, setBy] = useState<TrendBy>('oven')
   const [what, setWhat] = useState<'off' | 'hrc'>('off')

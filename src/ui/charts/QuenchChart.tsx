@@ -12,7 +12,7 @@ interface Props {
 
 const SHOWN_S = 90
 
-/** Blade and plates against seconds, with martensite start and hand-warm. */
+/** Blade and plates against seconds, with martensite start and what a hand can hold. */
 export default function QuenchChart({ curve, martensiteStartC, system }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const config = useCallback(

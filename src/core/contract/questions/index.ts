@@ -58,4 +58,5 @@ export type Answered<N extends QuestionName> = Result<Answer<N>>
 export const SERVED = ['predict', 'quench', 'foil', 'oven', 'cold', 'rockwell', 'advise'] as const
 export type ServedName = (typeof SERVED)[number]
 
+/** Whether a question is answered over HTTP. */
 export const isServed = (name: string | undefined): name is ServedName => SERVED.some(served => served === name)

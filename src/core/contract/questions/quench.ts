@@ -8,7 +8,7 @@ import { quenchRequest, quenchResponse } from '../shapes'
 const USUAL = { martensiteStartC: 180, ambientC: 25 }
 
 export const quench = question({
-  summary: 'Blades from soak to hand-warm, one after another, between plates, in air or in oil',
+  summary: 'Blades from the soak until they can be held, one after another, between plates, in air or in oil',
   request: quenchRequest,
   response: quenchResponse,
   answer: ({ plates: { startC, cooling, ...plates }, ...rest }) =>

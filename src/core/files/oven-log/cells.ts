@@ -29,6 +29,7 @@ export function unitOfHeading(heading: string): 'C' | 'F' | null {
 const BREAK_TEXT =
   /^(open|o\.?c\.?|err(or)?|fault|break|burn\s?out|nan|n\/?a|inf|-+|\*+|over|ovr|ur|or|hhhh|llll|-{2,})$/i
 
+/** Whether a cell says that nothing was measured, as loggers write it. */
 export const isBreakText = (cell: string): boolean => BREAK_TEXT.test(cell.trim())
 
 /** What no couple of an oven can give: type K ends at 1372 °C (IEC 60584-1, from memory), and open circuits read far off. */

@@ -43,7 +43,7 @@ const VIEWS = [
   ['own', 'Your plates'],
 ] as const
 
-/** From soak to hand-warm: one packet between the plates, and how many the plates take one after another. */
+/** From the soak until it can be held: one packet between the plates, and how many the plates take one after another. */
 export function PlatesBench() {
   const say = useSay()
   const { batch, shown, shop, load } = useBench()
