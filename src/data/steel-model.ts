@@ -92,7 +92,10 @@ export const STEEL_MODEL = {
   /** Retained austenite breaks down on cooling from a temper: half gone at this temperature. */
   temperDecomposition: { halfAtC: 500, widthC: 18, source: 'handbook statement "above about 450 °C", from memory' },
   corrosion: {
-    perMo: 3.3, perN: 16, penaltyFromC: 400, penaltyFullC: 520, penaltyMax: 0.45,
+    perMo: 3.3, perN: 16,
+    /** Chromium in solution that makes a steel stainless, wt%, and over how much it comes. EN 10088-1 sets 10.5 %, from memory. */
+    passiveCr: 10.5, passiveWidth: 0.35,
+    penaltyFromC: 400, penaltyFullC: 520, penaltyMax: 0.45,
     slowFromS: 60, slowScaleS: 240, slowMax: 0.25,
     source: 'PREN of the matrix (ISO 15156-3 form); penalties: common practice, no published source',
   },

@@ -71,6 +71,8 @@ export function differenceWords(of: Difference, first: string, second: string): 
       return `${named(of.better)} keeps more chromium in solution, since its soak dissolved more carbide: it resists rust better.`
     case 'same-rust':
       return 'Both keep the same chromium in solution, so they rust alike.'
+    case 'not-stainless':
+      return 'Neither is stainless: less than about 10.5 % chromium is in solution, so both rust unless oiled.'
     case 'austenite':
       return `${named(of.more)} holds ${Math.round(of.share * 100)} % more retained austenite, which gives way at a thin edge.`
     case 'tougher':
@@ -141,6 +143,8 @@ export function seenWords(seen: Seen, say: Speaker): string {
   switch (seen.code) {
     case 'rust-not-hardness':
       return `The temper moves hardness by ${hrcText(seen.movesHrc)} HRC and the chromium not at all: hardness is not what keeps a blade bright.`
+    case 'not-stainless':
+      return `Only ${seen.chromium.toFixed(1)} % chromium is in solution here. Below about 10.5 % a steel is not stainless, whatever its temper: keep it oiled.`
     case 'cold-turns':
       return `Here it turns ${say.percent(seen.share)} of the steel from retained austenite to martensite: ${hrcText(seen.gainHrc)} HRC. Chromium stays as it was, and so does rust.`
     case 'fresh-martensite':

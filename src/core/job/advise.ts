@@ -177,11 +177,13 @@ function acceptOption(context: Context): AdviceOption | null {
 function temperOption(context: Context): AdviceOption | null {
   const { request, wanted, measured } = context
   const { tempers } = request.route
+  // A steel that is not stainless has no corrosion resistance to lose by a hot temper.
+  const robs = (atC: number) => context.now.corrosion.stainless && atC > ROBBED_C
   let best: (ReturnType<typeof carried> & { atC: number; holdMin: number; score: number }) | null = null
   for (const holdMin of TEMPER_HOLDS_MIN)
     for (const atC of settingsBetween(TEMPER_RANGE_C.min, TEMPER_RANGE_C.max, request.can.system)) {
       const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin }] })
-      const overChromium = atC > ROBBED_C ? 0.08 : 0
+      const overChromium = robs(atC) ? 0.08 : 0
       const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
       const unusual = holdMin === TEMPER_HOLD_MIN ? 0 : UNUSUAL_HOLD
       const score = chance(after.hrc, wanted) - overChromium - miss * 0.01 - unusual
@@ -199,8 +201,8 @@ function temperOption(context: Context): AdviceOption | null {
     inTargetProbability: chance(hrc, wanted),
     hours: holdMin / 60 + TEMPER_ASIDE_HOURS,
     corrosion,
-    risk: atC > ROBBED_C ? 'some' : 'low',
-    why: reasonOf(context, { changeHrc: change, robsChromium: atC > ROBBED_C }),
+    risk: robs(atC) ? 'some' : 'low',
+    why: reasonOf(context, { changeHrc: change, robsChromium: robs(atC) }),
   }
 }
 

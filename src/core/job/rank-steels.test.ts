@@ -106,6 +106,19 @@ describe('two routes of one hardness', () => {
     expect(whyDifferent(of('A', low), of('B', { ...low, cold: null }))).toContainEqual({ code: 'same-rust' })
   })
 
+  it('of a steel that is not stainless nothing is said to rust sooner', () => {
+    const tool = named('HS6-5-2C')
+    const route = suggestRoute(tool, usualTargetOf(tool), shop)
+    const routeOf = (name: string, atC: number) => {
+      const tempered = withTemperC(route, atC)
+      return { name, route: tempered, prediction: predict(tool, tempered) }
+    }
+    const said = whyDifferent(routeOf('A', 200), routeOf('B', 560)).map(difference => difference.code)
+    expect(said).toContain('not-stainless')
+    expect(said).not.toContain('robbed')
+    expect(routeOf('B', 560).prediction.cautions.map(c => c.code)).not.toContain('robbed-chromium')
+  })
+
   it('a version says what changed', () => {
     expect(routeChanges(low, low)).toEqual([])
     const changes = routeChanges(low, { ...withTemperC(low, 210), cold: null })

@@ -19,7 +19,7 @@ type Which = 'first' | 'second'
 
 /** One thing that sets two routes apart, and on which side it lies. */
 export type Difference =
-  | { readonly code: 'same-hardness' | 'same-rust' }
+  | { readonly code: 'same-hardness' | 'same-rust' | 'not-stainless' }
   | { readonly code: 'hardness'; readonly harderByHrc: number }
   | { readonly code: 'robbed'; readonly worse: Which }
   | { readonly code: 'chromium' | 'tougher' | 'forgives-grinding'; readonly better: Which }
@@ -40,11 +40,13 @@ export function whyDifferent(a: ComparedRoute, b: ComparedRoute): Difference[] {
   const forgives = of(r => hottest(r.route) ?? 0)
   return [
     Math.abs(gap) < SAME_HRC ? { code: 'same-hardness' } : { code: 'hardness', harderByHrc: gap },
-    Math.abs(robbed) > 0.05
-      ? { code: 'robbed', worse: which(robbed > 0) }
-      : Math.abs(chromium) > 0.3
-        ? { code: 'chromium', better: which(chromium > 0) }
-        : { code: 'same-rust' },
+    !a.prediction.corrosion.stainless && !b.prediction.corrosion.stainless
+      ? { code: 'not-stainless' }
+      : Math.abs(robbed) > 0.05
+        ? { code: 'robbed', worse: which(robbed > 0) }
+        : Math.abs(chromium) > 0.3
+          ? { code: 'chromium', better: which(chromium > 0) }
+          : { code: 'same-rust' },
     ...(Math.abs(retained) > 0.03
       ? [{ code: 'austenite', more: which(retained > 0), share: Math.abs(retained) } as const]
       : []),

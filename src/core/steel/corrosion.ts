@@ -5,7 +5,9 @@ import type { Temper } from './tempering'
 export interface Corrosion {
   /** Chromium dissolved in the matrix, wt%. */
   readonly chromiumInSolution: number
-  /** Pitting resistance of the matrix, Cr + 3.3 Mo + 16 N, less the penalties. */
+  /** Whether that is enough for a passive film: a steel under it rusts, whatever its molybdenum. */
+  readonly stainless: boolean
+  /** Pitting resistance of the matrix, Cr + 3.3 Mo + 16 N, less the penalties; molybdenum and nitrogen count where the film is. */
   readonly index: number
   /** Share of the index lost to carbides formed in a high temper, 0..1. */
   readonly temperPenalty: number
@@ -15,7 +17,8 @@ export interface Corrosion {
 
 /**
  * Corrosion resistance from what is in solution: hardness is not the cause. Tempers above about 400 °C form
- * carbides that rob the matrix of chromium, and so does slow cooling from the soak.
+ * carbides that take chromium out of the matrix, and so does slow cooling from the soak. Under about 10.5 % chromium no passive film forms, and
+ * molybdenum and nitrogen, which only strengthen it, do nothing.
  */
 export function corrosionOf(a: Austenite, tempers: readonly Temper[], seconds800to500 = 0): Corrosion {
   const c = STEEL_MODEL.corrosion
@@ -23,10 +26,13 @@ export function corrosionOf(a: Austenite, tempers: readonly Temper[], seconds800
   const part = (hottest - c.penaltyFromC) / (c.penaltyFullC - c.penaltyFromC)
   const temperPenalty = c.penaltyMax * Math.min(1, Math.max(0, part))
   const slowCoolingPenalty = c.slowMax * (1 - Math.exp(-Math.max(0, seconds800to500 - c.slowFromS) / c.slowScaleS))
-  const whole = a.Cr + c.perMo * a.Mo + c.perN * a.N
+  const left = (1 - temperPenalty) * (1 - slowCoolingPenalty)
+  // The film comes over a narrow range of chromium, not at once.
+  const passive = 1 / (1 + Math.exp(-(a.Cr * left - c.passiveCr) / c.passiveWidth))
   return {
     chromiumInSolution: a.Cr,
-    index: whole * (1 - temperPenalty) * (1 - slowCoolingPenalty),
+    stainless: a.Cr >= c.passiveCr,
+    index: (a.Cr + passive * (c.perMo * a.Mo + c.perN * a.N)) * left,
     temperPenalty,
     slowCoolingPenalty,
   }

@@ -26,6 +26,7 @@ export type TaleFigureName = 'hardness' | 'chromium' | 'retained' | 'fresh' | 'g
 /** What is seen at a knob's setting. */
 export type Seen =
   | { readonly code: 'rust-not-hardness'; readonly movesHrc: number }
+  | { readonly code: 'not-stainless'; readonly chromium: number }
   | { readonly code: 'cold-turns'; readonly share: number; readonly gainHrc: number }
   | { readonly code: 'fresh-martensite'; readonly share: number }
   | { readonly code: 'chromium-lost'; readonly share: number }

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { HARDNESS_CHECKS } from '../../data/checks'
 import type { Composition } from '../../data/grades'
 import { GRADES } from '../../data/grades'
+import { gradeOf } from '../../testing/tray'
 import { bandOf } from './band'
 import { checkedHrc, checkTable } from './check-table'
 import { findGrade } from './grades'
@@ -223,6 +224,29 @@ describe('what happens on the way', () => {
       predict({ composition: CR13_NOMINAL, made }, { ...route(1050, 8, null), start }).austenite.dissolved
     expect(dissolved('hardened', 'ingot')).toBeGreaterThan(dissolved('annealed', 'ingot'))
     expect(dissolved('annealed', 'powder')).toBeGreaterThan(dissolved('annealed', 'ingot'))
+  })
+
+  // EN 10088-1: stainless from 10.5 % chromium; molybdenum strengthens a film that is there (textbook, from memory).
+  it('a steel under 10.5 % chromium in solution is not stainless, whatever its molybdenum', () => {
+    const of = (name: string, ...tempers: number[]) => {
+      const grade = gradeOf(name)
+      return predict(grade, route(grade.austenitize.defaultC, 15, null, ...tempers)).corrosion
+    }
+    const kitchen = of('X65Cr13', 200, 200)
+    expect(kitchen.stainless).toBe(true)
+    for (const [name, temperC] of [
+      ['HS6-5-2C', 560],
+      ['X153CrMoV12', 200],
+      ['X100CrMoV5', 200],
+    ] as const) {
+      const tool = of(name, temperC, temperC)
+      expect(tool.stainless, name).toBe(false)
+      expect(tool.index, name).toBeLessThan(kitchen.index)
+      // Its molybdenum adds nothing that is felt.
+      expect(tool.index, name).toBeLessThan(tool.chromiumInSolution + 0.2)
+    }
+    // Above it molybdenum and nitrogen count: the seawater grades lead.
+    expect(of('X30CrMoN15-1', 200, 200).index).toBeGreaterThan(kitchen.index + 3)
   })
 
   it('a slow quench softens, and takes corrosion resistance even where it still hardens', () => {

@@ -25,7 +25,8 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
     m.msC < 60 && caution('low-ms', {}),
     m.softShare > 0.05 && caution('slow-quench', { seconds: route.seconds800to500 ?? 0, softShare: m.softShare }),
     cold !== null && cold.delayMin > 240 && caution('late-cold', { delayMin: cold.delayMin }),
-    hottestTemper > ROBBED_C && caution('robbed-chromium', {}),
+    // A steel that is not stainless has nothing to lose by it.
+    hottestTemper > ROBBED_C && m.austenite.Cr >= STEEL_MODEL.corrosion.passiveCr && caution('robbed-chromium', {}),
     hottestTemper > SECOND_TEMPER_C && tempers.length < 2 && caution('second-temper', {}),
     hottestTemper >= austenitizeC && caution('temper-above-soak', {}),
     tempers.length === 0 && caution('untempered', {}),

@@ -44,12 +44,15 @@ export function tellTale(tale: TaleName, grade: Grade, at: number): TaleAnswer {
   const freshOf = (p: typeof now) => p.retainedAustenite.asQuenched - (p.retainedAustenite.afterTempers[0] ?? 0)
   const hardness = figure('hardness', p => p.finalHrc.mean)
   const chromium = figure('chromium', p => p.austenite.Cr * (1 - p.corrosion.temperPenalty))
+  const notStainless = { code: 'not-stainless', chromium: now.corrosion.chromiumInSolution } as const
   const retained = figure('retained', p => p.retainedAustenite.final)
   if (tale === 'hardness-rust') {
     const all = hardness.along.map(([, value]) => value)
     return {
       figures: [hardness, chromium],
-      seen: { code: 'rust-not-hardness', movesHrc: Math.max(...all) - Math.min(...all) },
+      seen: now.corrosion.stainless
+        ? { code: 'rust-not-hardness', movesHrc: Math.max(...all) - Math.min(...all) }
+        : notStainless,
     }
   }
   if (tale === 'cold') {
@@ -74,7 +77,11 @@ export function tellTale(tale: TaleName, grade: Grade, at: number): TaleAnswer {
     const share = now.corrosion.temperPenalty
     return {
       figures: [hardness, chromium],
-      seen: share > 0 ? { code: 'chromium-lost', share } : { code: 'chromium-stays' },
+      seen: !now.corrosion.stainless
+        ? notStainless
+        : share > 0
+          ? { code: 'chromium-lost', share }
+          : { code: 'chromium-stays' },
     }
   }
   const [hardestC] = hardness.along.reduce((a, b) => (b[1] > a[1] ? b : a))

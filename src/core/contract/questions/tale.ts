@@ -22,6 +22,7 @@ export const tale = question({
     ),
     seen: z.discriminatedUnion('code', [
       z.object({ code: z.literal('rust-not-hardness'), movesHrc: z.number() }),
+      z.object({ code: z.literal('not-stainless'), chromium: z.number() }),
       z.object({ code: z.literal('cold-turns'), share: z.number(), gainHrc: z.number() }),
       z.object({ code: z.literal('fresh-martensite'), share: z.number() }),
       z.object({ code: z.literal('chromium-lost'), share: z.number() }),

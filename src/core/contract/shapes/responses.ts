@@ -46,6 +46,7 @@ export const predictResponse = z.object({
   corrosion: z.object({
     chromiumInSolution: z.number(),
     index: z.number(),
+    stainless: z.boolean(),
     temperPenalty: z.number(),
     slowCoolingPenalty: z.number(),
   }),
