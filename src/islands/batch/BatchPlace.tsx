@@ -20,6 +20,7 @@ import { type Bench, BenchProvider } from './bench-context'
 import { BENCHES } from './benches'
 import { focusReadings } from './focus-readings'
 import { chosenMoment, useMoment } from './moment'
+import { StationStep } from './StationStep'
 import { Tour } from './Tour'
 import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
@@ -136,6 +137,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
       <Suspense fallback={<div className="min-h-[560px]" />}>
         <Bench key={shown.group.id} />
       </Suspense>
+      <StationStep station={station} go={go} oil={goesIntoOil(shown.group, shop)} />
       <Tour station={station} go={go} />
       <p className="sr-only" role="status">
         {labelOf(station)} bench, {model.blades.length} blades

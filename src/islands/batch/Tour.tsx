@@ -34,7 +34,7 @@ export function Tour({ station, go }: { station: StationName; go: (station: Stat
   return (
     <aside
       aria-label="A look round"
-      className="no-print fixed inset-x-3 bottom-16 z-20 border-2 border-ember bg-raised p-4 md:right-4 md:bottom-4 md:left-auto md:w-[400px]"
+      className="no-print fixed inset-x-3 bottom-28 z-20 border-2 border-ember bg-raised p-4 md:right-4 md:bottom-4 md:left-auto md:w-[400px]"
     >
       <p className="text-note text-ink-2">
         {stop ? `A look round, ${index + 1} of ${TOUR.length}: ${labelOf(station)}` : 'A look round'}

@@ -25,7 +25,7 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
         string,
       ]
       const shown = curve.filter(([s]) => s <= SHOWN_S)
-      const level = (c: number, text: string, position: 'center' | 'end') => ({
+      const level = (c: number, text: string, position: `${number}%` | 'end') => ({
         type: 'line' as const,
         yMin: c,
         yMax: c,
@@ -79,7 +79,7 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
           plugins: {
             annotation: {
               annotations: {
-                ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, 'center'),
+                ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, '24%'),
                 warm: level(60, `cool enough to hold, ${c(60)}`, 'end'),
               },
             },
