@@ -3,6 +3,7 @@ import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { marksOf } from '../../../../words/lists'
+import { measureWarnings, restsOnWords } from '../../../../words/measure'
 import { hrcText, percentText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 
@@ -22,53 +23,12 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
   const say = useSay()
   const summary = hardness?.summary ?? null
   const apart = ofAll?.apart.flatMap(a => blades.find(b => b.id === a.bladeId)?.mark ?? []) ?? []
-  const warnings = summary
-    ? [
-        ...(summary.outliers.length > 0
-          ? [
-              {
-                code: 'outlier',
-                message: `${summary.outliers.map(hrcText).join(', ')} is far from the other readings (Grubbs test, 5 %). Look for dirt, a bad seat or a sloping face, and read again.`,
-              },
-            ]
-          : []),
-        ...(thicknessMm < summary.rules.minimumThicknessMm
-          ? [
-              {
-                code: 'thin',
-                message: `Too thin here for Rockwell C. It needs at least ${say.thin(summary.rules.minimumThicknessMm)}.`,
-              },
-            ]
-          : []),
-        ...(hardness?.unchecked
-          ? [
-              {
-                code: 'unchecked',
-                message:
-                  'Taken without a test block check on that day. The readings are kept and marked. Check the tester in the Workshop.',
-              },
-            ]
-          : []),
-        ...(summary.verification && !summary.verification.ok
-          ? [
-              {
-                code: 'block',
-                message: `The tester fails its block check (off by ${summary.verification.bias.toFixed(1)}, spread ${summary.verification.repeatability.toFixed(1)}): the readings are kept, but do not trust them.`,
-              },
-            ]
-          : []),
-      ]
-    : []
   return (
     <>
       <Figure
         label={`Hardness of ${mark} ${stage}`}
         value={hardness ? hrcText(hardness.hrc) : '—'}
-        unit={
-          hardness
-            ? `HRC ± ${hrcText(hardness.u95)}, ${hardness.by === 'files' ? 'by files' : hardness.n === 1 ? 'one reading' : `mean of ${hardness.n}`}`
-            : 'not measured'
-        }
+        unit={hardness ? restsOnWords(hardness) : 'not measured'}
         working={summary?.working}
         note={
           summary?.verification
@@ -96,7 +56,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
         note={apart.length > 0 ? `${marksOf(apart)} left out: too far from the other blades.` : undefined}
       />
       {apart.length > 0 && <p className="text-small text-ink-2">Without {marksOf(apart)}, judged alone.</p>}
-      <Warnings lines={warnings} />
+      {hardness && <Warnings lines={measureWarnings(hardness, thicknessMm, say)} />}
       {summary && (
         <p className="text-small text-ink-2">
           Keep indents at least {say.length(summary.rules.minimumSpacingMm)} apart and{' '}
