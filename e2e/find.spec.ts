@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openDemoBatch, test } from './shop'
+import { expect, expectAccessible, fill, openDemoBatch, test } from './shop'
 
 test('the finder opens by keys and by the rail, and leads to steel, blade, station and action', async ({ page }) => {
   await page.goto('/')
@@ -22,6 +22,15 @@ test('the finder opens by keys and by the rail, and leads to steel, blade, stati
   await expect(page.getByText(/Nothing is called that/)).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(field).toHaveCount(0)
+})
+
+test('a customer noted on a batch is found by name', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  await fill(page, 'Note: whom the blades are for, or anything else', 'for Ása of the ferry')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Find', exact: true }).click()
+  await page.getByRole('combobox', { name: 'Find' }).fill('asa ferry')
+  await expect(page.getByRole('option').first()).toContainText('Skerry fillets')
 })
 
 test('keys: what they are is listed, R goes to the field of readings, S to the next steel', async ({ page }) => {

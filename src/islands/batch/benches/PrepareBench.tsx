@@ -3,10 +3,12 @@ import { useState } from 'react'
 import { worked } from '../../../core/codes/working'
 import { steelKgOf } from '../../../core/job/loads'
 import { addLine } from '../../../core/job/tray-edit'
+import { LONGEST } from '../../../core/shop/bounds'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
+import { TextField } from '../../../ui/PlainFields'
 import { ScrollRegion } from '../../../ui/ScrollRegion'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { useBench } from '../bench-context'
@@ -69,6 +71,13 @@ export function PrepareBench() {
             working={[worked('tray-weight', kg, 'kg', {})]}
           />
           <Unplaced />
+          <TextField
+            label="Note: whom the blades are for, or anything else"
+            value={batch.note}
+            longest={LONGEST.note}
+            mayBeEmpty
+            onCommit={note => editBatch(batch, 'Note', b => ({ ...b, note }))}
+          />
           <ul className="mt-2 list-disc space-y-1 pl-5 text-small">
             <li>Degrease every blade: a fingerprint burns in under foil.</li>
             <li>Drill every hole and stamp every mark now: hardened steel is too hard for it.</li>
