@@ -111,6 +111,20 @@ describe('what the benches show is what the batch model says', () => {
 })
 
 describe('entering things', () => {
+  it('the room and its air changes, left closely one after the other, are both kept', async () => {
+    await open(named('Skerry fillets'), 'cold')
+    for (const [label, value] of [
+      ['Room', '6'],
+      ['Air changes', '0'],
+    ] as const) {
+      const field = screen.getByLabelText(label)
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+    }
+    await waitFor(async () => expect((await db.shop.get('shop'))?.cold.room).toEqual({ m3: 6, airChangesPerH: 0 }))
+    await replaceAll(demo)
+  })
+
   it('a count makes blades with marks and serials of their own, and Undo takes them back', async () => {
     const skerry = named('Skerry fillets')
     await open(skerry, 'prepare')

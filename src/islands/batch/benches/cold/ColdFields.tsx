@@ -54,35 +54,37 @@ function ColdTiming() {
 /** What decides amount, air and effect here; box, vessel, leak and price are the workshop's. */
 export function ColdFields() {
   const { cold } = useBench().shop
-  const set = (part: Partial<Workshop['cold']>) => saveShop(s => ({ ...s, cold: { ...s.cold, ...part } }))
+  // What is stored is changed, not what is shown: two fields left closely one after the other keep both.
+  const set = (change: (cold: Workshop['cold']) => Partial<Workshop['cold']>) =>
+    saveShop(s => ({ ...s, cold: { ...s.cold, ...change(s.cold) } }), 'Cold')
   return (
     <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-6">
       <SelectField
         label="Bath"
         value={cold.bath.fluid}
         options={Object.entries(BATHS).map(([k, v]) => [k as BathFluid, v.label] as const)}
-        onCommit={fluid => set({ bath: { ...cold.bath, fluid } })}
+        onCommit={fluid => set(now => ({ bath: { ...now.bath, fluid } }))}
       />
       <NumberField
         label="Bath volume"
         unit="L"
         value={cold.bath.litres}
         {...BOUNDS.bathLitres}
-        onCommit={litres => set({ bath: { ...cold.bath, litres } })}
+        onCommit={litres => set(now => ({ bath: { ...now.bath, litres } }))}
       />
       <NumberField
         label="Room"
         unit="m³"
         value={cold.room.m3}
         {...BOUNDS.roomM3}
-        onCommit={m3 => set({ room: { ...cold.room, m3 } })}
+        onCommit={m3 => set(now => ({ room: { ...now.room, m3 } }))}
       />
       <NumberField
         label="Air changes"
         unit="/h"
         value={cold.room.airChangesPerH}
         {...BOUNDS.airChangesPerH}
-        onCommit={airChangesPerH => set({ room: { ...cold.room, airChangesPerH } })}
+        onCommit={airChangesPerH => set(now => ({ room: { ...now.room, airChangesPerH } }))}
       />
       <ColdTiming />
     </div>
