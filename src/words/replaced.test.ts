@@ -5,17 +5,17 @@ import { describe, expect, it } from 'vitest'
 /** Wordings that were riddles, each with what is said now: they do not come back. */
 const REPLACED: readonly (readonly [old: RegExp, now: string])[] = [
   [/[Ss]oft austenite/, 'retained austenite'],
-  [/% robbed/, 'lost to carbides'],
-  [/Entry compared/, 'Ways to load'],
-  [/Sees the chamber/, 'Exposed to the heat'],
+  [/% robbe[d]/, 'lost to carbides'],
+  [/Entr[y] compared/, 'Ways to load'],
+  [/See[s] the chamber/, 'Exposed to the heat'],
   [/The blade should see/, 'Blade temperature'],
-  [/proven the least/, 'no shorter layout exists'],
+  [/prove[n] the least/, 'no shorter layout exists'],
   [/[Hh]and-warm/, 'cool enough to hold'],
-  [/Write it in/, 'Add this temper'],
-  [/Knocks, 0/, 'Toughness (0 to 10)'],
+  [/Writ[e] it in/, 'Add this temper'],
+  [/Knock[s], 0/, 'Toughness (0 to 10)'],
   [/has a cause of its own/, 'Nothing unusual'],
   [/good to, one sigma/, 'accurate to (one standard deviation)'],
-  [/Level first there/, 'Reached after'],
+  [/Leve[l] first there/, 'Reached after'],
 ]
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
