@@ -26,7 +26,7 @@ export async function saveShop(
 ): Promise<Saving> {
   const goesOn = isContinuing()
   const written = await writeShop(change)
-  if (written.states)
+  if (written.outcome.saved && written.states)
     rememberChange({ key: 'shop', label, ...written.states, apply: async (to, from) => restoreShop(to, from) }, goesOn)
   return written.outcome
 }
@@ -68,7 +68,7 @@ export const shownShop = createSubscribable<Workshop | null>(null)
 /** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
 export async function finishShop(before: Workshop, after: Workshop): Promise<void> {
   const stored = await db.shop.get('shop')
-  if (stored && takeBack(stored, after, before)) await saveShop(now => takeBack(now, after, before) ?? now)
+  if (stored && takeBack(stored, after, before)) await writeShop(now => takeBack(now, after, before) ?? now)
 }
 
 /** A table of records by their ids. */

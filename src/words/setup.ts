@@ -39,7 +39,7 @@ export function assumedWords(step: SetupStep, shop: Workshop, say: Speaker): str
   }
 }
 
-/** What it costs in certainty that a step is not said. */
+/** What it costs in certainty that a step is not said. The factor of two is that of the usual range of contact in `data/thermal`; the rest is common practice, no published source. */
 export function uncertainWords(step: SetupStep, say: Speaker): string {
   switch (step) {
     case 'units':
@@ -51,6 +51,6 @@ export function uncertainWords(step: SetupStep, say: Speaker): string {
     case 'cold':
       return 'A route may ask for cold that you cannot give; the blade then stays one to several HRC softer.'
     default:
-      return `Readings may be off by up to ${ROCKWELL.permissibleErrorHrc} HRC until the tester is checked on a block.`
+      return `A tester is permitted ${ROCKWELL.permissibleErrorHrc} HRC of error (ISO 6508-2); one that was never checked on a block may be further off.`
   }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { GRADES } from '../../data/grades'
 import { gradeOf, trayOf } from '../../testing/tray'
 import { newOven } from '../shop/defaults'
-import { type Found, find } from './find'
+import { type Found, find, searchIndexOf } from './find'
 
 const tray = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], {
   name: 'Skerry fillets',
@@ -15,9 +15,10 @@ const searched = {
   recipes: [],
   ovens: [newOven('o', 'Old Gannet', 'medium')],
 }
+const index = searchIndexOf(searched)
 const said = (found: Found): string =>
   found.kind === 'blade' ? `${found.mark} ${found.serial}` : `${found.kind} ${found.name}`
-const names = (text: string) => find(text, searched).map(said)
+const names = (text: string) => find(text, index).map(said)
 
 describe('what is found', () => {
   it('a blade by its serial first, and by its mark', () => {
@@ -42,7 +43,7 @@ describe('what is found', () => {
     expect(names('boat')[0]).toBe('batch Boat knives')
     expect(names('boat gannet')).toEqual([])
     expect(names('   ')).toEqual([])
-    expect(find('a', searched, 3)).toHaveLength(3)
+    expect(find('a', index, 3)).toHaveLength(3)
   })
 
   it('takes what is typed as letters, whatever they mean elsewhere', () => {

@@ -35,6 +35,9 @@ interface Entry {
   readonly notes: string
 }
 
+/** Everything that can be found, its texts made plain once for all that is typed. */
+export type SearchIndex = readonly Entry[]
+
 /** Small letters without accents, so that what is typed in haste is found. */
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
@@ -79,15 +82,18 @@ function entriesOf({ batches, grades, recipes, ovens }: Searched): Entry[] {
   ]
 }
 
+/** Makes what is searched ready to be searched. */
+export const searchIndexOf = (searched: Searched): SearchIndex =>
+  entriesOf(searched).map(({ found, names, notes }) => ({ found, names: names.map(plain), notes: plain(notes) }))
+
 /** A whole name counts most, then its beginning, then the beginning of a word of it, then any part; a note least. */
 function scoreOf({ names, notes }: Entry, wanted: string, words: readonly string[]): number {
-  const plainNames = names.map(plain)
-  if (plainNames.includes(wanted)) return 5
-  if (plainNames.some(name => name.startsWith(wanted))) return 4
-  const own = plainNames.join(' ')
+  if (names.includes(wanted)) return 5
+  if (names.some(name => name.startsWith(wanted))) return 4
+  const own = names.join(' ')
   const begins = (text: string, word: string) => new RegExp(`(^|[^\\p{L}\\p{N}])${escaped(word)}`, 'u').test(text)
   if (words.every(word => begins(own, word))) return 3
-  const all = `${own} ${plain(notes)}`
+  const all = `${own} ${notes}`
   if (words.every(word => begins(all, word))) return 2
   return words.every(word => all.includes(word)) ? 1 : 0
 }
@@ -98,11 +104,11 @@ const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
  * What is called as the text says, or has all its words noted of it, best first; at most `most`. Empty for an empty text.
  * Of equals the order of what is searched stays: newest batch first.
  */
-export function find(text: string, searched: Searched, most = 24): Found[] {
+export function find(text: string, index: SearchIndex, most = 24): Found[] {
   const wanted = plain(text.trim())
   if (wanted === '') return []
   const words = wanted.split(/\s+/)
-  return entriesOf(searched)
+  return index
     .map(entry => ({ found: entry.found, score: scoreOf(entry, wanted, words) }))
     .filter(({ score }) => score > 0)
     .sort((a, b) => b.score - a.score)

@@ -7,6 +7,11 @@ let isAskedFor = false
 export function focusReadings(): void {
   const field = document.querySelector<HTMLInputElement>(`[${READINGS_FIELD}]`)
   if (field) field.focus()
+  else focusNextReadings()
+}
+
+/** Puts the cursor into the field of readings that comes next, in the place of the one that stands there. */
+export function focusNextReadings(): void {
   isAskedFor = true
 }
 

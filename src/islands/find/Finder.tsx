@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { Dialog } from 'radix-ui'
 import { type ReactNode, useMemo, useState } from 'react'
-import { type Found, find } from '../../core/job/find'
+import { type Found, find, searchIndexOf } from '../../core/job/find'
 import { gradesWith } from '../../core/steel/grades'
 import { STATIONS } from '../../data/cautions'
 import { useBatches, useOwnGrades, useRecipes } from '../../store/hooks'
@@ -70,11 +70,17 @@ function Search({ onDone, onKeys }: { onDone: () => void; onKeys: () => void }) 
   const batches = useBatches()
   const own = useOwnGrades()
   const recipes = useRecipes()
-  const searched = useMemo(
-    () => ({ batches: batches ?? [], grades: gradesWith(own ?? []), recipes: recipes ?? [], ovens: shop.ovens }),
+  const index = useMemo(
+    () =>
+      searchIndexOf({
+        batches: batches ?? [],
+        grades: gradesWith(own ?? []),
+        recipes: recipes ?? [],
+        ovens: shop.ovens,
+      }),
     [batches, own, recipes, shop.ovens],
   )
-  const found = useMemo(() => find(text, searched), [text, searched])
+  const found = useMemo(() => find(text, index), [text, index])
   const actions = useMemo(() => [...actionsHere(onKeys), ...PLACES], [onKeys]).filter(action => fits(action, text))
   /** The dialog goes first: what is done may open another. */
   const run = (act: () => void) => {

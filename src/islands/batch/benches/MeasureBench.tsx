@@ -22,7 +22,7 @@ import { unlessTyping } from '../../keys'
 import { undoable } from '../../undo'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
-import { focusReadings } from '../focus-readings'
+import { focusNextReadings } from '../focus-readings'
 import { EmptyTray } from './EmptyTray'
 import { FaceField } from './measure/FaceField'
 import { FilesView } from './measure/FilesView'
@@ -101,7 +101,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
     const withBlades = groups.filter(({ group }) => countOf(batch, group.id) > 0)
     const following = withBlades[withBlades.findIndex(({ group }) => group.id === shown.group.id) + 1]
     if (!following) return
-    focusReadings()
+    focusNextReadings()
     show(following.group.id)
   }
   const addFile = async (read: readonly ImportedReading[]) => {
