@@ -27,7 +27,6 @@ test('the finder opens by keys and by the rail, and leads to steel, blade, stati
 test('a customer noted on a batch is found by name', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Prepare')
   await fill(page, 'Note: whom the blades are for, or anything else', 'for Ása of the ferry')
-  await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Find', exact: true }).click()
   await page.getByRole('combobox', { name: 'Find' }).fill('asa ferry')
   await expect(page.getByRole('option').first()).toContainText('Skerry fillets')
