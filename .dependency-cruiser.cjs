@@ -50,6 +50,7 @@ module.exports = {
     core('quench', ['oven']),
     core('job', [MODELS, 'shop']),
     core('learn', [MODELS, 'shop', 'job']),
+    core('calibrate', ['steel']),
     core('files', [MODELS, 'shop', 'job', 'learn']),
     core('contract', [MODELS, 'shop', 'job', 'learn']),
     {
@@ -59,7 +60,7 @@ module.exports = {
       to: {
         path: 'node_modules|^node:',
         pathNot:
-          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|svg-path-properties|fast-xml-parser|dxf-parser|d3-contour|@types/d3-contour)/',
+          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|ml-levenberg-marquardt|svg-path-properties|fast-xml-parser|dxf-parser|d3-contour|@types/d3-contour)/',
       },
     },
     only('words', ['^src/(core|data)/']),

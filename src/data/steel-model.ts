@@ -1,7 +1,9 @@
+import { FITTED } from './steel-fitted'
+
 /**
  * Constants of the composition-to-hardness model. Units in the names or beside the value.
- * 'Calibrated' means: started from the stated source and moved by least squares over handbook tempering tables
- * (440C, D2, A2, ISO 4957 values) and facts of the trade, with a prior at the starting value. See docs/method.md.
+ * Those of FITTED started from the stated source and were moved by least squares over handbook tempering tables and facts
+ * of the trade, with a prior at the starting value: `npm run calibrate`, docs/method.md.
  */
 export const STEEL_MODEL = {
   /**
@@ -34,11 +36,14 @@ export const STEEL_MODEL = {
    * Solubility product [C]·[Cr]^n·11^(1−n) = k·exp(q(1/1353.15 − 1/T)), wt%.
    * Calibrated: starts 6.3, 7800 K, n = 1 from chromium in solution of D2 type and 1.7C-18Cr-1Mo-3V.
    */
-  solubility: { k: 6.3, qK: 5050, exponent: 0.95, referenceCr: 11, source: 'calibrated on chromium in solution and handbook hardness' },
+  solubility: {
+    k: FITTED['solubility.k'], qK: FITTED['solubility.qK'], exponent: FITTED['solubility.exponent'], referenceCr: 11,
+    source: 'calibrated on chromium in solution and handbook hardness',
+  },
   /** Carbon that austenite holds beside cementite (the Acm line of iron and carbon), wt%, less by chromium. */
   acm: {
     points: [[727, 0.77], [800, 0.95], [850, 1.1], [900, 1.25], [1000, 1.55], [1148, 2.11]],
-    perChromium: 0.54,
+    perChromium: FITTED['acm.perChromium'],
     source: 'iron-carbon diagram, textbook, from memory; chromium: calibrated on 1C-1.5Cr',
   },
   /**
@@ -47,13 +52,17 @@ export const STEEL_MODEL = {
    * hardened start has no coarse spheres to dissolve.
    */
   kinetics: {
-    tauMin: 2.9, atC: 1050, qK: 35500, exponent: 0.8,
-    cementite: { tauMin: 1.37, atC: 845, qK: 25000, perChromium: 0.8 },
+    tauMin: FITTED['kinetics.tauMin'], atC: 1050, qK: FITTED['kinetics.qK'],
+    perChromium: FITTED['kinetics.perChromium'], atChromium: 13, exponent: 0.8,
+    cementite: { tauMin: FITTED['kinetics.cementite.tauMin'], atC: 845, qK: 25000, perChromium: 0.8 },
     powder: 0.6, start: { annealed: 1, lamellar: 0.4, hardened: 0.5 },
     source: 'Avrami form, calibrated; start and powder: common practice, no published source',
   },
   /** Andrews (1965), JISI 203, 721: linear formula, °C per wt%; the offset is calibrated for more than 5 % Cr. */
-  martensiteStart: { base: 539, CN: -423, Mn: -30.4, Ni: -17.7, Cr: -12.1, Mo: -7.5, offsetC: 6, source: 'Andrews (1965), linear; +6 °C calibrated' },
+  martensiteStart: {
+    base: 539, CN: -423, Mn: -30.4, Ni: -17.7, Cr: -12.1, Mo: -7.5, offsetC: FITTED['martensiteStart.offsetC'],
+    source: 'Andrews (1965), linear; offset calibrated',
+  },
   /** Koistinen and Marburger (1959), Acta Met. 7, 59. Per kelvin below Ms. */
   retained: { perK: 0.011, source: 'Koistinen and Marburger (1959)' },
   /**
@@ -61,7 +70,7 @@ export const STEEL_MODEL = {
    * what a snap temper adds (all of `snap` from `snapFullC` up).
    */
   stabilisation: {
-    fraction: 0.25, atDelayMin: 30, perDecade: 0.08, snap: 0.15, snapFullC: 180, least: 0.1, most: 0.9,
+    fraction: 0.25, atDelayMin: 30, perDecade: 0.08, perK: FITTED['stabilisation.perK'], atBelowMsK: 115, snap: 0.15, snapFullC: 180, least: 0.1, most: 0.9,
     source: 'common practice, no published source',
   },
   /**
@@ -69,12 +78,14 @@ export const STEEL_MODEL = {
    * The rate term of a plate quench adds 76; carbon counts less above 0.56 %; chromium up to 6.4 %. Calibrated.
    */
   martensite: {
-    base: 127, rate: 74, rateLean: 88, rateLeanCr: 3, carbon: 949, carbonKnee: 0.56, carbonAbove: 246, Si: 27, Mn: 11, Ni: 8, Cr: 16, crMax: 6.4,
+    base: 127, rate: FITTED['martensite.rate'], rateLean: FITTED['martensite.rateLean'], rateLeanCr: 3,
+    carbon: FITTED['martensite.carbon'], carbonKnee: 0.56, carbonAbove: FITTED['martensite.carbonAbove'],
+    Si: 27, Mn: 11, Ni: 8, Cr: 16, crMax: FITTED['martensite.crMax'],
     source: 'after Maynier et al. (1978), carbon knee, chromium limit and rate term calibrated; more of it where chromium is low',
   },
-  austeniteHv: 400,
+  austeniteHv: FITTED.austeniteHv,
   /** Hardening by undissolved carbide, relative per wt%. */
-  carbideHardening: { chromium: 0.0016, mc: 0.0088, carbonOfMc: 13, source: 'rule of mixtures, calibrated' },
+  carbideHardening: { chromium: FITTED['carbideHardening.chromium'], mc: FITTED['carbideHardening.mc'], carbonOfMc: 13, source: 'rule of mixtures, calibrated' },
   /**
    * Hollomon and Jaffe (1945), Trans. AIME 162, 223, with constant 20; drop and hump calibrated. Dissolved molybdenum
    * (with W/2) slows the early softening, raises the hump and, past 1 %, moves hump and overtempering to higher P; steels
@@ -82,15 +93,26 @@ export const STEEL_MODEL = {
    */
   temper: {
     constant: 20,
-    drop: 6.3, from: 7.3, width: 3.11, power: 1.54, dropLessPerMo: 0.113,
-    hump: { base: 0.55, perMo: 0.46, perV: 0.72, at: 15.17, width: 1.14 },
-    shift: { perMo: 0.46, fromMo: 1 },
-    over: { from: 15.59, slope: 2.89, power: 1.58 },
-    lean: { from: 9.33, slope: 1.19, power: 1.43, chromiumFull: 3 },
+    drop: FITTED['temper.drop'], from: 7.3, width: FITTED['temper.width'], power: FITTED['temper.power'],
+    dropLessPerMo: FITTED['temper.dropLessPerMo'],
+    hump: {
+      base: FITTED['temper.hump.base'], perMo: FITTED['temper.hump.perMo'], perV: FITTED['temper.hump.perV'],
+      perCCr: FITTED['temper.hump.perCCr'], fromC: FITTED['temper.hump.fromC'], fromCr: 3,
+      at: FITTED['temper.hump.at'], width: FITTED['temper.hump.width'],
+    },
+    shift: { perMo: FITTED['temper.shift.perMo'], fromMo: 1, chromiumBelow: 7, chromiumWidth: 0.5 },
+    over: { from: FITTED['temper.over.from'], slope: FITTED['temper.over.slope'], power: FITTED['temper.over.power'] },
+    lean: {
+      from: FITTED['temper.lean.from'], slope: FITTED['temper.lean.slope'], power: FITTED['temper.lean.power'],
+      chromiumFull: 3,
+    },
     source: 'Hollomon and Jaffe (1945); shape calibrated on handbook tempering tables',
   },
   /** Retained austenite breaks down on cooling from a temper: half gone at this temperature. */
-  temperDecomposition: { halfAtC: 500, widthC: 18, source: 'handbook statement "above about 450 °C", from memory' },
+  temperDecomposition: {
+    halfAtC: FITTED['temperDecomposition.halfAtC'], leanHalfAtC: 260, widthC: 18,
+    source: 'handbook statement "above about 450 °C"; low-alloy steel: second stage of tempering, 200 to 300 °C, textbook, from memory',
+  },
   corrosion: {
     perMo: 3.3, perN: 16,
     /** Chromium in solution that makes a steel stainless, wt%, and over how much it comes. EN 10088-1 sets 10.5 %, from memory. */
@@ -105,19 +127,21 @@ export const STEEL_MODEL = {
    * do, `perChromium` the drag of dissolved chromium on the boundaries.
    */
   grain: {
-    need: 0.006, atC: 1050, perC: 60, mcWeight: 1.5, base: 0.0002, perChromium: 0.00048,
+    need: 0.006, atC: 1050, perC: 60, mcWeight: 1.5, base: 0.0002, perChromium: 0.00066,
     source: 'pinning after Zener, calibrated on common practice',
   },
   /** Slower from 800 to 500 °C than a grade allows: share of soft products grows with the square of the ratio. */
   slowQuench: { share: 0.05, productHrc: 38, source: 'Avrami form, common practice, no published source' },
-  /** One sigma of the model against checks it was calibrated on, HRC. */
-  error: { compositionOnly: 0.8, charted: 0.6, source: 'scatter over the checks of docs/method.md' },
+  /** Where families of steel part, wt%: chromium, and molybdenum with half the tungsten. */
+  families: { lowAlloyBelowCr: 2.8, stainlessFromCr: 12.5, highSpeedFromMo: 3.5 },
   /** What a small shop's ovens hold, one standard deviation, °C and min. */
   shopTemperature: { austenitizeSdC: 6, temperSdC: 5, soakSdMin: 1, source: 'common practice, no published source' },
   /** One sigma of a stated analysis, wt%: a share of the value and a fixed part. */
   analysis: { relative: 0.015, absolute: 0.005, source: 'product analysis of a mill certificate, from memory' },
   /** Compositions the model was tried on, wt%. */
   valid: { C: [0.28, 2.3], Cr: [0, 20], Mo: [0, 6], V: [0, 5], W: [0, 7], N: [0, 0.45], Ni: [0, 2], Si: [0, 1.5], Mn: [0, 2], Nb: [0, 1] },
+  /** Hot-work steel, lean in carbon and under stainless chromium, hardens by vanadium in a way that is not modelled, wt%. */
+  hotWork: { belowC: 0.45, belowCr: 10, fromCr: 4 },
 } as const
 
 /** More retained austenite than this is felt at an edge, 0..1. Common practice, no published source. */

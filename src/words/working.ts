@@ -1,4 +1,5 @@
 import type { BandPart, WorkingCode, WorkingCodes, WorkingLine, WorkingUnit } from '../core/codes/working'
+import type { CorrectedBy } from '../core/rockwell/verification'
 import { PROTECTION } from '../data/protection'
 import { STEEL_MODEL } from '../data/steel-model'
 import { STEEL_THERMAL } from '../data/thermal'
@@ -15,6 +16,7 @@ type Words<C extends WorkingCode> = (params: WorkingCodes[C], say: Speaker) => W
 
 const STEEL_HEAT = 'Debye model of steel, from memory'
 const PRACTICE = 'common practice, no published source'
+const HELD_OUT_SOURCE = 'error on steels left out of the fit, docs/method.md'
 const METHOD_OVEN = 'wall model, docs/method.md, Oven'
 const METHOD_PLATES = 'docs/method.md, Plates'
 const line = (name: string, equation: string, source: string) => (): WorkingWords => ({ name, equation, source })
@@ -28,6 +30,8 @@ export function bandPartWords({ part, element }: BandPart): string {
       return `${element} in the lot`
     case 'readings':
       return 'what your readings leave open'
+    case 'batch':
+      return 'from batch to batch, beside the oven'
     case 'soak-temperature':
       return 'austenitize temperature'
     case 'soak-time':
@@ -37,6 +41,12 @@ export function bandPartWords({ part, element }: BandPart): string {
   }
 }
 
+const TESTER_SOURCES: Readonly<Record<CorrectedBy, string>> = {
+  block: 'your check on the block',
+  unchecked: `no check on a block; ${PRACTICE}`,
+  'tester-outside': `the check is outside the tester’s limits and corrects nothing; ${PRACTICE}`,
+  'block-far': `the block is too far from these readings and corrects nothing; ${PRACTICE}`,
+}
 const CORRECTION_KINDS = { sensor: 'sensor checks', survey: 'surveys', hardness: 'hardness' } as const
 const M = STEEL_MODEL
 
@@ -48,7 +58,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   'chromium-in-austenite': line('Chromium in austenite', 'mass balance of the chromium carbide', M.carbide.source),
   'martensite-start': line(
     'Martensite start',
-    'Ms = 539 − 423(C+N) − 30.4Mn − 17.7Ni − 12.1Cr − 7.5Mo + 6, Celsius',
+    `Ms = 539 − 423(C+N) − 30.4Mn − 17.7Ni − 12.1Cr − 7.5Mo + ${M.martensiteStart.offsetC.toFixed(0)}, Celsius`,
     M.martensiteStart.source,
   ),
   'martensite-start-other': line(
@@ -77,7 +87,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   'chart-and-model': p => ({
     name: `Chart and model, ± ${hrcText(1.96 * p.sdHrc)}`,
     equation: 'before your own readings',
-    source: M.error.source,
+    source: HELD_OUT_SOURCE,
   }),
   'own-readings': p => ({
     name: 'Your own readings',
@@ -90,20 +100,21 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
       .filter(part => part.sd >= 0.05)
       .map(part => `${bandPartWords(part)} ${part.sd.toFixed(2)}`)
       .join(', '),
-    source: `${M.error.source}; ${M.shopTemperature.source}`,
+    source: `${HELD_OUT_SOURCE}; ${M.shopTemperature.source}`,
   }),
 
   'readings-mean': p => ({ name: 'Mean', equation: 'Σx/n', source: p.n === 1 ? '1 reading' : `${p.n} readings` }),
   'scatter-of-mean': p => ({
     name: 'Scatter of the mean',
-    equation: p.single ? 's of a single reading' : 's/√n',
-    source: p.single ? PRACTICE : 'GUM (JCGM 100) 4.2',
+    equation: `s/√n; s = ${p.sdHrc.toFixed(2)} with ${p.degreesOfFreedom} degrees of freedom, from these readings and the ${p.beforeHrc.toFixed(2)} known before`,
+    source: 'GUM (JCGM 100) 4.2; scaled inverse-χ² prior, Gelman et al., Bayesian Data Analysis 2.6, from memory',
   }),
   'dial-resolution': line('Resolution', '0.5/√12', 'GUM (JCGM 100) F.2.2'),
   'test-block': p => ({
-    name: 'Test block',
-    equation: '√(s_cert² + s²/n on the block)',
-    source: p.checked ? 'block check' : 'no block check',
+    name: 'The tester',
+    equation:
+      p.by === 'block' ? '√(s_cert² + s²/n on the block)' : 'one standard deviation of testers without a good check',
+    source: TESTER_SOURCES[p.by],
   }),
   'coverage-factor': line('Coverage factor', 't(0.975, ν), ν by Welch-Satterthwaite', 'GUM (JCGM 100) G.4'),
 

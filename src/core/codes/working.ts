@@ -23,9 +23,9 @@ export interface WorkingCodes {
   'band-one-sigma': { readonly parts: readonly BandPart[] }
   // Rockwell.
   'readings-mean': { readonly n: number }
-  'scatter-of-mean': { readonly single: boolean }
+  'scatter-of-mean': { readonly sdHrc: number; readonly degreesOfFreedom: number; readonly beforeHrc: number }
   'dial-resolution': Nothing
-  'test-block': { readonly checked: boolean }
+  'test-block': { readonly by: 'block' | 'unchecked' | 'tester-outside' | 'block-far' }
   'coverage-factor': Nothing
   // Cold.
   'steel-heat-dry-ice': Nothing
@@ -75,7 +75,7 @@ export interface WorkingCodes {
 
 /** What widens a prediction's band, HRC; `element` for the lot's scatter of one. */
 export interface BandPart {
-  readonly part: 'model' | 'lot' | 'readings' | 'soak-temperature' | 'soak-time' | 'temper-temperature'
+  readonly part: 'model' | 'lot' | 'readings' | 'batch' | 'soak-temperature' | 'soak-time' | 'temper-temperature'
   readonly element?: string | undefined
   readonly sd: number
 }

@@ -41,7 +41,7 @@ export function fitShop(observations: readonly Observation[]): ShopFit | null {
   const chart = tried[0] as (typeof tried)[number]
   const best = tried.reduce((a, b) => (rms(used, b.left) < rms(used, a.left) ? b : a))
   const chosen = rms(used, best.left) < rms(used, chart.left) * (1 - LEARNING.leastGain) ? best : chart
-  const heldOut = (rows: readonly Observation[]): HeldOut => {
+  const errorsOf = (rows: readonly Observation[]): HeldOut => {
     const errors = (left: readonly number[]) =>
       rms(
         rows,
@@ -50,6 +50,16 @@ export function fitShop(observations: readonly Observation[]): ShopFit | null {
     return { chart: errors(chart.left), shop: errors(chosen.left), readings: count(rows) }
   }
   const grades = [...new Set(used.map(o => o.gradeId))]
+  const chartBetterFor = grades.filter(gradeId => {
+    const own = used.filter(o => o.gradeId === gradeId)
+    const { chart: ofChart, shop } = errorsOf(own)
+    return new Set(own.map(o => o.batchId)).size >= LEARNING.leastBatchesToJudge && shop > ofChart
+  })
+  // What is not used there is not told as what is used.
+  const heldOut = (rows: readonly Observation[]): HeldOut => {
+    const kept = rows.map(row => (chartBetterFor.includes(row.gradeId) ? chart : chosen).left[used.indexOf(row)] ?? 0)
+    return { ...errorsOf(rows), shop: rms(rows, kept) }
+  }
   const byGrade = Object.fromEntries(grades.map(name => [name, heldOut(used.filter(o => o.gradeId === name))]))
   return {
     model: {
@@ -65,6 +75,7 @@ export function fitShop(observations: readonly Observation[]): ShopFit | null {
       })),
       alpha: chosen.alpha,
       inverse: chosen.inverse,
+      chartBetterFor,
       readings: Object.fromEntries(grades.map(name => [name, count(used.filter(o => o.gradeId === name))])),
       lastDay: Math.max(...used.map(o => o.day)),
     },

@@ -140,7 +140,7 @@ function dissolvedShare({ austenitizeC, soakMin, start, made }: Soak, chromium: 
   const tauAt = (tauMin: number, atC: number, qK: number) =>
     Math.log(tauMin) + qK * (1 / kelvinFromC(austenitizeC) - 1 / kelvinFromC(atC))
   const logTau =
-    chromiumKind * tauAt(k.tauMin, k.atC, k.qK) +
+    chromiumKind * (tauAt(k.tauMin, k.atC, k.qK) + k.perChromium * (chromium - k.atChromium)) +
     (1 - chromiumKind) *
       (tauAt(k.cementite.tauMin, k.cementite.atC, k.cementite.qK) + k.cementite.perChromium * chromium)
   const tau = Math.exp(logTau) * k.start[start] * (made === 'powder' ? k.powder : 1)

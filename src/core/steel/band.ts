@@ -3,7 +3,8 @@ import type { Composition } from '../../data/grades'
 import { STEEL_MODEL } from '../../data/steel-model'
 import { createRandom } from '../numeric/random'
 import { metallurgy, retainedFinal } from './metallurgy'
-import { modelSd, type ShopExperience, standingOf } from './predict'
+import { modelSd } from './model-error'
+import { beyondRunSd, runSdOf, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
 import { shopCorrection } from './shop-model'
 import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
@@ -59,7 +60,9 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
   const nominal = compositionOf(steel)
   const learnt = learntOf(steel, route, shop)
   const spreads = learnt ? [] : elementSpreads(steel)
-  const own = learnt ? { mean: learnt.mean, sd: learnt.sd } : { mean: 0, sd: modelSd(steel) }
+  const own = learnt
+    ? { mean: learnt.mean, sd: Math.hypot(learnt.sd, beyondRunSd(runSdOf(steel, route))) }
+    : { mean: 0, sd: modelSd(steel) }
   const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const hrc = new Float64Array(draws)
   const retained = new Float64Array(draws)

@@ -1,6 +1,7 @@
 import { type HrcPath, hardened, metallurgy, tempered } from './metallurgy'
 import type { Route } from './route'
 import { chartShiftOf, compositionOf, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
+import { temperSteps } from './tempering'
 
 /** Plain hardness of a steel through a route, HRC, on its chart where it has one. */
 export const hrcPath = (steel: Steel, route: Route, composition = compositionOf(steel)): HrcPath =>
@@ -13,5 +14,5 @@ export const finalHrc = (steel: Steel, route: Route): number => lastHrc(hrcPath(
 export function finalHrcByTempers(steel: Steel, route: Omit<Route, 'tempers'>): (tempers: Route['tempers']) => number {
   const hard = hardened(compositionOf(steel), modelSteelOf(steel), route)
   const shift = chartShiftOf(steel)
-  return tempers => lastHrc(onChart(shift, tempered(hard, tempers)))
+  return tempers => lastHrc(onChart(shift, tempered(hard, temperSteps(tempers))))
 }

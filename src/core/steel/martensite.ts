@@ -35,12 +35,16 @@ export const retainedAustenite = (msC: number, downToC: number): number =>
   Math.exp(-STEEL_MODEL.retained.perK * Math.max(0, msC - downToC))
 
 /**
- * Share of the austenite found at room temperature that cold will not turn, 0..1: it grows with the logarithm of the
- * delay, and with a snap temper before the cold.
+ * Share of the austenite found at room temperature that cold will not turn, 0..1: it grows with how far below Ms the steel
+ * was quenched, with the logarithm of the delay, and with a snap temper before the cold.
  */
-export function stabilisedShare({ delayMin, snapTemperC }: Pick<ColdTreatment, 'delayMin' | 'snapTemperC'>): number {
+export function stabilisedShare(
+  belowMsK: number,
+  { delayMin, snapTemperC }: Pick<ColdTreatment, 'delayMin' | 'snapTemperC'>,
+): number {
   const s = STEEL_MODEL.stabilisation
-  const byDelay = s.fraction + s.perDecade * Math.log10(Math.max(1, delayMin) / s.atDelayMin)
+  const byDelay =
+    s.fraction + s.perK * (belowMsK - s.atBelowMsK) + s.perDecade * Math.log10(Math.max(1, delayMin) / s.atDelayMin)
   const bySnap =
     snapTemperC === undefined ? 0 : s.snap * Math.min(1, Math.max(0, (snapTemperC - 25) / (s.snapFullC - 25)))
   return Math.min(s.most, Math.max(s.least, byDelay + bySnap))
@@ -50,7 +54,7 @@ export function stabilisedShare({ delayMin, snapTemperC }: Pick<ColdTreatment, '
 export function retainedAfterCold(msC: number, quenchedToC: number, cold: ColdTreatment): number {
   const before = retainedAustenite(msC, quenchedToC)
   if (cold.toC >= quenchedToC) return before
-  const stable = stabilisedShare(cold)
+  const stable = stabilisedShare(Math.max(0, msC - quenchedToC), cold)
   return stable * before + (1 - stable) * retainedAustenite(msC, cold.toC)
 }
 
@@ -71,13 +75,15 @@ export function martensiteHv(a: Austenite): number {
   )
 }
 
-/** Rockwell C of martensite with retained austenite (0..1) and undissolved carbide, before any temper. */
-export function untemperedHrc(a: Austenite, retained: number): number {
+/**
+ * Rockwell C of martensite with a share of retained austenite (0..1) and the undissolved carbide, before any temper: the
+ * steel is worked out once, the shares as they are asked for.
+ */
+export function untemperedHrc(a: Austenite): (retained: number) => number {
   const h = STEEL_MODEL.carbideHardening
   const martensite = martensiteHv(a)
   // Where hardly any carbon dissolved, the austenite is no harder than what it would turn to.
-  const matrix = (1 - retained) * martensite + retained * Math.min(martensite, STEEL_MODEL.austeniteHv)
-  const chromium = h.chromium * 100 * a.carbideFraction
-  const hard = h.mc * 100 * (a.mcFraction + a.m6cFraction)
-  return modelHrcFromHv(matrix * (1 + chromium + hard))
+  const austenite = Math.min(martensite, STEEL_MODEL.austeniteHv)
+  const byCarbide = 1 + h.chromium * 100 * a.carbideFraction + h.mc * 100 * (a.mcFraction + a.m6cFraction)
+  return retained => modelHrcFromHv(((1 - retained) * martensite + retained * austenite) * byCarbide)
 }

@@ -1,3 +1,4 @@
+import { LEARNING } from '../../data/learning'
 import { STEEL_MODEL } from '../../data/steel-model'
 import type { Caution } from '../codes/caution'
 import type { Estimate } from '../codes/result'
@@ -5,12 +6,13 @@ import type { BandPart, WorkingLine } from '../codes/working'
 import type { Austenite } from './austenite'
 import { type Corrosion, corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
-import { hrcPath } from './hrc-path'
+import { finalHrc, hrcPath } from './hrc-path'
 import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
+import { type ModelError, modelErrorOf } from './model-error'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
 import { type ShopModel, type Standing, shopCorrection } from './shop-model'
-import { chartOf, chartShiftOf, compositionOf, isGrade, modelSteelOf, onChart, type Steel } from './steel'
+import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 import { workingOf } from './working'
 
@@ -33,6 +35,8 @@ export interface Prediction {
   readonly chartHrc: Estimate
   /** What the shop's readings moved it by, HRC, and how many of this grade they are; null where they do not help. */
   readonly shop: { readonly shiftHrc: number; readonly readings: number } | null
+  /** What it rests on without the shop's readings. */
+  readonly restsOn: ModelError
   /** What the finished band is made of. */
   readonly band: readonly BandPart[]
   readonly martensiteStartC: number
@@ -58,7 +62,6 @@ interface Moved extends Omit<BandPart, 'sd'> {
 
 /** Paths one standard deviation away in everything that varies from run to run, and in what a mill may deliver. */
 function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } {
-  const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const composition = compositionOf(steel)
   return {
     lot: elementSpreads(steel).map(spread => ({
@@ -70,17 +73,25 @@ function movedPaths(steel: Steel, route: Route): { lot: Moved[]; run: Moved[] } 
         withElement(composition, spread.element, (composition[spread.element] ?? 0) + spreadSd(spread)),
       ),
     })),
-    run: [
-      { part: 'soak-temperature', path: hrcPath(steel, shiftRoute(route, austenitizeSdC, 0)) },
-      { part: 'soak-time', path: hrcPath(steel, shiftRoute(route, 0, 0, soakSdMin)) },
-      { part: 'temper-temperature', path: hrcPath(steel, shiftRoute(route, 0, temperSdC)) },
-    ],
+    run: runPaths(steel, route),
   }
 }
 
-/** One sigma of the model itself, HRC. */
-export const modelSd = (steel: Steel): number =>
-  chartOf(steel) ? STEEL_MODEL.error.charted : STEEL_MODEL.error.compositionOnly
+/** Paths one standard deviation away in what an oven and a hand do differently from run to run. */
+function runPaths(steel: Steel, route: Route): Moved[] {
+  const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
+  return [
+    { part: 'soak-temperature', path: hrcPath(steel, shiftRoute(route, austenitizeSdC, 0)) },
+    { part: 'soak-time', path: hrcPath(steel, shiftRoute(route, 0, 0, soakSdMin)) },
+    { part: 'temper-temperature', path: hrcPath(steel, shiftRoute(route, 0, temperSdC)) },
+  ]
+}
+
+/** What an oven and a hand do differently from run to run, to the finished hardness: one standard deviation, HRC. */
+export function runSdOf(steel: Steel, route: Route): number {
+  const mean = finalHrc(steel, route)
+  return Math.hypot(...runPaths(steel, route).map(({ path }) => lastHrc(path) - mean))
+}
 
 /**
  * Hardness and condition of a steel through a route. Bands are one standard deviation: the model's error, what a mill's range and a
@@ -92,19 +103,23 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
   const m = metallurgy(compositionOf(steel), modelSteelOf(steel), route)
   const path = onChart(chartShiftOf(steel), m)
   const moved = movedPaths(steel, route)
-  const own = modelSd(steel)
+  const error = modelErrorOf(steel)
 
   const stage = (pick: (path: HrcPath) => number, parameter: number | null, cold: boolean) => {
     const mean = pick(path)
     const away = (paths: readonly Moved[]) =>
       paths.map(({ path: moved, ...named }): BandPart => ({ ...named, sd: Math.abs(pick(moved) - mean) }))
-    const known: BandPart[] = [{ part: 'model', sd: own }, ...away(moved.lot)]
+    const known: BandPart[] = [{ part: 'model', sd: error.sdHrc }, ...away(moved.lot)]
     const run = away(moved.run)
     const chart = { mean, sd: total([...known, ...run]) }
     const correction =
       shop && isGrade(steel) ? shopCorrection(shop.model, standingOf(steel.id, route, shop, parameter, cold)) : null
     if (!correction) return { chart, estimate: chart, correction, parts: [...known, ...run] }
-    const learnt: BandPart[] = [{ part: 'readings', sd: Math.min(correction.sd, total(known)) }, ...run]
+    const learnt: BandPart[] = [
+      { part: 'readings', sd: Math.min(correction.sd, total(known)) },
+      ...run,
+      { part: 'batch', sd: beyondRunSd(total(run)) },
+    ]
     const estimate = { mean: Math.max(0, mean + correction.mean), sd: total(learnt) }
     return { chart, estimate, correction, parts: learnt }
   }
@@ -125,6 +140,7 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     finalHrc: last.estimate,
     chartHrc: last.chart,
     shop: correction && { shiftHrc: correction.mean, readings: correction.readings },
+    restsOn: error,
     band: last.parts.filter(part => part.sd >= 0.005),
     martensiteStartC: m.msC,
     retainedAustenite: {
@@ -141,6 +157,12 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     working: workingOf(steel, route, m, last),
   }
 }
+
+/**
+ * What batches of one shop differ by beside what its oven's temperatures and times make of them, HRC: together they are the scatter
+ * from batch to batch, which no reading of other batches takes away.
+ */
+export const beyondRunSd = (runSd: number): number => Math.sqrt(Math.max(0, LEARNING.batchSdHrc ** 2 - runSd ** 2))
 
 const total = (parts: readonly BandPart[]) => Math.hypot(...parts.map(part => part.sd))
 

@@ -1,12 +1,13 @@
 import { STEEL_MODEL } from '../../data/steel-model'
 import { corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
-import { type Metallurgy, metallurgy } from './metallurgy'
-import { modelSd, type ShopExperience, standingOf } from './predict'
+import { type Hardened, hardened, temperedLast } from './metallurgy'
+import { modelSd } from './model-error'
+import { beyondRunSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
 import { shopCorrection } from './shop-model'
 import { chartShiftOf, compositionOf, isGrade, modelSteelOf, type Steel, shiftAt } from './steel'
-import { parametersAfter, retainedAfterTemper, temperDropHrc } from './tempering'
+import { parametersAfter, temperSteps } from './tempering'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 
 export interface MapRange {
@@ -62,21 +63,15 @@ export function recipeMap(request: RecipeMapRequest): RecipeMap {
     (route.tempers.length > 0 ? route.tempers : [{ atC, holdMin: 120 }]).map(temper => ({ ...temper, atC }))
   const bare: Route = { ...route, tempers: [] }
 
-  const rows = temperC.map(atC => {
-    const parameter = parametersAfter(tempersAt(atC)).at(-1) ?? 0
-    const warmer = parametersAfter(tempersAt(atC + temperSdC)).at(-1) ?? 0
-    return {
-      atC,
-      parameter,
-      warmer,
-      shift: chart ? shiftAt(chart, parameter) : 0,
-      shiftWarmer: chart ? shiftAt(chart, warmer) : 0,
-    }
-  })
+  const rowAt = (atC: number) => {
+    const steps = temperSteps(tempersAt(atC))
+    return { steps, shift: chart ? shiftAt(chart, steps.parameters.at(-1) ?? 0) : 0 }
+  }
+  const rows = temperC.map(atC => ({ at: rowAt(atC), warmer: rowAt(atC + temperSdC) }))
   const out = { hrc: [] as number[], sd: [] as number[], retained: [] as number[], corrosion: [] as number[] }
   const columns = austenitizeC.map(atC => {
     const at = { ...bare, austenitizeC: atC }
-    const solve = (c = composition, r: Route = at) => metallurgy(c, model, r)
+    const solve = (c = composition, r: Route = at) => hardened(c, model, r)
     const base = solve()
     return {
       base,
@@ -91,18 +86,19 @@ export function recipeMap(request: RecipeMapRequest): RecipeMap {
   const own = modelSd(steel)
   rows.forEach((row, j) => {
     columns.forEach((column, i) => {
-      const tempered = (m: Metallurgy, parameter = row.parameter, shift = row.shift) =>
-        Math.max(0, (m.path.afterCold ?? m.path.asQuenched) - temperDropHrc(parameter, m.shape) + shift)
-      const mean = tempered(column.base)
-      const away = (variants: readonly Metallurgy[]) => variants.reduce((sum, m) => sum + (tempered(m) - mean) ** 2, 0)
+      const finished = temperedLast(column.base, row.at.steps)
+      const hrcOf = (hard: Hardened, { steps, shift } = row.at) => Math.max(0, temperedLast(hard, steps).hrc + shift)
+      const mean = Math.max(0, finished.hrc + row.at.shift)
+      const away = (variants: readonly Hardened[]) => variants.reduce((sum, hard) => sum + (hrcOf(hard) - mean) ** 2, 0)
       const known = own ** 2 + away(column.lot)
-      const run = away(column.run) + (tempered(column.base, row.warmer, row.shiftWarmer) - mean) ** 2
+      const run = away(column.run) + (hrcOf(column.base, row.warmer) - mean) ** 2
       const correction = correct(i, j)
       out.hrc.push(Math.max(0, mean + (correction?.mean ?? 0)))
-      out.sd.push(Math.sqrt((correction ? Math.min(correction.sd ** 2, known) : known) + run))
-      const before = column.base.retainedCold ?? column.base.retainedQuenched
-      out.retained.push(tempersAt(row.atC).reduce(retainedAfterTemper, before))
-      out.corrosion.push(corrosionOf(column.base.austenite, tempersAt(row.atC), route.seconds800to500).index)
+      out.sd.push(
+        Math.sqrt(run + (correction ? Math.min(correction.sd ** 2, known) + beyondRunSd(Math.sqrt(run)) ** 2 : known)),
+      )
+      out.retained.push(finished.retained)
+      out.corrosion.push(corrosionOf(column.base.austenite, row.at.steps.tempers, route.seconds800to500).index)
     })
   })
   return {

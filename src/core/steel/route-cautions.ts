@@ -52,10 +52,14 @@ function windowCautions(
 /** Elements of a composition outside what the model was tried on. */
 export function outsideModel(steel: Steel): { element: Element; value: number; least: number; most: number }[] {
   const composition = compositionOf(steel)
-  const valid = STEEL_MODEL.valid as Readonly<Partial<Record<Element, readonly [number, number]>>>
+  const { hotWork } = STEEL_MODEL
+  const valid: Readonly<Partial<Record<Element, readonly [number, number]>>> = STEEL_MODEL.valid
+  const chromium = composition.Cr ?? 0
+  const leastC = chromium >= hotWork.fromCr && chromium < hotWork.belowCr ? hotWork.belowC : valid.C?.[0]
   return ELEMENTS.flatMap(element => {
     const value = composition[element] ?? 0
-    const [least, most] = valid[element] ?? [0, 0.5]
+    const [usualLeast, most] = valid[element] ?? [0, 0.5]
+    const least = element === 'C' && leastC !== undefined ? leastC : usualLeast
     return value < least || value > most ? [{ element, value, least, most }] : []
   })
 }

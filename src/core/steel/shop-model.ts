@@ -23,6 +23,8 @@ export interface ShopModel {
   /** Weights of the residuals, and the inverse of their covariance. */
   readonly alpha: readonly number[]
   readonly inverse: readonly (readonly number[])[]
+  /** Grades whose batches, left out, the chart foretells better: there it stays alone. */
+  readonly chartBetterFor: readonly string[]
   /** Readings behind the rows, by grade. */
   readonly readings: Readonly<Record<string, number>>
   readonly lastDay: number
@@ -52,11 +54,11 @@ export interface Correction extends Estimate {
 
 /**
  * What the shop's own readings add to a prediction (Gaussian process on measured less predicted).
- * Null where the fit found that the chart alone foretells as well.
+ * Null where the fit found that the chart alone foretells as well, for all or for this grade.
  * Source: Rasmussen and Williams (2006), Gaussian Processes for Machine Learning, algorithm 2.1.
  */
 export function shopCorrection(model: ShopModel, at: Standing): Correction | null {
-  if (model.strength === 0 || model.rows.length === 0) return null
+  if (model.strength === 0 || model.rows.length === 0 || model.chartBetterFor.includes(at.gradeId)) return null
   const k = model.rows.map(row => covariance(row, at, model.strength))
   const mean = k.reduce((sum, value, i) => sum + value * (model.alpha[i] ?? 0), 0)
   const explained = k.reduce(

@@ -1,8 +1,8 @@
 import type { Composition, Grade, TemperingChart } from '../../data/grades'
 import { interpolateMonotone, type Table } from '../numeric/interpolate'
-import { type HrcPath, type Metallurgy, type ModelSteel, metallurgy } from './metallurgy'
+import { type HrcPath, hardened, type Metallurgy, type ModelSteel, temperedLast } from './metallurgy'
 import { referenceRoute } from './route'
-import { combinedParameter, temperDropHrc } from './tempering'
+import { temperSteps } from './tempering'
 
 /** A grade with its chart, or a bare composition. */
 export type Steel = Grade | { readonly composition: Composition; readonly made?: 'ingot' | 'powder' | undefined }
@@ -20,42 +20,28 @@ export const modelSteelOf = (steel: Steel): ModelSteel => ({
   slowest800to500S: isGrade(steel) ? steel.quench.slowest800to500S : null,
 })
 
-/** A chart laid out by tempering parameter, beside what the model says of the route it was measured on. */
-export interface ChartShift {
-  /** [P, HRC] of the chart's points. */
-  readonly rows: Table
-  readonly leastP: number
-  readonly mostP: number
-  readonly reference: Metallurgy
-}
+/** How far a chart stands from what the model says of the very tempers it was measured with: [P, HRC] of its points. */
+export type ChartShift = Table
 
 const shifts = new WeakMap<TemperingChart, ChartShift>()
 
-/** The steel's chart made ready; null without one. Kept per chart: a map asks for it thousands of times. */
+/** The steel's chart less the model; null without one. Kept per chart: a map asks for it thousands of times. */
 export function chartShiftOf(steel: Steel): ChartShift | null {
   const chart = chartOf(steel)
   if (!chart || chart.points.length === 0) return null
   const known = shifts.get(chart)
   if (known) return known
-  const rows = chart.points.map(
-    ([temperC, hrc]) => [combinedParameter(referenceRoute(chart, temperC).tempers) ?? 0, hrc] as const,
-  )
-  const made = {
-    rows,
-    leastP: rows[0]?.[0] ?? 0,
-    mostP: rows.at(-1)?.[0] ?? 0,
-    reference: metallurgy(compositionOf(steel), modelSteelOf(steel), referenceRoute(chart, null)),
-  }
+  const hard = hardened(compositionOf(steel), modelSteelOf(steel), referenceRoute(chart, null))
+  const made = chart.points.map(([temperC, hrc]) => {
+    const steps = temperSteps(referenceRoute(chart, temperC).tempers)
+    return [steps.parameters.at(-1) ?? 0, hrc - temperedLast(hard, steps).hrc] as const
+  })
   shifts.set(chart, made)
   return made
 }
 
-/** Chart less model at a parameter of the reference route, HRC; beyond the chart's ends, as at its end. */
-export function shiftAt({ rows, leastP, mostP, reference }: ChartShift, parameter: number): number {
-  const at = Math.min(mostP, Math.max(leastP, parameter))
-  const untempered = reference.path.afterCold ?? reference.path.asQuenched
-  return interpolateMonotone(rows, at) - (untempered - temperDropHrc(at, reference.shape))
-}
+/** Chart less model at a tempering parameter, HRC; beyond the chart's ends, as at its end. */
+export const shiftAt = (shift: ChartShift, parameter: number): number => interpolateMonotone(shift, parameter)
 
 /**
  * The model moved onto the grade's chart: chart(P) + model(route) − model(reference at the same P).

@@ -40,6 +40,22 @@ export function parametersAfter(tempers: readonly Temper[]): number[] {
   return after
 }
 
+/** The tempers of a route with what each part of the martensite goes through. */
+export interface TemperSteps {
+  readonly tempers: readonly Temper[]
+  /** Combined parameter after each temper, for what was martensite before the first. */
+  readonly parameters: readonly number[]
+  /** The same for what formed on cooling from temper j: [j][k] after k + 1 further tempers. */
+  readonly parametersSince: readonly (readonly number[])[]
+}
+
+/** Tempers made ready: the same for every steel they may be given to. */
+export const temperSteps = (tempers: readonly Temper[]): TemperSteps => ({
+  tempers,
+  parameters: parametersAfter(tempers),
+  parametersSince: tempers.map((_, j) => parametersAfter(tempers.slice(j + 1))),
+})
+
 /** One parameter for several tempers; null without any. */
 export const combinedParameter = (tempers: readonly Temper[]): number | null => parametersAfter(tempers).at(-1) ?? null
 
@@ -55,13 +71,21 @@ export interface TemperShape {
 }
 
 /** Tempering shape of a steel from what is dissolved, wt%; see STEEL_MODEL.temper. */
-export function temperShape(a: Pick<Austenite, 'Mo' | 'W' | 'V' | 'Cr'>): TemperShape {
+export function temperShape(a: Pick<Austenite, 'C' | 'N' | 'Mo' | 'W' | 'V' | 'Cr'>): TemperShape {
   const t = STEEL_MODEL.temper
   const molybdenum = a.Mo + a.W / 2
-  const shift = t.shift.perMo * Math.max(0, molybdenum - t.shift.fromMo)
+  // Stainless matrices hold their molybdenum without the later peak of high-speed steel.
+  const shift =
+    (t.shift.perMo * Math.max(0, molybdenum - t.shift.fromMo)) /
+    (1 + Math.exp((a.Cr - t.shift.chromiumBelow) / t.shift.chromiumWidth))
   return {
     drop: t.drop * Math.max(0.5, 1 - t.dropLessPerMo * molybdenum),
-    hump: t.hump.base + t.hump.perMo * molybdenum + t.hump.perV * a.V,
+    hump:
+      t.hump.base +
+      t.hump.perMo * molybdenum +
+      t.hump.perV * a.V +
+      // Chromium carbide comes out of a matrix that was hardened hot, rich in both carbon and chromium.
+      t.hump.perCCr * Math.max(0, a.C + a.N - t.hump.fromC) * Math.max(0, a.Cr - t.hump.fromCr),
     humpAt: t.hump.at + shift,
     overFrom: t.over.from + shift,
     lean: Math.max(0, 1 - a.Cr / t.lean.chromiumFull),
@@ -82,8 +106,12 @@ export function temperDropHrc(parameter: number | null, shape: TemperShape): num
   return early - hump + over + lean
 }
 
-/** Retained austenite after a temper, 0..1: it breaks down on cooling from high tempers. */
-export function retainedAfterTemper(retained: number, temper: Temper): number {
-  const { halfAtC, widthC } = STEEL_MODEL.temperDecomposition
-  return retained / (1 + Math.exp((temper.atC - halfAtC) / widthC))
+/**
+ * Retained austenite after a temper, 0..1: it breaks down on cooling from high tempers, in steels with little chromium
+ * already during low ones.
+ */
+export function retainedAfterTemper(retained: number, temper: Temper, shape: Pick<TemperShape, 'lean'>): number {
+  const { halfAtC, leanHalfAtC, widthC } = STEEL_MODEL.temperDecomposition
+  const halfC = halfAtC + shape.lean * (leanHalfAtC - halfAtC)
+  return retained / (1 + Math.exp((temper.atC - halfC) / widthC))
 }

@@ -25,6 +25,8 @@ export interface TemperingChart {
   /** [temper °C, HRC], rising in temperature. */
   readonly points: readonly (readonly [temperC: number, hrc: number])[]
   readonly source: string
+  /** Values recalled, not looked up. */
+  readonly recalled?: true
 }
 
 /** One heating step held until the load is even, before the soak. */

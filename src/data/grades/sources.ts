@@ -22,6 +22,7 @@ export const handbookChart = (
   reference: { austenitizeC, soakMin, quenchedToC: 25, coldToC: null, temperHoldMin: 120, temperCount },
   points,
   source,
+  recalled: true,
 })
 
 /** Of the maker's own sheets: what was filled in from the composition, and what stands on the sheet. */

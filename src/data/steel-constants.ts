@@ -1,0 +1,45 @@
+/**
+ * Where the fitted constants of STEEL_MODEL start, and how far one standard deviation of the prior reaches: values of the named
+ * sources, or of the first build where only a shape is known. `npm run calibrate` moves them.
+ */
+export const CONSTANT_PRIORS = {
+  'solubility.k': [6.3, 0.6],
+  'solubility.qK': [7000, 1500],
+  'solubility.exponent': [0.8, 0.2],
+  'kinetics.tauMin': [2.9, 0.7],
+  'kinetics.perChromium': [0.1, 0.03],
+  'kinetics.qK': [33000, 6000],
+  'martensiteStart.offsetC': [0, 12],
+  'martensite.rate': [76, 15],
+  'martensite.rateLean': [60, 40],
+  'martensite.carbon': [949, 60],
+  'martensite.carbonAbove': [300, 80],
+  'martensite.crMax': [7, 1.5],
+  'carbideHardening.chromium': [0.0025, 0.0015],
+  'carbideHardening.mc': [0.006, 0.003],
+  austeniteHv: [400, 40],
+  'acm.perChromium': [0.5, 0.15],
+  'kinetics.cementite.tauMin': [1.4, 0.6],
+  'stabilisation.perK': [0.0015, 0.0007],
+  'temper.drop': [5.5, 1],
+  'temper.width': [3, 0.4],
+  'temper.power': [1.4, 0.2],
+  'temper.dropLessPerMo': [0.1, 0.03],
+  'temper.hump.base': [0.7, 0.4],
+  'temper.hump.perMo': [0.5, 0.2],
+  'temper.hump.perV': [0.8, 0.4],
+  'temper.hump.perCCr': [2, 1.5],
+  'temper.hump.fromC': [0.5, 0.05],
+  'temper.hump.at': [15.2, 0.2],
+  'temper.hump.width': [1.1, 0.2],
+  'temper.shift.perMo': [0.4, 0.15],
+  'temper.over.from': [15.6, 0.2],
+  'temper.over.slope': [2.9, 0.6],
+  'temper.over.power': [1.45, 0.2],
+  'temper.lean.from': [9.3, 0.3],
+  'temper.lean.slope': [1.2, 0.3],
+  'temper.lean.power': [1.43, 0.15],
+  'temperDecomposition.halfAtC': [505, 10],
+} as const satisfies Record<string, readonly [start: number, sd: number]>
+
+export type ConstantName = keyof typeof CONSTANT_PRIORS

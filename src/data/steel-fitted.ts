@@ -1,0 +1,51 @@
+// Written by `npm run calibrate`: not by hand.
+
+/** Fitted constants of STEEL_MODEL, by their place in it. */
+export const FITTED = {
+  'solubility.k': 6.593,
+  'solubility.qK': 7847,
+  'solubility.exponent': 0.6845,
+  'kinetics.tauMin': 2.7,
+  'kinetics.perChromium': 0.1052,
+  'kinetics.qK': 25410,
+  'martensiteStart.offsetC': 21.7,
+  'martensite.rate': 72.9,
+  'martensite.rateLean': 97.63,
+  'martensite.carbon': 926.4,
+  'martensite.carbonAbove': 185.3,
+  'martensite.crMax': 5.956,
+  'carbideHardening.chromium': 0.001561,
+  'carbideHardening.mc': 0.009049,
+  austeniteHv: 416.8,
+  'acm.perChromium': 0.5302,
+  'kinetics.cementite.tauMin': 1.37,
+  'stabilisation.perK': 0.001454,
+  'temper.drop': 7.84,
+  'temper.width': 3.552,
+  'temper.power': 1.638,
+  'temper.dropLessPerMo': 0.1116,
+  'temper.hump.base': 0.05517,
+  'temper.hump.perMo': 0.3041,
+  'temper.hump.perV': 0.4958,
+  'temper.hump.perCCr': 4.419,
+  'temper.hump.fromC': 0.5136,
+  'temper.hump.at': 15.42,
+  'temper.hump.width': 1.316,
+  'temper.shift.perMo': 0.4883,
+  'temper.over.from': 15.42,
+  'temper.over.slope': 3.294,
+  'temper.over.power': 1.57,
+  'temper.lean.from': 9.257,
+  'temper.lean.slope': 1.26,
+  'temper.lean.power': 1.444,
+  'temperDecomposition.halfAtC': 508.1,
+}
+
+/** The model’s own error where it has not seen the steel, one standard deviation, HRC, and what it rests on. */
+export const HELD_OUT = {
+  stainless: { sdHrc: 0.9, figures: 13, steels: 4 },
+  'air-hardening': { sdHrc: 1.81, figures: 30, steels: 5 },
+  'high-speed': { sdHrc: 1.54, figures: 12, steels: 2 },
+  'low-alloy': { sdHrc: 1.18, figures: 22, steels: 3 },
+  charted: { sdHrc: 1.24, figures: 5, steels: 4 },
+} as const
