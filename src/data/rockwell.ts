@@ -20,8 +20,17 @@ export const ROCKWELL = {
   squareWithinDeg: 2,
   /** A dial is read to half a point. Common practice, no published source. */
   resolutionHrc: 0.5,
-  /** One sigma of a single reading where there is only one. Common practice, no published source. */
-  singleReadingSdHrc: 0.5,
+  /**
+   * Scatter of single readings before any was seen, one sigma, and how many degrees of freedom that knowledge is worth; with what
+   * was read it never counts for more than `mostDegrees`, for blades differ. Common practice, no published source.
+   */
+  scatter: { sdHrc: 0.5, degreesOfFreedom: 5, mostDegrees: 12 },
+  /** The same on a test block, which is flat and polished. */
+  blockScatter: { sdHrc: 0.3, degreesOfFreedom: 4 },
+  /** One sigma of a tester that no good check stands for. Common practice, no published source. */
+  uncheckedTesterSdHrc: 0.5,
+  /** A block further than this from the readings says nothing of the tester there. Common practice, no published source. */
+  blockWithinHrc: 5,
   /** Nearer the mean than this no reading is called an outlier: two sigmas of one reading. */
   outlierAtLeastHrc: 1,
   /** A blade whose mean is this far from the middle of the others is judged alone. Common practice, no published source. */

@@ -1,9 +1,25 @@
 import type { Hardness } from '../core/job/hardness'
-import { hrcText, type Speaker } from './speaker'
+import type { ReadingSummary } from '../core/rockwell/readings'
+import { ROCKWELL } from '../data/rockwell'
+import { hrcText, type Speaker, signedText } from './speaker'
 
 /** What a hardness rests on, after its figure: “HRC ± 0.8, mean of 3”. */
 export const restsOnWords = ({ u95, by, n }: Pick<Hardness, 'u95' | 'by' | 'n'>): string =>
   `HRC ± ${hrcText(u95)}, ${by === 'files' ? 'by files' : n === 1 ? 'one reading' : `mean of ${n}`}`
+
+/** Whether a tester’s check corrected readings, and by how much. */
+export function correctionWords({ correctedBy, mean, corrected }: ReadingSummary): string {
+  switch (correctedBy) {
+    case 'block':
+      return `Corrected by ${signedText(corrected - mean)} HRC: what the check on the block shows of the tester.`
+    case 'unchecked':
+      return 'No check on a test block stood at that time: nothing is corrected, and the range is wider.'
+    case 'tester-outside':
+      return 'The check on the block is outside the tester’s limits: nothing is corrected, and the range is wider.'
+    case 'block-far':
+      return 'The test block is too far from these readings: nothing is corrected, and the range is wider.'
+  }
+}
 
 interface Warning {
   readonly code: 'outlier' | 'thin' | 'unchecked' | 'block'
@@ -17,7 +33,7 @@ export function measureWarnings(
   say: Speaker,
 ): Warning[] {
   if (!summary) return []
-  const { outliers, rules, verification } = summary
+  const { outliers, rules, verification, correctedBy } = summary
   const found: (Warning | false)[] = [
     outliers.length > 0 && {
       code: 'outlier',
@@ -32,11 +48,15 @@ export function measureWarnings(
       message:
         'Taken without a test block check on that day. The readings are kept and marked. Check the tester in the Workshop.',
     },
-    verification !== null &&
-      !verification.ok && {
+    correctedBy === 'tester-outside' &&
+      verification !== null && {
         code: 'block',
-        message: `The tester fails its block check (off by ${verification.bias.toFixed(1)}, spread ${verification.repeatability.toFixed(1)}): the readings are kept, but do not trust them.`,
+        message: `The tester fails its check on the block (off by ${verification.bias.toFixed(1)}, spread ${verification.repeatability.toFixed(1)}). The readings are kept as they are, not corrected, and their range is wider. Have the tester put right.`,
       },
+    correctedBy === 'block-far' && {
+      code: 'block',
+      message: `The test block is more than ${ROCKWELL.blockWithinHrc} HRC from these readings. It does not correct them, and their range is wider. Check the tester on a block near ${Math.round(summary.mean)} HRC.`,
+    },
   ]
   return found.filter(one => one !== false)
 }

@@ -115,7 +115,7 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
         roundFace: own.some(r => r.roundFace !== undefined),
         hrc: Math.round(found.hrc * 10) / 10,
         u95: Math.round(found.u95 * 10) / 10,
-        corrected: found.summary?.verification != null,
+        corrected: found.summary?.correctedBy === 'block',
         uncheckedTester: found.unchecked,
       })),
       target: group.target,

@@ -1,9 +1,12 @@
 import { mean } from 'simple-statistics'
 import { ROCKWELL } from '../../data/rockwell'
 import type { Estimate } from '../codes/result'
+import { groupBy } from '../numeric/group-by'
 import { combineHardness, type FileTest } from '../rockwell/files'
 import { type ReadingSummary, summariseReadings } from '../rockwell/readings'
+import { type Scatter, scatterFrom } from '../rockwell/scatter'
 import type { TargetHrc } from '../rockwell/target'
+import { testerCorrection } from '../rockwell/verification'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
@@ -114,21 +117,35 @@ const filesOf = (blades: readonly BatchBlade[], stage: Stage): FileTest[] =>
 /** Readings as they would stand against the newest of the checks that were valid for them, and that check. */
 function onOneCheck(readings: readonly Reading[], tester: Tester) {
   const checks = checksOf(tester)
-  const each = readings.map(reading => ({ reading, check: checkBefore(checks, reading.at) }))
+  const aboutHrc = readings.length > 0 ? mean(readings.map(reading => reading.hrc)) : 0
+  const each = readings.map(reading => {
+    const block = checkBefore(checks, reading.at)?.check ?? null
+    return { reading, block, bias: testerCorrection(block, aboutHrc).biasHrc }
+  })
   const newest = each.reduce<(typeof each)[number] | null>(
     (best, one) => (best && best.reading.at >= one.reading.at ? best : one),
     null,
-  )?.check
+  )
+  const bias = newest?.bias ?? 0
   return {
-    values: each.map(({ reading, check }) => reading.hrc - (check?.bias ?? 0) + (newest?.bias ?? 0)),
-    block: newest?.check ?? null,
-    bias: newest?.bias ?? 0,
+    values: each.map(one => one.reading.hrc - one.bias + bias),
+    block: newest?.block ?? null,
+    bias,
+    aboutHrc,
   }
 }
 
 function meanHrc(readings: readonly Reading[], tester: Tester): number {
   const { values, bias } = onOneCheck(readings, tester)
   return mean(values) - bias
+}
+
+/** How much single readings scatter on the other blades of the batch, each about its own mean at its stage. */
+function scatterBeside(blades: readonly Pick<BatchBlade, 'id'>[], { readings }: HardnessEvidence): Scatter {
+  const judged = new Set(blades.map(blade => blade.id))
+  const others = readings.filter(r => r.deletedAt === null && r.bladeId !== null && !judged.has(r.bladeId))
+  const sets = [...groupBy(others, r => `${r.bladeId} ${r.stage}`).values()]
+  return scatterFrom(sets.map(set => set.map(r => r.hrc)))
 }
 
 function hardnessOf(
@@ -139,8 +156,9 @@ function hardnessOf(
 ): Hardness | null {
   const readings = readingsOf(blades, stage, evidence)
   const files = filesOf(blades, stage)
-  const { values, block } = onOneCheck(readings, evidence.tester)
-  const summary = values.length > 0 ? summariseReadings(values, block, target) : null
+  const { values, block, aboutHrc } = onOneCheck(readings, evidence.tester)
+  const summary =
+    values.length > 0 ? summariseReadings(values, block, target, scatterBeside(blades, evidence), aboutHrc) : null
   const shared = {
     stage,
     n: values.length,
@@ -165,7 +183,8 @@ function hardnessOf(
   // Files alone say little of a point: what was predicted is weighed with them. Readings speak for themselves.
   const combined = combineHardness(
     {
-      readings: summary && { mean: summary.corrected, sd: summary.standardUncertainty },
+      // As wide as Student’s t makes it, of which the grid knows nothing.
+      readings: summary && { mean: summary.corrected, sd: summary.u95 / 1.96 },
       files,
       predicted: summary ? null : (evidence.predicted?.(stage) ?? null),
     },

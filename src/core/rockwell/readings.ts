@@ -1,20 +1,21 @@
-import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { mean as meanOf, sampleStandardDeviation } from 'simple-statistics'
 import { ROCKWELL } from '../../data/rockwell'
 import { type WorkingLine, worked } from '../codes/working'
 import { type IndentRules, indentRules } from './indent'
+import { PRIOR_SCATTER, pooledScatter, type Scatter } from './scatter'
 import type { TargetHrc } from './target'
-import { type BlockCheck, type Verification, verifyTester } from './verification'
+import { type BlockCheck, type CorrectedBy, testerCorrection, type Verification, verifyTester } from './verification'
 
 export interface ReadingSummary {
   readonly n: number
   readonly mean: number
   /** Standard deviation of the readings; null with one reading. */
   readonly sd: number | null
-  /** Mean less the tester's bias; the mean itself without a block check. */
+  /** Mean less the tester's bias; the mean itself where no check corrects it. */
   readonly corrected: number
+  readonly correctedBy: CorrectedBy
   /** Standard uncertainty of the corrected mean, HRC. */
   readonly standardUncertainty: number
   readonly degreesOfFreedom: number
@@ -30,61 +31,59 @@ export interface ReadingSummary {
 
 /**
  * What a set of Rockwell C readings says: mean, bias-corrected mean, 95 % uncertainty and the chance that the true
- * hardness is in target. Needs at least one reading.
- * Source: GUM (JCGM 100) combination of the scatter of the mean, the block and the dial's resolution; Student's t
- * with Welch-Satterthwaite degrees of freedom.
+ * hardness is in target. Needs at least one reading. `before` is what is known of this tester's and maker's scatter, `aboutHrc` the
+ * hardness the block must be near (the mean, where it is not said).
+ * Source: GUM (JCGM 100) combination of the scatter of the mean, the tester and the dial's resolution; the scatter pooled with
+ * what was known before (`scatter.ts`); Student's t with Welch-Satterthwaite degrees of freedom.
  */
 export function summariseReadings(
   readings: readonly number[],
   block: BlockCheck | null = null,
   target: TargetHrc | null = null,
+  before: Scatter = PRIOR_SCATTER,
+  aboutHrc: number | null = null,
 ): ReadingSummary {
   if (readings.length === 0) throw new RangeError('summariseReadings: no readings')
   const n = readings.length
   const mean = meanOf([...readings])
-  const sd = n > 1 ? sampleStandardDeviation([...readings]) : null
-  const verification = block ? verifyTester(block) : null
-  const corrected = mean - (verification?.bias ?? 0)
+  const tester = testerCorrection(block, aboutHrc ?? mean)
+  const corrected = mean - tester.biasHrc
 
-  const uMean = (sd ?? ROCKWELL.singleReadingSdHrc) / Math.sqrt(n)
+  const scatter = pooledScatter(before, [readings])
+  const uMean = scatter.sdHrc / Math.sqrt(n)
   const uResolution = ROCKWELL.resolutionHrc / Math.sqrt(12)
-  const uBlock = block ? blockUncertainty(block) : 0
-  const standardUncertainty = Math.hypot(uMean, uResolution, uBlock)
+  const uTester = tester.standardUncertainty
+  const standardUncertainty = Math.hypot(uMean, uResolution, uTester)
   const degreesOfFreedom =
-    sd === null || uMean === 0 ? Number.POSITIVE_INFINITY : (n - 1) * (standardUncertainty / uMean) ** 4
-  const coverage = Number.isFinite(degreesOfFreedom) ? tQuantile(0.975, degreesOfFreedom) : 1.959964
-  const below = (x: number) => {
-    const z = (x - corrected) / standardUncertainty
-    return Number.isFinite(degreesOfFreedom) ? tCdf(z, degreesOfFreedom) : normalCdf(z, 0, 1)
-  }
+    standardUncertainty ** 4 / (uMean ** 4 / scatter.degreesOfFreedom + uTester ** 4 / tester.degreesOfFreedom)
+  const coverage = tQuantile(0.975, degreesOfFreedom)
+  const below = (x: number) => tCdf((x - corrected) / standardUncertainty, degreesOfFreedom)
   return {
     n,
     mean,
-    sd,
+    sd: n > 1 ? sampleStandardDeviation([...readings]) : null,
     corrected,
+    correctedBy: tester.by,
     standardUncertainty,
     degreesOfFreedom,
     u95: coverage * standardUncertainty,
     outliers: grubbsOutliers(readings),
     inTargetProbability: target ? Math.max(0, below(target.max) - below(target.min)) : null,
-    verification,
+    verification: block ? verifyTester(block) : null,
     rules: indentRules(Math.min(99, Math.max(1, corrected))),
     working: [
       worked('readings-mean', mean, 'HRC', { n }),
-      worked('scatter-of-mean', uMean, 'HRC', { single: sd === null }),
+      worked('scatter-of-mean', uMean, 'HRC', {
+        sdHrc: scatter.sdHrc,
+        degreesOfFreedom: scatter.degreesOfFreedom,
+        beforeHrc: before.sdHrc,
+      }),
       worked('dial-resolution', uResolution, 'HRC', {}),
-      worked('test-block', uBlock, 'HRC', { checked: block !== null }),
+      worked('test-block', uTester, 'HRC', { by: tester.by }),
       worked('coverage-factor', coverage, '', {}),
     ],
   }
 }
-
-const blockUncertainty = (block: BlockCheck) =>
-  Math.hypot(
-    block.certifiedSd,
-    (block.readings.length > 1 ? sampleStandardDeviation([...block.readings]) : ROCKWELL.singleReadingSdHrc) /
-      Math.sqrt(block.readings.length),
-  )
 
 /**
  * Critical value of Grubbs' two-sided test for one outlier.

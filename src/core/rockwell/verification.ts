@@ -1,5 +1,6 @@
 import { mean as meanOf } from 'simple-statistics'
 import { ROCKWELL } from '../../data/rockwell'
+import { pooledScatter } from './scatter'
 
 export interface BlockCheck {
   readonly certifiedHrc: number
@@ -22,4 +23,44 @@ export function verifyTester(block: BlockCheck): Verification {
   const repeatability = Math.max(...block.readings) - Math.min(...block.readings)
   const limit = Math.max(ROCKWELL.repeatabilityMinHrc, ROCKWELL.repeatabilityShare * (100 - mean))
   return { bias, repeatability, ok: Math.abs(bias) <= ROCKWELL.permissibleErrorHrc && repeatability <= limit }
+}
+
+/** Why readings are corrected, or are not. */
+export const CORRECTED_BY = ['block', 'unchecked', 'tester-outside', 'block-far'] as const
+export type CorrectedBy = (typeof CORRECTED_BY)[number]
+
+/** What a tester's check does to readings near some hardness. */
+export interface TesterCorrection {
+  readonly by: CorrectedBy
+  /** To be taken off the readings, HRC. */
+  readonly biasHrc: number
+  /** What is left unknown of the tester, one standard uncertainty, HRC. */
+  readonly standardUncertainty: number
+  readonly degreesOfFreedom: number
+}
+
+/**
+ * A good check on a block near the readings corrects them by its bias. A tester outside its limits, or a block that is far from them,
+ * corrects nothing; then, as without a check, the tester is only as good as testers are.
+ */
+export function testerCorrection(block: BlockCheck | null, aboutHrc: number): TesterCorrection {
+  const nothing = (by: CorrectedBy, atLeast = 0): TesterCorrection => ({
+    by,
+    biasHrc: 0,
+    standardUncertainty: Math.max(ROCKWELL.uncheckedTesterSdHrc, atLeast),
+    degreesOfFreedom: Number.POSITIVE_INFINITY,
+  })
+  if (!block) return nothing('unchecked')
+  const { bias, ok } = verifyTester(block)
+  if (!ok) return nothing('tester-outside', Math.abs(bias))
+  if (Math.abs(block.certifiedHrc - aboutHrc) > ROCKWELL.blockWithinHrc) return nothing('block-far')
+  const scatter = pooledScatter(ROCKWELL.blockScatter, [block.readings])
+  const ofMean = scatter.sdHrc / Math.sqrt(block.readings.length)
+  const standardUncertainty = Math.hypot(block.certifiedSd, ofMean)
+  return {
+    by: 'block',
+    biasHrc: bias,
+    standardUncertainty,
+    degreesOfFreedom: scatter.degreesOfFreedom * (standardUncertainty / ofMean) ** 4,
+  }
 }
