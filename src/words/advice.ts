@@ -21,19 +21,48 @@ export function whyWords({ kind, why, temper }: Pick<AdviceOption, 'kind' | 'why
     case 'accept':
       return `${rests}; the target is ${range(wanted)}.`
     case 'temper':
-      return `${rests}; ${say.t(temper?.atC ?? 0)} should move it ${changeHrc < 0 ? 'down' : 'up'} by ${hrcText(Math.abs(changeHrc))} toward ${range(wanted)}${why.robsChromium ? ', but it costs corrosion resistance' : ''}.`
+      return `${rests}; ${say.t(temper?.atC ?? 0)} ${movesWords(changeHrc, wanted)}${why.robsChromium ? ', but it costs corrosion resistance' : ''}.${
+        why.leavesRange
+          ? ` This grade is usually tempered at ${say.t(why.leavesRange.minC)} to ${say.t(why.leavesRange.maxC)}: outside it you have only the model’s word.`
+          : ''
+      }`
     case 'cold':
       return `${rests}; cold ${why.lateCold ? 'after a temper turns only part of the retained austenite' : 'turns retained austenite to martensite'}, with the temper a change of ${hrcText(changeHrc)}.`
     case 'anneal-and-reharden':
-      return `${rests}; everything starts again, with the risk of warp, scale and lost carbon.`
+      return `${rests}; everything starts again, with the risk of warp, scale and lost carbon. The best route of this steel in this shop should give ${hrcText(measured.mean + changeHrc)} HRC.`
     case 'scrap':
       return 'Only when the blade is cracked, too thin to grind clean, or not worth another two days.'
   }
 }
 
+/** Less of a change than this is none to speak of, HRC. */
+const HARDLY_HRC = 0.15
+
+const movesWords = (changeHrc: number, wanted: { min: number; max: number }) =>
+  Math.abs(changeHrc) < HARDLY_HRC
+    ? 'leaves the hardness as it is, and tempers what is still brittle'
+    : `should move it ${changeHrc < 0 ? 'down' : 'up'} by ${hrcText(Math.abs(changeHrc))} toward ${range(wanted)}`
+
+/** Chances under this are none to speak of. */
+const HARDLY_A_CHANCE = 0.05
+
+/** Said above the options where none of them helps; null where one does. */
+export const nothingHelps = (options: readonly Pick<AdviceOption, 'inTargetProbability'>[]): string | null =>
+  options.every(option => option.inTargetProbability < HARDLY_A_CHANCE)
+    ? 'Nothing here brings it within the target: the best way has a chance of less than 5 %. Change the target, or make the blade anew of a steel that reaches it.'
+    : null
+
+/** What to look at first where the edge fails in a way its hardness does not explain. */
+export const NOT_BY_HARDNESS: Readonly<Record<'chips' | 'rolls', string>> = {
+  chips:
+    'The edge chips although it is softer than the target, so hardness is not the cause. Look first at the edge angle and how thin it is behind the edge, at coarse grain in a broken piece, and for an edge burnt in grinding.',
+  rolls:
+    'The edge rolls although it is harder than the target, so hardness is not the cause. Look first at the edge angle and how thin it is behind the edge, for a skin that lost carbon, and for an edge burnt in grinding: sharpen 0.5 mm further back and try again.',
+}
+
 /** What to do, in order, one line each. */
 export function stepsOf(
-  { kind, temper, cold }: Pick<AdviceOption, 'kind' | 'temper' | 'cold'>,
+  { kind, temper, cold, anneal, again }: Pick<AdviceOption, 'kind' | 'temper' | 'cold' | 'anneal' | 'again'>,
   say: Speaker,
 ): string[] {
   switch (kind) {
@@ -50,14 +79,25 @@ export function stepsOf(
       ]
     case 'anneal-and-reharden':
       return [
-        `Anneal wrapped: ${say.both(900)} for 2 h, ${say.perHour(10)} to ${say.perHour(15)} to ${say.both(650)}, then oven off.`,
+        ...(anneal
+          ? [
+              `Anneal wrapped: ${say.both(anneal.atC)} for ${say.minutes(anneal.holdMin)}, then ${say.perHour(anneal.coolCPerH)} down to ${say.both(anneal.downToC)}, then oven off.`,
+            ]
+          : []),
         'Check straightness and decarburised skin.',
-        'Harden again by a corrected route.',
+        ...(again
+          ? [
+              `Harden again: ${say.both(again.austenitizeC)} for ${say.minutes(again.soakMin)}${again.cold ? `, cold at ${say.both(again.cold.toC)}` : ''}, tempers ${again.tempers.map(t => say.both(t.atC)).join(' and ')}.`,
+            ]
+          : []),
       ]
     case 'scrap':
       return ['Mark it, keep it as a test piece.']
   }
 }
+
+/** What is ground off a blade whose packet leaked before it is read again, mm. Common practice, no published source. */
+export const LEAKED_SKIN_MM = 0.1
 
 export const CAUSE_WORDS: Readonly<Record<CauseName, string>> = {
   scatter: 'the usual scatter',
@@ -77,7 +117,7 @@ export const CAUSE_TESTS: Readonly<Record<CauseName, (say: Speaker) => string>> 
   'oven-cold': say => `A second thermocouple beside the blades, or a scrap ${say.d(20)} hotter: it comes out harder.`,
   'oven-hot': say =>
     `Chill a scrap at ${say.t(-75)} or colder: it gains several points. A scrap ${say.d(20)} cooler comes out harder.`,
-  leak: say => `Grind ${say.length(0.1)} off a spot and read there: it is harder below the skin.`,
+  leak: say => `Grind ${say.length(LEAKED_SKIN_MM)} off a spot and read there: it is harder below the skin.`,
   'slow-quench': () => 'Quench a scrap bare in fast air or oil from the same soak: it comes out harder.',
   'wrong-steel': () => 'A spark or a magnet after the soak, the mill’s certificate, or a sample to a laboratory.',
   tester: () => 'Check the tester now on a test block near this hardness.',

@@ -7,7 +7,8 @@ import type { FindingCodes } from '../core/job/inspect'
 import { OPTION_KINDS } from '../core/shop/batch'
 import { CAUTIONS } from '../data/cautions'
 import { GRADES } from '../data/grades'
-import { CAUSE_TESTS, stepsOf, whyWords } from './advice'
+import { FULL_ANNEAL } from '../data/grades/sources'
+import { CAUSE_TESTS, nothingHelps, stepsOf, whyWords } from './advice'
 import { CAUTION_WORDS } from './cautions'
 import { FINDING_WORDS } from './inspection'
 import { coldWhyWords, inUnits } from './marked'
@@ -224,9 +225,9 @@ const WORKING_PARAMS: WorkingCodes = {
   'own-readings': { readings: 12 },
   'band-one-sigma': { parts: [{ part: 'lot', element: 'Cr', sd: 0.3 }] },
   'readings-mean': { n: 3 },
-  'scatter-of-mean': { single: false },
+  'scatter-of-mean': { sdHrc: 0.5, degreesOfFreedom: 6, beforeHrc: 0.5 },
   'dial-resolution': {},
-  'test-block': { checked: true },
+  'test-block': { by: 'block' },
   'coverage-factor': {},
   'steel-heat-dry-ice': {},
   'bath-heat': { source: 'a handbook' },
@@ -293,6 +294,31 @@ const saidBy =
   (say: typeof METRIC) =>
     words[code](params[code], say, 'a.austenitizeC')
 
+describe('advice that does not help', () => {
+  it('is said above the options where none has a chance, and only there', () => {
+    const none = { inTargetProbability: 0.01 }
+    expect(nothingHelps([none, none])).toContain('Nothing here brings it within the target')
+    expect(nothingHelps([none, { inTargetProbability: 0.2 }])).toBeNull()
+  })
+
+  it('a temper that moves nothing does not pretend to', () => {
+    const why = {
+      measured: { mean: 60.2, u95: 0.5, stage: 'temper-1' as const },
+      wanted: { min: 59, max: 61 },
+      changeHrc: -0.05,
+      robsChromium: false,
+      lateCold: false,
+      leavesRange: null,
+      notByHardness: false,
+    }
+    const said = (changeHrc: number) =>
+      whyWords({ kind: 'temper', why: { ...why, changeHrc }, temper: { atC: 200, holdMin: 120 } }, METRIC)
+    expect(said(-0.05)).toContain('leaves the hardness as it is')
+    expect(said(-0.05)).not.toContain('0.1')
+    expect(said(-0.6)).toContain('down by 0.6')
+  })
+})
+
 describe('every code is said in both systems, and without a metric unit in °F and inch mode', () => {
   it.each(keysOf(PROBLEM_WORDS))('the problem %s', (code: ProblemCode) => {
     expectSaid(saidBy<ProblemCodes, ProblemCode>(PROBLEM_WORDS, PROBLEMS, code))
@@ -340,6 +366,8 @@ describe('every code is said in both systems, and without a metric unit in °F a
       changeHrc: -0.9,
       robsChromium: true,
       lateCold: false,
+      leavesRange: { minC: 150, maxC: 200 },
+      notByHardness: false,
     }
     for (const kind of OPTION_KINDS) {
       const option = {
@@ -347,6 +375,8 @@ describe('every code is said in both systems, and without a metric unit in °F a
         why,
         temper: { atC: 210, holdMin: 120 },
         cold: { toC: -75, holdMin: 60, delayMin: 30 },
+        anneal: FULL_ANNEAL,
+        again: null,
       }
       expectSaid(say => whyWords(option, say))
       // A temper is keyed: it stands in both scales, whatever the shop's.

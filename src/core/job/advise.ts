@@ -1,16 +1,21 @@
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import type { AnnealCycle } from '../../data/grades'
+import { FULL_ANNEAL } from '../../data/grades/sources'
 import type { Estimate } from '../codes/result'
 import type { TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
 import { type Prediction, predict } from '../steel/predict'
 import type { ColdTreatment, Route } from '../steel/route'
-import type { Steel } from '../steel/steel'
+import { isGrade, type Steel } from '../steel/steel'
+import { suggestRoute, temperFor } from '../steel/suggest'
 import type { Temper } from '../steel/tempering'
+import { withTemperC } from '../steel/usual'
 import type { System } from '../units/quantity'
 import { settingC, settingsBetween } from '../units/setting'
-import { chance, type StageReading, type Symptom, targetWithSymptom } from './stage-reading'
+import { chance, type StageReading, type Symptom, wantedAfter } from './stage-reading'
 import { predictedAt } from './stages'
+import { ASSUMED_THICKNESS_MM } from './tray'
 
 export interface AdviceRequest {
   readonly steel: Steel
@@ -22,6 +27,9 @@ export interface AdviceRequest {
   readonly can: {
     readonly coldToC: number | null
     readonly anneal: boolean
+    /** The hottest its oven can hold, °C, and the thickest blade, mm: for hardening again; absent: what the grade needs, and 3 mm. */
+    readonly ovenMaxC?: number | undefined
+    readonly thicknessMm?: number | undefined
     /** The scale the tempering oven is keyed in. */
     readonly system: System
   }
@@ -40,6 +48,10 @@ export interface AdviceReason {
   readonly robsChromium: boolean
   /** Cold after a temper turns only a part of the retained austenite. */
   readonly lateCold: boolean
+  /** Outside this range the grade is not usually tempered; null where the way stays inside it, or the steel has none. */
+  readonly leavesRange: { readonly minC: number; readonly maxC: number } | null
+  /** The symptom at the edge is not what such a hardness does: what else makes it is asked about first. */
+  readonly notByHardness: boolean
 }
 
 export interface AdviceOption {
@@ -48,6 +60,9 @@ export interface AdviceOption {
   readonly temper: Temper | null
   /** The cold treatment to add, for kind 'cold'. */
   readonly cold: ColdTreatment | null
+  /** How to make it soft, and the route that then comes nearest to what is wanted, for kind 'anneal-and-reharden'. */
+  readonly anneal: AnnealCycle | null
+  readonly again: Route | null
   readonly hrc: Estimate
   readonly inTargetProbability: number
   readonly hours: number
@@ -56,12 +71,14 @@ export interface AdviceOption {
   readonly why: AdviceReason
 }
 
-/** Hours of a whole re-hardening: anneal 2 h at 900 °C, slow cool to 650 °C, wrap, harden, cold, two tempers. */
-const REHARDEN_HOURS = 40
+/** Hours of a re-hardening beside the anneal itself: cooling with the oven off, wrapping, hardening, cold, two tempers. */
+const HARDEN_AGAIN_HOURS = 21
 const TEMPER_HOLD_MIN = 120
 /** Holds tried: the usual two hours first, another only where it does clearly better. */
 const TEMPER_HOLDS_MIN = [120, 60, 240] as const
 const UNUSUAL_HOLD = 0.02
+/** What it costs, in chance, to temper where the grade is not usually tempered or chromium is lost. */
+const OUTSIDE_RANGE = 0.08
 /** Heating, and cooling to the room, beside the hold, h. */
 const TEMPER_ASIDE_HOURS = 1.5
 const TEMPER_HOURS = TEMPER_HOLD_MIN / 60 + TEMPER_ASIDE_HOURS
@@ -103,11 +120,11 @@ function chanceOfReading({ mean, u95, degreesOfFreedom }: StageReading, sd: numb
  * supplies only the change from there.
  */
 export function advise(request: AdviceRequest): AdviceOption[] {
-  const wanted = targetWithSymptom(request.target, request.symptom)
+  const { wanted, notByHardness } = wantedAfter(request.target, request.symptom, request.reading.mean)
   const now = predict(request.steel, request.route)
   const measured: Estimate = { mean: request.reading.mean, sd: Math.max(0.05, request.reading.u95 / 1.96) }
   const predicted = stageHrc(now, request.reading.stage)
-  const context: Context = { request, wanted, now, measured, predicted }
+  const context: Context = { request, wanted, notByHardness, now, measured, predicted }
   const options = [
     acceptOption(context),
     temperOption(context),
@@ -115,12 +132,21 @@ export function advise(request: AdviceRequest): AdviceOption[] {
     rehardenOption(context),
     scrapOption(context),
   ]
-  return options.filter(option => option !== null).sort((a, b) => worth(b, request) - worth(a, request))
+  return options
+    .filter(option => option !== null)
+    .filter(option => !worsens(option, request.symptom))
+    .sort((a, b) => worth(b, request) - worth(a, request))
 }
+
+/** An edge that rolls is never made softer, nor one that chips harder, whatever else is wanted. */
+const worsens = ({ kind, why }: AdviceOption, symptom: Symptom): boolean =>
+  (kind === 'temper' || kind === 'cold') &&
+  ((symptom === 'rolls' && why.changeHrc < 0) || (symptom === 'chips' && why.changeHrc > 0))
 
 interface Context {
   readonly request: AdviceRequest
   readonly wanted: TargetHrc
+  readonly notByHardness: boolean
   readonly now: Prediction
   readonly measured: Estimate
   readonly predicted: number
@@ -146,12 +172,14 @@ function carried({ request, measured, predicted }: Context, route: Route): { hrc
 /** Tempers hotter than this take chromium out of the steel, °C. */
 const ROBBED_C = 400
 
-const reasonOf = ({ request, wanted }: Context, more: Partial<AdviceReason> = {}): AdviceReason => ({
+const reasonOf = ({ request, wanted, notByHardness }: Context, more: Partial<AdviceReason> = {}): AdviceReason => ({
   measured: request.reading,
   wanted,
   changeHrc: 0,
   robsChromium: false,
   lateCold: false,
+  leavesRange: null,
+  notByHardness,
   ...more,
 })
 
@@ -164,6 +192,8 @@ function acceptOption(context: Context): AdviceOption | null {
     kind: 'accept',
     temper: null,
     cold: null,
+    anneal: null,
+    again: null,
     hrc: measured,
     inTargetProbability: inTarget,
     hours: 0,
@@ -179,14 +209,16 @@ function temperOption(context: Context): AdviceOption | null {
   const { tempers } = request.route
   // A steel that is not stainless has no corrosion resistance to lose by a hot temper.
   const robs = (atC: number) => context.now.corrosion.stainless && atC > ROBBED_C
+  const range = isGrade(request.steel) ? request.steel.temper : null
+  const leaves = (atC: number) => range !== null && (atC < range.minC || atC > range.maxC)
   let best: (ReturnType<typeof carried> & { atC: number; holdMin: number; score: number }) | null = null
   for (const holdMin of TEMPER_HOLDS_MIN)
     for (const atC of settingsBetween(TEMPER_RANGE_C.min, TEMPER_RANGE_C.max, request.can.system)) {
       const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin }] })
-      const overChromium = robs(atC) ? 0.08 : 0
+      const outside = robs(atC) || leaves(atC) ? OUTSIDE_RANGE : 0
       const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
       const unusual = holdMin === TEMPER_HOLD_MIN ? 0 : UNUSUAL_HOLD
-      const score = chance(after.hrc, wanted) - overChromium - miss * 0.01 - unusual
+      const score = chance(after.hrc, wanted) - outside - miss * 0.01 - unusual
       if (!best || score > best.score + 1e-9) best = { ...after, atC, holdMin, score }
     }
   if (!best) return null
@@ -197,12 +229,18 @@ function temperOption(context: Context): AdviceOption | null {
     kind: 'temper',
     temper: { atC, holdMin },
     cold: null,
+    anneal: null,
+    again: null,
     hrc,
     inTargetProbability: chance(hrc, wanted),
     hours: holdMin / 60 + TEMPER_ASIDE_HOURS,
     corrosion,
-    risk: robs(atC) ? 'some' : 'low',
-    why: reasonOf(context, { changeHrc: change, robsChromium: robs(atC) }),
+    risk: robs(atC) || leaves(atC) ? 'some' : 'low',
+    why: reasonOf(context, {
+      changeHrc: change,
+      robsChromium: robs(atC),
+      leavesRange: leaves(atC) && range ? { minC: range.minC, maxC: range.maxC } : null,
+    }),
   }
 }
 
@@ -212,8 +250,13 @@ function coldOption(context: Context): AdviceOption | null {
   const { route } = request
   if (coldToC === null || (route.cold && route.cold.toC <= coldToC)) return null
   const late = route.tempers.length > 0
-  // A temper stabilises what austenite is left: late cold counts as a day's delay.
-  const cold = { toC: coldToC, holdMin: 120, delayMin: late ? 1440 : 60 }
+  // A temper stabilises what austenite is left: late cold counts as a day's delay after a snap temper.
+  const cold = {
+    toC: coldToC,
+    holdMin: 120,
+    delayMin: late ? 1440 : 60,
+    ...(late ? { snapTemperC: Math.max(...route.tempers.map(temper => temper.atC)) } : {}),
+  }
   const last = route.tempers[route.tempers.length - 1]
   const temper: Temper = last ?? { atC: settingC(200, request.can.system), holdMin: TEMPER_HOLD_MIN }
   const { hrc, corrosion } = carried(context, { ...route, cold, tempers: [...route.tempers, temper] })
@@ -221,6 +264,8 @@ function coldOption(context: Context): AdviceOption | null {
     kind: 'cold',
     temper,
     cold,
+    anneal: null,
+    again: null,
     hrc,
     inTargetProbability: chance(hrc, wanted),
     hours: 2 + TEMPER_HOURS,
@@ -230,21 +275,53 @@ function coldOption(context: Context): AdviceOption | null {
   }
 }
 
+/** After annealing everything is open again: the best route the steel and this shop can do, with its own chance. */
 function rehardenOption(context: Context): AdviceOption | null {
-  const { request, wanted, now } = context
+  const { request, wanted } = context
   if (!request.can.anneal) return null
-  const hrc: Estimate = { mean: (wanted.min + wanted.max) / 2, sd: now.finalHrc.sd }
+  const anneal = isGrade(request.steel) ? request.steel.anneal : FULL_ANNEAL
+  const again = reachableRoute(request, wanted)
+  const { finalHrc, corrosion } = predict(request.steel, again)
   return {
     kind: 'anneal-and-reharden',
     temper: null,
     cold: null,
-    hrc,
-    inTargetProbability: chance(hrc, wanted),
-    hours: REHARDEN_HOURS,
-    corrosion: now.corrosion.index,
+    anneal,
+    again,
+    hrc: finalHrc,
+    inTargetProbability: chance(finalHrc, wanted),
+    hours: Math.round(anneal.holdMin / 60 + (anneal.atC - anneal.downToC) / anneal.coolCPerH + HARDEN_AGAIN_HOURS),
+    corrosion: corrosion.index,
     risk: 'high',
-    why: reasonOf(context, { changeHrc: hrc.mean - context.measured.mean }),
+    why: reasonOf(context, { changeHrc: finalHrc.mean - context.measured.mean }),
   }
+}
+
+/** Low tempers, of a steel that no sheet gives a range for, °C. */
+const LOW_TEMPERS_C = { minC: 150, maxC: 300 } as const
+
+function reachableRoute({ steel, route, can }: AdviceRequest, wanted: TargetHrc): Route {
+  const { seconds800to500 } = route
+  if (isGrade(steel))
+    return suggestRoute(
+      steel,
+      wanted,
+      {
+        coldToC: can.coldToC,
+        ovenMaxC: can.ovenMaxC ?? steel.austenitize.maxC,
+        thicknessMm: can.thicknessMm ?? ASSUMED_THICKNESS_MM,
+        system: can.system,
+      },
+      seconds800to500 === undefined ? {} : { seconds800to500 },
+    )
+  const atC = settingC(200, can.system)
+  const plain: Route = {
+    ...route,
+    start: undefined,
+    tempers: [atC, atC].map(at => ({ atC: at, holdMin: TEMPER_HOLD_MIN })),
+  }
+  const middle = (wanted.min + wanted.max) / 2
+  return withTemperC(plain, temperFor(steel, plain, middle, LOW_TEMPERS_C, can.system).atC)
 }
 
 function scrapOption(context: Context): AdviceOption {
@@ -252,6 +329,8 @@ function scrapOption(context: Context): AdviceOption {
     kind: 'scrap',
     temper: null,
     cold: null,
+    anneal: null,
+    again: null,
     hrc: context.measured,
     inTargetProbability: 0,
     hours: 0,

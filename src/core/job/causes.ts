@@ -117,7 +117,8 @@ function hypothesesOf(
     },
     {
       cause: 'leak',
-      prior: request.leakSeen ? priors.leakSeen : priors.leak,
+      // A skin that lost carbon reads soft: a hard blade does not have one.
+      prior: request.measured.mean > (request.dueHrc ?? plain) ? 0 : request.leakSeen ? priors.leakSeen : priors.leak,
       gives: spreads.skinHrc.map(lost => ({ hrc: plain - lost, weight: 1 })),
     },
     {

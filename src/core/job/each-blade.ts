@@ -9,7 +9,8 @@ import type { System } from '../units/quantity'
 import { settingC } from '../units/setting'
 import { type AdviceOption, type AdviceRequest, advise } from './advise'
 import { bladeHardness } from './hardness'
-import { readOn, stageReadingOf, targetWithSymptom } from './stage-reading'
+import { packetOf } from './packets'
+import { readOn, stageReadingOf, wantedAfter } from './stage-reading'
 import { latestStage, predictionAt, routeUpTo } from './stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
 
@@ -23,6 +24,8 @@ export interface BladeNeed {
   readonly best: AdviceOption
   /** More readings come first: what is known of it is as wide as the target. */
   readonly readOn: boolean
+  /** Its packet leaked: what was read is a skin that lost carbon, to be ground and read again before anything is done. */
+  readonly grindFirst: boolean
 }
 
 /** Blades that need the same, as one load or one decision. */
@@ -71,7 +74,7 @@ export function eachBlade(request: EachBladeRequest): EachBlade {
   }
 }
 
-function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: EachBladeRequest): BladeNeed | null {
+function needOf(blade: BatchBlade, { batch, readings, tester, can, experienceOf }: EachBladeRequest): BladeNeed | null {
   const grade = gradeOf(blade.group)
   const route = routeOfBlade(blade)
   const own = readings.filter(r => r.bladeId === blade.id && r.deletedAt === null)
@@ -80,7 +83,8 @@ function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: Each
   const done = routeUpTo(route, stage)
   const prediction = predict(grade, done, experienceOf(blade.group))
   const hardness = bladeHardness(blade, stage, {
-    readings: own,
+    // Of all blades: how much readings scatter is learnt from the others too.
+    readings,
     tester,
     predicted: at => predictionAt(prediction, at),
   })
@@ -92,9 +96,9 @@ function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: Each
     reading: stageReadingOf(hardness),
     target: blade.group.target,
     symptom: blade.group.symptom,
-    can,
+    can: { ...can, thicknessMm: blade.line.thicknessMm },
   })
-  const wanted = targetWithSymptom(blade.group.target, blade.group.symptom)
+  const { wanted } = wantedAfter(blade.group.target, blade.group.symptom, hrc)
   return best
     ? {
         bladeId: blade.id,
@@ -104,6 +108,7 @@ function needOf(blade: BatchBlade, { readings, tester, can, experienceOf }: Each
         u95,
         best,
         readOn: readOn({ mean: hrc, u95 }, wanted),
+        grindFirst: Boolean(packetOf(batch, blade.id)?.leak),
       }
     : null
 }

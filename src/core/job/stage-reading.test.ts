@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Hardness } from './hardness'
-import { chance, readOn, stageReadingOf, targetWithSymptom } from './stage-reading'
+import { chance, readOn, stageReadingOf, wantedAfter } from './stage-reading'
 
 const TARGET = { min: 59.5, max: 61 }
 
@@ -48,9 +48,17 @@ describe('the chance of a target', () => {
 
 describe('a symptom at the edge', () => {
   it('moves what is wanted by a point: softer where it chips, harder where it rolls', () => {
-    expect(targetWithSymptom(TARGET, 'chips')).toEqual({ min: 58.5, max: 60 })
-    expect(targetWithSymptom(TARGET, 'rolls')).toEqual({ min: 60.5, max: 62 })
-    expect(targetWithSymptom(TARGET, null)).toEqual(TARGET)
+    expect(wantedAfter(TARGET, 'chips', 60.5)).toEqual({ wanted: { min: 58.5, max: 60 }, notByHardness: false })
+    expect(wantedAfter(TARGET, 'rolls', 60.5)).toEqual({ wanted: { min: 60.5, max: 62 }, notByHardness: false })
+    expect(wantedAfter(TARGET, null, 60.5)).toEqual({ wanted: TARGET, notByHardness: false })
+  })
+
+  it('that such a hardness does not make moves nothing: soft that chips, hard that rolls', () => {
+    expect(wantedAfter(TARGET, 'chips', 58)).toEqual({ wanted: TARGET, notByHardness: true })
+    expect(wantedAfter(TARGET, 'rolls', 62)).toEqual({ wanted: TARGET, notByHardness: true })
+    expect(wantedAfter(TARGET, 'chips', 62).notByHardness).toBe(false)
+    expect(wantedAfter(TARGET, 'rolls', 58).notByHardness).toBe(false)
+    expect(wantedAfter(TARGET, null, 50).notByHardness).toBe(false)
   })
 })
 

@@ -31,8 +31,25 @@ export type Symptom = 'chips' | 'rolls' | null
 /** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
 const SYMPTOM_SHIFT_HRC = 1
 
+/** What is wanted after an edge was tried, and whether its hardness can be what failed. */
+export interface Wanted {
+  readonly wanted: TargetHrc
+  readonly notByHardness: boolean
+}
+
+/**
+ * What a symptom says of the hardness that was measured. Chips at or above the target want it softer, a rolled edge at or below it
+ * harder. Chips below the target, or a rolled edge above it, come from something else: the edge's angle and thickness, a skin that lost
+ * carbon, coarse grain, an edge burnt in grinding; the target stays.
+ */
+export function wantedAfter(target: TargetHrc, symptom: Symptom, measuredHrc: number): Wanted {
+  const notByHardness =
+    (symptom === 'chips' && measuredHrc < target.min) || (symptom === 'rolls' && measuredHrc > target.max)
+  return { wanted: notByHardness ? target : targetWithSymptom(target, symptom), notByHardness }
+}
+
 /** The target a symptom at the edge argues for: chips want it softer, rolls want it harder. */
-export const targetWithSymptom = (target: TargetHrc, symptom: Symptom): TargetHrc => {
+const targetWithSymptom = (target: TargetHrc, symptom: Symptom): TargetHrc => {
   const shift = symptom === 'chips' ? -SYMPTOM_SHIFT_HRC : symptom === 'rolls' ? SYMPTOM_SHIFT_HRC : 0
   return { min: target.min + shift, max: target.max + shift }
 }

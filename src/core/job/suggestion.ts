@@ -7,6 +7,7 @@ import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { type GivenParts, type ShopCan, suggestRoute } from '../steel/suggest'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel/usual'
+import type { AdviceRequest } from './advise'
 import { ovenOf, usualOvenOf } from './ovens'
 import { quenchSecondsOf } from './quench-way'
 import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
@@ -41,6 +42,17 @@ function wishOf(batch: PlannedTray, group: BatchGroup, grade: Grade, shop: Works
     // Only the highest temperature that can be asked for depends on the oven: without one, the usual oven's stands in.
     ovenMaxC: reachC(oven.ok ? oven.value : usualOvenOf(shop)),
   })
+}
+
+/** What this shop can do with blades of a batch after a reading. */
+export const adviceCanOf = (batch: PlannedTray, shop: Workshop): AdviceRequest['can'] => {
+  const oven = ovenOf(shop, batch)
+  return {
+    coldToC: coldToC(shop),
+    anneal: true,
+    ovenMaxC: reachC(oven.ok ? oven.value : usualOvenOf(shop)),
+    system: shop.units,
+  }
 }
 
 const partsOf = (route: PlannedRoute, parts: readonly RoutePart[]): GivenParts =>

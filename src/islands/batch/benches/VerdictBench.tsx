@@ -4,13 +4,13 @@ import type { GroupModel } from '../../../core/job/batch-model'
 import type { Hardness } from '../../../core/job/hardness'
 import { stageReadingOf } from '../../../core/job/stage-reading'
 import { predictedAt, routeUpTo } from '../../../core/job/stages'
-import { coldToC } from '../../../core/job/suggestion'
+import { adviceCanOf } from '../../../core/job/suggestion'
 import { steelRequest } from '../../../core/steel/grades'
-import { Bench, Figure } from '../../../ui/Bench'
+import { Bench } from '../../../ui/Bench'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
+import { PredictedFigure } from '../../../ui/PredictedFigure'
 import { Problems } from '../../../ui/Problems'
 import { ViewChoice } from '../../../ui/ViewChoice'
-import { bandText, hrcText } from '../../../words/speaker'
 import { stageName } from '../../../words/stages'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
@@ -53,15 +53,7 @@ const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
     title="Verdict"
     says="From file tests and the prediction together. The uncertainty is wide."
     drawing={<EachBladeView />}
-    figures={
-      <Figure
-        label="Predicted hardness"
-        term="hrc"
-        value={hrcText(prediction.finalHrc.mean)}
-        unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
-        working={prediction.working}
-      />
-    }
+    figures={<PredictedFigure label="Predicted hardness" prediction={prediction} />}
   />
 )
 
@@ -77,9 +69,9 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
       reading: stageReadingOf(hardness),
       target: group.target,
       symptom: group.symptom,
-      can: { coldToC: coldToC(shop), anneal: true, system: shop.units },
+      can: { ...adviceCanOf(batch, shop), thicknessMm: shown.thicknessMm },
     }),
-    [grade, group, stage, hardness, shop],
+    [batch, shown.thicknessMm, grade, group, stage, hardness, shop],
   )
   const advice = useAnswer('advise', request)
   const predicted = predictedAt(prediction, stage)

@@ -1,14 +1,14 @@
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import type { NeedGroup } from '../../../../core/job/each-blade'
-import { coldToC } from '../../../../core/job/suggestion'
+import { adviceCanOf } from '../../../../core/job/suggestion'
 import { addOwnTemper } from '../../../../core/job/tray-edit'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { useSay } from '../../../../ui/Units'
-import { whyWords } from '../../../../words/advice'
+import { LEAKED_SKIN_MM, whyWords } from '../../../../words/advice'
 import { marksOf } from '../../../../words/lists'
 import { hrcText, percentText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
@@ -25,7 +25,7 @@ export function EachBladeView() {
       batch,
       readings,
       tester: shop.tester,
-      can: { coldToC: coldToC(shop), anneal: true, system: shop.units },
+      can: adviceCanOf(batch, shop),
       learning: shop.learning !== false,
     }),
     [batch, readings, shop],
@@ -96,6 +96,12 @@ export function EachBladeView() {
                 <td>
                   {KIND[need.best.kind].toLowerCase()}
                   {need.best.temper && `, ${formatQuantity(need.best.temper.atC, 'temperature', shop.units)}`}
+                  {need.grindFirst && (
+                    <strong className="text-ember">
+                      {' '}
+                      · packet leaked: grind {say.length(LEAKED_SKIN_MM)} off and read again first
+                    </strong>
+                  )}
                   {need.readOn && <strong className="text-ember"> · take more readings first</strong>}
                 </td>
                 <td>{hrcText(need.best.hrc.mean)}</td>

@@ -1,8 +1,9 @@
 import { costOf, toughnessOf } from '../../../../core/job/option-cost'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
+import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
-import { TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
+import { nothingHelps, stepsOf, TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
 import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
 import { TAKE_WORDS } from '../../../../words/verdict'
 import { useBench } from '../../bench-context'
@@ -28,34 +29,41 @@ const toughWords = (option: Option, measuredHrc: number) => {
 export function Options({ options, onTake, measuredHrc }: Props) {
   const { shop } = useBench()
   const say = useSay()
+  const hopeless = nothingHelps(options)
   return (
-    <ol className="mt-2">
-      {options.map((option, i) => (
-        <li
-          key={option.kind}
-          className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_auto]"
-        >
-          <div className="min-w-0">
-            <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
-              {KIND[option.kind]}
-              {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
-            </h3>
-            <p className="text-small">{whyWords(option, say)}</p>
-            <p className="text-note text-ink-2">
-              {option.kind === 'scrap'
-                ? ''
-                : `Expected ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
-            </p>
-          </div>
-          <button
-            type="button"
-            className={`btn self-start ${i === 0 ? 'btn-ember' : ''}`}
-            onClick={() => onTake(option)}
+    <>
+      {hopeless && <Warnings lines={[{ code: 'nothing-helps', message: hopeless }]} />}
+      <ol className="mt-2">
+        {options.map((option, i) => (
+          <li
+            key={option.kind}
+            className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_auto]"
           >
-            {TAKE_WORDS[option.kind]}
-          </button>
-        </li>
-      ))}
-    </ol>
+            <div className="min-w-0">
+              <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
+                {KIND[option.kind]}
+                {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
+              </h3>
+              <p className="text-small">{whyWords(option, say)}</p>
+              {option.kind === 'anneal-and-reharden' && (
+                <p className="text-small text-ink-2">{stepsOf(option, say).join(' ')}</p>
+              )}
+              <p className="text-note text-ink-2">
+                {option.kind === 'scrap'
+                  ? ''
+                  : `Expected ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
+              </p>
+            </div>
+            <button
+              type="button"
+              className={`btn self-start ${i === 0 ? 'btn-ember' : ''}`}
+              onClick={() => onTake(option)}
+            >
+              {TAKE_WORDS[option.kind]}
+            </button>
+          </li>
+        ))}
+      </ol>
+    </>
   )
 }

@@ -1,7 +1,9 @@
 import type { Hardness } from '../../../../core/job/hardness'
 import { packetOf } from '../../../../core/job/packets'
-import { readOn, targetWithSymptom } from '../../../../core/job/stage-reading'
+import { readOn, type Symptom, wantedAfter } from '../../../../core/job/stage-reading'
+import type { TargetHrc } from '../../../../core/rockwell/target'
 import { Figure, Warnings } from '../../../../ui/Bench'
+import { NOT_BY_HARDNESS } from '../../../../words/advice'
 import { hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useBench } from '../../bench-context'
@@ -13,6 +15,12 @@ const ASTRAY_SIGMA = 2.5
 interface Props {
   readonly hardness: Hardness
   readonly predicted: number | null
+}
+
+interface SymptomProps {
+  readonly symptom: NonNullable<Symptom>
+  readonly target: TargetHrc
+  readonly measuredHrc: number
 }
 
 /** What was measured, the chance that it is in target, how far off the prediction it is; and what to mind. */
@@ -42,7 +50,10 @@ export function VerdictFigures({ hardness, predicted }: Props) {
         unit={`HRC of ${predicted === null ? '—' : hrcText(predicted)}`}
         working={prediction.working}
       />
-      {readOn({ mean: hardness.hrc, u95: hardness.u95 }, targetWithSymptom(group.target, group.symptom)) && (
+      {readOn(
+        { mean: hardness.hrc, u95: hardness.u95 },
+        wantedAfter(group.target, group.symptom, hardness.hrc).wanted,
+      ) && (
         <Warnings
           lines={[
             {
@@ -73,12 +84,22 @@ export function VerdictFigures({ hardness, predicted }: Props) {
           ),
         }))}
       />
-      {group.symptom && <p className="my-2 text-small">The edge {group.symptom}: the aim is moved by 1 HRC.</p>}
+      {group.symptom && <SymptomNote symptom={group.symptom} target={group.target} measuredHrc={hardness.hrc} />}
       <a className="btn my-2 inline-flex" href={`/certificate/${batch.id}`}>
         Certificates
       </a>
       <Decisions decisions={group.decisions} />
     </>
+  )
+}
+
+/** What a symptom at the edge does to the aim, or what to look at where hardness is not its cause. */
+function SymptomNote({ symptom, target, measuredHrc }: SymptomProps) {
+  const { notByHardness } = wantedAfter(target, symptom, measuredHrc)
+  return notByHardness ? (
+    <Warnings lines={[{ code: 'not-by-hardness', message: NOT_BY_HARDNESS[symptom] }]} />
+  ) : (
+    <p className="my-2 text-small">The edge {symptom}: the aim is moved by 1 HRC.</p>
   )
 }
 
