@@ -71,7 +71,7 @@ const type = (label: string, value: string) => {
   return field
 }
 const figure = (label: string | RegExp) =>
-  screen.getByText(label).parentElement?.querySelector('.figure')?.textContent ?? null
+  screen.getByText(label).closest('[data-figure]')?.querySelector('.figure')?.textContent ?? null
 
 describe('whose a value is', () => {
   it('is said at its field: suggested, set, and taken back to the suggestion with one press', async () => {

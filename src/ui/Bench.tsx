@@ -4,6 +4,7 @@ import type { WorkingLine } from '../core/codes/working'
 import { cautionWords } from '../words/cautions'
 import type { TermName } from '../words/glossary'
 import { inUnits } from '../words/marked'
+import type { Trust } from '../words/trust'
 import { Explain } from './Explain'
 import { useSay } from './Units'
 import { Working } from './Working'
@@ -51,13 +52,22 @@ interface FigureProps {
   readonly tone?: 'ice'
   /** The term of the trade that the label stands on. */
   readonly term?: TermName
+  /** How far to trust it. */
+  readonly trust?: Trust | undefined
 }
 
 /** A figure with its unit, band and working. */
-export function Figure({ label, value, unit, working, note, tone, term }: FigureProps) {
+export function Figure({ label, value, unit, working, note, tone, term, trust }: FigureProps) {
   return (
-    <div className="border-t border-rule py-2.5">
-      <p className="text-note text-ink-2">{label}</p>
+    <div data-figure className="border-t border-rule py-2.5">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <p className="text-note text-ink-2">{label}</p>
+        {trust && (
+          <span className="trust" title={trust.says}>
+            {trust.mark}
+          </span>
+        )}
+      </div>
       <div className="flex flex-wrap items-end justify-between gap-x-3">
         <p className={tone === 'ice' ? 'text-ice' : undefined}>
           <span className="figure text-figure whitespace-nowrap">{value}</span>{' '}
@@ -65,7 +75,7 @@ export function Figure({ label, value, unit, working, note, tone, term }: Figure
         </p>
         <span className="ml-auto flex shrink-0 gap-2">
           {term && <Explain term={term} />}
-          {working && <Working of={label} lines={working} note={note} />}
+          {working && <Working of={label} lines={working} note={[trust?.says, note].filter(Boolean).join(' ')} />}
         </span>
       </div>
     </div>

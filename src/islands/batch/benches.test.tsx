@@ -53,7 +53,7 @@ async function open(batch: Batch, station: StationName, units: Workshop['units']
 }
 /** The big figure under a label. */
 const figure = (label: string | RegExp) =>
-  screen.getByText(label).parentElement?.querySelector('.figure')?.textContent ?? null
+  screen.getByText(label).closest('[data-figure]')?.querySelector('.figure')?.textContent ?? null
 const figures = batchFiguresOf({
   batch: named('Skerry fillets'),
   shop: demo.shop,

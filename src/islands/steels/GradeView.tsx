@@ -7,11 +7,11 @@ import { usualTargetOf, withTemperC } from '../../core/steel/usual'
 import { formatBoth } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { Figure, Warnings } from '../../ui/Bench'
+import { PredictedFigure } from '../../ui/PredictedFigure'
 import { Problems } from '../../ui/Problems'
 import { RangeBars } from '../../ui/RangeBars'
 import { useSay } from '../../ui/Units'
 import { inUnits } from '../../words/marked'
-import { bandText, hrcText } from '../../words/speaker'
 import { useAnswer } from '../../workers/use-answer'
 import { newRecipe } from '../recipes/recipe-edit'
 import { useShopNow } from '../shop-context'
@@ -123,11 +123,9 @@ function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggest
           </Suspense>
         </div>
         <div>
-          <Figure
+          <PredictedFigure
             label={`Hardness after two tempers at ${both(temperC)}, austenitized at ${both(route.austenitizeC)}`}
-            value={prediction ? hrcText(prediction.finalHrc.mean) : '…'}
-            unit={`HRC ${prediction ? bandText(prediction.finalHrc.sd) : ''}`}
-            working={prediction?.working}
+            prediction={prediction}
           />
           <Figure
             label="Chromium in solution"

@@ -29,6 +29,7 @@ export const eachBlade = question({
         u95: z.number(),
         best: optionSchema,
         readOn: z.boolean(),
+        grindFirst: z.boolean(),
       }),
     ),
     groups: list(

@@ -300,7 +300,7 @@ describe('a steel at the door', () => {
     if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
     const value = (await QUESTIONS.predict()).response.parse(answer.value)
     expect(value.retainedAustenite.afterTempers).toHaveLength(2)
-    expect(value.band.length).toBeGreaterThan(2)
+    expect(value.band.map(part => part.part)).toContain('model')
     expect(value.working.length).toBeGreaterThan(8)
     const said = z.object({ working: z.array(workingSchema.required({ name: true, equation: true, source: true })) })
     expect(said.safeParse(spoken(answer.value as object, speakerOf('metric'))).error).toBeUndefined()

@@ -10,7 +10,7 @@ export const rockwell = question({
   response: rockwellResponse,
   answer: ({ readings, block, thicknessMm, target, files }) => {
     const { rules, ...summary } = summariseReadings(readings, block ?? null, target ?? null)
-    const { mean, corrected, u95, n, outliers, inTargetProbability, verification, working } = summary
+    const { mean, corrected, correctedBy, u95, n, outliers, inTargetProbability, verification, working } = summary
     const { minimumThicknessMm, minimumSpacingMm, minimumEdgeMm } = rules
     const thickEnough = thicknessMm === undefined ? null : thicknessMm >= minimumThicknessMm
     return ok({
@@ -24,12 +24,10 @@ export const rockwell = question({
       minimumSpacingMm,
       minimumEdgeMm,
       thickEnough,
+      correctedBy,
       verification,
       combined: files
-        ? combineHardness(
-            { readings: { mean: corrected, sd: summary.standardUncertainty }, files, predicted: null },
-            target ?? null,
-          )
+        ? combineHardness({ readings: { mean: corrected, sd: u95 / 1.96 }, files, predicted: null }, target ?? null)
         : null,
       working,
     })

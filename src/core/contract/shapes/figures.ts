@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { MODEL_FAMILIES } from '../../../data/steel-facts'
+import { CORRECTED_BY } from '../../rockwell/verification'
 import { stageSchema } from '../../shop/route'
 import { estimate, list, predictResponse, workingSchema } from './responses'
 
@@ -25,6 +27,13 @@ export const predictionSchema = predictResponse.extend({
   finalHrc: estimate,
   chartHrc: estimate,
   shop: z.object({ shiftHrc: z.number(), readings: z.number() }).nullable(),
+  restsOn: z.object({
+    on: z.enum(['chart', 'model']),
+    family: z.enum(MODEL_FAMILIES),
+    sdHrc: z.number(),
+    steels: z.int(),
+    recalled: z.boolean(),
+  }),
 })
 
 const verification = z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() })
@@ -49,6 +58,7 @@ export const hardnessSchema = z.object({
       u95: z.number(),
       outliers: list(z.number()),
       inTargetProbability: z.number().nullable(),
+      correctedBy: z.enum(CORRECTED_BY),
       verification: verification.nullable(),
       rules: z.object({
         depthMm: z.number(),

@@ -4,7 +4,7 @@ import { PLATE_METALS, type PlateMetal } from '../../../data/thermal'
 import { QUENCH_MEDIA } from '../../quench/quench'
 import { envelopeSchema, symptomSchema } from '../../shop/batch'
 import { bladeSizeSchema } from '../../shop/blade'
-import { BOUNDS, bounded, wholeBounded } from '../../shop/bounds'
+import { BOUNDS, between, bounded, wholeBounded } from '../../shop/bounds'
 import { compositionSchema, gradeSheetSchema } from '../../shop/grade-sheet'
 import { shape } from '../../shop/problems'
 import { routeSchema, stageSchema, targetSchema } from '../../shop/route'
@@ -86,6 +86,9 @@ export const rockwellRequest = z.object({
 export const adviceCan = z.object({
   coldToC: bounded('coldC').nullable(),
   anneal: z.boolean(),
+  /** The hottest its oven can hold and the thickest blade: for hardening again. */
+  ovenMaxC: between(500, 1400).optional(),
+  thicknessMm: bounded('bladeThicknessMm').optional(),
   /** The scale tempers are keyed in; absent: °C. */
   system: z.enum(SYSTEMS).default('metric'),
 })

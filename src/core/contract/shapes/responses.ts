@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { stageSchema } from '../../shop/route'
+import { CORRECTED_BY } from '../../rockwell/verification'
+import { routeSchema, stageSchema } from '../../shop/route'
 import { pieceSchema } from './requests'
 
 const DISSOLVED = ['C', 'N', 'Cr', 'Mo', 'W', 'V', 'Mn', 'Si', 'Ni'] as const
@@ -164,6 +165,8 @@ export const rockwellResponse = z.object({
   minimumSpacingMm: z.number(),
   minimumEdgeMm: z.number(),
   thickEnough: z.boolean().nullable(),
+  /** Whether a check on a block corrects the mean, and why not. */
+  correctedBy: z.enum(CORRECTED_BY),
   verification: z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() }).nullable(),
   /** With the files; null where none were given. */
   combined: z
@@ -190,6 +193,8 @@ export const adviceReasonSchema = z.object({
   changeHrc: z.number(),
   robsChromium: z.boolean(),
   lateCold: z.boolean(),
+  leavesRange: z.object({ minC: z.number(), maxC: z.number() }).nullable(),
+  notByHardness: z.boolean(),
 })
 
 export const optionSchema = z.object({
@@ -198,6 +203,16 @@ export const optionSchema = z.object({
   cold: z
     .object({ toC: z.number(), holdMin: z.number(), delayMin: z.number(), snapTemperC: z.number().optional() })
     .nullable(),
+  anneal: z
+    .object({
+      atC: z.number(),
+      holdMin: z.number(),
+      coolCPerH: z.number(),
+      downToC: z.number(),
+      source: z.string(),
+    })
+    .nullable(),
+  again: routeSchema.nullable(),
   hrc: estimate,
   inTargetProbability: z.number(),
   hours: z.number(),

@@ -1,8 +1,8 @@
 import type { BatchGroup } from '../../../core/shop/batch'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
-import { Bench, CautionNote, Figure } from '../../../ui/Bench'
+import { Bench, CautionNote } from '../../../ui/Bench'
 import { SelectField } from '../../../ui/PlainFields'
-import { bandText, hrcText } from '../../../words/speaker'
+import { PredictedFigure } from '../../../ui/PredictedFigure'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 import { Tray } from './Tray'
@@ -25,12 +25,7 @@ export function ProveBench() {
       drawing={<Tray groupId={group.id} />}
       figures={
         <>
-          <Figure
-            label="Predicted"
-            value={hrcText(prediction.finalHrc.mean)}
-            unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
-            working={prediction.working}
-          />
+          <PredictedFigure label="Predicted hardness" prediction={prediction} />
           <p className="mt-2 text-small">
             {group.symptom === 'chips' &&
               'A fine edge that chips is too hard for its shape: the verdict now aims 1 HRC lower.'}

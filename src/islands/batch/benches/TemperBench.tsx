@@ -6,12 +6,12 @@ import type { BatchGroup } from '../../../core/shop/batch'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
+import { PredictedFigure } from '../../../ui/PredictedFigure'
 import { Problems } from '../../../ui/Problems'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { standingWords, standsTooLong } from '../../../words/batch-day'
 import { hoursText } from '../../../words/clock-text'
-import { bandText, hrcText } from '../../../words/speaker'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 import { EmptyTray } from './EmptyTray'
@@ -51,13 +51,7 @@ export function TemperBench() {
       }
       figures={
         <>
-          <Figure
-            label="Finished hardness"
-            term="hrc"
-            value={hrcText(prediction.finalHrc.mean)}
-            unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
-            working={prediction.working}
-          />
+          <PredictedFigure label="Finished hardness" prediction={prediction} />
           <DayFigure />
           <LagFigure
             label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade is heated through after`}

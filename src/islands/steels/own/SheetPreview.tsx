@@ -7,6 +7,7 @@ import { usualTargetOf } from '../../../core/steel/usual'
 import { formatBoth, formatQuantity } from '../../../core/units/quantity'
 import type { Grade } from '../../../data/grades'
 import { Figure, Warnings } from '../../../ui/Bench'
+import { PredictedFigure } from '../../../ui/PredictedFigure'
 import { useSay, useSystem } from '../../../ui/Units'
 import { counted } from '../../../words/lists'
 import { misfitWords, skippedLineWords } from '../../../words/steels'
@@ -69,11 +70,9 @@ function Readout({ grade }: { grade: Grade }) {
   if (!route || !prediction) return <p className="mt-1 text-small text-ink-2">Working it out …</p>
   return (
     <>
-      <Figure
+      <PredictedFigure
         label={`${formatBoth(route.austenitizeC, system)}, tempered twice at ${formatBoth(route.tempers[0]?.atC ?? 0, system)}`}
-        value={prediction.finalHrc.mean.toFixed(1)}
-        unit={`HRC ± ${(1.96 * prediction.finalHrc.sd).toFixed(1)}`}
-        working={prediction.working}
+        prediction={prediction}
       />
       <Warnings lines={prediction.cautions} />
       <AsCharted grade={grade} />

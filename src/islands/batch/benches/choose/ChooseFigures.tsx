@@ -6,6 +6,7 @@ import { steelRequest } from '../../../../core/steel/grades'
 import type { Prediction } from '../../../../core/steel/predict'
 import { STEEL_MODEL } from '../../../../data/steel-model'
 import { Figure, Warnings } from '../../../../ui/Bench'
+import { PredictedFigure } from '../../../../ui/PredictedFigure'
 import { Problems } from '../../../../ui/Problems'
 import { counted } from '../../../../words/lists'
 import { bandText, hrcText, percentText, signedText } from '../../../../words/speaker'
@@ -26,12 +27,9 @@ export function ChooseFigures() {
   )
   return (
     <>
-      <Figure
+      <PredictedFigure
         label="Finished hardness"
-        term="hrc"
-        value={hrcText(prediction.finalHrc.mean)}
-        unit={`HRC ${bandText(prediction.finalHrc.sd)}`}
-        working={prediction.working}
+        prediction={prediction}
         note="The range holds the result 95 times in 100. It covers the model’s error, the mill’s range of composition, and a small shop’s oven. For martensitic steels of 0.3 to 2.3 % C."
       />
       <ShopLine prediction={prediction} />

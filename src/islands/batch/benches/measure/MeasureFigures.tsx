@@ -3,8 +3,9 @@ import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { marksOf } from '../../../../words/lists'
-import { measureWarnings, restsOnWords } from '../../../../words/measure'
+import { correctionWords, measureWarnings, restsOnWords } from '../../../../words/measure'
 import { hrcText, percentText } from '../../../../words/speaker'
+import { measuredTrust } from '../../../../words/trust'
 import { useBench } from '../../bench-context'
 
 interface FiguresProps {
@@ -30,11 +31,8 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
         value={hardness ? hrcText(hardness.hrc) : '—'}
         unit={hardness ? restsOnWords(hardness) : 'not measured'}
         working={summary?.working}
-        note={
-          summary?.verification
-            ? `Corrected by the tester’s ${summary.verification.bias.toFixed(2)} on its block.`
-            : 'There was no block check at that time, so the tester is not corrected for.'
-        }
+        trust={hardness ? measuredTrust(hardness.by) : undefined}
+        note={summary ? correctionWords(summary) : undefined}
       />
       <Figure
         label="Chance that it is within target"
