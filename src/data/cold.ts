@@ -44,8 +44,13 @@ export const LIQUID_NITROGEN = {
 /** Oxygen in air and the least for work without breathing gear, %. Source: OSHA 29 CFR 1910.134, from memory. */
 export const OXYGEN = { normalPercent: 20.9, leastPercent: 19.5 } as const
 
-/** Steel near 0 °C, J/kgK, and what a freezer's air takes from a face, radiation counted in, W/m²K: textbook values, from memory. */
-export const FREEZER = { steelCp: 450, stillWPerM2K: 8.5, fanWPerM2K: 16 } as const
+/**
+ * Steel near 0 °C, J/kgK, and what takes heat from a face, W/m²K: a freezer's air with radiation, dry ice in a liquid, loose pellets with
+ * their gas between, nitrogen in film boiling. Textbook values, from memory.
+ */
+export const CHILL = {
+  steelCp: 450, stillWPerM2K: 8.5, fanWPerM2K: 16, slurryWPerM2K: 250, pelletsWPerM2K: 40, nitrogenWPerM2K: 150,
+} as const
 
 /** Inside of a box that was not measured yet, mm. Common practice, no published source. */
 export const USUAL_BOX_MM = { length: 350, width: 250, depth: 200 } as const

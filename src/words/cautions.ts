@@ -39,6 +39,8 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
   'low-ms': () => 'Martensite starts only just above room temperature. Without cold the blade stays soft.',
   'slow-quench': (p, say) =>
     `${Math.round(p.seconds)} s from ${say.bare(800)} to ${say.t(500)} is too slow for this grade: about ${say.percent(p.softShare)} of it turns soft, and no later step mends that.`,
+  'short-cold': (p, say) =>
+    `${say.minutes(p.holdMin)} is too short for this thickness: the blade comes to ${say.t(p.reachedC)}, not to ${say.t(p.toC)}. Hold it longer.`,
   'late-cold': (p, say) =>
     `Cold ${say.minutes(p.delayMin)} after the quench does much less: austenite that rests at room temperature stabilises.`,
   'robbed-chromium': (_, say) =>

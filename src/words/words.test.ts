@@ -169,6 +169,7 @@ const CAUTION_PARAMS: CautionCodes = {
   'low-ms': {},
   'slow-quench': { seconds: 80, softShare: 0.12 },
   'late-cold': { delayMin: 300 },
+  'short-cold': { holdMin: 20, toC: -20, reachedC: -13 },
   'robbed-chromium': {},
   'second-temper': {},
   'temper-above-soak': {},

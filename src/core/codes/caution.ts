@@ -12,6 +12,7 @@ export interface CautionCodes {
   'low-ms': Nothing
   'slow-quench': { readonly seconds: number; readonly softShare: number }
   'late-cold': { readonly delayMin: number }
+  'short-cold': { readonly holdMin: number; readonly toC: number; readonly reachedC: number }
   'robbed-chromium': Nothing
   'second-temper': Nothing
   'temper-above-soak': Nothing

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { STEEL_THERMAL } from '../../data/thermal'
 import { airInRoom } from './air-in-room'
+import { chillMin, chillTauMin } from './chill'
 import { dryIceFor } from './dry-ice'
-import { freezerMin } from './freezer'
 import { liquidNitrogenFor } from './liquid-nitrogen'
 import { gasShareAfter } from './room'
 
@@ -124,14 +125,33 @@ describe('a freezer', () => {
     [false, 26],
     [true, 14],
   ])('fan %s: %i min for 3 mm', (fan, minutes) => {
-    expect(Math.abs(freezerMin({ thicknessMm: 3, startC: 20, freezerC: -18, fan }) - minutes)).toBeLessThan(0.8)
+    expect(Math.abs(chillMin({ thicknessMm: 3, startC: 20, toC: -18, fan, bath: false }) - minutes)).toBeLessThan(0.8)
   })
 
   it('takes twice as long for twice the thickness, and nothing for what is as cold', () => {
-    const at = (thicknessMm: number, startC = 20) => freezerMin({ thicknessMm, startC, freezerC: -18, fan: false })
+    const at = (thicknessMm: number, startC = 20) =>
+      chillMin({ thicknessMm, startC, toC: -18, fan: false, bath: false })
     expect(at(6)).toBeCloseTo(2 * at(3), 9)
     expect(at(3, -16)).toBe(0)
     expect(at(3, 5)).toBeLessThan(at(3))
+  })
+})
+
+describe('how soon a blade is cold', () => {
+  const at = (toC: number, bath = true, thicknessMm = 3) => chillMin({ thicknessMm, startC: 20, toC, fan: false, bath })
+
+  it('is minutes in dry ice or nitrogen and the better part of an hour in a freezer (common practice)', () => {
+    expect(at(-75)).toBeLessThan(3)
+    expect(at(-75, false)).toBeGreaterThan(at(-75))
+    expect(at(-75, false)).toBeLessThan(12)
+    expect(at(-196)).toBeLessThan(5)
+    expect(at(-18)).toBeGreaterThan(20)
+  })
+
+  it('follows one exponential: by hand, ρ·450·0.0015/8.5 s for 3 mm in still air', () => {
+    const tau = chillTauMin({ thicknessMm: 3, toC: -18, fan: false, bath: false })
+    expect(tau).toBeCloseTo((STEEL_THERMAL.densityKgPerM3 * 450 * 0.0015) / 8.5 / 60, 9)
+    expect(at(-18)).toBeCloseTo(tau * Math.log(38 / 3), 9)
   })
 })
 

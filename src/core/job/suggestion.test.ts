@@ -56,6 +56,22 @@ describe('what was suggested follows', () => {
     expect(routeOf(softer).tempers[0]?.atC).toBeGreaterThan(routeOf(batch).tempers[0]?.atC ?? 0)
   })
 
+  it('the hold: cold that is over before a thick blade is there is reckoned so, and no longer once it is held on', () => {
+    const freezer: Workshop = { ...shop, cold: { ...shop.cold, medium: 'freezer' } }
+    const held = (holdMin: number) => {
+      const batch = tray(5, 'X65Cr13')
+      const group = groupOf(batch)
+      const own = withRoute(group, { ...group.route, cold: { toC: -20, holdMin, delayMin: 30 } })
+      return routeOf(followed({ ...batch, groups: [own] }, freezer))
+    }
+    // 5 mm in still air: 17 min for a factor e, so 47 to come within 3 °C.
+    expect(held(20).chillTauMin).toBeCloseTo(17, 0)
+    expect(held(120).chillTauMin).toBeUndefined()
+    expect(finalHrc(gradeOf('X65Cr13'), held(20))).toBeLessThan(
+      finalHrc(gradeOf('X65Cr13'), { ...held(20), chillTauMin: undefined }),
+    )
+  })
+
   it('is the same batch where nothing moves', () => {
     const batch = tray(3)
     expect(followed(batch, shop)).toBe(batch)

@@ -1,4 +1,6 @@
+import { USUAL_ROOM_C } from '../../data/cold'
 import type { Grade } from '../../data/grades'
+import { chillMin, chillTauMin } from '../cold/chill'
 import { reachC } from '../oven/correction'
 import type { TargetHrc } from '../rockwell/target'
 import type { Batch, BatchGroup } from '../shop/batch'
@@ -81,6 +83,13 @@ export function suggestionOf(
   }
 }
 
+/** How slowly a blade comes to its cold, min, where the hold is too short for it; undefined where it is there in time. */
+function chillTauOf(cold: PlannedRoute['cold'], thicknessMm: number, shop: Workshop): number | undefined {
+  if (!cold) return undefined
+  const way = { thicknessMm, toC: cold.toC, fan: false, bath: shop.cold.bath.fluid !== 'none' }
+  return chillMin({ ...way, startC: USUAL_ROOM_C }) > cold.holdMin ? chillTauMin(way) : undefined
+}
+
 const same = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b)
 
 /** A steel with its route changed by the maker: the parts that differ are the maker's from then on. */
@@ -116,14 +125,17 @@ export function followed<B extends Batch>(batch: B, shop: Workshop): B {
     const seconds800to500 =
       suggested.austenitizeC === group.route.austenitizeC ? first : cooledFrom(suggested.austenitizeC)
     const open = ROUTE_PARTS.filter(part => !same(group.route[part], suggested[part]))
-    if (open.length === 0 && group.route.seconds800to500 === seconds800to500) return group
-    const { seconds800to500: _, ...route } = group.route
+    const slowlyMin = chillTauOf(suggested.cold, can.thicknessMm, shop)
+    const asBefore = group.route.seconds800to500 === seconds800to500 && group.route.chillTauMin === slowlyMin
+    if (open.length === 0 && asBefore) return group
+    const { seconds800to500: _, chillTauMin: __, ...route } = group.route
     return {
       ...group,
       route: {
         ...route,
         ...partsOf(suggested, open),
         ...(seconds800to500 === undefined ? {} : { seconds800to500 }),
+        ...(slowlyMin === undefined ? {} : { chillTauMin: slowlyMin }),
       },
     }
   })

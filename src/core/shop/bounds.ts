@@ -21,6 +21,7 @@ export const BOUNDS = {
   holdMin: { min: 1, max: 6000 },
   delayMin: { min: 0, max: 100_000 },
   seconds800to500: { min: 0.1, max: 10_000 },
+  chillTauMin: { min: 0.01, max: 1_000 },
   edgeDeg: { min: 8, max: 35 },
   // Hardness
   hrc: { min: 20, max: 70 },

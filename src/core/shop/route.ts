@@ -28,6 +28,8 @@ export const routeSchema = z.object({
   start: z.enum(['annealed', 'lamellar', 'hardened']).optional(),
   /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
   seconds800to500: bounded('seconds800to500').optional(),
+  /** Minutes in which the blade comes nearer to its cold by a factor e; absent: it is there well within the hold. */
+  chillTauMin: bounded('chillTauMin').optional(),
 })
 
 /** Parts of a route that are suggested until the maker sets them. */

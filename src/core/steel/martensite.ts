@@ -50,12 +50,24 @@ export function stabilisedShare(
   return Math.min(s.most, Math.max(s.least, byDelay + bySnap))
 }
 
+/** How cold a blade gets in a hold, °C: all the way where it is there well within it. */
+export const reachedC = (
+  quenchedToC: number,
+  { toC, holdMin }: ColdTreatment,
+  chillTauMin: number | undefined,
+): number => (chillTauMin === undefined ? toC : toC + (quenchedToC - toC) * Math.exp(-holdMin / chillTauMin))
+
 /** Austenite left after cold treatment, 0..1: the stabilised part of what was there, and what the cold leaves of the rest. */
-export function retainedAfterCold(msC: number, quenchedToC: number, cold: ColdTreatment): number {
+export function retainedAfterCold(
+  msC: number,
+  quenchedToC: number,
+  cold: ColdTreatment,
+  chillTauMin: number | undefined = undefined,
+): number {
   const before = retainedAustenite(msC, quenchedToC)
   if (cold.toC >= quenchedToC) return before
   const stable = stabilisedShare(Math.max(0, msC - quenchedToC), cold)
-  return stable * before + (1 - stable) * retainedAustenite(msC, cold.toC)
+  return stable * before + (1 - stable) * retainedAustenite(msC, reachedC(quenchedToC, cold, chillTauMin))
 }
 
 /** Vickers hardness of untempered martensite from what is dissolved. Source: after Maynier et al. (1978). */

@@ -68,7 +68,7 @@ export function hardened(composition: Composition, steel: ModelSteel, route: Omi
   const austenite = austeniteAfterSoak(composition, { austenitizeC, soakMin, start, made: steel.made })
   const msC = martensiteStartC(austenite)
   const retainedQuenched = retainedAustenite(msC, quenchedToC)
-  const retainedCold = cold ? retainedAfterCold(msC, quenchedToC, cold) : null
+  const retainedCold = cold ? retainedAfterCold(msC, quenchedToC, cold, route.chillTauMin) : null
   const softShare = softShareOf(route.seconds800to500, steel.slowest800to500S)
   const untempered = untemperedHrc(austenite)
   return {

@@ -297,6 +297,20 @@ describe('what happens on the way', () => {
     expect(at({ cold: cold(1440) }).cautions.map(c => c.code)).toContain('late-cold')
   })
 
+  it('a hold that is over before the blade is cold does less, and says how cold it got', () => {
+    const short = (holdMin: number, chillTauMin?: number) =>
+      at({ cold: { toC: -20, holdMin, delayMin: 30 }, ...(chillTauMin ? { chillTauMin } : {}) })
+    const left = (p: ReturnType<typeof short>) => p.retainedAustenite.final
+    expect(left(short(20, 10))).toBeGreaterThan(left(short(20)))
+    expect(left(short(5, 10))).toBeGreaterThan(left(short(20, 10)))
+    expect(left(short(600, 10))).toBeCloseTo(left(short(600)), 6)
+    // Two time constants leave e⁻² of 45 K: 6.1 K above the freezer.
+    expect(short(20, 10).cautions.find(c => c.code === 'short-cold')?.params).toMatchObject({
+      reachedC: expect.closeTo(-20 + 45 * Math.exp(-2), 6),
+    })
+    expect(short(120, 10).cautions.map(c => c.code)).not.toContain('short-cold')
+  })
+
   it('a hardened start and powder dissolve sooner than annealed ingot', () => {
     const dissolved = (start: Route['start'], made: 'ingot' | 'powder') =>
       predict({ composition: CR13_NOMINAL, made }, { ...route(1050, 8, null), start }).austenite.dissolved

@@ -1,6 +1,7 @@
 import { ELEMENTS, type Element } from '../../data/grades'
 import { MUCH_AUSTENITE, STEEL_MODEL } from '../../data/steel-model'
 import { type Caution, caution } from '../codes/caution'
+import { reachedC } from './martensite'
 import { type Metallurgy, retainedFinal } from './metallurgy'
 import type { Route } from './route'
 import { compositionOf, isGrade, type Steel } from './steel'
@@ -8,6 +9,8 @@ import { longestSoakMin } from './usual'
 
 /** Least carbon and nitrogen in solution that hardens usefully, wt%. Common practice, no published source. */
 const LEAN_MATRIX = 0.3
+/** A blade that ends further than this from its cold has not been there, K. */
+const SHORT_COLD_K = 3
 /** From here on fresh martensite forms on cooling from a temper, and chromium is lost before it, °C. */
 const SECOND_TEMPER_C = 450
 const ROBBED_C = 400
@@ -24,6 +27,7 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
     share > MUCH_AUSTENITE && caution('much-austenite', { share }),
     m.msC < 60 && caution('low-ms', {}),
     m.softShare > 0.05 && caution('slow-quench', { seconds: route.seconds800to500 ?? 0, softShare: m.softShare }),
+    ...shortCold(route),
     cold !== null && cold.delayMin > 240 && caution('late-cold', { delayMin: cold.delayMin }),
     // A steel that is not stainless has nothing to lose by it.
     hottestTemper > ROBBED_C && m.austenite.Cr >= STEEL_MODEL.corrosion.passiveCr && caution('robbed-chromium', {}),
@@ -33,6 +37,15 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
     ...validityCautions(steel),
   ]
   return found.filter((one): one is Caution => one !== false)
+}
+
+/** A cold that is over before the blade is as cold. */
+function shortCold({ cold, quenchedToC, chillTauMin }: Route): Caution[] {
+  if (!cold || chillTauMin === undefined) return []
+  const atC = reachedC(quenchedToC, cold, chillTauMin)
+  return atC - cold.toC > SHORT_COLD_K
+    ? [caution('short-cold', { holdMin: cold.holdMin, toC: cold.toC, reachedC: atC })]
+    : []
 }
 
 function windowCautions(

@@ -22,6 +22,8 @@ export interface Route {
   readonly start?: StartStructure | undefined
   /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
   readonly seconds800to500?: number | undefined
+  /** Minutes in which the blade comes nearer to its cold by a factor e; absent: it is there well within the hold. */
+  readonly chillTauMin?: number | undefined
 }
 
 /** The route a grade's tempering chart was measured on, ending in a temper at a given temperature. */

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { ok, type Result } from '../../codes/result'
+import { chillMin } from '../../cold/chill'
 import { dryIceFor } from '../../cold/dry-ice'
-import { freezerMin } from '../../cold/freezer'
 import { liquidNitrogenFor } from '../../cold/liquid-nitrogen'
 import { FREEZER_C } from '../../steel/usual'
 import { question } from '../question'
@@ -19,7 +19,7 @@ export const cold = question({
         coolantKg: 0,
         coolantL: 0,
         gasM3: 0,
-        reachMin: freezerMin({ ...request, freezerC: FREEZER_C }),
+        reachMin: chillMin({ ...request, toC: FREEZER_C, bath: false }),
         peak: {},
         limits: [],
         neededAirChangesPerH: 0,

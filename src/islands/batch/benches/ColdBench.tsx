@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { FREEZER_WITHIN_K, freezerMin } from '../../../core/cold/freezer'
+import { CHILLED_WITHIN_K, chillMin } from '../../../core/cold/chill'
 import { coldWay } from '../../../core/cold/way'
 import { steelKgOf } from '../../../core/job/loads'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -24,20 +24,21 @@ const VIEWS = [
   ['schools', 'Ways compared'],
 ] as const
 
-/** How long the thickest blade takes to be as cold as the freezer. */
-function FreezerFigure({ freezerC }: { freezerC: number }) {
+/** How long the thickest blade takes to be as cold as what cools it. */
+function ChillFigure({ toC, holdMin }: { toC: number; holdMin: number }) {
   const say = useSay()
   const { shown, shop } = useBench()
   const { thicknessMm } = shown
-  const from = { thicknessMm, startC: shop.roomC ?? USUAL_ROOM_C, freezerC }
-  const minutes = (fan: boolean) => Math.round(freezerMin({ ...from, fan }))
+  const from = { thicknessMm, startC: shop.roomC ?? USUAL_ROOM_C, toC, bath: shop.cold.bath.fluid !== 'none' }
+  const minutes = (fan: boolean) => String(Math.max(1, Math.round(chillMin({ ...from, fan }))))
+  const inFreezer = coldWay(toC) === 'freezer'
   return (
     <Figure
       tone="ice"
-      label={`Time for a ${say.length(thicknessMm)} blade to come within ${say.d(FREEZER_WITHIN_K)} of the freezer`}
-      value={String(minutes(false))}
-      unit={`min in still air, ${minutes(true)} min with a fan`}
-      note="For blades that do not touch, from room temperature. The hold begins then."
+      label={`Time for a ${say.length(thicknessMm)} blade to come within ${say.d(CHILLED_WITHIN_K)} of its cold`}
+      value={minutes(false)}
+      unit={inFreezer ? `min in still air, ${minutes(true)} min with a fan` : `min of the ${say.minutes(holdMin)} hold`}
+      note="For blades that do not touch, from room temperature. It is part of the hold: a shorter hold turns less austenite."
     />
   )
 }
@@ -96,7 +97,7 @@ export function ColdBench() {
               note="The cold gas also cools the blades. That is not counted, so this amount is on the safe side."
             />
           )}
-          {route.cold && coldWay(route.cold.toC) === 'freezer' && <FreezerFigure freezerC={route.cold.toC} />}
+          {route.cold && <ChillFigure toC={route.cold.toC} holdMin={route.cold.holdMin} />}
           <Figure
             label="What cold does to the finished blade"
             value={gain === null ? '…' : signedText(gain)}
