@@ -98,6 +98,9 @@ export async function expectAccessible(page: Page) {
 
 /** The big figure under a label of a bench. */
 export const figure = (page: Page, label: string) =>
-  page.getByText(label, { exact: true }).locator('..').locator('.figure')
+  page
+    .locator('[data-figure]')
+    .filter({ has: page.getByText(label, { exact: true }) })
+    .locator('.figure')
 
 export { expect }

@@ -49,7 +49,7 @@ export const OXYGEN = { normalPercent: 20.9, leastPercent: 19.5 } as const
  * their gas between, nitrogen in film boiling. Textbook values, from memory.
  */
 export const CHILL = {
-  steelCp: 450, stillWPerM2K: 8.5, fanWPerM2K: 16, slurryWPerM2K: 250, pelletsWPerM2K: 40, nitrogenWPerM2K: 150,
+  steelCp: 450, stillWPerM2K: 8.5, fanWPerM2K: 16, slurryWPerM2K: 330, pelletsWPerM2K: 40, nitrogenWPerM2K: 150,
 } as const
 
 /** Inside of a box that was not measured yet, mm. Common practice, no published source. */

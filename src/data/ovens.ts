@@ -1,5 +1,5 @@
 /**
- * Oven sizes. Heating is a single-node fit (T∞, τ) to the detailed wall model's full-power times from cold:
+ * Oven sizes. Heating is a single-node fit (T∞, τ) to the detailed wall model's times under its controller from cold:
  * 20 to 790 °C and on to 1065 °C (small 38.7 + 45.6 min, medium 38.3 + 46.1, large 18.7 + 10.4).
  * Cooling with the door shut fits 1065 to 200 °C in 3.35 h and to 60 °C in 7.98 h (medium).
  */
@@ -15,7 +15,7 @@ export interface OvenPreset {
   readonly source: string
 }
 
-const SOURCE = 'single-node fit to the wall model’s full-power times; see docs/method.md'
+const SOURCE = 'single-node fit to the wall model’s times under its controller; see docs/method.md'
 
 export const OVEN_PRESETS: readonly OvenPreset[] = [
   { name: 'small', label: 'Small, 1.8 kW', powerW: 1800, chamberMm: { width: 150, height: 110, depth: 350 }, maxC: 1200, heating: { settlesAtC: 1167, tauMin: 34.7 }, cooling: { tauMin: 125 }, source: SOURCE },
@@ -45,9 +45,9 @@ export interface OvenBuild {
 
 /** Walls of the presets, tuned so that the top end is as slow as makers find it: calibrated, not predicted. */
 export const OVEN_BUILDS: Readonly<Record<OvenPreset['name'], OvenBuild>> = {
-  small: { layers: [{ material: 'brick', mm: 65 }, { material: 'fibre', mm: 6 }], leakWPerK: 0.4, element: { areaM2: 0.08, capacityJPerK: 220 }, furnitureJPerK: 1020 },
-  medium: { layers: [{ material: 'brick', mm: 75 }, { material: 'fibre', mm: 12 }], leakWPerK: 0.5, element: { areaM2: 0.1, capacityJPerK: 300 }, furnitureJPerK: 1110 },
-  large: { layers: [{ material: 'board', mm: 25 }, { material: 'fibre', mm: 75 }], leakWPerK: 0.3, element: { areaM2: 0.15, capacityJPerK: 450 }, furnitureJPerK: 2000 },
+  small: { layers: [{ material: 'brick', mm: 65 }, { material: 'fibre', mm: 6 }], leakWPerK: 0.4, element: { areaM2: 0.08, capacityJPerK: 220 }, furnitureJPerK: 600 },
+  medium: { layers: [{ material: 'brick', mm: 75 }, { material: 'fibre', mm: 12 }], leakWPerK: 0.5, element: { areaM2: 0.1, capacityJPerK: 300 }, furnitureJPerK: 600 },
+  large: { layers: [{ material: 'board', mm: 25 }, { material: 'fibre', mm: 75 }], leakWPerK: 0.3, element: { areaM2: 0.15, capacityJPerK: 450 }, furnitureJPerK: 1200 },
 }
 
 /** Convection inside, emissivities, thermocouple lag and the door. Textbook values, from memory. */

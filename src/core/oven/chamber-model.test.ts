@@ -2,23 +2,23 @@ import { describe, expect, it } from 'vitest'
 import { OVEN_BUILDS, OVEN_PRESETS } from '../../data/ovens'
 import { heatUpMin } from './chamber'
 import { chamberModelOf } from './chamber-model'
-import { type DetailedOven, OvenModel } from './oven-model'
+import type { DetailedOven } from './oven-model'
+import { simulateOven } from './simulate'
 
 const detailed = (name: 'small' | 'medium' | 'large', powerShare = 1): DetailedOven => {
   const preset = OVEN_PRESETS.find(p => p.name === name)
   if (!preset) throw new Error(name)
   return { powerW: preset.powerW * powerShare, chamberMm: preset.chamberMm, build: OVEN_BUILDS[name] }
 }
-/** Minutes from cold at full power, off the walls. */
-function wallMinutes(oven: DetailedOven, toC: number): number {
-  const model = new OvenModel(oven)
-  let s = 0
-  while (model.indicatedC < toC && s < 8 * 3600) {
-    model.step(1, false, 5)
-    s += 5
-  }
-  return s / 60
-}
+/** Minutes from cold to both marks under the controller, off the walls. */
+const wallMinutes = (oven: DetailedOven): number[] =>
+  simulateOven({
+    oven,
+    startC: 20,
+    segments: [790, 1065].map(targetC => ({ rateCPerH: null, targetC, holdMin: 0 })),
+    load: [],
+    doorOpen: [],
+  }).segments.map(segment => segment.reachedMin ?? Number.NaN)
 
 describe('an oven as one node', () => {
   it.each(['small', 'medium', 'large'] as const)('%s: takes the walls’ own minutes to 790 and 1065 °C', name => {
@@ -26,7 +26,7 @@ describe('an oven as one node', () => {
     const preset = OVEN_PRESETS.find(p => p.name === name)
     if (!preset) throw new Error(name)
     const node = { ...preset, ...chamberModelOf(oven) }
-    const [to790, to1065] = [wallMinutes(oven, 790), wallMinutes(oven, 1065)]
+    const [to790, to1065] = wallMinutes(oven) as [number, number]
     expect(heatUpMin(node, 20, 790, 0) / to790).toBeCloseTo(1, 1)
     expect((heatUpMin(node, 20, 790, 0) + heatUpMin(node, 790, 1065, 0)) / to1065).toBeCloseTo(1, 1)
   })

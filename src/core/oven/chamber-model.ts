@@ -1,9 +1,10 @@
 import { AMBIENT_C, type ChamberModel } from './chamber'
 import { type DetailedOven, OvenModel } from './oven-model'
+import { followProgramme } from './programme-control'
 
 type OneNode = Pick<ChamberModel, 'heating' | 'cooling'>
 
-const STEP_S = 20
+const STEP_S = 10
 const MIDDLE_C = 790
 const TOP_C = 1065
 const COOLED_C = 200
@@ -12,7 +13,7 @@ const LONGEST_S = 8 * 3600
 const known = new Map<string, OneNode>()
 
 /**
- * One node (T∞, τ) that takes the wall model's own minutes at full power from cold to 790 °C and on to 1065 °C, and its
+ * One node (T∞, τ) that takes the wall model's own minutes under its controller from cold to 790 °C and on to 1065 °C, and its
  * hours from there to 200 °C with the door shut. Kept by the oven's figures: it is asked for at every drawing.
  */
 export function chamberModelOf(oven: DetailedOven): OneNode {
@@ -22,13 +23,18 @@ export function chamberModelOf(oven: DetailedOven): OneNode {
   const model = new OvenModel(oven)
   let middleS: number | null = null
   let s = 0
-  while (model.indicatedC < TOP_C && s < LONGEST_S) {
-    model.step(1, false, STEP_S)
+  const controller = followProgramme(
+    [MIDDLE_C, TOP_C].map(targetC => ({ rateCPerH: null, targetC, holdMin: 0 })),
+    AMBIENT_C,
+  )
+  while (!controller.done() && s < LONGEST_S) {
+    model.step(controller.share(model.indicatedC, STEP_S), false, STEP_S)
     s += STEP_S
-    if (middleS === null && model.indicatedC >= MIDDLE_C) middleS = s
+    controller.advance(model.indicatedC, s)
+    if (middleS === null && controller.state().step > 0) middleS = s
   }
   const reachedC = model.indicatedC
-  const heating = heatingOf(middleS, s, reachedC)
+  const heating = heatingOf(middleS, s, controller.done() ? TOP_C : reachedC)
   let coolS = 0
   while (model.indicatedC > COOLED_C && coolS < 2 * LONGEST_S) {
     model.step(0, false, STEP_S)

@@ -1,7 +1,7 @@
 import { type DetailedOven, OvenModel } from './oven-model'
 
 /** Open for one pull, s; recovered within this of the soak where the blades stand, K. Common practice, no published source. */
-const PULL_OPEN_S = 5
+const PULL_OPEN_S = 4
 const RECOVERED_K = 5
 const SOAK_S = 1200
 const STEP_S = 20

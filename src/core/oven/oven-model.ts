@@ -153,7 +153,7 @@ export class OvenModel {
       if (!next) return
       const k = wallK * WALL_MATERIALS[cell.material].k(at(WALL + i))
       const kNext = wallK * WALL_MATERIALS[next.material].k(at(WALL + i + 1))
-      link(WALL + i, WALL + i + 1, cell.outerAreaM2 / (cell.halfM / k + next.halfM / kNext))
+      link(WALL + i, WALL + i + 1, 1 / (cell.halfM / (k * cell.areaM2) + next.halfM / (kNext * next.areaM2)))
     })
     const last = this.grid.cells.at(-1)
     const shellC = at(this.shell)
@@ -179,7 +179,11 @@ export class OvenModel {
     const inside = 353 / airK
     const outside = 353 / kelvinFromC(AMBIENT_C)
     const flow =
-      outside * (OVEN_PHYSICS.doorDischarge / 3) * w * h ** 1.5 * Math.sqrt((GRAVITY * (outside - inside)) / outside)
+      outside *
+      (OVEN_PHYSICS.doorDischarge / 3) *
+      w *
+      h ** 1.5 *
+      Math.sqrt((GRAVITY * Math.max(0, outside - inside)) / outside)
     toRoom(AIR, flow * AIR_CP)
     toRoom(WALL, w * h * cubes(this.temperatures[WALL] as number, AMBIENT_C))
   }

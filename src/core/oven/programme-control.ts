@@ -6,10 +6,10 @@ export interface ProgrammeSegment {
 }
 
 /** How near its target a controller calls it reached, K. */
-const REACHED_WITHIN_K = 2
+const REACHED_WITHIN_K = 1
 /** Proportional band and integral time of the stand-in controller. Common practice, no published source. */
-const BAND_K = 14
-const INTEGRAL_S = 240
+const BAND_K = 16
+const INTEGRAL_S = 180
 /** A clipped PI controller: set point along the programme, and the share of power that follows it. */
 export function followProgramme(segments: readonly ProgrammeSegment[], startC: number) {
   const log = segments.map(() => ({ reachedMin: null as number | null, endedMin: null as number | null }))

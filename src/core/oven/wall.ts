@@ -4,8 +4,8 @@ import { OVEN_PHYSICS, type OvenBuild, WALL_MATERIALS, type WallMaterial } from 
 export interface WallCell {
   readonly material: WallMaterial
   readonly capacityJPerK: number
-  /** Area of the face toward the next cell, m², and distance between the two middles, split by material. */
-  readonly outerAreaM2: number
+  /** Area at its middle, m², and half its thickness. */
+  readonly areaM2: number
   readonly halfM: number
 }
 
@@ -15,9 +15,8 @@ export interface WallGrid {
   readonly shellAreaM2: number
 }
 
-/** Conduction through an edge and a corner of a box wall: 0.54 D and 0.15 L. Source: Langmuir, in Incropera, Table 4.1, from memory. */
+/** Conduction through the edges and corners of a box wall beside that of its faces. Source: Langmuir, in Incropera, Table 4.1 (0.54 D an edge), from memory. */
 const EDGE_FACTOR = 0.54
-const CORNER_FACTOR = 0.15
 
 /**
  * The wall of a chamber as cells that grow outward, its area growing so that steady conduction is that of the shape factors
@@ -31,7 +30,7 @@ export function wallGrid(chamberMm: { width: number; height: number; depth: numb
   ]
   const inner = 2 * (a * b + b * c + a * c)
   const edgeM = 4 * (a + b + c)
-  const area = (xM: number) => inner + 2 * EDGE_FACTOR * edgeM * xM + 3 * 8 * CORNER_FACTOR * xM * xM
+  const area = (xM: number) => inner + EDGE_FACTOR * (2 * edgeM * xM + 24 * xM * xM)
   const total = build.layers.reduce((sum, layer) => sum + layer.mm, 0) / 1000
   const { firstCellMm, growth, cells: count } = OVEN_PHYSICS
   const raw = Array.from({ length: count }, (_, i) => (firstCellMm / 1000) * growth ** i)
@@ -65,7 +64,7 @@ export function wallGrid(chamberMm: { width: number; height: number; depth: numb
     return {
       material,
       capacityJPerK: (build.wall?.c ?? 1) * densityKgPerM3 * cp * area(middle) * (outer - inner),
-      outerAreaM2: area(outer),
+      areaM2: area(middle),
       halfM: (outer - inner) / 2,
     }
   })

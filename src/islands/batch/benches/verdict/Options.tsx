@@ -45,7 +45,7 @@ export function Options({ options, onTake, measuredHrc }: Props) {
                 {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
               </h3>
               <p className="text-small">{whyWords(option, say)}</p>
-              {option.kind === 'anneal-and-reharden' && (
+              {i === 0 && option.kind === 'anneal-and-reharden' && (
                 <p className="text-small text-ink-2">{stepsOf(option, say).join(' ')}</p>
               )}
               <p className="text-note text-ink-2">
