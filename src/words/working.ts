@@ -223,8 +223,8 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   'warm-seconds': line('Seconds', 'lumped, bare, still air', METHOD_PLATES),
   'temper-lag': (p, say) => ({
     name: p.fan === null ? 'Lag' : p.fan ? 'Lag with a fan' : 'Lag in still air',
-    equation: `ρc(t/2)/h · ln(ΔT/${say.d(3)}), h ${say.transfer(25)} with a fan, ${say.transfer(10)} without`,
-    source: `lumped blade; h: ${PRACTICE}`,
+    equation: `ρc(t/2)·dT/dt = h·ΔT + εσ·Δ(T⁴) to within ${say.d(3)}; h ${say.transfer(25)} with a fan, ${say.transfer(10)} without, ε 0.3`,
+    source: 'lumped blade, textbook values, from memory',
   }),
   'coolest-temper': line('Coolest temper of the route', 'heat above the temper softens', PRACTICE),
   'band-draws': (p, say) => ({

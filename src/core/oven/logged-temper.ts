@@ -1,8 +1,7 @@
-import { STEEL_THERMAL } from '../../data/thermal'
 import { addTemper, holdFor, type Temper } from '../steel/tempering'
 import { ARRIVED_WITHIN_K } from './lag'
 import { type LogPoint, logAt } from './log-points'
-import { TEMPER_CP } from './temper-lag'
+import { temperedBladeC } from './temper-lag'
 
 export interface AfterTemperRequest {
   /** What the display showed, minutes and °C. */
@@ -85,7 +84,6 @@ export function afterTemper(request: AfterTemperRequest): LoggedTemper {
   const { points, trueC, asked, thicknessMm, hWPerM2K } = request
   const inMin = request.inMin ?? wentIn(points)
   const outMin = Math.max(inMin, request.outMin ?? cameOut(points))
-  const tauS = (STEEL_THERMAL.densityKgPerM3 * TEMPER_CP * thicknessMm) / 2000 / hWPerM2K
   const dtMin = STEP_S / 60
   const every = Math.max(1, Math.ceil((outMin - inMin) / dtMin / KEPT))
   const blade: LogPoint[] = [[inMin, ROOM_C]]
@@ -97,7 +95,7 @@ export function afterTemper(request: AfterTemperRequest): LoggedTemper {
   let step = 0
   for (let min = inMin; min < outMin; min += dtMin) {
     const airC = trueC(logAt(points, min + dtMin / 2))
-    bladeC = airC + (bladeC - airC) * Math.exp(-STEP_S / tauS)
+    bladeC = temperedBladeC(bladeC, airC, { thicknessMm, hWPerM2K }, STEP_S)
     bladePeakC = Math.max(bladePeakC, bladeC)
     hottestC = Math.max(hottestC, airC)
     if (bladeC >= COUNTS_FROM_C) parameter = addTemper(parameter, { atC: bladeC, holdMin: dtMin })

@@ -50,7 +50,7 @@ export class OvenModel {
   indicatedC = AMBIENT_C
   energyJ = 0
   lostJ = 0
-  private loads: { readonly load: OvenLoad; readonly node: number; in: boolean }[] = []
+  private loads: { load: OvenLoad; readonly node: number; in: boolean }[] = []
   private readonly shell: number
   /** Kept from step to step: a programme takes thousands. */
   private matrix = new Float64Array(0)
@@ -86,6 +86,12 @@ export class OvenModel {
   remove(handle: number): void {
     const load = this.loads[handle]
     if (load) load.in = false
+  }
+
+  /** Blades see more or less of the chamber as others come and go. */
+  setView(handle: number, view: number): void {
+    const entry = this.loads[handle]
+    if (entry) entry.load = { ...entry.load, view }
   }
 
   bladeC(handle: number): number {

@@ -155,6 +155,21 @@ describe('blades in it', () => {
     expect(rackView(6, 150, 40)).toBeCloseTo(1 - (Math.sqrt(1 + 0.625 ** 2) - 0.625), 9)
   })
 
+  it('blades that are not in yet do not crowd those that are', () => {
+    const run = (later: number) =>
+      simulateOven({
+        oven: medium,
+        startC: 20,
+        segments: [...up(1065, 30), ...up(1065, 30)],
+        load: [
+          { ...BLADE, count: 1, when: { ovenC: 1000 }, outAtSegment: 1 },
+          ...(later ? [{ ...BLADE, count: later, when: { segment: 1 } }] : []),
+        ],
+        doorOpen: [],
+      }).load[0]?.withinFiveCMin
+    expect(run(6)).toBe(run(0))
+  })
+
   it('says what cannot be reached', () => {
     const { segments, cautions } = simulateOven({
       oven: { ...medium, powerW: 900 },

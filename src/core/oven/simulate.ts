@@ -103,7 +103,14 @@ export function simulateOven(request: SimulationRequest): Simulation {
     peakC: Number.NEGATIVE_INFINITY,
     lastC: 20,
   }))
-  const total = request.load.reduce((sum, load) => sum + load.count, 0)
+  /** Only what is in the oven stands in the way of what is in it. */
+  const crowd = () => {
+    const inside = loads.filter(entry => entry.handle !== null && !entry.out)
+    const count = inside.reduce((sum, entry) => sum + entry.load.count, 0)
+    for (const { load, handle } of inside)
+      if (handle !== null)
+        model.setView(handle, load.view ?? rackView(count, request.oven.chamberMm.width, load.widthMm))
+  }
   const doors = [...request.doorOpen]
   const samples: [number, number, number | null][] = []
   let timeS = 0
@@ -116,15 +123,13 @@ export function simulateOven(request: SimulationRequest): Simulation {
       if (entry.handle !== null && !entry.out && controller.state().step >= (entry.load.outAtSegment ?? Infinity)) {
         model.remove(entry.handle)
         entry.out = true
+        crowd()
         openUntilS = Math.max(openUntilS, timeS + LOADING_S)
       }
       if (entry.handle !== null || !dueNow(when, min, model.indicatedC, controller.state().step)) continue
-      const { chamberMm } = request.oven
-      entry.handle = model.insert({
-        ...entry.load,
-        view: entry.load.view ?? rackView(total, chamberMm.width, entry.load.widthMm),
-      })
+      entry.handle = model.insert({ ...entry.load, view: 1 })
       entry.insertedMin = min
+      crowd()
       openUntilS = Math.max(openUntilS, timeS + LOADING_S)
     }
     while (doors[0] && min >= doors[0].atMin)
