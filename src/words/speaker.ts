@@ -68,7 +68,11 @@ const rate = (k: number, system: System, per: string) =>
 export const hrcText = (hrc: number): string => hrc.toFixed(1)
 /** Half width of the 95 % band from one standard deviation. */
 /** A difference with its sign, such as +0.3 or −1.2. */
-export const signedText = (x: number, decimals = 1): string => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(decimals)}`
+/** With its sign; what rounds to nothing has none. */
+export const signedText = (x: number, decimals = 1): string => {
+  const size = Math.abs(x).toFixed(decimals)
+  return Number(size) === 0 ? size : `${x >= 0 ? '+' : '−'}${size}`
+}
 export const bandText = (sd: number): string => `± ${(1.96 * sd).toFixed(1)}`
 export const percentText = (fraction: number): string => `${Math.round(fraction * 100)} %`
 /** Seconds so that what matters shows: '5.7', '42'. */

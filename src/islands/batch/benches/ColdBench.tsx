@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react'
 import { CHILLED_WITHIN_K, chillMin } from '../../../core/cold/chill'
 import { coldWay } from '../../../core/cold/way'
 import { steelKgOf } from '../../../core/job/loads'
+import type { Workshop } from '../../../core/shop/workshop'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { USUAL_ROOM_C } from '../../../data/cold'
@@ -24,24 +25,28 @@ const VIEWS = [
   ['schools', 'Ways compared'],
 ] as const
 
-/** How long the thickest blade takes to be as cold as what cools it. */
-function ChillFigure({ toC, holdMin }: { toC: number; holdMin: number }) {
+/** How long the thickest blade takes to be as cold as the freezer. */
+function FreezerFigure({ toC }: { toC: number }) {
   const say = useSay()
   const { shown, shop } = useBench()
-  const { thicknessMm } = shown
-  const from = { thicknessMm, startC: shop.roomC ?? USUAL_ROOM_C, toC, bath: shop.cold.bath.fluid !== 'none' }
-  const minutes = (fan: boolean) => String(Math.max(1, Math.round(chillMin({ ...from, fan }))))
-  const inFreezer = coldWay(toC) === 'freezer'
+  const minutes = (fan: boolean) => wholeMinutes(chillMin({ ...chillOf(shown.thicknessMm, shop), toC, fan }))
   return (
     <Figure
       tone="ice"
-      label={`Time for a ${say.length(thicknessMm)} blade to come within ${say.d(CHILLED_WITHIN_K)} of its cold`}
+      label={`Time for a ${say.length(shown.thicknessMm)} blade to come within ${say.d(CHILLED_WITHIN_K)} of the freezer`}
       value={minutes(false)}
-      unit={inFreezer ? `min in still air, ${minutes(true)} min with a fan` : `min of the ${say.minutes(holdMin)} hold`}
+      unit={`min in still air, ${minutes(true)} min with a fan`}
       note="For blades that do not touch, from room temperature. It is part of the hold: a shorter hold turns less austenite."
     />
   )
 }
+
+const wholeMinutes = (min: number) => String(Math.max(1, Math.round(min)))
+const chillOf = (thicknessMm: number, shop: Workshop) => ({
+  thicknessMm,
+  startC: shop.roomC ?? USUAL_ROOM_C,
+  bath: shop.cold.bath.fluid !== 'none',
+})
 
 /** What the cold needs, what it gives off, and what it does to the steel. */
 export function ColdBench() {
@@ -65,7 +70,7 @@ export function ColdBench() {
       title="Cold"
       says={
         route.cold
-          ? `To ${formatQuantity(route.cold.toC, 'temperature', shop.units)}, hold ${formatQuantity(route.cold.holdMin, 'duration', shop.units)}, before the first temper.`
+          ? `To ${formatQuantity(route.cold.toC, 'temperature', shop.units)}, hold ${formatQuantity(route.cold.holdMin, 'duration', shop.units)}, before the first temper. The thickest blade is as cold after ${wholeMinutes(chillMin({ ...chillOf(shown.thicknessMm, shop), toC: route.cold.toC, fan: false }))} min.`
           : 'This route has no cold treatment.'
       }
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
@@ -97,7 +102,7 @@ export function ColdBench() {
               note="The cold gas also cools the blades. That is not counted, so this amount is on the safe side."
             />
           )}
-          {route.cold && <ChillFigure toC={route.cold.toC} holdMin={route.cold.holdMin} />}
+          {route.cold && coldWay(route.cold.toC) === 'freezer' && <FreezerFigure toC={route.cold.toC} />}
           <Figure
             label="What cold does to the finished blade"
             value={gain === null ? '…' : signedText(gain)}

@@ -60,14 +60,14 @@ export function ChooseFigures() {
 
 /** 'Chart, your shop, band': what the shop's own readings changed, or why they did not. */
 export function ShopLine({ prediction }: { prediction: Prediction }) {
-  const { shop, chartHrc, finalHrc } = prediction
+  const { shop, chartHrc, finalHrc, restsOn } = prediction
   if (!shop) return null
   const by =
     shop.readings > 0 ? `Your ${counted(shop.readings, 'reading')} of this steel` : 'Your readings of other steels'
   return (
     <p className="pb-2 text-note text-ink-2">
-      Chart alone: {hrcText(chartHrc.mean)} {bandText(chartHrc.sd)}. {by}{' '}
-      {Math.abs(shop.shiftHrc) < 0.05 ? 'leave it there' : `change it by ${signedText(shop.shiftHrc)} HRC`}: now{' '}
+      {restsOn.on === 'chart' ? 'The chart alone' : 'The model alone'}: {hrcText(chartHrc.mean)} {bandText(chartHrc.sd)}
+      . {by} {Math.abs(shop.shiftHrc) < 0.05 ? 'leave it there' : `change it by ${signedText(shop.shiftHrc)} HRC`}: now{' '}
       {hrcText(finalHrc.mean)} {bandText(finalHrc.sd)}.
     </p>
   )
