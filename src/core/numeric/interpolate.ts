@@ -32,27 +32,39 @@ export function interpolateLinear(table: Table, x: number): number {
 }
 
 /**
- * Value of a table at x by monotone cubic pieces: it passes every row, and never swings past a row between two others.
- * Beyond its ends, the end value.
+ * A table read by monotone cubic pieces: it passes every row, and never swings past a row between two others. Beyond its ends, the
+ * end value. Its slopes are worked out once, for tables that are read thousands of times.
  * Source: Fritsch and Butland (1984), SIAM J. Sci. Stat. Comput. 5, 300 (harmonic-mean slopes).
+ * @example monotoneOf([[0, 0], [10, 20]])(5) // 10
  */
-export function interpolateMonotone(table: Table, x: number): number {
+export function monotoneOf(table: Table): (x: number) => number {
   const n = table.length
-  const first = table[0]
-  const last = table[n - 1]
-  if (!first || !last) throw new RangeError('interpolateMonotone: the table is empty')
-  if (x <= first[0]) return first[1]
-  if (x >= last[0]) return last[1]
-  const i = rowAtOrPast(table, x) - 1
-  const a = table[i] as readonly [number, number]
-  const b = table[i + 1] as readonly [number, number]
-  const h = b[0] - a[0]
-  const s = (x - a[0]) / h
-  const ma = tangent(table, i)
-  const mb = tangent(table, i + 1)
-  const s2 = s * s
-  const s3 = s2 * s
-  return a[1] * (2 * s3 - 3 * s2 + 1) + h * ma * (s3 - 2 * s2 + s) + b[1] * (3 * s2 - 2 * s3) + h * mb * (s3 - s2)
+  if (n === 0) throw new RangeError('monotoneOf: the table is empty')
+  const xs = Float64Array.from(table, row => row[0])
+  const ys = Float64Array.from(table, row => row[1])
+  const slopes = Float64Array.from(table, (_, i) => tangent(table, i))
+  const [firstX, lastX] = [xs[0] as number, xs[n - 1] as number]
+  return x => {
+    if (x <= firstX) return ys[0] as number
+    if (x >= lastX) return ys[n - 1] as number
+    let low = 0
+    let high = n - 1
+    while (high - low > 1) {
+      const middle = (low + high) >> 1
+      if ((xs[middle] as number) < x) low = middle
+      else high = middle
+    }
+    const h = (xs[high] as number) - (xs[low] as number)
+    const s = (x - (xs[low] as number)) / h
+    const s2 = s * s
+    const s3 = s2 * s
+    return (
+      (ys[low] as number) * (2 * s3 - 3 * s2 + 1) +
+      h * (slopes[low] as number) * (s3 - 2 * s2 + s) +
+      (ys[high] as number) * (3 * s2 - 2 * s3) +
+      h * (slopes[high] as number) * (s3 - s2)
+    )
+  }
 }
 
 function tangent(table: Table, i: number): number {

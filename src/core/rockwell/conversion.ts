@@ -1,7 +1,10 @@
 import { HRC_TO_HV } from '../../data/hardness-conversion'
-import { interpolateMonotone, type Table } from '../numeric/interpolate'
+import { monotoneOf } from '../numeric/interpolate'
 
-const HV_TO_HRC: Table = HRC_TO_HV.map(([hrc, hv]) => [hv, hrc] as const)
+const hvOf = monotoneOf(HRC_TO_HV)
+const hrcOf = monotoneOf(HRC_TO_HV.map(([hrc, hv]) => [hv, hrc] as const))
+/** Ends of the table in Vickers. */
+const CONVERTIBLE_HV = { min: 238, max: 940 } as const
 
 /** Range of the standard table. Outside it there is no agreed conversion. */
 export const CONVERTIBLE_HRC = { min: 20, max: 68 } as const
@@ -13,26 +16,22 @@ export const CONVERTIBLE_HRC = { min: 20, max: 68 } as const
  */
 export function hvFromHrc(hrc: number): number | null {
   if (!(hrc >= CONVERTIBLE_HRC.min && hrc <= CONVERTIBLE_HRC.max)) return null
-  return interpolateMonotone(HRC_TO_HV, hrc)
+  return hvOf(hrc)
 }
 
 /**
  * Rockwell C for a Vickers hardness; null outside the standard table (238 to 940 HV).
  * @example hrcFromHv(697) // 60
  */
-export function hrcFromHv(hv: number): number | null {
-  const first = HV_TO_HRC[0]
-  const last = HV_TO_HRC[HV_TO_HRC.length - 1]
-  if (!first || !last || !(hv >= first[0] && hv <= last[0])) return null
-  return interpolateMonotone(HV_TO_HRC, hv)
-}
+export const hrcFromHv = (hv: number): number | null =>
+  hv >= CONVERTIBLE_HV.min && hv <= CONVERTIBLE_HV.max ? hrcOf(hv) : null
 
 /**
  * Rockwell C for a computed Vickers value, for use inside a model: continued in a straight line past the
  * standard table so that a prediction stays smooth. Never use it for a measured value.
  */
 export function modelHrcFromHv(hv: number): number {
-  const within = hrcFromHv(hv)
-  if (within !== null) return within
-  return hv < 238 ? Math.max(0, 20 - (238 - hv) / 5) : Math.min(75, 68 + (hv - 940) / 40)
+  const { min, max } = CONVERTIBLE_HV
+  if (hv < min) return Math.max(0, 20 - (min - hv) / 5)
+  return hv > max ? Math.min(75, 68 + (hv - max) / 40) : hrcOf(hv)
 }

@@ -158,33 +158,46 @@ export function soakWorth(steel: Composition, atC: number, asIfC: number): numbe
   return Math.exp(qK * (1 / kelvinFromC(asIfC) - 1 / kelvinFromC(atC)))
 }
 
-/** Carbide fraction where what is left in solution is just what austenite can hold, by the Illinois method. */
+/** Carbide fraction where what is left in solution is just what austenite can hold: Newton's steps kept in a bracket. */
 function equilibriumFraction(b: CarbideBalance, annealed: number, austenitizeC: number): number {
   const { exponent, referenceCr } = STEEL_MODEL.solubility
   const { perChromium } = STEEL_MODEL.acm
-  const product = solubilityProduct(austenitizeC) / referenceCr ** (1 - exponent)
-  const acm = acmCarbon(austenitizeC)
+  const product = (b.chromiumKind * solubilityProduct(austenitizeC)) / referenceCr ** (1 - exponent)
+  // Beside chromium carbide alone cementite has no say, and the root is sought thousands of times.
+  const cementite = b.chromiumKind === 1 ? 0 : (1 - b.chromiumKind) * acmCarbon(austenitizeC)
+  /** Carbon in solution over what austenite can hold, and how that falls with the fraction. */
+  let slope = 0
   const excess = (fraction: number) => {
-    const carbon = Math.max(0, (b.carbon - fraction * b.carbideC) / (1 - fraction))
-    const chromium = Math.max(0.05, (b.chromium - fraction * b.carbideCr) / (1 - fraction))
-    const beside = b.chromiumKind * (product / chromium ** exponent)
-    return carbon - beside - (1 - b.chromiumKind) * acm * Math.exp(-perChromium * chromium)
+    const left = 1 - fraction
+    const carbon = (b.carbon - fraction * b.carbideC) / left
+    const chromium = (b.chromium - fraction * b.carbideCr) / left
+    const some = Math.max(LEAST_CHROMIUM, chromium)
+    const beside = product / some ** exponent
+    const withCementite = cementite === 0 ? 0 : cementite * Math.exp(-perChromium * some)
+    const carbonSlope = carbon <= 0 ? 0 : (b.carbon - b.carbideC) / (left * left)
+    const chromiumSlope = chromium <= LEAST_CHROMIUM ? 0 : (b.chromium - b.carbideCr) / (left * left)
+    slope = carbonSlope + chromiumSlope * ((exponent * beside) / some + perChromium * withCementite)
+    return Math.max(0, carbon) - beside - withCementite
   }
-  let [low, high] = [0, annealed]
-  let [atLow, atHigh] = [excess(low), excess(high)]
+  const atLow = excess(0)
   if (atLow <= 0) return 0
+  const atHigh = excess(annealed)
   if (atHigh >= 0) return annealed
-  for (let i = 0; i < 60 && high - low > 1e-9; i++) {
-    const middle = (low * atHigh - high * atLow) / (atHigh - atLow)
-    const at = excess(middle)
-    if (Math.abs(at) < 1e-9) return middle
-    if (at > 0) {
-      ;[low, atLow] = [middle, at]
-      atHigh /= 2
-    } else {
-      ;[high, atHigh] = [middle, at]
-      atLow /= 2
-    }
+  let [low, high] = [0, annealed]
+  let fraction = (atLow * high) / (atLow - atHigh)
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const at = excess(fraction)
+    if (at > 0) low = fraction
+    else high = fraction
+    const step = slope < 0 ? fraction - at / slope : Number.NaN
+    const next = step > low && step < high ? step : (low + high) / 2
+    if (Math.abs(next - fraction) < FRACTION_WITHIN) return next
+    fraction = next
   }
-  return (low + high) / 2
+  return fraction
 }
+
+/** Chromium in solution is never reckoned as less, wt%: the product would have no end. */
+const LEAST_CHROMIUM = 0.05
+const FRACTION_WITHIN = 1e-12
+const MOST_STEPS = 60

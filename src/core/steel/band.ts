@@ -67,11 +67,10 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
   const hrc = new Float64Array(draws)
   const retained = new Float64Array(draws)
   const chromium = new Float64Array(draws)
+  // One composition for all draws, its elements drawn anew each time.
+  const composition: { -readonly [E in keyof Composition]: Composition[E] } = { ...nominal }
   for (let i = 0; i < draws; i++) {
-    const composition: Composition = {
-      ...nominal,
-      ...Object.fromEntries(spreads.map(spread => [spread.element, spreadAt(spread, random.uniform())])),
-    }
+    for (const spread of spreads) composition[spread.element] = spreadAt(spread, random.uniform())
     const drawn = shiftRoute(
       route,
       random.normal(0, austenitizeSdC),

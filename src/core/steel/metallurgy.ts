@@ -4,10 +4,11 @@ import { type Austenite, austeniteAfterSoak } from './austenite'
 import { martensiteStartC, retainedAfterCold, retainedAustenite, untemperedHrc } from './martensite'
 import type { Route } from './route'
 import {
+  dropOf,
   retainedAfterTemper,
   type TemperShape,
   type TemperSteps,
-  temperDropHrc,
+  type TemperTerms,
   temperShape,
   temperSteps,
 } from './tempering'
@@ -133,10 +134,10 @@ const LEAST_SHARE = 1e-5
  */
 function hrcAfterTemper(hard: Hardened, steps: TemperSteps, retained: readonly number[], at: number): number {
   const first = retainedBefore(hard)
-  let drop = (1 - first) * temperDropHrc(steps.parameters[at] ?? null, hard.shape)
+  let drop = (1 - first) * dropOf(steps.terms[at] as TemperTerms, hard.shape)
   for (let j = 0; j < at; j++) {
     const fresh = (j === 0 ? first : (retained[j - 1] as number)) - (retained[j] as number)
-    if (fresh > LEAST_SHARE) drop += fresh * temperDropHrc(steps.parametersSince[j]?.[at - j - 1] ?? null, hard.shape)
+    if (fresh > LEAST_SHARE) drop += fresh * dropOf(steps.since(j)[at - j - 1] as TemperTerms, hard.shape)
   }
   return withSoftShare(hard.untempered(retained[at] as number) - drop, hard.softShare)
 }

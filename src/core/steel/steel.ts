@@ -1,5 +1,5 @@
 import type { Composition, Grade, TemperingChart } from '../../data/grades'
-import { interpolateMonotone, type Table } from '../numeric/interpolate'
+import { monotoneOf } from '../numeric/interpolate'
 import { type HrcPath, hardened, type Metallurgy, type ModelSteel, temperedLast } from './metallurgy'
 import { referenceRoute } from './route'
 import { temperSteps } from './tempering'
@@ -20,8 +20,8 @@ export const modelSteelOf = (steel: Steel): ModelSteel => ({
   slowest800to500S: isGrade(steel) ? steel.quench.slowest800to500S : null,
 })
 
-/** How far a chart stands from what the model says of the very tempers it was measured with: [P, HRC] of its points. */
-export type ChartShift = Table
+/** How far a chart stands from what the model says of the very tempers it was measured with, HRC, by tempering parameter. */
+export type ChartShift = (parameter: number) => number
 
 const shifts = new WeakMap<TemperingChart, ChartShift>()
 
@@ -32,16 +32,17 @@ export function chartShiftOf(steel: Steel): ChartShift | null {
   const known = shifts.get(chart)
   if (known) return known
   const hard = hardened(compositionOf(steel), modelSteelOf(steel), referenceRoute(chart, null))
-  const made = chart.points.map(([temperC, hrc]) => {
+  const rows = chart.points.map(([temperC, hrc]) => {
     const steps = temperSteps(referenceRoute(chart, temperC).tempers)
     return [steps.parameters.at(-1) ?? 0, hrc - temperedLast(hard, steps).hrc] as const
   })
+  const made = monotoneOf(rows)
   shifts.set(chart, made)
   return made
 }
 
 /** Chart less model at a tempering parameter, HRC; beyond the chart's ends, as at its end. */
-export const shiftAt = (shift: ChartShift, parameter: number): number => interpolateMonotone(shift, parameter)
+export const shiftAt = (shift: ChartShift, parameter: number): number => shift(parameter)
 
 /**
  * The model moved onto the grade's chart: chart(P) + model(route) − model(reference at the same P).

@@ -40,21 +40,48 @@ export function parametersAfter(tempers: readonly Temper[]): number[] {
   return after
 }
 
+/** What a combined parameter does to any steel: the terms of the softening that its alloy only scales. */
+export interface TemperTerms {
+  readonly parameter: number
+  /** Share of the early softening, 0..1. */
+  readonly early: number
+  /** Further softening of a steel without chromium, HRC. */
+  readonly lean: number
+}
+
+const termsOf = (parameter: number): TemperTerms => {
+  const t = STEEL_MODEL.temper
+  return {
+    parameter,
+    early: 1 - Math.exp(-((Math.max(0, parameter - t.from) / t.width) ** t.power)),
+    lean: parameter <= t.lean.from ? 0 : t.lean.slope * (parameter - t.lean.from) ** t.lean.power,
+  }
+}
+
 /** The tempers of a route with what each part of the martensite goes through. */
 export interface TemperSteps {
   readonly tempers: readonly Temper[]
-  /** Combined parameter after each temper, for what was martensite before the first. */
+  /** Combined parameter after each temper, for what was martensite before the first, and its terms. */
   readonly parameters: readonly number[]
-  /** The same for what formed on cooling from temper j: [j][k] after k + 1 further tempers. */
-  readonly parametersSince: readonly (readonly number[])[]
+  readonly terms: readonly TemperTerms[]
+  /** Terms for what formed on cooling from temper j: [k] after k + 1 further tempers. Worked out when it is asked for. */
+  readonly since: (j: number) => readonly TemperTerms[]
 }
 
 /** Tempers made ready: the same for every steel they may be given to. */
-export const temperSteps = (tempers: readonly Temper[]): TemperSteps => ({
-  tempers,
-  parameters: parametersAfter(tempers),
-  parametersSince: tempers.map((_, j) => parametersAfter(tempers.slice(j + 1))),
-})
+export function temperSteps(tempers: readonly Temper[]): TemperSteps {
+  const parameters = parametersAfter(tempers)
+  const known: (readonly TemperTerms[] | undefined)[] = []
+  return {
+    tempers,
+    parameters,
+    terms: parameters.map(termsOf),
+    since: j => {
+      known[j] ??= parametersAfter(tempers.slice(j + 1)).map(termsOf)
+      return known[j] as readonly TemperTerms[]
+    },
+  }
+}
 
 /** One parameter for several tempers; null without any. */
 export const combinedParameter = (tempers: readonly Temper[]): number | null => parametersAfter(tempers).at(-1) ?? null
@@ -96,14 +123,20 @@ export function temperShape(a: Pick<Austenite, 'C' | 'N' | 'Mo' | 'W' | 'V' | 'C
  * Fall of Rockwell C by tempering to a parameter: early softening, the secondary hump near 500 °C, and overtempering
  * beyond it. Source: docs/method.md, 'Tempering'.
  */
-export function temperDropHrc(parameter: number | null, shape: TemperShape): number {
-  if (parameter === null) return 0
+export const temperDropHrc = (parameter: number | null, shape: TemperShape): number =>
+  parameter === null ? 0 : dropOf(termsOf(parameter), shape)
+
+/** The same of terms that were worked out before. */
+export function dropOf({ parameter, early, lean }: TemperTerms, shape: TemperShape): number {
   const t = STEEL_MODEL.temper
-  const early = shape.drop * (1 - Math.exp(-((Math.max(0, parameter - t.from) / t.width) ** t.power)))
-  const hump = (1 - shape.lean) * shape.hump * Math.exp(-(((parameter - shape.humpAt) / t.hump.width) ** 2))
-  const over = (1 - shape.lean) * t.over.slope * Math.max(0, parameter - shape.overFrom) ** t.over.power
-  const lean = shape.lean * t.lean.slope * Math.max(0, parameter - t.lean.from) ** t.lean.power
-  return early - hump + over + lean
+  const alloyed = 1 - shape.lean
+  let drop = shape.drop * early + shape.lean * lean
+  if (alloyed > 0) {
+    drop -= alloyed * shape.hump * Math.exp(-(((parameter - shape.humpAt) / t.hump.width) ** 2))
+    const over = parameter - shape.overFrom
+    if (over > 0) drop += alloyed * t.over.slope * over ** t.over.power
+  }
+  return drop
 }
 
 /**
