@@ -1,9 +1,9 @@
 import { OVEN_PHYSICS, type OvenBuild, WALL_MATERIALS } from '../../data/ovens'
 import { FOIL_THERMAL, STEEL_THERMAL, STEFAN_BOLTZMANN } from '../../data/thermal'
-import { solveInPlace } from '../numeric/solve'
 import { kelvinFromC } from '../units/temperature'
 import { heatingCp } from './lag'
-import { type WallGrid, wallGrid } from './wall'
+import { NodeSystem } from './node-system'
+import { type WallCell, type WallGrid, wallGrid } from './wall'
 
 /** An oven in enough detail to follow its walls. */
 export interface DetailedOven {
@@ -53,7 +53,15 @@ export class OvenModel {
   private loads: { load: OvenLoad; readonly node: number; in: boolean }[] = []
   private readonly shell: number
   /** Kept from step to step: a programme takes thousands. */
-  private matrix = new Float64Array(0)
+  private readonly system = new NodeSystem(AMBIENT_C)
+  private readonly wall: {
+    readonly link: Float64Array
+    readonly diagonal: Float64Array
+    readonly right: Float64Array
+    towardHot: number
+    fromCells: number
+    shellWPerK: number
+  }
 
   constructor(
     readonly oven: DetailedOven,
@@ -62,6 +70,15 @@ export class OvenModel {
     this.grid = wallGrid(oven.chamberMm, oven.build)
     this.shell = WALL + this.grid.cells.length - 1
     this.temperatures = new Float64Array(this.shell + 1).fill(startC)
+    const cells = this.grid.cells.length
+    this.wall = {
+      link: new Float64Array(cells),
+      diagonal: new Float64Array(cells),
+      right: new Float64Array(cells),
+      towardHot: 0,
+      fromCells: 0,
+      shellWPerK: 0,
+    }
     this.indicatedC = startC
   }
 
@@ -111,74 +128,95 @@ export class OvenModel {
     return sum
   }
 
-  /** One step at a share of full power, door open or shut. */
+  /**
+   * One step at a share of full power, door open or shut. The wall's cells behind the hot face are a chain: they are eliminated in
+   * one sweep from the shell inward, what is left is a handful of nodes, and the way back out gives the cells.
+   */
   step(share: number, doorOpen: boolean, dtS: number): void {
-    const n = this.temperatures.length
     const t = this.temperatures
-    const a = this.matrix.length === n * n ? this.matrix.fill(0) : new Float64Array(n * n)
-    this.matrix = a
-    const b = new Float64Array(n)
     const { build, powerW } = this.oven
-    const link = (i: number, j: number, g: number) => {
-      a[i * n + i] = (a[i * n + i] as number) + g
-      a[j * n + j] = (a[j * n + j] as number) + g
-      a[i * n + j] = (a[i * n + j] as number) - g
-      a[j * n + i] = (a[j * n + i] as number) - g
-    }
-    const lost: { node: number; g: number }[] = []
-    const toRoom = (i: number, g: number) => {
-      a[i * n + i] = (a[i * n + i] as number) + g
-      b[i] = (b[i] as number) + g * AMBIENT_C
-      lost.push({ node: i, g })
-    }
-    const store = (i: number, capacity: number) => {
-      const inertia = capacity / dtS
-      a[i * n + i] = (a[i * n + i] as number) + inertia
-      b[i] = (b[i] as number) + inertia * (t[i] as number)
-    }
+    const { cells, hotAreaM2: hot } = this.grid
     const p = OVEN_PHYSICS
-    const power = doorOpen ? 0 : share * powerW
-    store(ELEMENT, build.element.capacityJPerK)
-    b[ELEMENT] = (b[ELEMENT] as number) + power
-    store(AIR, AIR_CAPACITY)
-    store(FURNITURE, build.furnitureJPerK)
-    this.grid.cells.forEach((cell, i) => {
-      store(WALL + i, cell.capacityJPerK)
-    })
+    const system = this.system.clear(t, dtS, this.shell)
     const at = (i: number) => t[i] as number
-    const hot = this.grid.hotAreaM2
-    const wallK = build.wall?.k ?? 1
+    const power = doorOpen ? 0 : share * powerW
+    system.store(ELEMENT, build.element.capacityJPerK)
+    system.heat(ELEMENT, power)
+    system.store(AIR, AIR_CAPACITY)
+    system.store(FURNITURE, build.furnitureJPerK)
+    system.store(WALL, cells[0]?.capacityJPerK ?? 0)
     const exchange = 1 / (1 / p.emissivityElement + (build.element.areaM2 / hot) * (1 / p.emissivityWall - 1))
-    link(ELEMENT, WALL, build.element.areaM2 * exchange * cubes(at(ELEMENT), at(WALL)))
-    link(ELEMENT, AIR, build.element.areaM2 * p.hInsideWPerM2K)
-    link(AIR, WALL, hot * p.hInsideWPerM2K)
+    system.link(ELEMENT, WALL, build.element.areaM2 * exchange * cubes(at(ELEMENT), at(WALL)))
+    system.link(ELEMENT, AIR, build.element.areaM2 * p.hInsideWPerM2K)
+    system.link(AIR, WALL, hot * p.hInsideWPerM2K)
     const rackM2 = build.furnitureJPerK / 15_000
-    link(FURNITURE, WALL, rackM2 * p.emissivityWall * cubes(at(FURNITURE), at(WALL)))
-    this.grid.cells.forEach((cell, i) => {
-      const next = this.grid.cells[i + 1]
-      if (!next) return
-      const k = wallK * WALL_MATERIALS[cell.material].k(at(WALL + i))
-      const kNext = wallK * WALL_MATERIALS[next.material].k(at(WALL + i + 1))
-      link(WALL + i, WALL + i + 1, 1 / (cell.halfM / (k * cell.areaM2) + next.halfM / (kNext * next.areaM2)))
-    })
-    const last = this.grid.cells.at(-1)
-    const shellC = at(this.shell)
-    const rise = Math.max(0.1, shellC - AMBIENT_C)
-    const outside = p.shellConvection * rise ** (1 / 3) + p.shellEmissivity * cubes(shellC, AMBIENT_C)
-    const kLast = last ? wallK * WALL_MATERIALS[last.material].k(shellC) : 1
-    toRoom(this.shell, this.grid.shellAreaM2 / ((last?.halfM ?? 0) / kLast + 1 / outside))
-    toRoom(WALL, build.leakWPerK)
-    if (doorOpen) this.openDoor(toRoom)
-    for (const { load, node, in: inside } of this.loads) this.linkLoad(load, node, inside, store, link)
-    solveInPlace(a, b, n)
-    this.temperatures = b
+    system.link(FURNITURE, WALL, rackM2 * p.emissivityWall * cubes(at(FURNITURE), at(WALL)))
+    system.toRoom(WALL, build.leakWPerK)
+    if (doorOpen) this.openDoor(system)
+    for (const { load, node, in: inside } of this.loads) this.linkLoad(load, node, inside, system)
+    this.sweepIn(dtS)
+    system.heatAndHold(WALL, this.wall.towardHot, this.wall.fromCells)
+    system.solve()
+    this.sweepOut(dtS)
     this.energyJ += power * dtS
-    for (const { node, g } of lost) this.lostJ += g * ((b[node] as number) - AMBIENT_C) * dtS
+    this.lostJ += system.lostW() * dtS
     this.indicatedC += (this.chamberC - this.indicatedC) * (1 - Math.exp(-dtS / p.thermocoupleTauS))
   }
 
+  /** Eliminates the wall's cells from the shell to the one behind the hot face. */
+  private sweepIn(dtS: number) {
+    const { link, diagonal, right } = this.wall
+    const { cells, shellAreaM2 } = this.grid
+    const { build } = this.oven
+    const t = this.temperatures
+    const wallK = build.wall?.k ?? 1
+    const n = cells.length
+    const p = OVEN_PHYSICS
+    let k = wallK * WALL_MATERIALS[(cells[0] as WallCell).material].k(t[WALL] as number)
+    for (let i = 0; i + 1 < n; i++) {
+      const [cell, next] = [cells[i] as WallCell, cells[i + 1] as WallCell]
+      const kNext = wallK * WALL_MATERIALS[next.material].k(t[WALL + i + 1] as number)
+      link[i] = 1 / (cell.halfM / (k * cell.areaM2) + next.halfM / (kNext * next.areaM2))
+      k = kNext
+    }
+    const shellC = t[this.shell] as number
+    const rise = Math.max(0.1, shellC - AMBIENT_C)
+    const outside = p.shellConvection * rise ** (1 / 3) + p.shellEmissivity * cubes(shellC, AMBIENT_C)
+    const shellWPerK = shellAreaM2 / ((cells[n - 1] as WallCell).halfM / k + 1 / outside)
+    this.wall.shellWPerK = shellWPerK
+    for (let i = n - 1; i > 0; i--) {
+      const inertia = (cells[i] as WallCell).capacityJPerK / dtS
+      const inward = link[i - 1] as number
+      let d = inertia + inward
+      let r = inertia * (t[WALL + i] as number)
+      if (i === n - 1) {
+        d += shellWPerK
+        r += shellWPerK * AMBIENT_C
+      } else {
+        const outward = link[i] as number
+        d += outward - (outward * outward) / (diagonal[i + 1] as number)
+        r += (outward * (right[i + 1] as number)) / (diagonal[i + 1] as number)
+      }
+      diagonal[i] = d
+      right[i] = r
+    }
+    const first = link[0] as number
+    this.wall.towardHot = first - (first * first) / (diagonal[1] as number)
+    this.wall.fromCells = (first * (right[1] as number)) / (diagonal[1] as number)
+  }
+
+  /** The cells behind the hot face, now that it is known; and what the shell gave the room. */
+  private sweepOut(dtS: number) {
+    const { link, diagonal, right, shellWPerK } = this.wall
+    const t = this.temperatures
+    for (let i = 1; i < this.grid.cells.length; i++)
+      t[WALL + i] =
+        ((right[i] as number) + (link[i - 1] as number) * (t[WALL + i - 1] as number)) / (diagonal[i] as number)
+    this.lostJ += shellWPerK * ((t[this.shell] as number) - AMBIENT_C) * dtS
+  }
+
   /** Air pours out below and in above, and the opening glows into the room. */
-  private openDoor(toRoom: (i: number, g: number) => void) {
+  private openDoor(system: NodeSystem) {
     const { width, height } = this.oven.chamberMm
     const [w, h] = [width / 1000, height / 1000]
     const airK = kelvinFromC(this.temperatures[AIR] as number)
@@ -190,30 +228,24 @@ export class OvenModel {
       w *
       h ** 1.5 *
       Math.sqrt((GRAVITY * Math.max(0, outside - inside)) / outside)
-    toRoom(AIR, flow * AIR_CP)
-    toRoom(WALL, w * h * cubes(this.temperatures[WALL] as number, AMBIENT_C))
+    system.toRoom(AIR, flow * AIR_CP)
+    system.toRoom(WALL, w * h * cubes(this.temperatures[WALL] as number, AMBIENT_C))
   }
 
-  private linkLoad(
-    load: OvenLoad,
-    node: number,
-    inside: boolean,
-    store: (i: number, capacity: number) => void,
-    link: (i: number, j: number, g: number) => void,
-  ) {
+  private linkLoad(load: OvenLoad, node: number, inside: boolean, system: NodeSystem) {
     const f = FOIL_THERMAL
     const faceM2 = (2 * load.lengthMm * load.widthMm * load.count) / 1e6
     const [foilC, bladeC] = [this.temperatures[node] as number, this.temperatures[node + 1] as number]
     const kg = (load.lengthMm * load.widthMm * load.thicknessMm * load.count * STEEL_THERMAL.densityKgPerM3) / 1e9
-    store(node, faceM2 * f.heatCapacityJPerM2K)
-    store(node + 1, kg * heatingCp(bladeC))
+    system.store(node, faceM2 * f.heatCapacityJPerM2K)
+    system.store(node + 1, kg * heatingCp(bladeC))
     const meanC = (foilC + bladeC) / 2
     const gap = (0.0243 * (kelvinFromC(meanC) / 273.15) ** 0.8) / (f.gapMm / 1000)
     const between = gap + cubes(foilC, bladeC) / (1 / f.emissivityInside + 1 / f.emissivityBlade - 1)
-    link(node, node + 1, faceM2 * between)
+    system.link(node, node + 1, faceM2 * between)
     if (!inside) return
     const wallC = this.temperatures[WALL] as number
-    link(node, WALL, (faceM2 * cubes(wallC, foilC)) / (1 / f.emissivityOutside + 1 / load.view - 1))
-    link(node, AIR, faceM2 * OVEN_PHYSICS.hInsideWPerM2K * 0.5)
+    system.link(node, WALL, (faceM2 * cubes(wallC, foilC)) / (1 / f.emissivityOutside + 1 / load.view - 1))
+    system.link(node, AIR, faceM2 * OVEN_PHYSICS.hInsideWPerM2K * 0.5)
   }
 }

@@ -169,17 +169,19 @@ function inAir(request: QuenchRequest, marks: ReturnType<typeof createMarks>): [
 
 /** Watches a falling temperature pass its marks, straight lines between steps. */
 function createMarks({ martensiteStartC }: QuenchRequest) {
-  const secondsTo: Record<string, number | null> = {}
-  for (const mark of [...MARKS_C, Math.round(martensiteStartC)]) secondsTo[String(mark)] = null
+  const marksC = [...new Set([...MARKS_C, Math.round(martensiteStartC)])].sort((a, b) => b - a)
+  const seconds: (number | null)[] = marksC.map(() => null)
+  /** The hottest mark that is not passed yet: a quench takes a thousand steps, and most pass none. */
+  let next = 0
   return {
     pass(fromC: number, toC: number, s: number, dt: number) {
-      for (const key of Object.keys(secondsTo)) {
-        const mark = Number(key)
-        if (secondsTo[key] === null && fromC > mark && toC <= mark)
-          secondsTo[key] = s + (dt * (fromC - mark)) / (fromC - toC)
+      for (; next < marksC.length && toC <= (marksC[next] as number); next++) {
+        const mark = marksC[next] as number
+        if (fromC > mark) seconds[next] = s + (dt * (fromC - mark)) / (fromC - toC)
       }
     },
     read() {
+      const secondsTo = Object.fromEntries(marksC.map((mark, i) => [String(mark), seconds[i] ?? null]))
       const [at800, at500] = [secondsTo['800'] ?? null, secondsTo['500'] ?? null]
       return { secondsTo, rate800to500CPerS: at800 === null || at500 === null ? null : 300 / (at500 - at800) }
     },
