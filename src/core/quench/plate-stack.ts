@@ -26,6 +26,8 @@ const REST = PLATE_CELLS
 /** SDIRK2: two implicit stages of one matrix, second order and stiffly stable. Source: Alexander (1977). */
 const GAMMA = 1 - Math.SQRT1_2
 const NEWTON_STEPS = 3
+/** Beside a blade by less than this the plate is not a place of its own, m. */
+const CLOSING_M = 0.01
 
 /**
  * One of two equal plates with half the blade above it: by symmetry heat flows only downward. The plate under the blade is
@@ -71,8 +73,11 @@ export class PlateStack {
     const k = this.metal.conductivity
     const t = thicknessMm / 1000
     // From the middle of what is under the blade to the middle of what is beside it, both ways.
-    const sideways = (2 * k * t * l) / (w / 6 + Math.max(1e-3, widthMm / 1000 - w) / 6)
-    const lengthways = (2 * k * t * w) / (l / 6 + Math.max(1e-3, lengthMm / 1000 - l) / 6)
+    const beside = (acrossM: number, bladeM: number, plateM: number) =>
+      // A blade as wide as its plates has nothing beside it to spread into: the way there closes over the last centimetre.
+      (Math.min(1, (plateM - bladeM) / CLOSING_M) * 2 * k * t * acrossM) / (plateM / 6)
+    const sideways = beside(l, w, widthMm / 1000)
+    const lengthways = beside(w, l, lengthMm / 1000)
     const edge = (2 * (widthMm + lengthMm) * thicknessMm) / 1e6
     return { under, rest, spread: sideways + lengthways, edge }
   }
