@@ -23,6 +23,7 @@ import {
   seenWords,
   skippedLineWords,
 } from './steels'
+import { edgeLeadWords, edgeSlowWords } from './thin-edge'
 import { WORKING_WORDS, workingValue } from './working'
 
 const METRIC = speakerOf('metric')
@@ -294,6 +295,17 @@ const saidBy =
   ) =>
   (say: typeof METRIC) =>
     words[code](params[code], say, 'a.austenitizeC')
+
+describe('a ground edge', () => {
+  it('is told in minutes and seconds, in either system', () => {
+    expectSaid(say => edgeLeadWords({ edgeMm: 0.5, leadS: 200 }, say))
+    expectSaid(say => edgeSlowWords(0.5, 28.4, 25, say))
+    expect(edgeLeadWords({ edgeMm: 0.5, leadS: 200 }, METRIC)).toContain(
+      '0.5 mm) is at heat about 3 min before the spine',
+    )
+    expect(edgeSlowWords(0.5, 28.4, 25, METRIC)).toContain('This grade allows 25 s')
+  })
+})
 
 describe('advice that does not help', () => {
   it('is said above the options where none has a chance, and only there', () => {

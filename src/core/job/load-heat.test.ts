@@ -109,6 +109,28 @@ describe('a load on its oven', () => {
     expect(lagOf(5).alone.lagS).toBeGreaterThan(lagOf(2).alone.lagS)
   })
 
+  it('tells how much sooner a ground edge is at heat than its spine, and nothing of a blade that is not ground', () => {
+    const straightIn = (bevels: 'full' | 'pre-ground', edgeMm?: number) =>
+      expectOk(
+        heatOfLoad({
+          batch: withTray({ ...plain, entry: 'straight-in' }, [
+            { ...blade, mark: 'A', thicknessMm: 4, bevels, ...(edgeMm ? { edgeMm } : {}) },
+          ]),
+          shop: DEFAULT_WORKSHOP,
+          loadIndex: 0,
+          thicknessMm: 4,
+        }),
+      ).edge
+    expect(straightIn('full')).toBeNull()
+    // In a chamber that stays at 1065 °C (thermal reference) 374 s for 4 mm and 188 for 2 mm, so some 47 for half a millimetre: 327 s
+    // apart. A real oven falls at loading and climbs again, and the edge can be no hotter than it: less, but not nothing.
+    const edge = straightIn('pre-ground')
+    expect(edge?.edgeMm).toBe(0.5)
+    expect(edge?.leadS).toBeGreaterThan(30)
+    expect(edge?.leadS).toBeLessThan(327)
+    expect(straightIn('pre-ground', 2)?.leadS).toBeLessThan(edge?.leadS ?? 0)
+  })
+
   it('sees the chamber the less the closer its packets stand', () => {
     const [load] = loads
     if (!load) throw new Error('load')

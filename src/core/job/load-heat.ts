@@ -11,6 +11,7 @@ import { chamberOf } from './chambers'
 import { kindsOf, type LoadKind, loadKg, MOST_KINDS, placesOf } from './heat-load'
 import { type Load, loadsOf } from './loads'
 import { detailedOven, ovenOf } from './ovens'
+import { edgeOf } from './prepare'
 import { pullPlanOf } from './pull-plan'
 
 /** A load that only warms the walls for the next, as equal blades of the same weight, near enough. */
@@ -87,6 +88,8 @@ export interface HeatAnswer {
 export interface LoadHeat extends HeatAnswer {
   readonly alone: SoakLag
   readonly crowded: SoakLag
+  /** How much sooner than its spine the ground edge of that blade is at heat; null where no bevel is ground. */
+  readonly edge: { readonly edgeMm: number; readonly leadS: number } | null
 }
 
 /** One load of a batch on an oven. Errors: as ovenOf; 'too-heavy'; 'nothing-in-load' where the batch has no such load. */
@@ -106,17 +109,26 @@ export function heatOfLoad({ batch, shop, loadIndex, thicknessMm }: LoadHeatRequ
   const asked = heatOf(loads, loadIndex, oven, holds)
   const simulation = simulateLoaded(asked.request)
   if (!simulation.ok) return simulation
-  const behind = (view: number) =>
+  const behind = (view: number, mm = thicknessMm) =>
     soakLag({
       oven: chamberOf(oven),
       steelKg: loadKg(load),
       equalise: load.equalise,
       entryC: load.entryC,
       austenitizeC: load.austenitizeC,
-      thicknessMm,
+      thicknessMm: mm,
       view,
     })
-  return ok({ ...heatAnswerOf(asked, simulation.value), alone: behind(FULL_VIEW), crowded: behind(CROWDED_VIEW) })
+  const alone = behind(FULL_VIEW)
+  const line = load.blades.find(blade => blade.line.thicknessMm === thicknessMm)?.line
+  const edgeMm = line ? edgeOf(line) : thicknessMm
+  return ok({
+    ...heatAnswerOf(asked, simulation.value),
+    alone,
+    crowded: behind(CROWDED_VIEW),
+    edge:
+      edgeMm < thicknessMm ? { edgeMm, leadS: alone.afterLoadingS - behind(FULL_VIEW, edgeMm).afterLoadingS } : null,
+  })
 }
 
 export interface LoadHeatRequest {

@@ -30,13 +30,17 @@ export interface Preparation {
   readonly working: readonly WorkingLine[]
 }
 
+/** How thick a blade is at its edge before the heat, mm: as its spine where no bevel is ground. */
+export const edgeOf = ({ bevels, edgeMm, thicknessMm }: Pick<Line, 'bevels' | 'edgeMm' | 'thicknessMm'>): number =>
+  bevels === 'full' ? thicknessMm : Math.min(thicknessMm, edgeMm ?? EDGE_MM)
+
 /** What to leave on a blade before the heat, and how it will lie between the plates. */
 export function preparationOf(blade: PreparedBlade, group: BatchGroup, protection: ProtectionName): Preparation {
   const { austenitizeC, soakMin } = group.route
   const bare = decarburisedMm(austenitizeC, soakMin)
   const share = SKIN_SHARE[protection]
   const skinMm = bare * share
-  const edgeMm = blade.bevels === 'full' ? blade.thicknessMm : (blade.edgeMm ?? EDGE_MM)
+  const edgeMm = edgeOf(blade)
   const taper = blade.thicknessMm - (blade.tangThicknessMm ?? blade.thicknessMm)
   const { mark } = blade
   return {

@@ -21,6 +21,8 @@ export interface SoakLag {
   readonly rateCPerH: number
   /** Seconds from the chamber's arrival at austenitize temperature to the blade's, never negative. */
   readonly lagS: number
+  /** Seconds from where the last climb began, or the packets went in, to the blade's arrival. */
+  readonly afterLoadingS: number
 }
 
 /**
@@ -31,12 +33,12 @@ export function soakLag({ oven, steelKg, equalise, entryC, austenitizeC, thickne
   const last = equalise[equalise.length - 1]
   const fromC = last?.atC ?? Math.max(AMBIENT_C, entryC - PACE.loadDropK)
   const climbMin = heatUpMin(oven, fromC, austenitizeC, steelKg)
-  if (!Number.isFinite(climbMin) || climbMin <= 0) return { climbMin, rateCPerH: 0, lagS: 0 }
+  if (!Number.isFinite(climbMin) || climbMin <= 0) return { climbMin, rateCPerH: 0, lagS: 0, afterLoadingS: 0 }
   const rateCPerH = ((austenitizeC - fromC) / climbMin) * 60
-  const { afterChamberS } = arrival(
+  const { afterChamberS, afterLoadingS } = arrival(
     { thicknessMm, view },
     { fromC, toC: austenitizeC, rateCPerH },
     last ? fromC : AMBIENT_C,
   )
-  return { climbMin, rateCPerH, lagS: Math.max(0, afterChamberS) }
+  return { climbMin, rateCPerH, lagS: Math.max(0, afterChamberS), afterLoadingS }
 }

@@ -6,7 +6,7 @@ import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { cautionSchema, list } from '../shapes'
 
-const lag = z.object({ climbMin: z.number(), rateCPerH: z.number(), lagS: z.number() })
+const lag = z.object({ climbMin: z.number(), rateCPerH: z.number(), lagS: z.number(), afterLoadingS: z.number() })
 
 export const loadHeat = question({
   summary: 'One load of a batch on its oven: when each blade is there, how far behind the oven it is, and the energy',
@@ -36,6 +36,7 @@ export const loadHeat = question({
     cautions: list(cautionSchema),
     alone: lag,
     crowded: lag,
+    edge: z.object({ edgeMm: z.number(), leadS: z.number() }).nullable(),
   }),
   answer: heatOfLoad,
 })

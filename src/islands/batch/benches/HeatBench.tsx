@@ -11,8 +11,10 @@ import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
 import { SelectField } from '../../../ui/PlainFields'
 import { Problems } from '../../../ui/Problems'
+import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { soaksText } from '../../../words/pull-plan'
+import { edgeLeadWords } from '../../../words/thin-edge'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
 import { useController } from '../use-controller'
@@ -159,24 +161,31 @@ interface LagProps {
   readonly thicknessMm: number
 }
 
+/** From so much on the edge's longer soak is worth a word, s. */
+const EDGE_LEAD_S = 30
+
 /** How far the blade is behind the oven when that is at heat. */
-function LagFigure({ heat: { alone, crowded }, load, thicknessMm }: LagProps) {
+function LagFigure({ heat: { alone, crowded, edge }, load, thicknessMm }: LagProps) {
   const { shop, chamber } = useBench()
+  const say = useSay()
   return (
-    <Figure
-      label={`${formatQuantity(thicknessMm, 'length', shop.units)} blade reaches full heat after the oven`}
-      value={crowded.lagS <= 0 ? '0' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
-      unit={crowded.lagS <= 0 ? 's: the blade keeps up with the oven' : 's, standing alone to closely packed'}
-      working={[
-        worked('climb-rate', alone.rateCPerH, 'K/h', {
-          preheated: load.equalise.length > 0,
-          source: chamber?.source ?? '',
-        }),
-        worked('lag-alone', alone.lagS, 's', {}),
-        worked('lag-crowded', crowded.lagS, 's', {}),
-      ]}
-      note="The soak starts when the blade, not the oven, is at temperature. Foil pressed flat on the blade shortens the delay."
-    />
+    <>
+      <Figure
+        label={`${formatQuantity(thicknessMm, 'length', shop.units)} blade reaches full heat after the oven`}
+        value={crowded.lagS <= 0 ? '0' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
+        unit={crowded.lagS <= 0 ? 's: the blade keeps up with the oven' : 's, standing alone to closely packed'}
+        working={[
+          worked('climb-rate', alone.rateCPerH, 'K/h', {
+            preheated: load.equalise.length > 0,
+            source: chamber?.source ?? '',
+          }),
+          worked('lag-alone', alone.lagS, 's', {}),
+          worked('lag-crowded', crowded.lagS, 's', {}),
+        ]}
+        note="The soak starts when the blade, not the oven, is at temperature. Foil pressed flat on the blade shortens the delay."
+      />
+      {edge && edge.leadS >= EDGE_LEAD_S && <p className="pb-2 text-small">{edgeLeadWords(edge, say)}</p>}
+    </>
   )
 }
 

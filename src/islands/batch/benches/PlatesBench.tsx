@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react'
 import { worked } from '../../../core/codes/working'
 import type { ExpectedPulls } from '../../../core/job/batch-figures'
 import { contactOf } from '../../../core/job/plates'
+import { edgeOf } from '../../../core/job/prepare'
 import { quenchable } from '../../../core/job/quench-way'
 import { thickestLineOf } from '../../../core/job/tray'
 import { seconds800to500Of } from '../../../core/quench/cooling-time'
@@ -20,13 +21,14 @@ import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { clockText } from '../../../words/clock-text'
 import { bandText, hrcText } from '../../../words/speaker'
+import { edgeQuenchWords, edgeSlowWords } from '../../../words/thin-edge'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
 import { useGlow } from '../moment'
 import { EmptyTray } from './EmptyTray'
 import { OwnPlatesView } from './plates/OwnPlatesView'
 import { PullListView } from './plates/PullListView'
-import { quenchRequestOf } from './plates/plates-request'
+import { edgeRequestOf, quenchRequestOf } from './plates/plates-request'
 import { WaysView } from './plates/WaysView'
 
 const QuenchChart = lazy(() => import('../../../ui/charts/QuenchChart'))
@@ -56,6 +58,10 @@ export function PlatesBench() {
   const usual = useAnswer('quench', request(contactOf(shop)))
   const poor = useAnswer('quench', request(CONTACT.clampedLow))
   const good = useAnswer('quench', request(CONTACT.clampedHigh))
+  const edgeMm = line && line.bevels === 'pre-ground' ? edgeOf(line) : null
+  const edge = useAnswer('quench', line && edgeMm !== null ? edgeRequestOf(line, edgeMm, shown, shop) : null)
+  const edgeFirst = edge?.ok ? edge.value.blades[0] : undefined
+  const edgeS = edgeFirst ? seconds800to500Of(edgeFirst) : undefined
   const first = usual?.ok ? usual.value.blades[0] : undefined
   const seconds800to500 = first && seconds800to500Of(first)
   const refused = quenchable(load?.blades ?? [], shop)
@@ -118,7 +124,12 @@ export function PlatesBench() {
             value={at('500')}
             unit={range('500')}
             working={quench?.working}
-            note="The range runs from good to poor contact: how flat the foil lies, and how hard the vice is shut."
+            note={[
+              'The range runs from good to poor contact: how flat the foil lies, and how hard the vice is shut.',
+              edgeMm === null || edgeS === undefined ? '' : edgeQuenchWords(edgeMm, edgeS, say),
+            ]
+              .join(' ')
+              .trim()}
           />
           <Figure
             label={`Time until cool enough to hold, ${formatQuantity(60, 'temperature', shop.units)}`}
@@ -134,6 +145,16 @@ export function PlatesBench() {
             unit={`HRC ${bandText(prediction.hrc.asQuenched.sd)}`}
             working={prediction.working}
           />
+          {edgeMm !== null && edgeS !== undefined && edgeS > shown.grade.quench.slowest800to500S && (
+            <Warnings
+              lines={[
+                {
+                  code: 'edge-slow',
+                  message: edgeSlowWords(edgeMm, edgeS, shown.grade.quench.slowest800to500S, say),
+                },
+              ]}
+            />
+          )}
           {usual?.ok && <Warnings lines={usual.value.cautions} />}
           {!refused.ok && <Problems of={refused.problems} className="my-2" />}
           {slow && (

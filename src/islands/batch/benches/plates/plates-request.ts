@@ -2,6 +2,7 @@ import type { BatchModel, GroupModel } from '../../../../core/job/batch-model'
 import { airOf, plateSize } from '../../../../core/job/plates'
 import type { Line } from '../../../../core/shop/blade'
 import { PACE } from '../../../../data/pace'
+import { CONTACT } from '../../../../data/thermal'
 
 /** One blade of a line, or several, between this shop's plates, as the worker is asked. */
 export const quenchRequestOf = (
@@ -21,4 +22,11 @@ export const quenchRequestOf = (
   contactWPerM2K,
   airWPerM2K: airOf(shop),
   martensiteStartC: shown.prediction.martensiteStartC,
+})
+
+/** The ground edge of a line's blades, which hangs in its foil beside the plates, as the worker is asked. */
+export const edgeRequestOf = (line: Line, edgeMm: number, shown: GroupModel, shop: BatchModel['shop']) => ({
+  ...quenchRequestOf(line, shown, shop, CONTACT.clampedFoil),
+  blade: { thicknessMm: edgeMm, widthMm: line.widthMm, lengthMm: line.lengthMm },
+  medium: 'still-air' as const,
 })
