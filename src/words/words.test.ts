@@ -301,8 +301,9 @@ describe('a ground edge', () => {
     expectSaid(say => edgeLeadWords({ edgeMm: 0.5, leadS: 200 }, say))
     expectSaid(say => edgeSlowWords(0.5, 28.4, 25, say))
     expect(edgeLeadWords({ edgeMm: 0.5, leadS: 200 }, METRIC)).toContain(
-      '0.5 mm) is at heat about 3 min before the spine',
+      '0.50 mm) is at heat about 3 min before the spine',
     )
+    expect(edgeLeadWords({ edgeMm: 0.5, leadS: 51 }, METRIC)).toContain('about 51 s before')
     expect(edgeSlowWords(0.5, 28.4, 25, METRIC)).toContain('This grade allows 25 s')
   })
 })
