@@ -56,7 +56,7 @@ const PLACES: readonly (readonly [name: string, place: () => ReactElement, shows
   ['Today', () => <TodayPlace />, /Net knives/],
   ['Batches', () => <BatchesPlace />, /Net knives/],
   ['Recipes', () => <RecipesPlace />, /± \d\.\d HRC/],
-  ['a recipe', () => <RecipePlace id={recipe?.id ?? ''} />, /Chart alone/],
+  ['a recipe', () => <RecipePlace id={recipe?.id ?? ''} />, /Without your readings/],
   ['Steels', () => <SteelsPlace grade="" view="" />, /Composition, wt%/],
   ['Workshop', () => <WorkshopPlace />, /correct the charts where that helps/],
   ['an oven', () => <OvenPlace id={demo.shop.ovens[0]?.id ?? ''} />, /Current from the mains/],

@@ -8,6 +8,7 @@ export interface LogVersion {
 
 /** Questions whose answers rest on the shop's log, and on what of it: they are asked anew when that changes. */
 export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>> = {
+  advise: 'learnt',
   band: 'learnt',
   batch: 'learnt',
   'each-blade': 'learnt',

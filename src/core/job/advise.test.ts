@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { gradeOf } from '../../testing/tray'
+import { fitShop, type Observation } from '../learn/fit-shop'
 import { findGrade } from '../steel/grades'
 import { predict } from '../steel/predict'
 import type { Route } from '../steel/route'
@@ -252,6 +253,30 @@ describe('each option', () => {
     })
     expect(soft?.hrc.mean).toBeLessThan(60)
     expect(soft?.inTargetProbability).toBeLessThan(0.05)
+  })
+
+  it('hardening anew is foretold with what the shop has read, as the same route is anywhere else', () => {
+    const rows = [0, 1, 2, 3, 4, 5].map(
+      (i): Observation => ({
+        gradeId: 'X65Cr13',
+        lot: '',
+        ovenId: 'oven',
+        day: 20_000 + i,
+        austenitizeC: 1065,
+        coldC: -75,
+        parameter: 9.6,
+        batchId: `b${i}`,
+        residual: 0.9,
+        readings: 9,
+      }),
+    )
+    const model = fitShop(rows)?.model
+    if (!model) throw new Error('nothing learnt')
+    const experience = { model, lot: '', ovenId: 'oven' }
+    const [plain, learnt] = [of('anneal-and-reharden'), of('anneal-and-reharden', { experience })]
+    expect(learnt?.hrc.mean).toBeGreaterThan((plain?.hrc.mean ?? 0) + 0.4)
+    expect(learnt?.hrc.sd).toBeLessThan(plain?.hrc.sd ?? 0)
+    expect(learnt?.hrc).toEqual(predict(steel, learnt?.again as Route, experience).finalHrc)
   })
 
   it('a steel quenched too slowly comes out soft again: C75S between plates (common practice)', () => {

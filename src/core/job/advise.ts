@@ -5,7 +5,7 @@ import { FULL_ANNEAL } from '../../data/grades/sources'
 import type { Estimate } from '../codes/result'
 import type { TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
-import { type Prediction, predict } from '../steel/predict'
+import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { ColdTreatment, Route } from '../steel/route'
 import { isGrade, type Steel } from '../steel/steel'
 import { suggestRoute, temperFor } from '../steel/suggest'
@@ -24,6 +24,8 @@ export interface AdviceRequest {
   readonly reading: StageReading
   readonly target: TargetHrc
   readonly symptom: Symptom
+  /** What the shop's readings add to the prediction of a hardening begun anew; absent: nothing. */
+  readonly experience?: ShopExperience | null | undefined
   readonly can: {
     readonly coldToC: number | null
     readonly anneal: boolean
@@ -281,7 +283,7 @@ function rehardenOption(context: Context): AdviceOption | null {
   if (!request.can.anneal) return null
   const anneal = isGrade(request.steel) ? request.steel.anneal : FULL_ANNEAL
   const again = reachableRoute(request, wanted)
-  const { finalHrc, corrosion } = predict(request.steel, again)
+  const { finalHrc, corrosion } = predict(request.steel, again, request.experience ?? null)
   return {
     kind: 'anneal-and-reharden',
     temper: null,

@@ -81,7 +81,8 @@ function needOf(blade: BatchBlade, { batch, readings, tester, can, experienceOf 
   const stage = latestStage(route, [...own, ...(blade.record.files ?? [])])
   if (!grade || !stage) return null
   const done = routeUpTo(route, stage)
-  const prediction = predict(grade, done, experienceOf(blade.group))
+  const experience = experienceOf(blade.group)
+  const prediction = predict(grade, done, experience)
   const hardness = bladeHardness(blade, stage, {
     // Of all blades: how much readings scatter is learnt from the others too.
     readings,
@@ -96,6 +97,7 @@ function needOf(blade: BatchBlade, { batch, readings, tester, can, experienceOf 
     reading: stageReadingOf(hardness),
     target: blade.group.target,
     symptom: blade.group.symptom,
+    experience,
     can: { ...can, thicknessMm: blade.line.thicknessMm },
   })
   const { wanted } = wantedAfter(blade.group.target, blade.group.symptom, hrc)

@@ -42,7 +42,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       ),
     ],
     [
-      'Chart alone',
+      'Without your readings',
       r =>
         r.prediction.shop ? `${hrcText(r.prediction.chartHrc.mean)} ${bandText(r.prediction.chartHrc.sd)}` : 'the same',
     ],

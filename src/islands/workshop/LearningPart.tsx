@@ -44,7 +44,7 @@ export function LearningPart({ edit }: Props) {
             <tr>
               <th>Steel</th>
               <th>Readings</th>
-              <th>Chart alone</th>
+              <th>Without yours</th>
               <th>With yours</th>
             </tr>
           </thead>

@@ -7,6 +7,13 @@ export const advise = question({
   summary: 'What can be done after a reading, best first',
   request: adviseRequest,
   response: adviseResponse,
-  answer: ({ steel, symptom, ...rest }) =>
-    ok({ options: adviseOn({ ...rest, steel: steelOf(steel), symptom: symptom ?? null }) }),
+  answer: ({ steel, symptom, learnt, ...rest }, memory) =>
+    ok({
+      options: adviseOn({
+        ...rest,
+        steel: steelOf(steel),
+        symptom: symptom ?? null,
+        experience: memory.experience(learnt ?? null),
+      }),
+    }),
 })

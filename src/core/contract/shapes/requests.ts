@@ -10,6 +10,7 @@ import { shape } from '../../shop/problems'
 import { routeSchema, stageSchema, targetSchema } from '../../shop/route'
 import { gradeNames } from '../../steel/grades'
 import { SYSTEMS } from '../../units/quantity'
+import { learntSchema } from './learnt'
 
 export const steelSchema = z.union(
   [
@@ -107,6 +108,8 @@ export const adviseRequest = z.object({
   target: targetSchema,
   symptom: symptomSchema.optional(),
   can: adviceCan,
+  /** Which of the shop's readings a hardening begun anew may lean on; absent: none. */
+  learnt: learntSchema.optional(),
 })
 
 const chamberSide = z.number().min(40).max(2000)

@@ -58,7 +58,7 @@ const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
 )
 
 function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness }) {
-  const { batch, shop } = useBench()
+  const { batch, shop, learnt } = useBench()
   const { group, prediction, grade } = shown
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('batch')
   const { stage } = hardness
@@ -70,8 +70,9 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
       target: group.target,
       symptom: group.symptom,
       can: { ...adviceCanOf(batch, shop), thicknessMm: shown.thicknessMm },
+      learnt,
     }),
-    [batch, shown.thicknessMm, grade, group, stage, hardness, shop],
+    [batch, shown.thicknessMm, grade, group, stage, hardness, shop, learnt],
   )
   const advice = useAnswer('advise', request)
   const predicted = predictedAt(prediction, stage)
