@@ -5,7 +5,8 @@ import { martensiteStartC, retainedAfterCold, retainedAustenite, untemperedHrc }
 import type { Route } from './route'
 import {
   dropOf,
-  retainedAfterTemper,
+  keptByTemper,
+  type Temper,
   type TemperShape,
   type TemperSteps,
   type TemperTerms,
@@ -96,50 +97,57 @@ const retainedBefore = (hard: Pick<Hardened, 'retainedCold' | 'retainedQuenched'
 
 /** The same after its tempers. */
 export function tempered(hard: Hardened, steps: TemperSteps): Metallurgy {
-  const { untempered, path, ...rest } = hard
-  const retainedTempered = retainedThrough(hard, steps)
+  const { austenite, shape, msC, retainedQuenched, retainedCold, softShare, path } = hard
+  const stages = steps.tempers.map((_, i) => afterTemper(hard, steps, i))
+  // Each by its name: this is built thousands of times a map.
   return {
-    ...rest,
-    retainedTempered,
+    austenite,
+    shape,
+    msC,
+    retainedQuenched,
+    retainedCold,
+    softShare,
+    retainedTempered: stages.map(stage => stage.retained),
     parameters: steps.parameters,
-    path: { ...path, afterTempers: retainedTempered.map((_, i) => hrcAfterTemper(hard, steps, retainedTempered, i)) },
+    path: {
+      asQuenched: path.asQuenched,
+      afterCold: path.afterCold,
+      afterTempers: stages.map(stage => stage.hrc),
+    },
   }
+}
+
+/** Hardness, HRC, and retained austenite, 0..1, of a blade at a stage. */
+interface Tempered {
+  readonly hrc: number
+  readonly retained: number
 }
 
 /** Hardness and retained austenite after the last temper alone; without a temper, of the untempered blade. */
-export function temperedLast(hard: Hardened, steps: TemperSteps): { hrc: number; retained: number } {
-  const through = retainedThrough(hard, steps)
-  const last = through.at(-1)
-  return last === undefined
+export const temperedLast = (hard: Hardened, steps: TemperSteps): Tempered =>
+  steps.tempers.length === 0
     ? { hrc: hard.path.afterCold ?? hard.path.asQuenched, retained: retainedBefore(hard) }
-    : { hrc: hrcAfterTemper(hard, steps, through, through.length - 1), retained: last }
-}
-
-function retainedThrough(hard: Hardened, { tempers }: TemperSteps): number[] {
-  const through: number[] = []
-  let retained = retainedBefore(hard)
-  for (const temper of tempers) {
-    retained = retainedAfterTemper(retained, temper, hard.shape)
-    through.push(retained)
-  }
-  return through
-}
+    : afterTemper(hard, steps, steps.tempers.length - 1)
 
 /** A share of the blade below this is not worth a term of its own: it moves no figure by a thousandth of a point. */
 const LEAST_SHARE = 1e-5
 
 /**
- * Hardness after a temper: martensite with the austenite that is left after that temper. Each part of the martensite is
- * softened by the tempers that came after it was formed: what formed on cooling from a temper is fresh until the next.
+ * After a temper: martensite with the austenite that is left after that temper. Each part of the martensite is softened by the
+ * tempers that came after it was formed: what formed on cooling from a temper is fresh until the next.
  */
-function hrcAfterTemper(hard: Hardened, steps: TemperSteps, retained: readonly number[], at: number): number {
-  const first = retainedBefore(hard)
-  let drop = (1 - first) * dropOf(steps.terms[at] as TemperTerms, hard.shape)
-  for (let j = 0; j < at; j++) {
-    const fresh = (j === 0 ? first : (retained[j - 1] as number)) - (retained[j] as number)
-    if (fresh > LEAST_SHARE) drop += fresh * dropOf(steps.since(j)[at - j - 1] as TemperTerms, hard.shape)
+function afterTemper(hard: Hardened, steps: TemperSteps, at: number): Tempered {
+  const { shape } = hard
+  let retained = retainedBefore(hard)
+  let drop = (1 - retained) * dropOf(steps.terms[at] as TemperTerms, shape)
+  for (let j = 0; j <= at; j++) {
+    // In chromium steel what a temper leaves is the same for all: it was worked out with the tempers.
+    const kept = shape.lean === 0 ? (steps.kept[j] as number) : keptByTemper(steps.tempers[j] as Temper, shape)
+    const fresh = retained * (1 - kept)
+    if (j < at && fresh > LEAST_SHARE) drop += fresh * dropOf(steps.since(j)[at - j - 1] as TemperTerms, shape)
+    retained *= kept
   }
-  return withSoftShare(hard.untempered(retained[at] as number) - drop, hard.softShare)
+  return { hrc: withSoftShare(hard.untempered(retained) - drop, hard.softShare), retained }
 }
 
 /** Retained austenite of the finished blade, 0..1. */

@@ -108,7 +108,7 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
   const stage = (pick: (path: HrcPath) => number, parameter: number | null, cold: boolean) => {
     const mean = pick(path)
     const away = (paths: readonly Moved[]) =>
-      paths.map(({ path: moved, ...named }): BandPart => ({ ...named, sd: Math.abs(pick(moved) - mean) }))
+      paths.map(({ part, element, path: moved }): BandPart => ({ part, element, sd: Math.abs(pick(moved) - mean) }))
     const known: BandPart[] = [{ part: 'model', sd: error.sdHrc }, ...away(moved.lot)]
     const run = away(moved.run)
     const chart = { mean, sd: total([...known, ...run]) }

@@ -64,9 +64,13 @@ export interface TemperSteps {
   /** Combined parameter after each temper, for what was martensite before the first, and its terms. */
   readonly parameters: readonly number[]
   readonly terms: readonly TemperTerms[]
+  /** Share of the retained austenite each leaves in a chromium steel, 0..1. */
+  readonly kept: readonly number[]
   /** Terms for what formed on cooling from temper j: [k] after k + 1 further tempers. Worked out when it is asked for. */
   readonly since: (j: number) => readonly TemperTerms[]
 }
+
+const CHROMIUM_STEEL = { lean: 0 } as const
 
 /** Tempers made ready: the same for every steel they may be given to. */
 export function temperSteps(tempers: readonly Temper[]): TemperSteps {
@@ -76,6 +80,7 @@ export function temperSteps(tempers: readonly Temper[]): TemperSteps {
     tempers,
     parameters,
     terms: parameters.map(termsOf),
+    kept: tempers.map(temper => keptByTemper(temper, CHROMIUM_STEEL)),
     since: j => {
       known[j] ??= parametersAfter(tempers.slice(j + 1)).map(termsOf)
       return known[j] as readonly TemperTerms[]
@@ -140,11 +145,11 @@ export function dropOf({ parameter, early, lean }: TemperTerms, shape: TemperSha
 }
 
 /**
- * Retained austenite after a temper, 0..1: it breaks down on cooling from high tempers, in steels with little chromium
- * already during low ones.
+ * Share of the retained austenite that a temper leaves, 0..1: it breaks down on cooling from high tempers, in steels with little
+ * chromium already during low ones.
  */
-export function retainedAfterTemper(retained: number, temper: Temper, shape: Pick<TemperShape, 'lean'>): number {
+export function keptByTemper(temper: Temper, shape: Pick<TemperShape, 'lean'>): number {
   const { halfAtC, leanHalfAtC, widthC } = STEEL_MODEL.temperDecomposition
   const halfC = halfAtC + shape.lean * (leanHalfAtC - halfAtC)
-  return retained / (1 + Math.exp((temper.atC - halfC) / widthC))
+  return 1 / (1 + Math.exp((temper.atC - halfC) / widthC))
 }
