@@ -255,6 +255,24 @@ describe('settings that follow each other closely', () => {
       expect(shop).toMatchObject({ roomC: 12, oil: 'fast-oil' })
     }, LONG)
   })
+
+  it('a check on a block goes by what the block was just said to be', async () => {
+    await use({ ...DEFAULT_WORKSHOP, tester: { ...DEFAULT_WORKSHOP.tester, blocks: [], checks: [] } })
+    render(<WorkshopPlace />)
+    await screen.findByRole('heading', { level: 1 }, LONG)
+    await screen.findByLabelText('Certified hardness', {}, LONG)
+    await act(async () => {
+      type('Certified hardness', '62')
+      fireEvent.change(screen.getByLabelText('Today’s readings on it'), { target: { value: '62.5 62.6 62.7' } })
+    })
+    // The place shows the old settings still: the record is a change of what is stored.
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Record' })))
+    await waitFor(async () => {
+      const tester = (await db.shop.get('shop'))?.tester
+      expect(tester?.checks).toHaveLength(1)
+      expect(tester?.blocks[0]?.certifiedHrc).toBe(62)
+    }, LONG)
+  })
 })
 
 describe('which steel', () => {

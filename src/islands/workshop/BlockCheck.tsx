@@ -19,18 +19,21 @@ interface Props {
 
 const FIRST_BLOCK = { id: 'block-1', name: 'Test block', certifiedHrc: 60, certifiedSd: 0.3, holdsIndents: 200 }
 
+/** A shop without a block sees the fields of one; it is kept with the first thing that is entered. */
+const withBlock = (tester: Tester): Tester => (tester.blocks.length > 0 ? tester : { ...tester, blocks: [FIRST_BLOCK] })
+
 /** Test blocks and the day's check: how far off the tester is, how it drifts, and whether to trust it. */
 export default function BlockCheck({ edit }: Props) {
   const shop = useShopNow()
-  // A shop without a block sees the fields of one; it is kept with the first thing that is entered.
-  const tester = shop.tester.blocks.length > 0 ? shop.tester : { ...shop.tester, blocks: [FIRST_BLOCK] }
+  const tester = withBlock(shop.tester)
   const [blockId, setBlockId] = useState(tester.blocks[0]?.id ?? '')
   const block = tester.blocks.find(b => b.id === blockId) ?? tester.blocks[0]
-  const save = (next: Tester) => edit({ tester: next })
+  // A change of what is stored, not of what is shown: a field that was left a moment ago may not be shown yet.
+  const save = (change: (tester: Tester) => Tester) => edit(stored => ({ tester: change(withBlock(stored.tester)) }))
   if (!block) return null
   const use = blockUse(tester, block.id)
   const setBlock = (part: Partial<typeof block>) =>
-    save({ ...tester, blocks: tester.blocks.map(b => (b.id === block.id ? { ...b, ...part } : b)) })
+    save(now => ({ ...now, blocks: now.blocks.map(b => (b.id === block.id ? { ...b, ...part } : b)) }))
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
@@ -44,7 +47,7 @@ export default function BlockCheck({ edit }: Props) {
           onCommit={id => {
             if (id !== 'new') return setBlockId(id)
             const fresh = { ...FIRST_BLOCK, id: newId(), name: `Test block ${tester.blocks.length + 1}` }
-            save({ ...tester, blocks: [...tester.blocks, fresh] })
+            save(now => ({ ...now, blocks: [...now.blocks, fresh] }))
             setBlockId(fresh.id)
           }}
         />
@@ -82,21 +85,24 @@ export default function BlockCheck({ edit }: Props) {
             ['dial', 'a dial, half points'],
             ['digital', 'tenths'],
           ]}
-          onCommit={v => save({ ...tester, dial: v === 'dial' })}
+          onCommit={v => save(now => ({ ...now, dial: v === 'dial' }))}
         />
       </div>
       <TodaysCheck
         onRecord={readings =>
-          save({
-            ...tester,
-            checks: [...tester.checks, { id: newId(), blockId: block.id, at: new Date().toISOString(), readings }],
-          })
+          save(now => ({
+            ...now,
+            checks: [...now.checks, { id: newId(), blockId: block.id, at: new Date().toISOString(), readings }],
+          }))
         }
       />
       <p className={`text-note ${use.full ? 'text-bad' : 'text-ink-2'}`}>
         {use.indents} indents in its face{use.full ? ': it is full. Turn to a new block; never to its back.' : ''}
       </p>
-      <Checks tester={tester} onTakeOut={id => save({ ...tester, checks: tester.checks.filter(c => c.id !== id) })} />
+      <Checks
+        tester={tester}
+        onTakeOut={id => save(now => ({ ...now, checks: now.checks.filter(c => c.id !== id) }))}
+      />
     </>
   )
 }
