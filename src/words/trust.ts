@@ -36,11 +36,11 @@ export function trustOf({ shop, restsOn }: Pick<Prediction, 'shop' | 'restsOn'>)
       mark: recalled ? 'chart, from memory' : 'chart',
       says: `It rests on the grade’s tempering chart${
         recalled ? ', whose values are recalled and not yet looked up' : ''
-      }. Away from the chart’s own route it was ${error} HRC off, 95 times in 100. Your own readings will narrow it.`,
+      }. Away from the chart’s own route it was right within ${error} HRC 95 times in 100. Your own readings will narrow it.`,
     }
   return {
     mark: 'model',
-    says: `No chart: it is worked out from the composition. On ${FAMILIES[family]} that were left out of the fit it was ${error} HRC off, 95 times in 100.${
+    says: `No chart: it is worked out from the composition. On ${FAMILIES[family]} that were left out of the fit it was right within ${error} HRC 95 times in 100.${
       steels < FEW_STEELS ? ` Only ${counted(steels, 'such steel')} could be tried: take it as a guess.` : ''
     } Your own readings will narrow it.`,
   }

@@ -24,6 +24,7 @@ import {
   skippedLineWords,
 } from './steels'
 import { edgeLeadWords, edgeSlowWords } from './thin-edge'
+import { measuredTrust, trustOf } from './trust'
 import { WORKING_WORDS, workingValue } from './working'
 
 const METRIC = speakerOf('metric')
@@ -295,6 +296,28 @@ const saidBy =
   ) =>
   (say: typeof METRIC) =>
     words[code](params[code], say, 'a.austenitizeC')
+
+describe('how far a figure is to be trusted', () => {
+  const restsOn = { on: 'model', family: 'stainless', sdHrc: 1, steels: 4, recalled: false } as const
+
+  it('is one mark, and a sentence with what it rests on', () => {
+    expect(trustOf({ shop: { shiftHrc: 0.3, readings: 12 }, restsOn })).toEqual({
+      mark: 'measured here',
+      says: 'It rests on 12 readings of this steel in your shop.',
+    })
+    const chart = { ...restsOn, on: 'chart' } as const
+    expect(trustOf({ shop: null, restsOn: chart }).mark).toBe('chart')
+    expect(trustOf({ shop: null, restsOn: { ...chart, recalled: true } }).mark).toBe('chart, from memory')
+    const model = trustOf({ shop: null, restsOn })
+    expect(model.mark).toBe('model')
+    expect(model.says).toContain('On stainless steels that were left out of the fit it was right within ± 2.0 HRC')
+    expect(model.says).not.toContain('guess')
+    expect(trustOf({ shop: null, restsOn: { ...restsOn, family: 'high-speed', steels: 2 } }).says).toContain(
+      'Only 2 such steels could be tried: take it as a guess.',
+    )
+    expect(measuredTrust('files').mark).toBe('by files')
+  })
+})
 
 describe('a ground edge', () => {
   it('is told in minutes and seconds, in either system', () => {
