@@ -43,10 +43,17 @@ export async function openDemoBatch(page: Page, name: string, station: string) {
   await expect(page.getByRole('heading', { level: 2, name: station })).toBeVisible()
 }
 
+/** Opens the question whether to start empty. What comes late above its button would move it away from under the pointer. */
+export async function askToStartEmpty(page: Page) {
+  await page.goto('/workshop')
+  await expect(page.getByLabel('Certified hardness', { exact: true })).toBeVisible()
+  await expect(page.getByText('Reading the log …')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Start empty …' }).click()
+}
+
 /** A workshop with nothing in it, as for someone who does not want the demo. */
 export async function startEmpty(page: Page) {
-  await page.goto('/workshop')
-  await page.getByRole('button', { name: 'Start empty …' }).click()
+  await askToStartEmpty(page)
   await page.getByRole('button', { name: 'Delete and start empty' }).click()
   await expect(page.getByText('The workshop is empty.')).toBeVisible()
 }

@@ -102,7 +102,8 @@ function WorkshopView() {
           <LearningPart edit={edit} />
         </Part>
         <Part title="Hardness tester">
-          <Suspense fallback={null}>
+          {/* As tall as what comes: nothing below it moves away from under a finger. */}
+          <Suspense fallback={<div className="min-h-[430px]" />}>
             <BlockCheck edit={editShopAs('Hardness tester', 'tester')} />
           </Suspense>
         </Part>
