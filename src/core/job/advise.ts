@@ -8,14 +8,12 @@ import type { Stage } from '../shop/route'
 import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { ColdTreatment, Route } from '../steel/route'
 import { isGrade, type Steel } from '../steel/steel'
-import { suggestRoute, temperFor } from '../steel/suggest'
 import type { Temper } from '../steel/tempering'
-import { withTemperC } from '../steel/usual'
 import type { System } from '../units/quantity'
 import { settingC, settingsBetween } from '../units/setting'
+import { reachableRoute } from './reachable-route'
 import { chance, type StageReading, type Symptom, wantedAfter } from './stage-reading'
 import { predictedAt } from './stages'
-import { ASSUMED_THICKNESS_MM } from './tray'
 
 export interface AdviceRequest {
   readonly steel: Steel
@@ -282,7 +280,7 @@ function rehardenOption(context: Context): AdviceOption | null {
   const { request, wanted } = context
   if (!request.can.anneal) return null
   const anneal = isGrade(request.steel) ? request.steel.anneal : FULL_ANNEAL
-  const again = reachableRoute(request, wanted)
+  const again = reachableRoute(request.steel, request.route, request.can, wanted)
   const { finalHrc, corrosion } = predict(request.steel, again, request.experience ?? null)
   return {
     kind: 'anneal-and-reharden',
@@ -297,33 +295,6 @@ function rehardenOption(context: Context): AdviceOption | null {
     risk: 'high',
     why: reasonOf(context, { changeHrc: finalHrc.mean - context.measured.mean }),
   }
-}
-
-/** Low tempers, of a steel that no sheet gives a range for, °C. */
-const LOW_TEMPERS_C = { minC: 150, maxC: 300 } as const
-
-function reachableRoute({ steel, route, can }: AdviceRequest, wanted: TargetHrc): Route {
-  const { seconds800to500 } = route
-  if (isGrade(steel))
-    return suggestRoute(
-      steel,
-      wanted,
-      {
-        coldToC: can.coldToC,
-        ovenMaxC: can.ovenMaxC ?? steel.austenitize.maxC,
-        thicknessMm: can.thicknessMm ?? ASSUMED_THICKNESS_MM,
-        system: can.system,
-      },
-      seconds800to500 === undefined ? {} : { seconds800to500 },
-    )
-  const atC = settingC(200, can.system)
-  const plain: Route = {
-    ...route,
-    start: undefined,
-    tempers: [atC, atC].map(at => ({ atC: at, holdMin: TEMPER_HOLD_MIN })),
-  }
-  const middle = (wanted.min + wanted.max) / 2
-  return withTemperC(plain, temperFor(steel, plain, middle, LOW_TEMPERS_C, can.system).atC)
 }
 
 function scrapOption(context: Context): AdviceOption {
