@@ -1,4 +1,3 @@
-import { USUAL_ROOM_C } from '../../data/cold'
 import type { Grade } from '../../data/grades'
 import { chillMin, chillTauMin } from '../cold/chill'
 import { reachC } from '../oven/correction'
@@ -10,6 +9,7 @@ import { gradeOf } from '../steel/grades'
 import { type GivenParts, type ShopCan, suggestRoute } from '../steel/suggest'
 import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel/usual'
 import type { AdviceRequest } from './advise'
+import { chillWayOf } from './chill-way'
 import { ovenOf, usualOvenOf } from './ovens'
 import { quenchSecondsOf } from './quench-way'
 import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
@@ -86,8 +86,8 @@ export function suggestionOf(
 /** How slowly a blade comes to its cold, min, where the hold is too short for it; undefined where it is there in time. */
 function chillTauOf(cold: PlannedRoute['cold'], thicknessMm: number, shop: Workshop): number | undefined {
   if (!cold) return undefined
-  const way = { thicknessMm, toC: cold.toC, fan: false, bath: shop.cold.bath.fluid !== 'none' }
-  return chillMin({ ...way, startC: USUAL_ROOM_C }) > cold.holdMin ? chillTauMin(way) : undefined
+  const way = chillWayOf(thicknessMm, cold.toC, shop)
+  return chillMin(way) > cold.holdMin ? chillTauMin(way) : undefined
 }
 
 const same = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b)

@@ -1,11 +1,10 @@
 import { useMemo, useState } from 'react'
 import { CHILLED_WITHIN_K, chillMin } from '../../../core/cold/chill'
 import { coldWay } from '../../../core/cold/way'
+import { chillWayOf } from '../../../core/job/chill-way'
 import { steelKgOf } from '../../../core/job/loads'
-import type { Workshop } from '../../../core/shop/workshop'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
-import { USUAL_ROOM_C } from '../../../data/cold'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
@@ -29,7 +28,7 @@ const VIEWS = [
 function FreezerFigure({ toC }: { toC: number }) {
   const say = useSay()
   const { shown, shop } = useBench()
-  const minutes = (fan: boolean) => wholeMinutes(chillMin({ ...chillOf(shown.thicknessMm, shop), toC, fan }))
+  const minutes = (fan: boolean) => wholeMinutes(chillMin({ ...chillWayOf(shown.thicknessMm, toC, shop), fan }))
   return (
     <Figure
       tone="ice"
@@ -42,11 +41,6 @@ function FreezerFigure({ toC }: { toC: number }) {
 }
 
 const wholeMinutes = (min: number) => String(Math.max(1, Math.round(min)))
-const chillOf = (thicknessMm: number, shop: Workshop) => ({
-  thicknessMm,
-  startC: shop.roomC ?? USUAL_ROOM_C,
-  bath: shop.cold.bath.fluid !== 'none',
-})
 
 /** What the cold needs, what it gives off, and what it does to the steel. */
 export function ColdBench() {
@@ -70,7 +64,7 @@ export function ColdBench() {
       title="Cold"
       says={
         route.cold
-          ? `To ${formatQuantity(route.cold.toC, 'temperature', shop.units)}, hold ${formatQuantity(route.cold.holdMin, 'duration', shop.units)}, before the first temper. The thickest blade is as cold after ${wholeMinutes(chillMin({ ...chillOf(shown.thicknessMm, shop), toC: route.cold.toC, fan: false }))} min.`
+          ? `To ${formatQuantity(route.cold.toC, 'temperature', shop.units)}, hold ${formatQuantity(route.cold.holdMin, 'duration', shop.units)}, before the first temper. The thickest blade is as cold after ${wholeMinutes(chillMin(chillWayOf(shown.thicknessMm, route.cold.toC, shop)))} min.`
           : 'This route has no cold treatment.'
       }
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
