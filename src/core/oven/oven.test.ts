@@ -122,6 +122,7 @@ describe('the programme', () => {
 })
 
 describe('temper lag', () => {
+  // The emissivity was calibrated on the first; the other five are checks of it.
   // Thermal reference, another making, with the walls' glow: seconds from 20 to within 3 °C of 200 °C.
   it.each([
     [3, 10, 1418],
