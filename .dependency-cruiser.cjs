@@ -1,7 +1,7 @@
 /**
  * The arrows of the layout, one way each:
  *   pages → islands → ui → words → core → data, and islands → store, workers, devices, simulators → core.
- * Inside the core: contract, files → day, learn → job → the models and shop → units, numeric.
+ * Inside the core: contract, files → day, learn → job → run → the models and shop → units, numeric.
  */
 const BASE = ['^src/core/(codes|units|numeric)/', '^src/data/']
 const MODELS = 'steel|oven|quench|foil|cold|rockwell'
@@ -10,7 +10,7 @@ const MODELS = 'steel|oven|quench|foil|cold|rockwell'
 const HEAVY = [
   'contract/(question|openapi)',
   'contract/questions/(?!index).+',
-  'job/(advise|batch-day|batch-figures|causes|certificate|chambers|each-blade|load-heat|logbook|logged-heat|pull-plan|rank-steels|run-steps|shared-soak|timeline|trends)',
+  'job/(advise|batch-day|batch-figures|causes|certificate|chambers|each-blade|follow-run|load-heat|logbook|logged-heat|pull-plan|rank-steels|run-blades|run-steps|shared-soak|soak-effect|timeline|trends)',
   'learn/.+',
   'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',
   'quench/(fit-plates|pace|plate-stack|quench)',
@@ -48,11 +48,12 @@ module.exports = {
     core('steel', ['rockwell']),
     core('oven', ['steel']),
     core('quench', ['oven']),
-    core('job', [MODELS, 'shop']),
-    core('learn', [MODELS, 'shop', 'job']),
+    core('run', [MODELS, 'shop']),
+    core('job', [MODELS, 'shop', 'run']),
+    core('learn', [MODELS, 'shop', 'run', 'job']),
     core('calibrate', ['steel']),
-    core('files', [MODELS, 'shop', 'job', 'learn']),
-    core('contract', [MODELS, 'shop', 'job', 'learn']),
+    core('files', [MODELS, 'shop', 'run', 'job', 'learn']),
+    core('contract', [MODELS, 'shop', 'run', 'job', 'learn']),
     {
       name: 'core-is-pure',
       severity: 'error',

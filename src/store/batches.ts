@@ -62,7 +62,7 @@ export async function isBegun({ id, blades }: Batch): Promise<boolean> {
   if (blades.some(blade => blade.inspection || blade.files?.length || blade.tempers?.length)) return true
   const of = (table: typeof db.readings | typeof db.logs) => table.where('batchId').equals(id).count()
   const ran = db.runs
-    .where('batchId')
+    .where('batchIds')
     .equals(id)
     .filter(run => run.mode === 'shop')
   return (await of(db.readings)) + (await of(db.logs)) + (await ran.count()) > 0

@@ -134,6 +134,32 @@ describe('a browser that last ran version 7', () => {
   })
 })
 
+describe('a browser that last ran version 8', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v7.json', import.meta.url), 'utf8'))
+
+  it('has every run with every press, found by any of its batches', async () => {
+    const database = new Dexie('left-by-8')
+    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
+    database.version(5).stores(TABLES_5)
+    database.version(6).stores({ grades: null })
+    database.version(7).stores({})
+    database.version(8).stores({})
+    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
+      await database.table(table).bulkPut(file[table])
+    await database.table('shop').put(file.shop)
+    database.close()
+    const now = new WorkshopDatabase('left-by-8')
+    const { runs, shop } = await contents(now)
+    expect(shop).toEqual(file.shop)
+    expect(runs.map(run => [run.id, run.events.length])).toEqual(
+      expect.arrayContaining(file.runs.map((run: { id: string; events: unknown[] }) => [run.id, run.events.length])),
+    )
+    const found = await now.runs.where('batchIds').equals(file.runs[0].batchId).toArray()
+    expect(found).toHaveLength(file.runs.length)
+    now.close()
+  })
+})
+
 describe('the one oven of the first versions', () => {
   it('is first of several, with its name, its limit and its correction', async () => {
     const old = await leave('one-oven', 2)

@@ -7,7 +7,7 @@ import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
 import { workshopWithIds } from '../core/shop/upgrade-to-ids'
-import { batchWithSetParts, logWithLoad, shopWithOvens, shopWithSaid } from '../core/shop/upgrades'
+import { batchWithSetParts, logWithLoad, runWithBlades, shopWithOvens, shopWithSaid } from '../core/shop/upgrades'
 import type { Workshop } from '../core/shop/workshop'
 
 export interface Meta {
@@ -94,6 +94,17 @@ export class WorkshopDatabase extends Dexie {
             ref.value = shopWithSaid(shop)
           }),
       )
+    this.version(9)
+      .stores({ runs: 'id, *batchIds, startedAt' })
+      .upgrade(async transaction => {
+        const isDemo = (await transaction.table('shop').get('shop'))?.isDemo === true
+        await transaction
+          .table('runs')
+          .toCollection()
+          .modify((run, ref) => {
+            ref.value = runWithBlades(run, isDemo)
+          })
+      })
   }
 }
 

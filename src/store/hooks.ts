@@ -7,7 +7,6 @@ import type { GradeSheet } from '../core/shop/grade-sheet'
 import type { OvenLog } from '../core/shop/oven-log'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
-import type { Run } from '../core/shop/run'
 import type { Workshop } from '../core/shop/workshop'
 import { isBegun, readBatch, unsavedBatches } from './batches'
 import { db } from './database'
@@ -106,13 +105,6 @@ export const useRecipe = (id: string): Loaded<Recipe> => useLiveQuery(() => orNu
 /** The maker's own grades; none while loading. */
 export const useOwnGrades = (): GradeSheet[] | undefined =>
   useLiveQuery(() => noneIfRefused(db.ownGrades.orderBy('name').toArray()), [])
-
-export const useRuns = (): Run[] | undefined =>
-  useLiveQuery(() => noneIfRefused(db.runs.orderBy('startedAt').reverse().toArray()), [])
-
-/** The runs of a batch, oldest first. */
-export const useRunsOf = (batchId: string): Run[] | undefined =>
-  useLiveQuery(() => noneIfRefused(db.runs.where('batchId').equals(batchId).sortBy('startedAt')), [batchId])
 
 /** Logs of an oven, newest first. */
 export const useOvenLogs = (ovenId: string): OvenLog[] | undefined =>

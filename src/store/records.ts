@@ -1,5 +1,4 @@
 import type { z } from 'zod'
-import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { isContinuing } from '../core/continuing'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -9,7 +8,6 @@ import type { Oven } from '../core/shop/oven'
 import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
-import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { withSaid } from '../core/shop/said'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { createSubscribable } from '../core/subscribable'
@@ -17,7 +15,7 @@ import { followShop, PLAN_TABLES } from './batches'
 import { db } from './database'
 import { type Applied, remember, rememberChange } from './history'
 import { putDown } from './journal'
-import { fitting, fittingChange, saving, Unfit } from './save-state'
+import { fitting, fittingChange, saving } from './save-state'
 
 /** Changes the settings and remembers how to take that back. */
 export async function saveShop(
@@ -172,52 +170,6 @@ export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Sa
     shop => withSaid({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }, 'oven'),
     'Change of an oven',
   )
-
-/**
- * A run that begins now. Of one batch only one goes on at a time: where another tab began one in the same moment, that one goes on
- * and this is not stored.
- */
-export async function addRun(run: Run): Promise<Saving> {
-  return saving(() =>
-    db.transaction('rw', db.runs, async () => {
-      const going = await db.runs
-        .where('batchId')
-        .equals(run.batchId)
-        .filter(other => other.endedAt === null)
-        .first()
-      if (going) throw new Unfit([problem('run-goes-on', {})])
-      await db.runs.add(fitting(runSchema, run))
-    }),
-  )
-}
-
-/** Adds to a run's log in one transaction, on what is stored now: two open tabs keep one log. */
-export const changeRun = (id: string, change: (run: Run) => Run): Promise<Saving> =>
-  saving(() =>
-    db.transaction('rw', db.runs, async () => {
-      const run = await db.runs.get(id)
-      if (run) await db.runs.put(fittingChange(runSchema, run, change(run)))
-    }),
-  )
-
-export const logEvent = (id: string, event: RunEvent): Promise<Saving> =>
-  changeRun(id, run => ({ ...run, events: [...run.events, event] }))
-
-/** Notes a remark of a run, and remembers how to take it out again. */
-export async function addRemark(runId: string, remark: RunEvent): Promise<Saving> {
-  const outcome = await logEvent(runId, remark)
-  const isIt = (event: RunEvent) => event.kind === 'remark' && event.atS === remark.atS && event.text === remark.text
-  if (outcome.saved)
-    remember({
-      label: `Remark “${remark.text}”`,
-      undo: async () =>
-        (await changeRun(runId, run => ({ ...run, events: run.events.filter(event => !isIt(event)) }))).saved
-          ? 'done'
-          : 'refused',
-      redo: async () => ((await logEvent(runId, remark)).saved ? 'done' : 'refused'),
-    })
-  return outcome
-}
 
 /** Readings that belonged to no blade are given to one. */
 export const placeReadings = (ids: readonly string[], bladeId: string): Promise<Saving> =>

@@ -16,18 +16,8 @@ import { addAll, clearAll, readAll, replaceAll, seedOnce } from './backup'
 import { addBatch, editBatch, readBatch, setDeleted, unsavedBatches, withUnsaved } from './batches'
 import { db } from './database'
 import { asOne, forgetHistory, newestStep, redoLast, undoStep } from './history'
-import {
-  addReadings,
-  addRemark,
-  addRun,
-  changeLog,
-  putGrade,
-  putLog,
-  removeGrade,
-  removeLog,
-  removeReading,
-  saveShop,
-} from './records'
+import { addReadings, changeLog, putGrade, putLog, removeGrade, removeLog, removeReading, saveShop } from './records'
+import { addRemark, addRun, changeRun, logEvents, unsavedRuns } from './runs'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
 
 const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })
@@ -37,12 +27,13 @@ const stored = async (id: string) => (await readBatch(id)) as Batch
 const run = (id: string, batchId: string, mode: Run['mode'] = 'practice') =>
   runSchema.parse({
     id,
-    batchId,
+    batchIds: [batchId],
+    people: 1,
     startedAt: '2026-03-02T08:00:00.000Z',
     endedAt: null,
     mode,
     clock: [{ realMs: 0, runS: 0, speed: 60 }],
-    steps: expectOk(buildRunSteps(trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }]), DEFAULT_WORKSHOP)),
+    ...expectOk(buildRunSteps(trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }]), DEFAULT_WORKSHOP)),
     events: [],
   })
 
@@ -270,6 +261,13 @@ describe('two tabs at once', () => {
     expect((await addRun(run('r3', 'another'))).saved).toBe(true)
   })
 
+  it('practise beside a run in the shop, and begin none of a batch that goes on in another’s run', async () => {
+    await addRun(run('r1', 'b', 'shop'))
+    expect((await addRun(run('p1', 'b', 'practice'))).saved).toBe(true)
+    const both = { ...run('r2', 'c', 'shop'), batchIds: ['c', 'b'] }
+    expect((await addRun(both)).problems.map(p => p.code)).toEqual(['run-goes-on'])
+  })
+
   it('seed one demo workshop', async () => {
     const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
     await Promise.all([seedOnce(async () => demo), seedOnce(async () => demo)])
@@ -480,12 +478,37 @@ describe('undo of everything a page does', () => {
 
   it('takes a remark of a run out and in again', async () => {
     await db.runs.put(run('h-run', 'h-batch'))
-    await addRemark('h-run', { atS: 5, kind: 'remark', stepId: 'end', minutes: null, text: 'door stuck' })
+    await addRemark('h-run', { id: 'r', atS: 5, kind: 'remark', text: 'door stuck' })
     const remarks = async () => (await db.runs.get('h-run'))?.events.filter(e => e.kind === 'remark').length
     expect(await remarks()).toBe(1)
     await undoStep()
     expect(await remarks()).toBe(0)
     await redoLast()
     expect(await remarks()).toBe(1)
+  })
+})
+
+describe('a run the browser will not store', () => {
+  it('goes on on the page, keeps what is pressed meanwhile in order, and is stored as soon as it can be', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] })
+    await addRun(run('f1', 'b', 'shop'))
+    const full = vi.spyOn(db.runs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+    const remark = (id: string) => ({ id, atS: 1, kind: 'remark' as const, text: id })
+    expect((await logEvents('f1', [remark('one')])).problems.map(p => p.code)).toEqual(['storage-full'])
+    await logEvents('f1', [remark('two')])
+    expect(unsavedRuns.get().get('f1')).toHaveLength(2)
+    expect((await db.runs.get('f1'))?.events).toEqual([])
+    full.mockRestore()
+    await vi.advanceTimersByTimeAsync(6000)
+    await vi.waitFor(() => expect(unsavedRuns.get().size).toBe(0))
+    expect((await db.runs.get('f1'))?.events.map(event => event.id)).toEqual(['one', 'two'])
+    vi.useRealTimers()
+  })
+
+  it('is not held up by a change that does not fit', async () => {
+    await addRun(run('f2', 'b', 'shop'))
+    expect((await changeRun('f2', one => ({ ...one, steps: [] }))).saved).toBe(false)
+    expect(unsavedRuns.get().size).toBe(0)
+    expect((await logEvents('f2', [{ id: 'x', atS: 2, kind: 'take-back' }])).saved).toBe(true)
   })
 })

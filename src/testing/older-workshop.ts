@@ -47,7 +47,7 @@ export function expectWhole(old: OlderWorkshop, now: WorkshopData): void {
   for (const run of now.runs) {
     const was = old.runs.find((r: OlderWorkshop) => r.id === run.id)
     const marks = new Map(
-      bladesOf(batches.find(b => b.id === run.batchId) ?? { lines: [], blades: [], groups: [] }).map(b => [
+      bladesOf(batches.find(b => b.id === run.batchIds[0]) ?? { lines: [], blades: [], groups: [] }).map(b => [
         b.id,
         b.mark,
       ]),

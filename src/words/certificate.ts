@@ -28,7 +28,7 @@ export function certificateLines(c: Certificate, system: System): readonly (read
     ),
     ...(c.happened.length > 0
       ? ([
-          [c.practice ? 'As it was practised' : 'As it happened', ''],
+          ['As it happened', ''],
           ...c.happened
             .slice(0, 12)
             .map(e => [e.at.slice(0, 16).replace('T', ' '), plainStepTitle(e.step, c.blade, system)] as const),

@@ -13,3 +13,12 @@ export function hoursText(minutes: number): string {
   const whole = Math.round(minutes)
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 }
+
+/** A clock as it is typed, h:mm:ss, m:ss or minutes alone, in seconds; null where it is none. */
+export function parseClock(text: string): number | null {
+  const parts = text.trim().split(/[:.]/)
+  if (parts.length > 3 || parts.some(part => !/^\d{1,4}$/.test(part))) return null
+  const numbers = parts.map(Number)
+  if (numbers.length === 1) return (numbers[0] ?? 0) * 60
+  return numbers.reduce((sum, part) => sum * 60 + part, 0)
+}

@@ -15,6 +15,7 @@ const pull = (bladeId: string, soakMin: number, longestMin = 38) => ({
   leavesC: 60,
   waitedFor: null,
   restedS: 0,
+  apartS: 60,
 })
 
 describe('a pull plan in words', () => {

@@ -5,7 +5,7 @@ import { expectOk, gradeOf, trayOf } from '../testing/tray'
 import { plainStepTitle, stepWords } from './run'
 
 const batch = trayOf(gradeOf('95MnWCr5'), [{ mark: 'A', count: 2, thicknessMm: 4 }])
-const steps = expectOk(buildRunSteps(batch, { ...DEFAULT_WORKSHOP, oil: 'medium-oil' }))
+const { steps } = expectOk(buildRunSteps(batch, { ...DEFAULT_WORKSHOP, oil: 'medium-oil' }))
 const of = (kind: string) => steps.filter(step => step.kind === kind)
 
 describe('a run into oil', () => {

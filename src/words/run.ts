@@ -54,8 +54,8 @@ export function stepWords(step: RunStep, batch: Batch, system: System): StepWord
     case 'full-heat':
       return {
         title: 'Wait for full heat',
-        action: 'Start the soak clock',
-        detail: `The soak clock starts when the oven reads ${t(names.setC)}. The time the blade lags behind is added to it.`,
+        action: `It shows ${t(names.setC)}`,
+        detail: `Each blade’s soak counts from when the blade itself is at heat, some minutes after the oven. Press when the display shows ${t(names.setC)}.`,
       }
     case 'pull':
       return pullWords(step, batch, marks, previous, system)

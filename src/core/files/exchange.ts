@@ -10,12 +10,12 @@ import { readingSchema } from '../shop/reading'
 import { recipeSchema } from '../shop/recipe'
 import { runSchema } from '../shop/run'
 import { type StoredWorkshop, workshopWithIds } from '../shop/upgrade-to-ids'
-import { batchWithSetParts, logWithLoad, shopWithOvens, shopWithSaid } from '../shop/upgrades'
+import { batchWithSetParts, logWithLoad, runWithBlades, shopWithOvens, shopWithSaid } from '../shop/upgrades'
 import { workshopSchema } from '../shop/workshop'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 7
+export const EXCHANGE_VERSION = 8
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -65,6 +65,12 @@ const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
   file => ({ ...file, version: 6, batches: rowsOf(file.batches).map(batchWithSetParts) }),
   // 7: what the maker has said of the shop, and whether it is made up.
   file => ({ ...file, version: 7, shop: isStored(file.shop) ? shopWithSaid(file.shop) : file.shop }),
+  // 8: runs know their blades and may be of several batches.
+  file => ({
+    ...file,
+    version: 8,
+    runs: rowsOf(file.runs).map(run => runWithBlades(run, isStored(file.shop) && file.shop.isDemo === true)),
+  }),
 ]
 
 const tablesOf = (file: StoredFile, shop: StoredFile): StoredWorkshop => ({

@@ -48,7 +48,7 @@ export function looseEndsOf(data: WorkshopData): LooseEnd[] {
   const batchless = {
     readings: data.readings.filter(r => !known.has(r.batchId)),
     blades: data.blades.filter(b => !known.has(b.batchId)),
-    runs: data.runs.filter(r => !known.has(r.batchId)),
+    runs: data.runs.filter(run => run.batchIds.every(id => !known.has(id))),
     logs: data.logs.filter(l => l.batchId !== null && !known.has(l.batchId)),
   }
   for (const what of ['readings', 'blades', 'runs', 'logs'] as const)

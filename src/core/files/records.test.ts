@@ -28,10 +28,12 @@ describe('what is stored', () => {
     expect([at('none'), at('freezer'), at('dry-ice'), at('liquid-nitrogen')]).toEqual([null, -18, -75, -196])
   })
 
-  it('refuses a run without a clock or steps', () => {
+  it('refuses a run without a batch, a clock or steps', () => {
     const run = {
       id: 'r',
-      batchId: 'b',
+      batchIds: [],
+      people: 1,
+      blades: [],
       startedAt: '2026-03-02T08:00:00.000Z',
       endedAt: null,
       mode: 'shop',
@@ -39,7 +41,7 @@ describe('what is stored', () => {
       steps: [],
       events: [],
     }
-    expect(runSchema.safeParse(run).error?.issues.map(i => i.path[0])).toEqual(['clock', 'steps'])
+    expect(runSchema.safeParse(run).error?.issues.map(i => i.path[0])).toEqual(['batchIds', 'clock', 'steps'])
   })
 })
 

@@ -3,9 +3,30 @@ import { describe, expect, it } from 'vitest'
 import { SETUP_STEPS } from '../../data/setup'
 import { expectWhole, OLDER_VERSIONS, olderText, olderWorkshop } from '../../testing/older-workshop'
 import { expectOk } from '../../testing/tray'
+import { runStateAt } from '../run/run-state'
 import { ROUTE_PARTS } from '../shop/route'
+import type { Run } from '../shop/run'
 import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
 import { looseEndsOf } from './loose-ends'
+
+/** That no run lost a press, a step or its batch. */
+function expectRunsWhole(
+  old: readonly {
+    id: string
+    batchId: string
+    steps: unknown
+    clock: unknown
+    events: { atS: number; kind: string }[]
+  }[],
+  now: readonly Run[],
+) {
+  expect(now.map(({ id, batchIds, steps, clock }) => ({ id, batchIds, steps, clock }))).toEqual(
+    old.map(({ id, batchId, steps, clock }) => ({ id, batchIds: [batchId], steps, clock })),
+  )
+  expect(now.map(run => run.events.map(({ atS, kind }) => [atS, kind]))).toEqual(
+    old.map(run => run.events.map(({ atS, kind }) => [atS, kind])),
+  )
+}
 
 const read = (version: (typeof OLDER_VERSIONS)[number]) => expectOk(parseExchange(olderText(version)))
 
@@ -40,10 +61,11 @@ describe('a file of version 5', () => {
   const text = readFileSync(new URL('./fixtures/workshop-v5.json', import.meta.url), 'utf8')
   const old = JSON.parse(text)
 
-  it('opens whole: nothing in it changes but that every part of a route is the maker’s', () => {
+  it('opens whole: nothing in it changes but that every part of a route is the maker’s, and that runs know their blades', () => {
     expect(old.version).toBe(5)
-    const { version, batches, shop, ...now } = expectOk(parseExchange(text))
-    const { version: _, batches: was, shop: oldShop, ...rest } = old
+    const { version, batches, shop, runs, ...now } = expectOk(parseExchange(text))
+    const { version: _, batches: was, shop: oldShop, runs: oldRuns, ...rest } = old
+    expectRunsWhole(oldRuns, runs)
     expect(version).toBe(EXCHANGE_VERSION)
     expect(now).toEqual(rest)
     expect(shop).toEqual({ ...oldShop, isDemo: false, said: [...SETUP_STEPS] })
@@ -58,12 +80,38 @@ describe('a file of version 6', () => {
 
   it('opens whole: the shop counts as said, and one of a demo as made up', () => {
     expect(old.version).toBe(6)
-    const { version: _now, shop, ...now } = expectOk(parseExchange(text))
-    const { version: _was, shop: oldShop, ...rest } = old
+    const { version: _now, shop, runs, ...now } = expectOk(parseExchange(text))
+    const { version: _was, shop: oldShop, runs: oldRuns, ...rest } = old
     expect(now).toEqual(rest)
+    expectRunsWhole(oldRuns, runs)
     expect(shop).toEqual({ ...oldShop, isDemo: true, said: [...SETUP_STEPS] })
     const own = expectOk(parseExchange(JSON.stringify({ ...old, shop: { ...oldShop, origin: 'a-shop' } })))
     expect(own.shop.isDemo).toBe(false)
+  })
+})
+
+describe('a file of version 7', () => {
+  const text = readFileSync(new URL('./fixtures/workshop-v7.json', import.meta.url), 'utf8')
+  const old = JSON.parse(text)
+
+  it('opens whole: runs keep every press, and know of which batch they are', () => {
+    expect(old.version).toBe(7)
+    const { version: _now, runs, ...now } = expectOk(parseExchange(text))
+    const { version: _was, runs: oldRuns, ...rest } = old
+    expect(now).toEqual(rest)
+    expectRunsWhole(oldRuns, runs)
+    // A made-up workshop’s finished runs stand for runs in the shop; one that was left open stays practice.
+    expect(runs.map(run => run.mode)).toEqual(['shop', 'practice'])
+    const own = JSON.stringify({ ...old, shop: { ...old.shop, isDemo: false } })
+    expect(expectOk(parseExchange(own)).runs.map(run => run.mode)).toEqual(['practice', 'practice'])
+  })
+
+  it('has remarks and minutes as they were, and a press taken back stays taken back', () => {
+    const open = expectOk(parseExchange(text)).runs.find(run => run.endedAt === null)
+    expect(open?.events.map(event => event.kind)).toEqual(['confirm', 'take-back', 'confirm', 'add-minutes', 'remark'])
+    expect(open?.events.at(-1)).toMatchObject({ text: 'The seam of A2 looks thin', atS: 50 })
+    expect(open?.events.at(-2)).toMatchObject({ minutes: 2 })
+    expect(open && runStateAt(open, 100).stepIndex).toBe(1)
   })
 })
 

@@ -63,7 +63,7 @@ describe('a batch from oven on to its last temper', () => {
   })
 
   it('is the order the run goes by, with its waits: nothing cools for a round that can go in at once', () => {
-    const steps = expectOk(buildRunSteps(mixed, one))
+    const { steps } = expectOk(buildRunSteps(mixed, one))
     const order = steps.filter(step => step.kind === 'temper-in').map(step => Math.round(step.ovenSetC))
     expect(order).toEqual(dayOf(one).tempers.map(({ load }) => Math.round(load.atC)))
     const waits = dayOf(one).tempers.map(({ coolingMin }) => Math.round(coolingMin * 60))

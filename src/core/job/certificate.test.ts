@@ -26,7 +26,8 @@ describe('a certificate', () => {
       serial: '26-014',
       grade: 'X65Cr13',
       format: 'tawny-ember-certificate',
-      practice: false,
+      incidents: [],
+      soakedMin: null,
     })
     expect(of('A2')?.route.tempers.at(-1)).toEqual({ atC: 230, holdMin: 120 })
     expect(of('A1')?.route.tempers).toHaveLength(tempers)

@@ -2,20 +2,20 @@ import type { Batch, BatchGroup } from '../shop/batch'
 import type { OvenLog } from '../shop/oven-log'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
-import type { Run, RunStep } from '../shop/run'
+import type { Run } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
+import { type Happened, happenedTo } from './happened'
 import { bladeHardness, readingsOf } from './hardness'
 import { loggedRoute } from './logged-heat'
-import { runStateAt } from './run-state'
 import { predictionAt, stagesOf } from './stages'
 import { bladesOf, routeOfBlade } from './tray'
 
 /** One blade's certificate, as it is printed and as a file beside it. */
 export interface Certificate {
   readonly format: 'tawny-ember-certificate'
-  readonly version: 2
+  readonly version: 3
   readonly shop: string
   readonly issuedAt: string
   readonly blade: string
@@ -37,9 +37,12 @@ export interface Certificate {
     readonly heat: MeasuredHold | null
     readonly tempers: readonly (MeasuredHold | null)[]
   }
-  /** Steps confirmed in the run that hardened it, with when; empty where none was run. */
-  readonly happened: readonly { readonly step: RunStep; readonly at: string }[]
-  readonly practice: boolean
+  /** What it was put through in the run that hardened it and those after, with when; empty where none was run. */
+  readonly happened: Happened['steps']
+  /** What befell it in them. */
+  readonly incidents: Happened['incidents']
+  /** What it soaked by its run's clock, min; null where no run followed it. */
+  readonly soakedMin: number | null
   readonly hardness: readonly {
     readonly stage: Stage
     /** As the tester showed them, with the correction of a round face. */
@@ -87,10 +90,10 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
       })
       return found ? [{ found, own: readingsOf([blade], stage, { readings }) }] : []
     })
-    const { events, practice } = happenedTo(blade.id, runs)
+    const happened = happenedTo(blade.id, runs)
     return {
       format: 'tawny-ember-certificate',
-      version: 2,
+      version: 3,
       shop: shop.name,
       issuedAt,
       blade: blade.mark,
@@ -107,8 +110,9 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
         tempers: route.tempers.map(({ atC, holdMin }) => ({ atC, holdMin })),
       },
       measured: holds.get(group.id) ?? { heat: null, tempers: [] },
-      happened: events,
-      practice,
+      happened: happened.steps,
+      incidents: happened.incidents,
+      soakedMin: happened.soakedS === null ? null : Math.round(happened.soakedS / 6) / 10,
       hardness: hardness.map(({ found, own }) => ({
         stage: found.stage,
         readings: own.map(r => r.hrc),
@@ -137,27 +141,5 @@ function measuredHolds(
   return {
     heat: heat?.doseC == null ? null : hold(heat.doseC, heat.atHeatMin),
     tempers: tempers.map(after => after && hold(after.dose.atC, after.atHeatMin)),
-  }
-}
-
-/** What happened to a blade, by the newest run that loaded it and the temper runs after. */
-function happenedTo(bladeId: string, runs: readonly Run[]) {
-  const own = [...runs]
-    .sort((a, b) => a.startedAt.localeCompare(b.startedAt))
-    .map(run => ({
-      run,
-      steps: runStateAt(run, 0, null).confirmed.filter(({ step }) => step.bladeIds.includes(bladeId)),
-    }))
-    .filter(({ steps }) => steps.length > 0)
-  const from = own.findLastIndex(({ steps }) => steps.some(({ step }) => step.kind === 'load'))
-  const used = from < 0 ? own : own.slice(from)
-  return {
-    practice: used.some(({ run }) => run.mode === 'practice'),
-    events: used.flatMap(({ run, steps }) =>
-      steps.map(({ step, atS }) => ({
-        step,
-        at: new Date(Date.parse(run.startedAt) + atS * 1000).toISOString(),
-      })),
-    ),
   }
 }

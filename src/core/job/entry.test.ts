@@ -15,7 +15,7 @@ const grade = gradeOf('X65Cr13')
 const shop = DEFAULT_WORKSHOP
 const batch = (more: Partial<Batch> = {}): Batch =>
   trayOf(grade, [{ mark: 'A', count: 5, lengthMm: 350, widthMm: 50, thicknessMm: 4 }], more)
-const stepsOf = (of: Batch, at = shop) => expectOk(buildRunSteps(of, at))
+const stepsOf = (of: Batch, at = shop) => expectOk(buildRunSteps(of, at)).steps
 const kinds = (of: Batch) => stepsOf(of).map(s => s.kind)
 
 describe('how packets come to heat', () => {
@@ -58,8 +58,8 @@ describe('the pull list in a run', () => {
     expect(rested).toBeDefined()
     const steps = stepsOf(batch(), still)
     const step = steps.find(s => s.kind === 'pull' && s.bladeIds.includes(rested?.bladeId ?? ''))
-    expect(step?.wait).toMatchObject({ kind: 'seconds' })
-    expect(step?.wait?.kind === 'seconds' ? step.wait.seconds : 0).toBeGreaterThanOrEqual(rested?.restedS ?? 0)
+    expect(step?.wait).toMatchObject({ kind: 'soak' })
+    expect(step?.wait?.kind === 'soak' ? step.wait.apartS : 0).toBeGreaterThanOrEqual(rested?.restedS ?? 0)
     expect(step?.names.restS).toBe(rested?.restedS)
   })
 })

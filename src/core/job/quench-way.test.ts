@@ -65,7 +65,7 @@ describe('a steel that plates cannot harden', () => {
   it('is planned for oil where the shop has it: keyed, run without a plate, and left out of the foil', () => {
     const at = withOil('fast-oil')
     const oiled = trayIn('C75S', 3, at)
-    const steps = expectOk(buildRunSteps(oiled, at))
+    const { steps } = expectOk(buildRunSteps(oiled, at))
     const pulls = steps.filter(step => step.kind === 'pull')
     expect(pulls.map(step => step.names.oil)).toEqual([true, true])
     expect(steps.find(step => step.kind === 'unclamp')?.names.oil).toBe(true)

@@ -26,7 +26,7 @@ const shop: Workshop = {
   ...DEFAULT_WORKSHOP,
   ovens: DEFAULT_WORKSHOP.ovens.map(oven => ({ ...oven, correctionC: oven.id === 'oven-1' ? -11 : 5 })),
 }
-const stepsOf = (batch: Batch, of: Workshop = shop) => expectOk(buildRunSteps(batch, of))
+const stepsOf = (batch: Batch, of: Workshop = shop) => expectOk(buildRunSteps(batch, of)).steps
 const kindsOf = (batch: Batch, of?: Workshop) => stepsOf(batch, of).map(step => step.kind)
 
 describe('the steps of a hot run', () => {
@@ -39,7 +39,7 @@ describe('the steps of a hot run', () => {
       // In at 800 on the way up, keyed 11 low; within 4 K of it counts as there.
       ['load', 'heat', 789, 'oven'],
       ['full-heat', 'heat', 1049, 'oven'],
-      ['pull', 'plates', 1049, 'seconds'],
+      ['pull', 'plates', 1049, 'soak'],
       ['unclamp', 'plates', 1049, 'seconds'],
       ['oven-off', 'plates', 1049, null],
       ['inspect', 'inspect', 0, null],
@@ -49,13 +49,16 @@ describe('the steps of a hot run', () => {
       ['measure', 'measure', 0, null],
     ])
     const by = new Map(steps.map(step => [step.kind, step]))
-    expect(by.get('load')?.wait).toEqual({ kind: 'oven', atLeastC: 785 })
+    expect(by.get('load')?.wait).toEqual({ kind: 'oven', atLeastC: 785, atMostC: 829 })
     expect(by.get('oven-on')?.names).toEqual({ setC: 789 })
-    expect(by.get('full-heat')).toMatchObject({ wait: { kind: 'oven', atLeastC: 1045 }, names: { setC: 1049 } })
+    expect(by.get('full-heat')).toMatchObject({
+      wait: { kind: 'oven', atLeastC: 1045, atMostC: 1057 },
+      names: { setC: 1049 },
+    })
     // Clamped 90 s; a temper of 120 min begins 15 min after the blades went in. Common practice, no published source.
     expect(by.get('unclamp')).toMatchObject({ wait: { kind: 'seconds', seconds: 90 }, names: { afterBladeId: 'A' } })
     expect(by.get('temper-in')).toMatchObject({
-      wait: { kind: 'oven', atLeastC: 201 },
+      wait: { kind: 'oven', atLeastC: 201, atMostC: 213 },
       bladeIds: ['A'],
       names: { round: 1, thicknessMm: 3 },
     })
@@ -116,17 +119,28 @@ describe('when a packet is pulled', () => {
   const [load] = loadsOf(batch, 'metric')
   const plan = load ? expectOk(pullPlanOf(load, shop, batch)) : null
   const pulls = stepsOf(batch).filter(step => step.kind === 'pull')
-  const seconds = pulls.map(step => (step.wait?.kind === 'seconds' ? step.wait.seconds : Number.NaN))
+  const { blades } = expectOk(buildRunSteps(batch, shop))
 
-  it('is to the second when the pull list has it, counted from the oven at heat and then from pull to pull', () => {
-    let at = 0
+  it('is to the second when the pull list has it, each by its own soak and as far apart as door, hands and plates want', () => {
     expect(plan?.pulls).toHaveLength(3)
-    seconds.forEach((wait, i) => {
-      at += wait
-      expect(at).toBe(Math.round(plan?.pulls[i]?.pullAtS ?? 0))
+    let at = Number.NEGATIVE_INFINITY
+    pulls.forEach(({ wait }, i) => {
+      if (wait?.kind !== 'soak') throw new Error('a pull waits for a soak')
+      const blade = blades.find(one => one.bladeId === wait.bladeId)
+      at = Math.max(at + wait.apartS, (blade?.lagS ?? 0) + 60 * (blade?.soakMin ?? 0))
+      expect(Math.abs(at - (plan?.pulls[i]?.pullAtS ?? 0))).toBeLessThan(1.5)
     })
     // The first: its soak of 20 min, and what it lags behind the oven.
-    expect(seconds[0]).toBe(Math.round(1200 + (plan?.pulls[0]?.arrivesS ?? 0)))
+    expect(blades[0]).toMatchObject({ bladeId: 'A1', soakMin: 20, lagS: plan?.pulls[0]?.arrivesS })
+    expect(plan?.pulls[0]?.pullAtS).toBeCloseTo(1200 + (plan?.pulls[0]?.arrivesS ?? 0), 6)
+  })
+
+  it('comes further apart for one pair of hands than for two', () => {
+    const helped = expectOk(buildRunSteps(batch, { ...shop, plates: { ...shop.plates, people: 2 } }))
+    for (const { wait } of helped.steps.filter(step => step.kind === 'pull').slice(1)) {
+      if (wait?.kind !== 'soak') throw new Error('a pull waits for a soak')
+      expect(wait.apartAloneS).toBeGreaterThanOrEqual(wait.apartS)
+    }
   })
 
   it('names the blade that must be out of the plates first', () => {
@@ -213,14 +227,14 @@ describe('tempers', () => {
         ['B', 2],
       ]),
     )
-    const steps = expectOk(buildTemperRun(left, shop, batch))
+    const { steps } = expectOk(buildTemperRun(left, shop, batch))
     expect(steps.map(step => [step.kind, step.bladeIds])).toEqual([
       ['temper-start', []],
       ['temper-in', ['A']],
       ['temper-out', ['A']],
       ['measure', []],
     ])
-    expect(expectOk(buildTemperRun([], shop, batch)).map(step => step.kind)).toEqual(['measure'])
+    expect(expectOk(buildTemperRun([], shop, batch)).steps.map(step => step.kind)).toEqual(['measure'])
   })
 })
 

@@ -5,17 +5,27 @@ import { AMBIENT_C } from '../oven/chamber'
 import { keyedC } from '../oven/correction'
 import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
-import type { RunStep } from '../shop/run'
+import type { RunBlade, RunStep } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { batchDayOf, type PlacedTemper, placeColdTempers } from './batch-day'
 import { type Load, loadsOf, steelsKnown, type TemperLoad } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
-import { type PlannedPull, pullPlanOf } from './pull-plan'
+import type { PlannedPull } from './pull-plan'
 import { quenchable } from './quench-way'
+import { type PlannedLoad, plannedLoad, runBlade, runBladesOf } from './run-blades'
 import { bladesOf, thickestMm } from './tray'
 
 /** Chamber within this of its set point counts as there, K. Common practice, no published source. */
 const AT_HEAT_WITHIN_K = 4
+/** Hotter than this over its set point it is not ready either, K; packets that go in on the way up bear more. Common practice, no published source. */
+const OVER_K = 8
+const ENTRY_OVER_K = 40
+/** Until an oven shows what it is set to, no colder and no hotter. */
+const ovenAt = (setC: number, overK: number): RunStep['wait'] => ({
+  kind: 'oven',
+  atLeastC: setC - AT_HEAT_WITHIN_K,
+  atMostC: setC + overK,
+})
 
 type Draft = Omit<RunStep, 'id'>
 
@@ -32,12 +42,18 @@ const step = (kind: RunStep['kind'], station: string, part: Partial<Draft> = {})
   ...part,
 })
 
+/** What a run is begun with: its single actions in order, and its blades with what their clocks need. */
+export interface RunPlan {
+  readonly steps: readonly RunStep[]
+  readonly blades: readonly RunBlade[]
+}
+
 /**
  * The hot run as a list of single actions, in order: loads from cool to hot, one packet at a time through the
  * plates, inspection with count, cold together, tempers by round. The oven is set in corrected temperatures.
  * Errors: as ovenOf and temperingOvenOf, since no other oven may take their place; 'grade-gone', 'needs-oil'.
  */
-export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunStep[]> {
+export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunPlan> {
   const oven = ovenOf(shop, batch)
   if (!oven.ok) return oven
   const loads = loadsOf(batch, shop.units)
@@ -47,37 +63,45 @@ export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunStep[]> {
   if (!day.ok) return day
   const tempering = temperSteps(day.value.tempers, shop, batch)
   if (!tempering.ok) return tempering
-  const planned: [Load, readonly PlannedPull[]][] = []
+  const planned: PlannedLoad[] = []
   for (const load of loads) {
-    const plan = pullPlanOf(load, shop, batch)
+    const plan = plannedLoad(load, oven.value, shop, batch)
     if (!plan.ok) return plan
-    planned.push([load, plan.value?.pulls ?? []])
+    planned.push(plan.value)
   }
   const all = bladesOf(batch).map(blade => blade.id)
   const last = loads.at(-1)
-  return ok(
-    numbered([
+  return ok({
+    steps: numbered([
       step('ready', 'heat', { bladeIds: [] }),
-      ...planned.flatMap(([load, pulls], i) => loadSteps(load, i === 0, oven.value, pulls)),
+      ...planned.flatMap(({ load, pulls, alone }, i) => loadSteps(load, i === 0, oven.value, { pulls, alone })),
       ...(last ? [step('oven-off', 'plates', { ovenSetC: keyedC(oven.value, last.austenitizeC) })] : []),
       step('inspect', 'inspect', { names: {}, bladeIds: all }),
       ...coldSteps(batch),
       ...tempering.value,
       step('measure', 'measure'),
     ]),
-  )
+    blades: planned.flatMap(runBladesOf),
+  })
 }
 
 /** A run of tempers alone, for blades that were hardened before. Errors: as temperingOvenOf. */
-export function buildTemperRun(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Result<RunStep[]> {
+export function buildTemperRun(loads: readonly TemperLoad[], shop: Workshop, batch: Batch): Result<RunPlan> {
   const oven = temperingOvenOf(shop, batch)
-  if (!oven.ok) return loads.length === 0 ? ok(numbered([step('measure', 'measure')])) : oven
+  const end = step('measure', 'measure')
+  if (!oven.ok) return loads.length === 0 ? ok({ steps: numbered([end]), blades: [] }) : oven
   const tempering = temperSteps(placeColdTempers(loads, oven.value), shop, batch)
-  return tempering.ok ? ok(numbered([...tempering.value, step('measure', 'measure')])) : tempering
+  const blades = new Map(loads.flatMap(load => load.blades).map(blade => [blade.id, runBlade(blade, undefined, 1)]))
+  return tempering.ok ? ok({ steps: numbered([...tempering.value, end]), blades: [...blades.values()] }) : tempering
 }
 
 /** Entry, soak and the pulls of one load. A later load goes straight into the hot oven: it would take an hour to fall. */
-function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly PlannedPull[]): Draft[] {
+function loadSteps(
+  load: Load,
+  isFirst: boolean,
+  oven: Oven,
+  { pulls, alone }: Pick<PlannedLoad, 'pulls' | 'alone'>,
+): Draft[] {
   const setC = keyedC(oven, load.austenitizeC)
   const fromCold = isFirst && load.entryC <= AMBIENT_C
   const entrySetC = load.entryC <= AMBIENT_C ? AMBIENT_C : keyedC(oven, load.entryC)
@@ -86,7 +110,7 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly Pla
   if (!last) return []
   const lastInOil = pulls.at(-1)?.set === 0
   const loading = step('load', 'heat', {
-    wait: fromCold ? null : { kind: 'oven', atLeastC: entrySetC - AT_HEAT_WITHIN_K },
+    wait: fromCold ? null : ovenAt(entrySetC, ENTRY_OVER_K),
     ovenSetC: fromCold ? 0 : entrySetC,
     bladeIds,
   })
@@ -103,11 +127,11 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly Pla
       }),
     ),
     step('full-heat', 'heat', {
-      wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
+      wait: ovenAt(setC, OVER_K),
       ovenSetC: setC,
       names: { setC },
     }),
-    ...pullSteps(pulls, setC),
+    ...pullSteps(pulls, alone, setC),
     step('unclamp', 'plates', {
       wait: { kind: 'seconds', seconds: lastInOil ? PACE.oilS : PACE.clampedS },
       ovenSetC: setC,
@@ -116,12 +140,17 @@ function loadSteps(load: Load, isFirst: boolean, oven: Oven, pulls: readonly Pla
   ]
 }
 
-/** One packet at a time: each at its own soak, and not before door, hands and plates are ready for it. */
-const pullSteps = (pulls: readonly PlannedPull[], setC: number): Draft[] =>
+/** One packet at a time: each once its own soak is over, and not before door, hands and plates are ready for it. */
+const pullSteps = (pulls: readonly PlannedPull[], alone: ReadonlyMap<string, number>, setC: number): Draft[] =>
   pulls.map((pull, i) => {
     const previous = pulls[i - 1]
     return step('pull', 'plates', {
-      wait: { kind: 'seconds', seconds: Math.round(pull.pullAtS) - Math.round(previous?.pullAtS ?? 0) },
+      wait: {
+        kind: 'soak',
+        bladeId: pull.bladeId,
+        apartS: Math.round(pull.apartS),
+        apartAloneS: Math.round(Math.max(pull.apartS, alone.get(pull.bladeId) ?? 0)),
+      },
       ovenSetC: setC,
       bladeIds: [pull.bladeId],
       names: {
@@ -168,7 +197,7 @@ function temperSteps(placed: readonly PlacedTemper[], shop: Workshop, batch: Bat
               names: { setC, round, sameOven },
             }),
         step('temper-in', 'temper', {
-          wait: { kind: 'oven', atLeastC: setC - AT_HEAT_WITHIN_K },
+          wait: ovenAt(setC, OVER_K),
           ovenSetC: setC,
           bladeIds,
           names: { round, thicknessMm },

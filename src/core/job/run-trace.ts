@@ -1,6 +1,6 @@
-import type { OvenDisplay } from '../oven/controller'
+import { eventsOf, liveEvents } from '../run/live-events'
+import { runStateAt } from '../run/run-state'
 import type { Run } from '../shop/run'
-import { runStateAt } from './run-state'
 import type { Phase, Stretch } from './timeline'
 
 /** A moment of a run against the plan: the same event in both. */
@@ -32,7 +32,7 @@ function anchorsOf(run: Run, stretches: readonly Stretch[], bladeIds: ReadonlySe
   }
   let tempers = 0
   let loaded = false
-  for (const { step, atS } of runStateAt(run, 0, null).confirmed) {
+  for (const { step, atS } of runStateAt(run, 0).confirmed) {
     if ((step.kind === 'oven-on' || step.kind === 'oven-on-loaded') && anchors.length === 0) tie(atS, 0)
     if (step.kind === 'load' && moves(step.bladeIds)) {
       loaded = true
@@ -68,31 +68,32 @@ export const indexAt = (stretches: readonly Stretch[], minute: number) =>
 
 const OVEN_PHASES: ReadonlySet<Phase> = new Set(['ramp', 'equalise', 'soak', 'temper-ramp', 'temper'])
 
-/** Samples drawn at most: a long run is thinned, not cut. */
-const MOST_SAMPLES = 400
+/** What the display of a run was read at, [s on the run's clock, °C], in order. */
+export const readingsOf = (run: Pick<Run, 'events'>): [number, number][] =>
+  eventsOf(liveEvents(run.events), 'shows').map(({ atS, c }): [number, number] => [atS, c])
 
 /**
- * What the oven's display showed, laid over the plan of one group's blades, and where the run stands now. Only
- * stretches in an oven are measured; between them there is nothing to draw.
+ * What the oven's display was read at, laid over the plan of one group's blades, and where the run stands now. Only stretches in an
+ * oven are measured; between them there is nothing to draw.
  */
 export function measuredTrace(
   run: Run,
   stretches: readonly Stretch[],
   bladeIds: ReadonlySet<string>,
-  nowS: number,
-  read: (atS: number) => OvenDisplay,
-): { readonly trace: readonly TracePoint[]; readonly now: TracePoint | null } {
+  samples: readonly (readonly [atS: number, c: number])[],
+  nowS: number | null,
+): { readonly trace: readonly TracePoint[]; readonly now: Omit<TracePoint, 'c'> | null } {
   const anchors = anchorsOf(run, stretches, bladeIds)
-  const place = (atS: number): TracePoint | null => {
+  const place = (atS: number, c: number): TracePoint | null => {
     const planMin = planMinuteAt(anchors, stretches, atS)
     const index = planMin === null ? -1 : indexAt(stretches, planMin)
-    return planMin === null || index < 0 ? null : { index, planMin, c: read(atS).indicatedC }
+    return planMin === null || index < 0 ? null : { index, planMin, c }
   }
-  const stepS = Math.max(20, nowS / MOST_SAMPLES)
-  const trace: TracePoint[] = []
-  for (let atS = 0; atS <= nowS; atS += stepS) {
-    const point = place(atS)
-    if (point && OVEN_PHASES.has(stretches[point.index]?.phase ?? 'room')) trace.push(point)
+  return {
+    trace: samples.flatMap(([atS, c]) => {
+      const point = place(atS, c)
+      return point && OVEN_PHASES.has(stretches[point.index]?.phase ?? 'room') ? [point] : []
+    }),
+    now: nowS === null ? null : place(nowS, 0),
   }
-  return { trace, now: place(nowS) }
 }

@@ -11,13 +11,15 @@ const ids = bladesOf(batch).map(blade => blade.id)
 /** A run in the shop that confirmed some steps of these blades, in order. */
 const runOf = (kinds: readonly RunStep['kind'][], mode: Run['mode'] = 'shop', bladeIds = ids): Run => ({
   id: 'run',
-  batchId: batch.id,
+  batchIds: [batch.id],
+  people: 1,
+  blades: [],
   startedAt: NOW,
   endedAt: null,
   mode,
   clock: [{ realMs: 0, runS: 0, speed: 1 }],
   steps: kinds.map((kind, i) => ({ id: `s${i}`, kind, wait: null, ovenSetC: 0, bladeIds, station: 'heat', names: {} })),
-  events: kinds.map((_, i) => ({ atS: i, kind: 'confirm', stepId: `s${i}`, minutes: null, text: '' })),
+  events: kinds.map((_, i) => ({ id: `e${i}`, atS: i, kind: 'confirm', stepId: `s${i}` })),
 })
 
 const doneOf = (more: Partial<Parameters<typeof stationStates>[0]> = {}) => {

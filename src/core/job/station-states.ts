@@ -1,9 +1,9 @@
 import { STATIONS, type StationName } from '../../data/cautions'
 import { FINISH_TASKS } from '../../data/finishing'
+import { runStateAt } from '../run/run-state'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Stage } from '../shop/route'
 import type { Run } from '../shop/run'
-import { runStateAt } from './run-state'
 import { stagesOf } from './stages'
 import { bladesOf } from './tray'
 
@@ -32,7 +32,7 @@ export function stationStates({
   const ids = new Set(blades.map(blade => blade.id))
   const confirmed = runs
     .filter(run => run.mode !== 'practice')
-    .flatMap(run => runStateAt(run, 0, null).confirmed.map(({ step }) => step))
+    .flatMap(run => runStateAt(run, 0).confirmed.map(({ step }) => step))
   const ran = (kind: string) => confirmed.some(step => step.kind === kind && step.bladeIds.some(id => ids.has(id)))
   const tempersRun = confirmed.filter(
     step => step.kind === 'temper-out' && step.bladeIds.some(id => ids.has(id)),

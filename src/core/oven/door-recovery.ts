@@ -1,10 +1,11 @@
+import { DOOR_S } from '../../data/doors'
 import { type DetailedOven, OvenModel } from './oven-model'
 
 /**
  * Open for one pull, s: calibrated on the reference's drop of 24 °C and 50 to 60 s of a medium oven. Recovered within this of the soak
  * where the blades stand, K: common practice, no published source.
  */
-const PULL_OPEN_S = 4
+const PULL_OPEN_S = DOOR_S.pull
 const RECOVERED_K = 5
 const SOAK_S = 1200
 const STEP_S = 20

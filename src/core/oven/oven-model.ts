@@ -28,6 +28,9 @@ const AIR_CP = 1005
 /** Least heat capacity of a node, so that air can be stepped with the rest, J/K. */
 const AIR_CAPACITY = 40
 
+/** Less above the room than this tells nothing of how the heat lies in the walls, K. */
+const LEAST_ABOVE_K = 30
+
 const ELEMENT = 0
 const AIR = 1
 const FURNITURE = 2
@@ -109,6 +112,35 @@ export class OvenModel {
   setView(handle: number, view: number): void {
     const entry = this.loads[handle]
     if (entry) entry.load = { ...entry.load, view }
+  }
+
+  /** An oven of its own that stands exactly as this one does now. */
+  clone(): OvenModel {
+    const copy = new OvenModel(this.oven)
+    copy.temperatures = this.temperatures.slice()
+    copy.indicatedC = this.indicatedC
+    copy.energyJ = this.energyJ
+    copy.lostJ = this.lostJ
+    copy.loads = this.loads.map(entry => ({ ...entry }))
+    return copy
+  }
+
+  /**
+   * Brings elements, air, furniture and walls to a chamber whose display was read, in proportion to how far each is above the room;
+   * from a cold oven along a line through the wall. Blades keep theirs.
+   */
+  settleAt(shownC: number): void {
+    const t = this.temperatures
+    const above = this.indicatedC - AMBIENT_C
+    const ratio = (shownC - AMBIENT_C) / above
+    for (let i = 0; i <= this.shell; i++) {
+      const share = i <= WALL ? 1 : 1 - (i - WALL) / (this.shell - WALL + 1)
+      t[i] =
+        above > LEAST_ABOVE_K
+          ? AMBIENT_C + ((t[i] as number) - AMBIENT_C) * ratio
+          : AMBIENT_C + (shownC - AMBIENT_C) * share
+    }
+    this.indicatedC = shownC
   }
 
   bladeC(handle: number): number {

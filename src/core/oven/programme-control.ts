@@ -10,20 +10,12 @@ const REACHED_WITHIN_K = 1
 /** Proportional band and integral time of the stand-in controller: calibrated on the reference's minutes to 790 °C (docs/method.md). */
 const BAND_K = 16
 const INTEGRAL_S = 180
-/** A clipped PI controller: set point along the programme, and the share of power that follows it. */
-export function followProgramme(segments: readonly ProgrammeSegment[], startC: number) {
-  const log = segments.map(() => ({ reachedMin: null as number | null, endedMin: null as number | null }))
-  let at = 0
-  let setC = startC
-  let fromC = startC
-  let fromS = 0
-  let integral = 0
+
+/** A clipped PI controller: the share of power, 0..1, that follows a set point. */
+export function clippedPi(from = 0) {
+  let integral = from
   return {
-    log,
-    done: () => at >= segments.length,
-    /** Step that runs, from 0, and what it is set to now. */
-    state: () => ({ step: at, setC }),
-    share(indicatedC: number, dtS: number) {
+    share(setC: number, indicatedC: number, dtS: number) {
       const error = setC - indicatedC
       const raw = error / BAND_K + integral
       const share = Math.min(1, Math.max(0, raw))
@@ -31,6 +23,26 @@ export function followProgramme(segments: readonly ProgrammeSegment[], startC: n
       if (raw === share) integral = Math.min(1, Math.max(0, integral + (error / BAND_K) * (dtS / INTEGRAL_S)))
       return share
     },
+    /** Another one that goes on from here. */
+    clone: () => clippedPi(integral),
+  }
+}
+export type PiControl = ReturnType<typeof clippedPi>
+
+/** A programme followed by a PI controller: set point along it, and the share of power. */
+export function followProgramme(segments: readonly ProgrammeSegment[], startC: number) {
+  const log = segments.map(() => ({ reachedMin: null as number | null, endedMin: null as number | null }))
+  const pi = clippedPi()
+  let at = 0
+  let setC = startC
+  let fromC = startC
+  let fromS = 0
+  return {
+    log,
+    done: () => at >= segments.length,
+    /** Step that runs, from 0, and what it is set to now. */
+    state: () => ({ step: at, setC }),
+    share: (indicatedC: number, dtS: number) => pi.share(setC, indicatedC, dtS),
     advance(indicatedC: number, timeS: number) {
       const segment = segments[at]
       const entry = log[at]

@@ -1,3 +1,4 @@
+import { DOOR_S } from '../../data/doors'
 import { STEEL_THERMAL } from '../../data/thermal'
 import { type Caution, caution } from '../codes/caution'
 import { fail, ok, type Result } from '../codes/result'
@@ -58,7 +59,7 @@ export interface Simulation {
 }
 
 /** The door is open this long when blades go in, s. */
-const LOADING_S = 15
+const LOADING_S = DOOR_S.load
 const SLOW_STEP_S = 10
 const FAST_STEP_S = 0.5
 /** After the door or a load the small step is kept this long, s. */

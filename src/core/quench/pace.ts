@@ -40,6 +40,8 @@ export interface Pull {
   readonly outAtS: number
   readonly plateStartC: number
   readonly leavesC: number
+  /** How long after the pull before door, hands and plates are ready for it, whatever its soak, s; 0 for the first. */
+  readonly apartS: number
   /** What the pull waited for last; null for the first. */
   readonly waitedFor: Waited | null
   /** How long the plates rested for it, s. */
@@ -96,7 +98,9 @@ export function paceOf(request: PaceRequest): Pace {
       const outAtS = pullAtS + PULL_S + blade.oilS
       const oilC = MEDIA.oil.keptC
       const waitedFor = pulls.length === 0 ? null : why
-      pulls.push({ id: blade.id, set: 0, pullAtS, outAtS, plateStartC: oilC, leavesC: oilC, waitedFor, restedS: 0 })
+      const apartS = apartFrom(pulls, Math.max(doorS, handsS))
+      const oil = { set: 0, plateStartC: oilC, leavesC: oilC, restedS: 0 }
+      pulls.push({ id: blade.id, pullAtS, outAtS, apartS, waitedFor, ...oil })
       doorS = pullAtS + request.doorRecoveryS
       handsS = outAtS + UNCLAMP_S
       continue
@@ -111,6 +115,7 @@ export function paceOf(request: PaceRequest): Pace {
       ['hands', handsS],
       ['plates-full', set.freeS],
     ])
+    const readyS = Math.max(doorS, handsS, set.freeS)
     idle(set, atS, blade, request, conditions)
     const { restedS, clamp } = restAndClamp(set, blade, request, conditions)
     const pullAtS = atS + restedS
@@ -121,6 +126,7 @@ export function paceOf(request: PaceRequest): Pace {
       set: sets.indexOf(set) + 1,
       pullAtS,
       outAtS: set.atS,
+      apartS: apartFrom(pulls, readyS) + (pulls.length === 0 ? 0 : restedS),
       plateStartC: clamp.plateStartC,
       leavesC: clamp.leavesC,
       waitedFor: pulls.length === 0 ? null : restedS > 0 ? 'plates-hot' : why,
@@ -133,6 +139,10 @@ export function paceOf(request: PaceRequest): Pace {
   }
   return { pulls, totalS: Math.max(0, ...pulls.map(p => p.outAtS)), restS }
 }
+
+/** How long after the last pull a moment is, s. */
+const apartFrom = (pulls: readonly Pull[], readyS: number): number =>
+  pulls.length === 0 ? 0 : Math.max(0, readyS - (pulls.at(-1)?.pullAtS ?? 0))
 
 /** What is waited for last, and until when. */
 const latest = (ready: readonly [Waited, number][]): [Waited, number] => ready.reduce((a, b) => (b[1] > a[1] ? b : a))

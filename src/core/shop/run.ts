@@ -1,11 +1,24 @@
 import { z } from 'zod'
+import { INCIDENT_NAMES, SAFE_STATE, STOP_REASONS } from '../../data/incidents'
+import { bladeSizeSchema } from './blade'
 import { between, bounded, id, instant, MOST, textUpTo } from './bounds'
 import type { ReadOnly } from './read-only'
 
 const waitSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('oven'), atLeastC: between(0, 1300) }),
+  /** Until the oven shows at least so much, and no more than so much: too hot is not ready either. °C as shown. */
+  z.object({ kind: z.literal('oven'), atLeastC: between(0, 1300), atMostC: between(0, 1400).optional() }),
   z.object({ kind: z.literal('oven-below'), atMostC: between(0, 1300) }),
   z.object({ kind: z.literal('seconds'), seconds: between(0, 1_000_000) }),
+  /**
+   * Until a blade's own soak is over, counted from when the blade was at heat, and door, hands and plates are ready: so long after
+   * the pull before, s, with a helper and without one.
+   */
+  z.object({
+    kind: z.literal('soak'),
+    bladeId: id,
+    apartS: between(0, 100_000),
+    apartAloneS: between(0, 100_000),
+  }),
 ])
 
 export const STEP_KINDS = [
@@ -58,31 +71,81 @@ export const runStepSchema = z.object({
   told: z.object({ title: z.string().max(60), action: z.string().max(80), detail: z.string().max(400) }).optional(),
 })
 
-export const runEventSchema = z.object({
-  /** Seconds on the run's own clock. */
-  atS: between(0, 100_000_000),
-  kind: z.enum(['confirm', 'take-back', 'add-minutes', 'remark']),
-  stepId: id,
-  minutes: between(-60, 600).nullable(),
-  text: textUpTo('remark'),
+/** Seconds on the run's own clock; `pressedS` where it was corrected by hand: when it was really pressed. */
+const moment = { id, atS: between(0, 100_000_000), pressedS: between(0, 100_000_000).optional() }
+
+export const runEventSchema = z.discriminatedUnion('kind', [
+  z.object({
+    ...moment,
+    kind: z.literal('confirm'),
+    stepId: id,
+    /** Of a pull: what the blade had soaked, s, by the oven's model or its log. */
+    soakedS: between(0, 1_000_000).optional(),
+  }),
+  /** Takes back what was done last and not yet taken back. */
+  z.object({ ...moment, kind: z.literal('take-back') }),
+  z.object({ ...moment, kind: z.literal('add-minutes'), stepId: id, minutes: between(-60, 600) }),
+  z.object({ ...moment, kind: z.literal('remark'), text: textUpTo('remark') }),
+  /** What the oven's display showed, °C. */
+  z.object({ ...moment, kind: z.literal('shows'), c: between(-50, 1400), by: z.enum(['hand', 'controller']) }),
+  z.object({
+    ...moment,
+    kind: z.literal('incident'),
+    incident: z.enum(INCIDENT_NAMES),
+    bladeIds: z.array(id).max(MOST.storedBlades),
+    /** How long it lasted or is to be waited, s; until `atS` for what had passed when it was said. */
+    seconds: between(0, 1_000_000),
+    text: textUpTo('remark'),
+  }),
+  /** Called off: why, and what was made safe. */
+  z.object({
+    ...moment,
+    kind: z.literal('stop'),
+    reason: z.enum(STOP_REASONS),
+    safe: z.array(z.enum(SAFE_STATE)).max(SAFE_STATE.length),
+    text: textUpTo('remark'),
+  }),
+])
+
+/** A blade as it went into a run: what its clock needs, whatever becomes of its batch meanwhile. */
+export const runBladeSchema = bladeSizeSchema.extend({
+  bladeId: id,
+  batchId: id,
+  /** How freely it sees the chamber, 0..1. */
+  view: between(0, 1),
+  austenitizeC: between(0, 1300),
+  /** Its planned soak, and the longest its steel should, min; null where that is not known. */
+  soakMin: between(0, 6000),
+  longestMin: between(0, 100_000).nullable(),
+  /** How long it is expected to be behind its oven at full heat, s. */
+  lagS: between(0, 100_000),
+  /** The set of plates it goes between, from 1, 0 for oil, and what they are expected to stand at, °C. */
+  set: z.int().min(0).max(2),
+  platesC: between(-50, 1300),
 })
 
 export const runSchema = z.object({
   id,
-  batchId: id,
+  /** The batches that are run together; the first gave the run its oven. */
+  batchIds: z.array(id).min(1).max(20),
   startedAt: instant,
   endedAt: instant.nullable(),
   mode: z.enum(['practice', 'shop']),
-  /** The run's clock: from each real instant it goes on at a speed. */
+  people: z.union([z.literal(1), z.literal(2)]),
+  /** The run's clock: from each real instant it goes on at a speed, until the next. */
   clock: z
     .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0, 600) }))
     .min(1)
     .max(2000),
   steps: z.array(runStepSchema).min(1).max(2000),
+  /** Blades that are hardened in it; none in a run of tempers alone, and in those of earlier versions. */
+  blades: z.array(runBladeSchema).max(MOST.storedBlades),
   events: z.array(runEventSchema).max(10_000),
 })
 
 export type Run = ReadOnly<z.infer<typeof runSchema>>
 export type RunStep = ReadOnly<z.infer<typeof runStepSchema>>
 export type RunEvent = ReadOnly<z.infer<typeof runEventSchema>>
+export type RunBlade = ReadOnly<z.infer<typeof runBladeSchema>>
+export type RunClock = Run['clock']
 export type StepKind = RunStep['kind']

@@ -62,3 +62,31 @@ export function shopWithSaid(shop: Stored): Stored {
   const isDemo = typeof shop.origin === 'string' && shop.origin.startsWith('demo-')
   return { ...shop, isDemo: shop.isDemo ?? isDemo, said: shop.said ?? [...SETUP_STEPS] }
 }
+
+/** What an event of a run was before its kinds had shapes of their own. */
+const eventWithId = (event: Stored, i: number): Stored => {
+  const { atS, kind, stepId, minutes, text } = event
+  const moment = { id: `event-${i + 1}`, atS, kind }
+  if (kind === 'remark') return { ...moment, text: text ?? '' }
+  if (kind === 'add-minutes') return { ...moment, stepId, minutes: minutes ?? 0 }
+  return kind === 'confirm' ? { ...moment, stepId } : moment
+}
+
+/**
+ * A run of version 7 as version 8 keeps it: of one batch among several, with one pair of hands, its events with ids, and no blades of
+ * its own: their clocks go by what was pressed. The runs a made-up workshop came with were called practice; now that practice counts
+ * for nothing they are what they stand for, runs in the shop.
+ */
+export function runWithBlades(run: Stored, isDemo: boolean): Stored {
+  if ('batchIds' in run) return run
+  const { batchId, ...rest } = run
+  const events = Array.isArray(run.events) ? run.events.filter(isStored) : []
+  return {
+    ...rest,
+    batchIds: [batchId],
+    people: 1,
+    mode: isDemo && run.endedAt !== null ? 'shop' : run.mode,
+    blades: [],
+    events: events.map(eventWithId),
+  }
+}

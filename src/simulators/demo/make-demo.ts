@@ -5,13 +5,14 @@ import { routeUpTo, stagesOf } from '../../core/job/stages'
 import { bladesOf } from '../../core/job/tray'
 import { editBlade } from '../../core/job/tray-edit'
 import { createRandom, type Random } from '../../core/numeric/random'
+import { arrivalOf, runStateAt } from '../../core/run/run-state'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import { partBatch } from '../../core/shop/batch-records'
 import type { Blade, Line } from '../../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../../core/shop/defaults'
 import type { Reading } from '../../core/shop/reading'
 import type { Recipe } from '../../core/shop/recipe'
-import type { Run } from '../../core/shop/run'
+import type { Run, RunEvent } from '../../core/shop/run'
 import { nextSerials } from '../../core/shop/serial'
 import type { Tester, Workshop } from '../../core/shop/workshop'
 import { findGrade, gradeOf } from '../../core/steel/grades'
@@ -224,21 +225,27 @@ function withDecisions(batch: Batch, story: Story, day: Date): Batch {
 /** A finished run in the log, every step confirmed a little after it was due. */
 function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
   const built = buildRunSteps(batch, shop)
-  const steps = built.ok ? built.value : []
-  let atS = 0
-  const events = steps.map(step => {
-    const due = step.wait?.kind === 'seconds' ? step.wait.seconds : step.wait ? 2200 : 60
-    atS += due + Math.round(5 + random.uniform() * 40)
-    return { atS, kind: 'confirm' as const, stepId: step.id, minutes: null, text: '' }
-  })
+  const { steps, blades } = built.ok ? built.value : { steps: [], blades: [] }
+  const events: RunEvent[] = []
+  for (const [i, step] of steps.entries()) {
+    const { sinceS, dueS, confirmed } = runStateAt({ steps, blades, events }, 0)
+    const atS = (dueS ?? sinceS + (step.wait ? 2200 : 60)) + Math.round(5 + random.uniform() * 40)
+    const blade = step.kind === 'pull' ? blades.find(one => one.bladeId === step.bladeIds[0]) : undefined
+    const arrivedS = blade ? arrivalOf(blade, confirmed, new Map()) : null
+    const soaked = arrivedS === null ? {} : { soakedS: atS - arrivedS }
+    events.push({ id: `event-${i + 1}`, atS, kind: 'confirm', stepId: step.id, ...soaked })
+  }
+  const atS = events.at(-1)?.atS ?? 0
   return {
     id: random.id('run'),
-    batchId: batch.id,
+    batchIds: [batch.id],
     startedAt: day.toISOString(),
     endedAt: new Date(day.getTime() + atS * 1000).toISOString(),
-    mode: 'practice',
+    mode: 'shop',
+    people: 1,
     clock: [{ realMs: day.getTime(), runS: 0, speed: 1 }],
     steps,
+    blades,
     events,
   }
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { INCIDENT_NAMES } from '../../../data/incidents'
 import { ok } from '../../codes/result'
 import { certificatesOf } from '../../job/certificate'
 import { batchSchema } from '../../shop/batch'
@@ -16,7 +17,7 @@ const step = z.object({ atC: z.number(), holdMin: z.number() })
 
 const certificate = z.object({
   format: z.literal('tawny-ember-certificate'),
-  version: z.literal(2),
+  version: z.literal(3),
   shop: z.string(),
   issuedAt: z.string(),
   blade: z.string(),
@@ -33,8 +34,9 @@ const certificate = z.object({
     tempers: list(step),
   }),
   measured: z.object({ heat: hold, tempers: list(hold) }),
-  happened: list(z.object({ step: runStepSchema, at: z.string() })),
-  practice: z.boolean(),
+  happened: list(z.object({ step: runStepSchema, at: z.string(), corrected: z.boolean() })),
+  incidents: list(z.object({ incident: z.enum(INCIDENT_NAMES), at: z.string(), seconds: z.number() })),
+  soakedMin: z.number().nullable(),
   hardness: list(
     z.object({
       stage: stageSchema,

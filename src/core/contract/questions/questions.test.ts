@@ -32,6 +32,8 @@ const STEEL = { grade: 'X105CrMo17' } as const
 const LEARNT = { lot: '', ovenId: BATCH?.ovenId ?? '', exceptBatchId: null }
 const OVEN = SHOP.shop.ovens[0]
 const LOGGED = SHOWN.find(one => SHOP.logs.some(log => log.batchId === one.id))
+const { steps, events, blades } = SHOP.runs[0] ?? { steps: [], events: [], blades: [] }
+const RUN = { steps, events, blades }
 const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }
 
 /** A good request for each question that only the interface asks. */
@@ -52,7 +54,7 @@ const LOCAL = {
     batch: LOGGED,
     shop: SHOP.shop,
     readings: SHOP.readings.filter(r => r.batchId === LOGGED?.id),
-    runs: SHOP.runs.filter(r => r.batchId === LOGGED?.id),
+    runs: SHOP.runs.filter(r => r.batchIds.includes(LOGGED?.id ?? '')),
     logs: SHOP.logs.filter(log => log.batchId === LOGGED?.id),
     issuedAt: '2026-03-02T08:00:00.000Z',
   },
@@ -117,6 +119,8 @@ const LOCAL = {
     learnt: LEARNT,
     lines: [59, 61],
   },
+  'run-oven': { run: RUN, hardening: SHOP.shop.ovens[0], tempering: null },
+  'soak-effect': { groups: BATCH?.groups ?? [], groupId: BATCH?.groups[0]?.id ?? '', soakMin: 60 },
   'run-steps': { batch: BATCH, shop: SHOP.shop, tempersDone: null },
   'suggested-route': {
     grade: GRADE,

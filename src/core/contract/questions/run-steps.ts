@@ -3,7 +3,7 @@ import { temperLoadsOf } from '../../job/loads'
 import { buildRunSteps, buildTemperRun } from '../../job/run-steps'
 import { batchSchema } from '../../shop/batch'
 import { id, MOST } from '../../shop/bounds'
-import { runStepSchema } from '../../shop/run'
+import { runBladeSchema, runStepSchema } from '../../shop/run'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { list } from '../shapes'
@@ -16,7 +16,7 @@ export const runSteps = question({
     /** Tempers each blade has had, where only what is left of them is run; null: all of it. */
     tempersDone: z.record(id, z.int().min(0).max(MOST.tempers)).nullable(),
   }),
-  response: list(runStepSchema),
+  response: z.object({ steps: list(runStepSchema), blades: list(runBladeSchema) }),
   answer: ({ batch, shop, tempersDone }) => {
     if (tempersDone) return buildTemperRun(temperLoadsOf(batch, new Map(Object.entries(tempersDone))), shop, batch)
     return buildRunSteps(batch, shop)

@@ -140,6 +140,7 @@ export const pullPlanSchema = z.object({
       plateStartC: z.number(),
       leavesC: z.number(),
       waitedFor: waited.nullable(),
+      apartS: z.number(),
       restedS: z.number(),
       soakMin: z.number(),
       plannedMin: z.number(),

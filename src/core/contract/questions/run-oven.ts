@@ -1,0 +1,35 @@
+import { z } from 'zod'
+import { ok } from '../../codes/result'
+import { followRun } from '../../job/follow-run'
+import { ovenSchema } from '../../shop/oven'
+import { runSchema } from '../../shop/run'
+import { question } from '../question'
+import { list } from '../shapes'
+
+const track = z.object({
+  shown: list(z.tuple([z.number(), z.number()])),
+  knownS: z.number(),
+  untilS: z.number(),
+  blades: list(
+    z.object({
+      bladeId: z.string(),
+      round: z.number(),
+      arrivedS: z.number().nullable(),
+      leftS: z.number().nullable(),
+      peakC: z.number(),
+    }),
+  ),
+})
+
+export const runOven = question({
+  summary:
+    'What the ovens of a run went through and go on to, by their wall models and what their displays were read at',
+  request: z.object({
+    run: runSchema.pick({ steps: true, events: true, blades: true }),
+    hardening: ovenSchema,
+    /** The oven of its own that tempers; null where the one that hardens does. */
+    tempering: ovenSchema.nullable(),
+  }),
+  response: z.object({ hardening: track, tempering: track.nullable() }),
+  answer: request => ok(followRun(request)),
+})

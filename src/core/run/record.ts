@@ -1,0 +1,58 @@
+import type { Run, RunBlade } from '../shop/run'
+import { boardOf } from './board'
+import type { IncidentEvent } from './live-events'
+import { type GoneBlade, runStateAt } from './run-state'
+
+/** What a run was for one blade. Moments in s on the run's clock. */
+export interface BladeRecord {
+  readonly blade: RunBlade
+  readonly inS: number | null
+  readonly outS: number | null
+  /** What it soaked, s; null where it never was at heat. */
+  readonly soakedS: number | null
+  /** More than it should have, s. */
+  readonly overS: number
+  readonly coldS: number | null
+  /** How long each of its tempers was, in and out, s. */
+  readonly temperS: readonly number[]
+  readonly gone: GoneBlade | null
+  readonly incidents: readonly IncidentEvent[]
+}
+
+/** What a run was for each of its blades, as it happened and as it was corrected. */
+export function recordOf(run: Run): BladeRecord[] {
+  const endS = run.events.at(-1)?.atS ?? 0
+  const state = runStateAt(run, endS)
+  return boardOf(run, state, endS, new Map()).map(({ blade, soakedS, overS }): BladeRecord => {
+    const id = blade.bladeId
+    const moments = (kind: string) =>
+      state.confirmed.filter(one => one.step.kind === kind && one.step.bladeIds.includes(id)).map(one => one.atS)
+    const [inS, outS] = [moments('load').at(-1) ?? null, moments('pull').at(-1) ?? null]
+    const [coldIn, coldOut] = [moments('cold-in')[0], moments('cold-out')[0]]
+    const outs = moments('temper-out')
+    return {
+      blade,
+      inS,
+      outS,
+      soakedS: outS === null ? null : soakedS,
+      overS: outS === null ? 0 : overS,
+      coldS: coldIn !== undefined && coldOut !== undefined ? coldOut - coldIn : null,
+      temperS: moments('temper-in').flatMap((at, i) => (outs[i] === undefined ? [] : [(outs[i] as number) - at])),
+      gone: state.gone.get(id) ?? null,
+      incidents: state.incidents.filter(one => one.bladeIds.includes(id)),
+    }
+  })
+}
+
+/** An event moved to another moment by hand: what it was pressed at is kept. */
+export function correctedEvents(events: Run['events'], eventId: string, atS: number): Run['events'] {
+  return events.map(event => (event.id === eventId ? { ...event, atS, pressedS: event.pressedS ?? event.atS } : event))
+}
+
+/** Between which moments an event can have happened, s: what was done before it and after it stands as it is. */
+export function roomFor(run: Pick<Run, 'steps' | 'events'>, eventId: string): { fromS: number; toS: number } | null {
+  const { confirmed } = runStateAt(run, 0)
+  const at = confirmed.findIndex(one => one.event.id === eventId)
+  if (at < 0) return null
+  return { fromS: confirmed[at - 1]?.atS ?? 0, toS: confirmed[at + 1]?.atS ?? Number.POSITIVE_INFINITY }
+}

@@ -1,0 +1,183 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { INCIDENT_NAMES, INCIDENTS } from '../../data/incidents'
+import { befell, pressed, pressedAt, runOf, showed, takenBack, trayOfBlades, withEvents } from '../../testing/run'
+import { createRandom } from '../numeric/random'
+import type { Run, RunEvent } from '../shop/run'
+import { type OvenKnown, runStateAt } from './run-state'
+
+const shownAs = (shownC: number): OvenKnown => ({ shownC, arrivedS: new Map() })
+const run = runOf(trayOfBlades(3))
+const ids = ['A1', 'A2', 'A3']
+const kindOf = (of: Run, nowS = 1e5, known?: OvenKnown) => runStateAt(of, nowS, known).step?.kind
+const soakS = 60 * (run.blades[0]?.soakMin ?? 0)
+const lagS = run.blades[0]?.lagS ?? 0
+
+describe('where a run stands', () => {
+  it('is what its events say, at any later moment', () => {
+    const loaded = withEvents(run, ...pressedAt(run, 10, 60, 2400))
+    const state = runStateAt(loaded, 2500)
+    expect([state.step?.kind, state.stepIndex, state.inOven, state.out]).toEqual(['full-heat', 3, 3, 0])
+    expect(runStateAt(loaded, 99_999).stepIndex).toBe(3)
+  })
+
+  it('takes back the last press, minute, reading or incident, and every clock goes back with it', () => {
+    const pulling = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600))
+    const due = runStateAt(pulling, 4000).dueS
+    const step = pulling.steps[4]?.id ?? ''
+    const more = withEvents(pulling, { id: 'm', atS: 4000, kind: 'add-minutes', stepId: step, minutes: 2 })
+    expect(runStateAt(more, 4000).dueS).toBe((due ?? 0) + 120)
+    expect(runStateAt(withEvents(more, takenBack(4001)), 4001).dueS).toBe(due)
+    const cracked = withEvents(pulling, befell(4000, 'cracked', ['A2']))
+    expect(runStateAt(cracked, 4000).gone.has('A2')).toBe(true)
+    expect(runStateAt(withEvents(cracked, takenBack(4001)), 4001).gone.size).toBe(0)
+    const back = runStateAt(withEvents(pulling, takenBack(4000)), 4000)
+    expect([back.step?.kind, back.sinceS]).toEqual(['full-heat', 2400])
+    // What was written or read by a machine is no press.
+    const noted: RunEvent[] = [
+      { id: 'n', atS: 4000, kind: 'remark', text: 'thin seam' },
+      { id: 's', atS: 4000, kind: 'shows', c: 1049, by: 'controller' },
+    ]
+    expect(kindOf(withEvents(pulling, ...noted, takenBack(4001)))).toBe('full-heat')
+  })
+
+  it('counts one press of two tabs once', () => {
+    const [first] = run.steps
+    const both = withEvents(run, pressed(10, first?.id ?? ''), pressed(10.2, first?.id ?? ''))
+    expect(runStateAt(both, 20).stepIndex).toBe(1)
+  })
+
+  it('waits for the oven on both sides: 201 is not ready for 185', () => {
+    const tempering = withEvents(run, ...run.steps.map((step, i) => pressed(100 * i, step.id)))
+    const at = run.steps.findIndex(step => step.kind === 'temper-in')
+    const before = { ...tempering, events: tempering.events.slice(0, at) }
+    const { wait } = run.steps[at] ?? {}
+    if (wait?.kind !== 'oven') throw new Error('a temper waits for its oven')
+    const standing = (c: number) => {
+      const { ready, oven } = runStateAt(before, 1e5, shownAs(c))
+      return [ready, oven]
+    }
+    expect(standing(wait.atLeastC - 1)).toEqual([false, 'cold'])
+    expect(standing(wait.atLeastC + 1)).toEqual([true, null])
+    expect(standing(wait.atLeastC + 16)).toEqual([false, 'hot'])
+    // Nobody reads it: the judgement is the person's.
+    expect(runStateAt(before, 1e5).ready).toBe(true)
+  })
+})
+
+describe('when a blade is due', () => {
+  const atHeat = withEvents(run, ...pressedAt(run, 10, 60, 2400, 7800))
+
+  it('counts from when the blade was at heat, not from a press that came 70 minutes late', () => {
+    const arrivedS = new Map(ids.map(id => [id, 3700]))
+    const state = runStateAt(atHeat, 7800, { shownC: 1050, arrivedS })
+    expect(state.dueS).toBe(3700 + soakS)
+    expect(state.remainingS).toBe(3700 + soakS - 7800)
+    expect(state.ready).toBe(true)
+  })
+
+  it('goes by the press and what the blade lags behind, where no model or log says', () => {
+    expect(runStateAt(atHeat, 7800).dueS).toBe(7800 + lagS + soakS)
+  })
+
+  it('is not before door, hands and plates are ready, further apart without a helper', () => {
+    const pulled = withEvents(atHeat, pressed(9000, run.steps[4]?.id ?? ''))
+    const { wait } = run.steps[5] ?? {}
+    if (wait?.kind !== 'soak') throw new Error('a pull waits for a soak')
+    const arrivedS = new Map(ids.map(id => [id, 3700]))
+    expect(runStateAt(pulled, 9001, { shownC: null, arrivedS }).dueS).toBe(9000 + wait.apartAloneS)
+    const helped = { ...pulled, people: 2 as const, steps: run.steps.map(apart(40, 95)) }
+    expect(runStateAt(helped, 9001, { shownC: null, arrivedS }).dueS).toBe(9040)
+    const gone = withEvents(helped, befell(9001, 'helper-gone'))
+    expect([runStateAt(gone, 9002, { shownC: null, arrivedS }).dueS, runStateAt(gone, 9002).people]).toEqual([9095, 1])
+  })
+
+  it('waits where the plates are too hot, from when that was said', () => {
+    const arrivedS = new Map(ids.map(id => [id, 3700]))
+    const hot = withEvents(atHeat, befell(8000, 'plates-hot', [], 180))
+    expect(runStateAt(hot, 8001, { shownC: null, arrivedS }).dueS).toBe(8180)
+  })
+})
+
+const apart =
+  (apartS: number, apartAloneS: number) =>
+  (step: Run['steps'][number]): Run['steps'][number] =>
+    step.wait?.kind === 'soak' ? { ...step, wait: { ...step.wait, apartS, apartAloneS } } : step
+
+describe('a blade that is cracked, lost or set aside', () => {
+  const atHeat = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600))
+
+  it('is in no later step, and what was for it alone is not asked', () => {
+    const lost = withEvents(atHeat, befell(3700, 'missing', ['A1']))
+    const state = runStateAt(lost, 1e5)
+    expect(state.step?.bladeIds).toEqual(['A2'])
+    expect([state.inOven, state.out]).toEqual([2, 0])
+    const later = state.steps.slice(state.stepIndex)
+    expect(later.flatMap(step => step.bladeIds)).not.toContain('A1')
+    expect(later.find(step => step.kind === 'inspect')?.bladeIds).toEqual(['A2', 'A3'])
+  })
+
+  it('leaves a run that goes on to its end even where it was the last', () => {
+    const none = withEvents(atHeat, ...ids.map(id => befell(3700, 'cracked', [id])))
+    const { steps, stepIndex } = runStateAt(none, 1e5)
+    expect(steps.slice(stepIndex).map(step => step.kind)).toEqual(
+      expect.arrayContaining(['oven-off', 'inspect', 'measure']),
+    )
+    expect(steps.slice(stepIndex).some(step => step.kind === 'pull')).toBe(false)
+  })
+
+  it('that only leaked, bent or fell stays in', () => {
+    for (const incident of ['leaked', 'torn', 'bent', 'dropped', 'vice-late'] as const)
+      expect(runStateAt(withEvents(atHeat, befell(3700, incident, ['A1'])), 3800).gone.size).toBe(0)
+  })
+})
+
+describe('a thousand mornings in which things go wrong', () => {
+  const whole = runOf(trayOfBlades(6))
+  const all = whole.blades.map(blade => blade.bladeId)
+
+  /** A run pressed to its end by somebody whose day goes wrong as a seed says. */
+  function morning(seed: number): Run {
+    const random = createRandom(seed)
+    let current: Run = whole
+    let nowS = 0
+    for (let press = 0; press < 200; press++) {
+      nowS += 5 + 300 * random.uniform()
+      const state = runStateAt(current, nowS, { shownC: 400 + 800 * random.uniform(), arrivedS: new Map() })
+      if (!state.step) break
+      const luck = random.uniform()
+      const name = INCIDENT_NAMES[Math.floor(random.uniform() * INCIDENT_NAMES.length)] ?? 'leaked'
+      const blade = all[Math.floor(random.uniform() * all.length)] ?? 'A1'
+      const asks: readonly string[] = INCIDENTS[name].asks
+      if (luck < 0.12)
+        current = withEvents(current, befell(nowS, name, asks.includes('blades') ? [blade] : [], 60 * random.uniform()))
+      else if (luck < 0.18 && press > 0) current = withEvents(current, takenBack(nowS))
+      else if (luck < 0.24) current = withEvents(current, showed(nowS, 1000))
+      else current = withEvents(current, pressed(nowS, state.step.id))
+    }
+    return current
+  }
+
+  it('end all the same, with every blade accounted for', () => {
+    for (let seed = 1; seed <= 1000; seed++) {
+      const state = runStateAt(morning(seed), 1e6)
+      expect(state.step, `seed ${seed}`).toBeNull()
+      // In is nothing, and out is what went in less what was set aside by name.
+      expect([state.inOven, state.out + state.gone.size], `seed ${seed}`).toEqual([0, all.length])
+      for (const [id, { incident }] of state.gone) {
+        expect(all).toContain(id)
+        expect(INCIDENTS[incident].does).toBe('aside')
+      }
+    }
+  })
+
+  it('never ask for a blade that is gone (law)', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), seed => {
+        const { steps, stepIndex, gone } = runStateAt(morning(seed), 1e6)
+        return steps.slice(stepIndex).every(step => step.bladeIds.every(id => !gone.has(id)))
+      }),
+      { numRuns: 50 },
+    )
+  })
+})

@@ -1,0 +1,45 @@
+/** What may be asked about an incident, and no more than that: which blades, how many seconds or minutes. */
+export type IncidentAsks = 'blades' | 'seconds' | 'minutes'
+
+/**
+ * What an incident does to what follows: a blade is out of every later step, or stays in and is looked at; the next pull waits; the
+ * oven had no power, or its door stood open; one pair of hands is left; the cold is short.
+ */
+export type IncidentDoes = 'aside' | 'look' | 'wait' | 'no-power' | 'door-open' | 'alone' | 'cold-short'
+
+interface IncidentKind {
+  readonly asks: readonly IncidentAsks[]
+  readonly does: IncidentDoes
+  /** What is filled in until somebody says better. */
+  readonly usual: number
+}
+
+/** What happens in a hot shop, in the order it is offered. Usual figures: common practice, no published source. */
+export const INCIDENTS = {
+  leaked: { asks: ['blades'], does: 'look', usual: 0 },
+  torn: { asks: ['blades'], does: 'look', usual: 0 },
+  stuck: { asks: ['blades', 'seconds'], does: 'look', usual: 20 },
+  'vice-late': { asks: ['blades', 'seconds'], does: 'look', usual: 15 },
+  bent: { asks: ['blades'], does: 'look', usual: 0 },
+  cracked: { asks: ['blades'], does: 'aside', usual: 0 },
+  dropped: { asks: ['blades'], does: 'look', usual: 0 },
+  missing: { asks: ['blades'], does: 'aside', usual: 0 },
+  'set-aside': { asks: ['blades'], does: 'aside', usual: 0 },
+  'plates-hot': { asks: ['minutes'], does: 'wait', usual: 3 },
+  'door-open': { asks: ['minutes'], does: 'door-open', usual: 1 },
+  'power-cut': { asks: ['minutes'], does: 'no-power', usual: 10 },
+  'controller-error': { asks: ['minutes'], does: 'no-power', usual: 5 },
+  'coolant-out': { asks: [], does: 'cold-short', usual: 0 },
+  'helper-gone': { asks: [], does: 'alone', usual: 0 },
+} as const satisfies Record<string, IncidentKind>
+
+export type Incident = keyof typeof INCIDENTS
+export const INCIDENT_NAMES = Object.keys(INCIDENTS) as readonly Incident[]
+
+/** Why a run is called off. */
+export const STOP_REASONS = ['done-for-today', 'oven', 'blades', 'danger', 'other'] as const
+export type StopReason = (typeof STOP_REASONS)[number]
+
+/** What must be safe before a run is left. */
+export const SAFE_STATE = ['power', 'door', 'gas', 'hot-blades'] as const
+export type SafePoint = (typeof SAFE_STATE)[number]

@@ -1,0 +1,154 @@
+import { useLiveQuery } from 'dexie-react-hooks'
+import { useMemo, useSyncExternalStore } from 'react'
+import { problem } from '../core/codes/problem'
+import type { Saving } from '../core/codes/result'
+import { type Run, type RunEvent, runSchema } from '../core/shop/run'
+import { createSubscribable } from '../core/subscribable'
+import { db } from './database'
+import { remember } from './history'
+import { fitting, fittingChange, saving, Unfit } from './save-state'
+
+const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
+
+/** Changes of runs that the browser would not store: they are in force on this page, and tried again. */
+type Change = (run: Run) => Run
+const waiting = createSubscribable<ReadonlyMap<string, readonly Change[]>>(new Map())
+export const unsavedRuns = waiting
+const RETRY_MS = 5000
+let retry: ReturnType<typeof setInterval> | null = null
+
+function keepWaiting(id: string, changes: readonly Change[]) {
+  const next = new Map(waiting.get())
+  if (changes.length > 0) next.set(id, changes)
+  else next.delete(id)
+  waiting.set(next)
+  if (next.size > 0) retry ??= setInterval(() => void tryAgain(), RETRY_MS)
+  else if (retry) {
+    clearInterval(retry)
+    retry = null
+  }
+}
+
+async function tryAgain() {
+  for (const [id, changes] of waiting.get()) {
+    if ((await write(id, run => applied(run, changes))).saved)
+      keepWaiting(id, (waiting.get().get(id) ?? []).slice(changes.length))
+  }
+}
+
+const applied = (run: Run, changes: readonly Change[]): Run => changes.reduce((changed, change) => change(changed), run)
+
+const write = (id: string, change: Change): Promise<Saving> =>
+  saving(() =>
+    db.transaction('rw', db.runs, async () => {
+      const run = await db.runs.get(id)
+      if (run) await db.runs.put(fittingChange(runSchema, run, change(run)))
+    }),
+  )
+
+/**
+ * Changes a run on what is stored now: two open tabs keep one log. What the browser will not store is in force on this page all the
+ * same, and tried again until it does: nobody can press a step twice in front of a hot oven.
+ */
+export async function changeRun(id: string, change: Change): Promise<Saving> {
+  const before = waiting.get().get(id) ?? []
+  if (before.length > 0) {
+    keepWaiting(id, [...before, change])
+    return { saved: false, problems: [] }
+  }
+  const outcome = await write(id, change)
+  const [refused] = outcome.problems
+  if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')
+    keepWaiting(id, [...(waiting.get().get(id) ?? []), change])
+  return outcome
+}
+
+export const logEvents = (id: string, events: readonly RunEvent[]): Promise<Saving> =>
+  changeRun(id, run => ({ ...run, events: [...run.events, ...events] }))
+
+/**
+ * A run that begins now. Of one batch only one goes on at a time: where another tab began one in the same moment, that one goes on
+ * and this is not stored. Practice stands in nobody's way, but there is one of it too.
+ */
+export async function addRun(run: Run): Promise<Saving> {
+  return saving(() =>
+    db.transaction('rw', db.runs, async () => {
+      const going = await db.runs
+        .where('batchIds')
+        .anyOf([...run.batchIds])
+        .filter(other => other.endedAt === null && other.mode === run.mode)
+        .first()
+      if (going) throw new Unfit([problem('run-goes-on', {})])
+      await db.runs.add(fitting(runSchema, run))
+    }),
+  )
+}
+
+/** Notes a remark of a run, and remembers how to take it out again. */
+export async function addRemark(runId: string, remark: Extract<RunEvent, { kind: 'remark' }>): Promise<Saving> {
+  const outcome = await logEvents(runId, [remark])
+  if (outcome.saved)
+    remember({
+      label: `Remark “${remark.text}”`,
+      undo: async () => ((await takeOutEvent(runId, remark.id)).saved ? 'done' : 'refused'),
+      redo: async () => ((await logEvents(runId, [remark])).saved ? 'done' : 'refused'),
+    })
+  return outcome
+}
+
+export const takeOutEvent = (runId: string, eventId: string): Promise<Saving> =>
+  changeRun(runId, run => ({ ...run, events: run.events.filter(event => event.id !== eventId) }))
+
+/** Runs as they stand on this page: what is stored, with what could not be. */
+function useWithUnsaved(runs: Run[] | undefined): Run[] | undefined {
+  const changes = useSyncExternalStore(waiting.subscribe, waiting.get, waiting.get)
+  return useMemo(() => runs?.map(run => applied(run, changes.get(run.id) ?? [])), [runs, changes])
+}
+
+/** Runs in the shop, newest first. Practice is no run: it is in `usePractices`. */
+export const useRuns = (): Run[] | undefined =>
+  useWithUnsaved(
+    useLiveQuery(
+      () =>
+        noneIfRefused(
+          db.runs
+            .orderBy('startedAt')
+            .reverse()
+            .filter(run => run.mode === 'shop')
+            .toArray(),
+        ),
+      [],
+    ),
+  )
+
+/** The runs of a batch, oldest first: in the shop, or in practice. */
+export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): Run[] | undefined =>
+  useWithUnsaved(
+    useLiveQuery(
+      () =>
+        noneIfRefused(
+          db.runs
+            .where('batchIds')
+            .equals(batchId)
+            .filter(run => run.mode === mode)
+            .sortBy('startedAt'),
+        ),
+      [batchId, mode],
+    ),
+  )
+
+/** Practice runs, newest first: they stand for nothing that happened to a blade. */
+export const usePractices = (): Run[] | undefined =>
+  useWithUnsaved(
+    useLiveQuery(
+      () =>
+        noneIfRefused(
+          db.runs
+            .orderBy('startedAt')
+            .reverse()
+            .filter(run => run.mode === 'practice')
+            .toArray(),
+        ),
+      [],
+    ),
+  )

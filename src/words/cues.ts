@@ -1,0 +1,34 @@
+import type { Cue, Role } from '../core/run/cues'
+import type { RunStep } from '../core/shop/run'
+import { clockText } from './clock-text'
+import type { StepWords } from './run'
+
+const ROLE_NAMES: Readonly<Record<Role, string>> = { oven: 'Oven', plates: 'Plates' }
+export const roleName = (role: Role): string => ROLE_NAMES[role]
+
+/** What is spoken at a moment: short, and the act last. `role`: who it is called to, where there are two. */
+export function cueWords(cue: Cue, { title, action }: Pick<StepWords, 'title' | 'action'>, role: Role | null): string {
+  const to = role === null ? '' : `${ROLE_NAMES[role]}: `
+  if (cue.kind === 'ahead') return `${to}${title} in ${cue.s === 60 ? 'one minute' : `${cue.s} seconds`}.`
+  if (cue.kind === 'act') return `${to}Now. ${action}.`
+  return `${to}${title} is ${Math.round(cue.s / 60)} min late.`
+}
+
+/** What each of two people does in a step, in their own line. */
+export function roleWords(
+  step: RunStep,
+  { action }: Pick<StepWords, 'action'>,
+  { mark, previous }: { readonly mark: string; readonly previous: string | null },
+): Readonly<Record<Role, string>> {
+  if (step.kind === 'pull') {
+    return {
+      oven: `Pull ${mark}, door shut`,
+      plates: `${previous === null ? '' : `${previous} out. `}${step.names.oil ? `Take ${mark} under the oil` : `Clamp ${mark}, air on`}`,
+    }
+  }
+  return { oven: action, plates: action }
+}
+
+/** How long is left, as it is read out: '0:38', or 'now'. */
+export const leftWords = (s: number | null): string =>
+  s === null ? 'not known yet' : s <= 0 ? 'now' : `in ${clockText(s)}`

@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest'
+import type { BoardRow } from '../core/run/board'
+import { INCIDENT_NAMES, INCIDENTS, SAFE_STATE, STOP_REASONS } from '../data/incidents'
+import { befell, pressed, runOf, showed, trayOfBlades } from '../testing/run'
+import { nextWords, PLACE_WORDS, soakedWords, windowWords } from './board'
+import { clockText, parseClock } from './clock-text'
+import { cueWords, roleWords } from './cues'
+import { happenedWords, INCIDENT_WORDS, incidentText, SAFE_WORDS, STOP_WORDS } from './incidents'
+import { eventText } from './run-log'
+import { overSoakWords } from './soak-effect'
+import { speakerOf } from './speaker'
+
+const batch = trayOfBlades(3)
+const run = runOf(batch)
+const [blade] = run.blades
+if (!blade) throw new Error('blade')
+const row = (part: Partial<BoardRow>): BoardRow => ({
+  blade: { ...blade, soakMin: 12, longestMin: 38 },
+  place: 'soaking',
+  soakedS: 863,
+  overS: 0,
+  next: { kind: 'pull', inS: 38 },
+  isPresent: false,
+  ...part,
+})
+
+describe('what happens in a run, in words', () => {
+  it('every incident has its name, its question where it asks for a time, and what follows', () => {
+    for (const name of INCIDENT_NAMES) {
+      const asks: readonly string[] = INCIDENTS[name].asks
+      expect(INCIDENT_WORDS[name].asks === '').toBe(!asks.some(one => one !== 'blades'))
+      expect(INCIDENT_WORDS[name].asks).toMatch(/^$|\?$/)
+      expect(INCIDENT_WORDS[name].after).toMatch(/\.$/)
+    }
+    for (const reason of STOP_REASONS) expect(STOP_WORDS[reason]).toMatch(/^[A-Z]/)
+    for (const point of SAFE_STATE) expect(SAFE_WORDS[point]).toMatch(/^[A-Z]/)
+  })
+
+  it('says which blade and how long, and no time where none was asked', () => {
+    const text = (...of: Parameters<typeof befell>) => {
+      const event = befell(...of)
+      if (event.kind !== 'incident') throw new Error('incident')
+      return [incidentText(event, batch), happenedWords(event, batch)]
+    }
+    expect(text(5, 'cracked', ['A1', 'A2'])[0]).toBe('Cracked: A1 and A2')
+    expect(text(5, 'vice-late', ['A3'], 30)[0]).toBe('Vice late: A3, 30 s')
+    expect(text(5, 'power-cut', [], 1200)[0]).toBe('Power cut, 20 min')
+    expect(text(5, 'helper-gone')[1]).toMatch(/^Helper gone\. The pull list is that of one pair of hands/)
+  })
+
+  it('a log has every kind of line', () => {
+    const [imperial, metric] = [speakerOf('imperial'), speakerOf('metric')]
+    expect(eventText(showed(5, 1049), null, batch, metric)).toBe('The display showed 1049 °C')
+    expect(eventText(showed(5, 1049), null, batch, imperial)).toBe('The display showed 1920 °F')
+    expect(eventText(pressed(5, 's1'), run.steps[0] ?? null, batch, metric)).toBe('All ready')
+    expect(eventText({ id: 'm', atS: 5, kind: 'add-minutes', stepId: 's1', minutes: 2 }, null, batch, metric)).toBe(
+      '2 min more',
+    )
+  })
+})
+
+describe('the board in words', () => {
+  it('says where a blade is and what comes next', () => {
+    expect(nextWords(row({}))).toBe('pull in 0:38')
+    expect(nextWords(row({ next: { kind: 'pull', inS: -3 } }))).toBe('pull now')
+    expect(nextWords(row({ next: { kind: 'unclamp', inS: 22 } }))).toBe('out of the plates in 0:22')
+    expect(nextWords(row({ next: { kind: 'cold-in', inS: null } }))).toBe('goes into the cold')
+    expect(nextWords(row({ next: null }))).toBe('done')
+    expect(nextWords(row({ place: 'gone' }))).toBe('set aside')
+    expect(new Set(Object.values(PLACE_WORDS)).size).toBe(Object.keys(PLACE_WORDS).length)
+  })
+
+  it('gives a soak in its window, and what is over', () => {
+    expect([soakedWords(row({})), windowWords(row({}).blade)]).toEqual(['14:23', 'of 12 to 38 min'])
+    expect(soakedWords(row({ soakedS: 2400, overS: 120 }))).toBe('40:00, 2:00 over')
+    expect(soakedWords(row({ soakedS: null }))).toBe('')
+    expect(windowWords({ ...blade, soakMin: 20, longestMin: null })).toBe('of 20 min')
+  })
+
+  it('says what too long a soak does, and how much it hurries', () => {
+    const effect = { groupId: 'g', soakMin: 50, hrcChange: 0.05, austeniteChange: 0.01, coarsens: false }
+    expect(overSoakWords('A3', 12, effect)).toBe(
+      'A3: 12 min over the longest soak. Hardness stays within a few tenths. The grain still holds. Pull it next.',
+    )
+    expect(overSoakWords('A3', 12, { ...effect, hrcChange: -0.6, austeniteChange: 0.07, coarsens: true })).toBe(
+      'A3: 12 min over the longest soak. Finished hardness −0.6 HRC, retained austenite +7 %. The grain grows at this temperature: pull it now.',
+    )
+    expect(overSoakWords('A3', 12, null)).toBe('A3: 12 min over the longest soak. Pull it next.')
+  })
+})
+
+describe('what is spoken', () => {
+  const words = { title: 'Pull A3', action: 'Pull A3, clamp, air on', detail: '' }
+  it('is short, with the act last and who it is for first', () => {
+    expect(cueWords({ kind: 'ahead', s: 60 }, words, null)).toBe('Pull A3 in one minute.')
+    expect(cueWords({ kind: 'ahead', s: 10 }, words, 'oven')).toBe('Oven: Pull A3 in 10 seconds.')
+    expect(cueWords({ kind: 'late', s: 120 }, words, null)).toBe('Pull A3 is 2 min late.')
+  })
+
+  it('is one line for each of two people at a pull', () => {
+    const pull = run.steps.find(step => step.kind === 'pull')
+    if (!pull) throw new Error('pull')
+    expect(roleWords(pull, words, { mark: 'A3', previous: 'A2' })).toEqual({
+      oven: 'Pull A3, door shut',
+      plates: 'A2 out. Clamp A3, air on',
+    })
+  })
+})
+
+describe('a clock that is typed', () => {
+  it('is read as it is shown, and minutes alone', () => {
+    for (const s of [0, 59, 60, 3599, 3600, 34_530]) expect(parseClock(clockText(s))).toBe(s)
+    expect(parseClock('90')).toBe(5400)
+    for (const text of ['', 'noon', '1:2:3:4', '-5', '1h']) expect(parseClock(text)).toBeNull()
+  })
+})
