@@ -1,3 +1,4 @@
+import { action, goOn } from './hot-run'
 import { beginBatch, expect, figure, fill, findSteel, startEmpty, test } from './shop'
 
 const number = async (locator: ReturnType<typeof figure>) => Number((await locator.innerText()).replace('−', '-'))
@@ -85,27 +86,31 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
 
   await test.step('run: every step confirmed on the simulated oven, a reload in mid-soak', async () => {
     await page.getByRole('link', { name: 'Run', exact: true }).click()
-    await page.getByRole('button', { name: /Practice/ }).click()
+    await page.getByRole('link', { name: /Practice first/ }).click()
+    await page.getByRole('button', { name: /^Practice/ }).click()
     await page.getByRole('button', { name: '600×' }).click()
-    const action = page.locator('.run-action')
     let reloaded = false
     const over = page.getByRole('heading', { name: /the run is finished/ })
     while (!(await over.isVisible())) {
       const title = await page.locator('header strong').innerText()
       // The long holds are cut short the way a person would: a second press says that it is meant.
       const cutShort = /^(Hold cold|Temper|Cool)/.test(title)
-      if (!cutShort) await expect(action).toHaveAttribute('data-ready', 'true', { timeout: 90_000 })
+      if (!cutShort) await expect(action(page)).toHaveAttribute('data-ready', 'true', { timeout: 90_000 })
       if (/^Pull/.test(title) && !reloaded) {
         reloaded = true
         await page.reload()
         await expect(page.locator('header strong')).toHaveText(title)
       }
-      await page.locator('body').press('Space')
-      if (cutShort && (await page.getByText('Press again').isVisible())) await page.locator('body').press('Space')
-      await expect(page.locator('header strong').filter({ hasText: new RegExp(`^${title}$`) })).toHaveCount(0)
+      await goOn(page)
     }
     expect(reloaded).toBe(true)
-    await expect(page.getByRole('heading', { name: /the run is finished/ })).toBeVisible()
+  })
+
+  await test.step('and in the shop: practice counted for nothing', async () => {
+    await page.getByRole('link', { name: 'To the real run' }).click()
+    await page.getByRole('button', { name: /Run in the shop/ }).click()
+    const over = page.getByRole('heading', { name: /the run is finished/ })
+    while (!(await over.isVisible())) await goOn(page)
     await page.getByRole('link', { name: 'Enter readings' }).click()
   })
 

@@ -223,7 +223,7 @@ test('two tabs that begin a run at once make one', async ({ page, context }) => 
   const other = await context.newPage()
   for (const tab of [page, other]) await tab.goto(`/run/${batch}`)
   // The slower of the two may show the run before its own click lands.
-  const begin = (tab: Page) => tab.getByRole('button', { name: /Practice/ }).click({ timeout: 5000 })
+  const begin = (tab: Page) => tab.getByRole('button', { name: /Run in the shop/ }).click({ timeout: 5000 })
   await Promise.allSettled([page, other].map(begin))
   for (const tab of [page, other]) await expect(tab.locator('header strong')).toHaveText('Shop ready')
   expect(
@@ -236,8 +236,10 @@ test('two tabs that begin a run at once make one', async ({ page, context }) => 
             const runs = open.result.transaction('runs').objectStore('runs').getAll()
             runs.onsuccess = () =>
               resolve(
-                runs.result.filter((r: { batchId: string; endedAt: string | null }) => r.batchId === id && !r.endedAt)
-                  .length,
+                runs.result.filter(
+                  (r: { batchIds: string[]; endedAt: string | null }) =>
+                    r.batchIds.includes(id as string) && !r.endedAt,
+                ).length,
               )
           }
         }),

@@ -50,7 +50,7 @@ test('run and print are accessible', async ({ page }) => {
   await expectAccessible(page)
   await page.goto(`/run/${id}`)
   await expectAccessible(page)
-  await page.getByRole('button', { name: /Practice/ }).click()
+  await page.getByRole('button', { name: /Run in the shop/ }).click()
   await expect(page.getByRole('heading', { level: 1 }).or(page.locator('header strong'))).toBeVisible()
   await expectAccessible(page)
 })

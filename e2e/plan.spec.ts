@@ -71,7 +71,7 @@ test('a steel that plates cannot harden is refused everywhere, with one figure; 
   await expect(page.getByText(refusal).first()).toBeVisible()
   await page.goto(`/run/${batch}`)
   await expect(page.getByText(refusal)).toBeVisible()
-  await expect(page.getByRole('button', { name: /Practice/ })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /Run in the shop/ })).toHaveCount(0)
 
   await page.goto('/workshop')
   await page.getByLabel('Quench oil', { exact: true }).selectOption('fast-oil')
@@ -87,7 +87,7 @@ test('a steel that plates cannot harden is refused everywhere, with one figure; 
   await to(page, 'Wrap')
   await expect(page.getByText(/C75S goes into the oil without foil/)).toBeVisible()
   await page.goto(`/run/${batch}`)
-  await expect(page.getByRole('button', { name: /Practice/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /Run in the shop/ })).toBeVisible()
 })
 
 test('blades that would soak too long are named with what would mend it, and the programme says why it holds', async ({

@@ -57,7 +57,7 @@ test('in °F and inches no view is left in °C and millimetres, but for what get
   })
   await page.getByRole('link', { name: 'Run', exact: true }).click()
   await page
-    .getByRole('button', { name: /^Practice|^Run the whole batch again/ })
+    .getByRole('button', { name: /^Run in the shop|^Run the whole batch again/ })
     .first()
     .click()
   const detail = await page.locator('main, body').first().innerText()

@@ -104,21 +104,23 @@ describe('one figure in every place', () => {
 describe('what can be done', () => {
   it('a run begins once, and its steps are confirmed one at a time', async () => {
     setShop(demo.shop)
-    render(<RunPlace batchId={skerry.id} />)
-    const practice = await screen.findByRole('button', { name: /Practice/ }, LONG)
+    render(<RunPlace batchId={skerry.id} mode="practice" />)
+    const practice = await screen.findByRole('button', { name: /^Practice/ }, LONG)
     await act(async () => {
       fireEvent.click(practice)
       fireEvent.click(practice)
     })
     await screen.findByText('Shop ready', { selector: 'strong' }, LONG)
-    const runs = async () => (await db.runs.where('batchId').equals(skerry.id).toArray()).filter(r => !r.endedAt)
+    const runs = async () => (await db.runs.where('batchIds').equals(skerry.id).toArray()).filter(r => !r.endedAt)
     expect(await runs()).toHaveLength(1)
     fireEvent.keyDown(window, { key: ' ', code: 'Space' })
+    fireEvent.keyUp(window, { key: ' ', code: 'Space' })
     await waitFor(async () => expect((await runs())[0]?.events.filter(e => e.kind === 'confirm')).toHaveLength(1), LONG)
     fireEvent.keyDown(window, { key: 'z', code: 'KeyZ' })
     await waitFor(async () => expect((await runs())[0]?.events.at(-1)?.kind).toBe('take-back'), LONG)
     // A key that is held down is one press.
     fireEvent.keyDown(window, { key: ' ', code: 'Space', repeat: true })
+    fireEvent.keyUp(window, { key: ' ', code: 'Space' })
     await act(() => new Promise(resolve => setTimeout(resolve, 50)))
     expect((await runs())[0]?.events.at(-1)?.kind).toBe('take-back')
   })

@@ -2,7 +2,8 @@ import { Trash2 } from 'lucide-react'
 import { countOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
 import { setDeleted } from '../../store/batches'
-import { useBatches, useRuns } from '../../store/hooks'
+import { useBatches } from '../../store/hooks'
+import { useRuns } from '../../store/runs'
 import { ago } from '../../ui/dates'
 import { bladesBySteel } from '../../words/lists'
 import { Place } from '../Place'
@@ -40,7 +41,7 @@ function Batches() {
       )}
       <ul>
         {batches.map(batch => {
-          const run = runs.find(r => r.batchId === batch.id)
+          const run = runs.find(r => r.batchIds.includes(batch.id))
           return (
             <li
               key={batch.id}

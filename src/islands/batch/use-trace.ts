@@ -1,14 +1,14 @@
 import { useEffect, useMemo, useState } from 'react'
 import type { BatchModel, GroupModel } from '../../core/job/batch-model'
 import { logTrace } from '../../core/job/log-trace'
-import { ovenEventsOf } from '../../core/job/oven-events'
+import { momentIn } from '../../core/job/moment'
 import { logOf } from '../../core/job/oven-log'
-import { runSecondsAt } from '../../core/job/run-state'
-import { measuredTrace, type TracePoint } from '../../core/job/run-trace'
+import { measuredTrace, readingsOf, type TracePoint } from '../../core/job/run-trace'
+import { runSecondsAt } from '../../core/run/clock'
 import type { OvenLog } from '../../core/shop/oven-log'
 import type { Run } from '../../core/shop/run'
-import { createSimulatedOven } from '../../simulators/simulated-oven'
-import { useBatchLogs, useRunsOf } from '../../store/hooks'
+import { useBatchLogs } from '../../store/hooks'
+import { useRunsOf } from '../../store/runs'
 
 /** How often a run in progress is drawn anew on the Heat Line, ms. */
 const REDRAW_MS = 4000
@@ -22,9 +22,9 @@ const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupModel): T
     return log ? logTrace(log, stretches) : []
   })
 
-/** What the oven showed, laid over a group's plan: a measured log where there is one, else the practice run's own oven. */
+/** What the oven was read at, laid over a group's plan: a measured log where there is one, else what a run's display showed. */
 export function useTrace(
-  { batch, shop, blades, chamber }: BatchModel,
+  { batch, blades }: BatchModel,
   shown: GroupModel | undefined,
 ): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null; runs: readonly Run[] } {
   const runs = useRunsOf(batch.id) ?? NO_RUNS
@@ -40,17 +40,16 @@ export function useTrace(
   const traced = useMemo(() => {
     if (!shown) return { trace: [], now: null }
     const logged = tracesOf(logs ?? [], shown)
-    if (!run || !chamber) return { trace: logged, now: null }
+    if (!run) return { trace: logged, now: null }
     const ids = new Set(blades.filter(b => b.group.id === shown.group.id).map(b => b.id))
-    const lastS = run.events.at(-1)?.atS ?? 0
-    const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : lastS
-    const simulated = createSimulatedOven(chamber)
-    simulated.tell(ovenEventsOf(run, batch, shop))
-    const { trace, now } = measuredTrace(run, shown.stretches, ids, nowS, atS => simulated.read(atS))
+    const samples = readingsOf(run)
+    const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : null
+    const { trace, now } = measuredTrace(run, shown.stretches, ids, samples, nowS)
     return {
-      trace: logged.length > 0 || run.mode !== 'practice' ? logged : trace,
-      now: run.endedAt === null ? now : null,
+      trace: logged.length > 0 ? logged : trace,
+      // Where it stands is known; how hot it is there is the plan's.
+      now: now && { ...now, c: momentIn(shown.stretches, now.index, now.planMin)?.c ?? 0 },
     }
-  }, [run, logs, shown, batch, shop, blades, chamber, nowMs])
+  }, [run, logs, shown, blades, nowMs])
   return { ...traced, run, runs }
 }

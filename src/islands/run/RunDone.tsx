@@ -1,33 +1,54 @@
 import type { TemperLoad } from '../../core/job/loads'
-import { runStateAt } from '../../core/job/run-state'
+import { eventsOf, liveEvents } from '../../core/run/live-events'
+import { recordOf } from '../../core/run/record'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { formatBoth } from '../../core/units/quantity'
+import { ago } from '../../ui/dates'
 import { useSystem } from '../../ui/Units'
-import { clockText } from '../../words/clock-text'
+import { SAFE_WORDS, STOP_WORDS } from '../../words/incidents'
 import { marksOf } from '../../words/lists'
-import { stepWords } from '../../words/run'
+import { BladeRecords } from './BladeRecords'
+import { RunLog } from './RunLog'
 
 interface Props {
   readonly batch: Batch
   readonly run: Run
-  /** Tempers written into the route since. */
+  readonly earlier: readonly Run[]
+  /** Tempers written into the route since, or left undone. */
   readonly waiting: readonly TemperLoad[]
   readonly onAgain: (what: 'all' | 'tempers') => void
 }
 
-/** What happened, in order; and on to the readings, or to a temper that was added since. */
-export function RunDone({ batch, run, waiting, onAgain }: Props) {
+/** What happened: each blade's times beside the plan, everything in order, and on to the readings or a temper. */
+export function RunDone({ batch, run, earlier, waiting, onAgain }: Props) {
   const system = useSystem()
-  const { confirmed } = runStateAt(run, 0, null)
-  const remarks = run.events.filter(e => e.kind === 'remark')
+  const practice = run.mode === 'practice'
+  const [stop] = eventsOf(liveEvents(run.events), 'stop')
   return (
-    <div className="mx-auto max-w-3xl p-6 md:p-10">
-      <h1 className="text-figure-small font-semibold">{batch.name}: the run is finished</h1>
+    <div className="mx-auto max-w-5xl p-6 md:p-10">
+      <h1 className="text-figure-small font-semibold">
+        {practice ? 'Practice: ' : ''}
+        {batch.name}: the run {stop ? 'was called off' : 'is finished'}
+      </h1>
+      {stop && (
+        <p className="mt-2 text-large">
+          {STOP_WORDS[stop.reason]}.{' '}
+          {stop.safe.length > 0 ? `Made safe: ${stop.safe.map(point => SAFE_WORDS[point]).join('; ')}.` : ''} What was
+          done stays done.
+        </p>
+      )}
+      {practice && <p className="mt-2 text-large text-bone-2">Nothing of a practice counts for the blades.</p>}
       <div className="my-6 grid gap-4 sm:grid-cols-2">
-        <a className="run-action" href={`/batch/${batch.id}/measure`}>
-          Enter readings
-        </a>
+        {practice ? (
+          <a className="run-action" href={`/run/${batch.id}`}>
+            To the real run
+          </a>
+        ) : (
+          <a className="run-action" href={`/batch/${batch.id}/measure`}>
+            Enter readings
+          </a>
+        )}
         {waiting[0] && (
           <button type="button" className="run-action" onClick={() => onAgain('tempers')}>
             Temper {waiting[0].round} alone
@@ -39,24 +60,22 @@ export function RunDone({ batch, run, waiting, onAgain }: Props) {
           </button>
         )}
         <button type="button" className="run-action run-action-quiet" onClick={() => onAgain('all')}>
-          Run the whole batch again
+          {practice ? 'Practise again' : 'Run the whole batch again'}
         </button>
       </div>
-      <h2 className="mb-2 text-heading font-semibold">Log{run.mode === 'practice' ? ' of a practice run' : ''}</h2>
-      <ol className="text-lead">
-        {confirmed.map(({ step, atS }) => (
-          <li key={step.id} className="grid grid-cols-[90px_1fr] border-t border-soot-rule py-1.5">
-            <span className="text-bone-2">{clockText(atS)}</span>
-            <span>{stepWords(step, batch, system).action}</span>
-          </li>
-        ))}
-        {remarks.map((event, i) => (
-          <li key={`${event.atS} ${i}`} className="grid grid-cols-[90px_1fr] border-t border-soot-rule py-1.5">
-            <span className="text-bone-2">{clockText(event.atS)}</span>
-            <span>Remark: {event.text}</span>
-          </li>
-        ))}
-      </ol>
+      <BladeRecords records={recordOf(run)} batch={batch} />
+      <h2 className="mt-8 mb-2 text-heading font-semibold">Everything in order</h2>
+      {!practice && (
+        <p className="mb-2 text-lead text-bone-2">
+          A press that came at the wrong time is corrected here; what was pressed is kept beside it.
+        </p>
+      )}
+      <RunLog run={run} batch={batch} />
+      {practice && earlier.length > 0 && (
+        <p className="mt-6 text-lead text-bone-2">
+          Earlier practices: {earlier.map(one => ago(one.startedAt)).join(', ')}.
+        </p>
+      )}
     </div>
   )
 }

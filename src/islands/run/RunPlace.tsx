@@ -1,46 +1,60 @@
-import { useState } from 'react'
-import { type AirRefused, caution } from '../../core/codes/caution'
+import { useMemo, useState } from 'react'
+import type { AirRefused } from '../../core/codes/caution'
 import type { Problem } from '../../core/codes/problem'
 import { steelKgOf } from '../../core/job/loads'
 import { tempersWaiting } from '../../core/job/tempers-done'
-import { bladesOf, countOf } from '../../core/job/tray'
+import { together, toldApart } from '../../core/job/together'
+import { bladesOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
-import type { Run, RunStep } from '../../core/shop/run'
+import type { Run } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
-import { CAUTIONS, DEFER } from '../../data/cautions'
-import { useBatch, useRunsOf } from '../../store/hooks'
-import { addRun } from '../../store/records'
+import { useBatches } from '../../store/hooks'
+import { useRuns, useRunsOf } from '../../store/runs'
 import { Problems } from '../../ui/Problems'
-import { useSay } from '../../ui/Units'
-import { cautionWords } from '../../words/cautions'
-import { inUnits } from '../../words/marked'
-import { problemWords } from '../../words/problems'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
-import { newId } from '../batch/edit'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { RunDone } from './RunDone'
+import { RunStart } from './RunStart'
 import { RunView } from './RunView'
-import { useRunSteps } from './use-run-steps'
+import { useRunPlan } from './use-run-plan'
 
-export default function RunPlace({ batchId }: { batchId: string }) {
+/** The hot run of a batch, or its practice, which is a place of its own: nothing of it counts. */
+export default function RunPlace({ batchId, mode = 'shop' }: { batchId: string; mode?: Run['mode'] }) {
   return (
     <Place>
-      <LoadedRun batchId={batchId} />
+      <LoadedRun batchId={batchId} mode={mode} />
     </Place>
   )
 }
 
-function LoadedRun({ batchId }: { batchId: string }) {
+function LoadedRun({ batchId, mode }: { batchId: string; mode: Run['mode'] }) {
   const shop = useShopNow()
-  const batch = useBatch(batchId)
-  const runs = useRunsOf(batchId)
+  const batches = useBatches()
+  const runs = useRunsOf(batchId, mode)
+  const shopRuns = useRunsOf(batchId)
   const [again, setAgain] = useState<'all' | 'tempers' | null>(null)
+  const [people, setPeople] = useState<1 | 2>(shop.plates.people ?? 1)
+  const [withIds, setWithIds] = useState<readonly string[]>([])
+  const others = useOthers(batches, batchId)
   const run = runs?.at(-1)
-  const isToBegin = runs !== undefined && (!run || (run.endedAt !== null && again !== null))
-  const steps = useRunSteps(isToBegin ? batch : null, again === 'tempers' ? runs : null)
-  if (batch === undefined || runs === undefined) return <p className="p-8">Reading …</p>
-  if (!batch)
+  const isGoing = run !== undefined && run.endedAt === null
+  const isToBegin = runs !== undefined && !isGoing && (run === undefined || again !== null)
+  const batchIds = useMemo(
+    () => (isGoing ? run.batchIds : again === 'tempers' ? [batchId] : [batchId, ...withIds]),
+    [isGoing, run, again, batchId, withIds],
+  )
+  const batch = useMemo(() => allOf(batches, batchIds, together), [batches, batchIds])
+  const shownIds = run?.batchIds ?? batchIds
+  const shown = useMemo(() => allOf(batches, shownIds, toldApart), [batches, shownIds])
+  const planned = useMemo(() => ({ ...shop, plates: { ...shop.plates, people } }), [shop, people])
+  const { plan, isOld } = useRunPlan(isToBegin ? (batch ?? null) : null, planned, {
+    batchIds,
+    before: again === 'tempers' ? (runs ?? null) : null,
+  })
+  if (batch === undefined || shown === undefined || runs === undefined || shopRuns === undefined)
+    return <p className="p-8">Reading …</p>
+  if (batch === null || shown === null)
     return (
       <p className="p-8">
         There is no such batch in this browser.{' '}
@@ -49,18 +63,58 @@ function LoadedRun({ batchId }: { batchId: string }) {
         </a>
       </p>
     )
-  if (run && run.endedAt === null) return <RunView batch={batch} run={run} />
-  if (run && !again) return <RunDone batch={batch} run={run} waiting={tempersWaiting(batch, runs)} onAgain={setAgain} />
-  if (steps === undefined) return <p className="p-8">Working out the pull list …</p>
-  if (!steps.ok) return <CannotRun batch={batch} problems={steps.problems} />
+  if (isGoing) return <RunView key={run.id} batch={shown} run={run} />
+  if (run && !again)
+    return (
+      <RunDone
+        batch={shown}
+        run={run}
+        earlier={runs.slice(0, -1)}
+        waiting={mode === 'shop' ? tempersWaiting(batch, runs) : []}
+        onAgain={setAgain}
+      />
+    )
+  if (plan === undefined) return <p className="p-8">Working out the pull list …</p>
+  if (!plan.ok) return <CannotRun batch={batch} problems={plan.problems} />
   return (
     <RunStart
       batch={batch}
-      steps={steps.value}
+      batchIds={batchIds}
+      mode={mode}
+      plan={plan.value}
+      isOldPlan={isOld}
       refused={again === 'tempers' ? null : coldRefusal(batch, shop)}
+      people={people}
+      onPeople={setPeople}
+      others={again === 'tempers' ? [] : others}
+      onWith={id => setWithIds(ids => (ids.includes(id) ? ids.filter(one => one !== id) : [...ids, id]))}
       onStarted={() => setAgain(null)}
     />
   )
+}
+
+/** Some batches as one; null where none is left, undefined while they are read. */
+function allOf(
+  batches: readonly Batch[] | undefined,
+  ids: readonly string[],
+  as: (batches: readonly [Batch, ...Batch[]]) => Batch,
+): Batch | null | undefined {
+  if (!batches) return undefined
+  const [first, ...rest] = ids.flatMap(id => batches.find(batch => batch.id === id) ?? [])
+  return first ? as([first, ...rest]) : null
+}
+
+/** Planned batches of the same oven that were not run yet: they can go into one run with this one. */
+function useOthers(batches: readonly Batch[] | undefined, batchId: string): readonly Batch[] {
+  const runs = useRuns()
+  return useMemo(() => {
+    const own = batches?.find(batch => batch.id === batchId)
+    const ran = new Set((runs ?? []).flatMap(run => run.batchIds))
+    if (!own || !batches || !runs) return []
+    return batches.filter(
+      other => other.id !== batchId && other.ovenId === own.ovenId && other.blades.length > 0 && !ran.has(other.id),
+    )
+  }, [batches, batchId, runs])
 }
 
 /** Without its oven or its grade nothing may be run: why, and where it is mended. */
@@ -82,93 +136,4 @@ function coldRefusal(batch: Batch, shop: Workshop): AirRefused | null {
     group => (group.route.cold && coldAmount(group.route.cold, steelKg, shop)?.air.refused) || [],
   )
   return refusals[0] ?? null
-}
-
-interface StartProps {
-  readonly batch: Batch
-  readonly steps: readonly RunStep[]
-  /** Why it may not be run in the shop as planned; null where it may. */
-  readonly refused: AirRefused | null
-  readonly onStarted: () => void
-}
-
-/** Before anything is hot: what will happen, and whether it is practice. */
-function RunStart({ batch, steps, refused, onStarted }: StartProps) {
-  const say = useSay()
-  const count = countOf(batch)
-  const [trouble, setTrouble] = useState<string | null>(null)
-  const begin = async (mode: Run['mode']) => {
-    const now = Date.now()
-    const run: Run = {
-      id: newId(),
-      batchId: batch.id,
-      startedAt: new Date(now).toISOString(),
-      endedAt: null,
-      mode,
-      clock: [{ realMs: now, runS: 0, speed: mode === 'practice' ? 60 : 1 }],
-      steps,
-      events: [],
-    }
-    const { saved, problems } = await addRun(run)
-    if (saved) onStarted()
-    else setTrouble([...problems.map(found => problemWords(found, say)), 'It was not begun.'].join(' '))
-  }
-  return (
-    <div className="mx-auto max-w-3xl p-6 md:p-10">
-      <h1 className="text-figure-small font-semibold">{batch.name}</h1>
-      {count === 0 ? (
-        <>
-          <p className="my-4 text-heading">There is no blade in this batch yet.</p>
-          <a className="run-action" href={`/batch/${batch.id}/prepare`}>
-            Enter blades
-          </a>
-        </>
-      ) : (
-        <>
-          <p className="my-4 text-heading">
-            {count} blades, {steps.length} steps. One action at a time; Space or a pedal confirms. The clocks go on if
-            this page closes.
-          </p>
-          <p className="mb-6 border-l-4 border-hot bg-soot-2 p-4 text-large">
-            {inUnits(`${CAUTIONS.heat} ${DEFER}`, say)}
-          </p>
-          {refused && (
-            <p role="alert" className="mb-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-4 text-large">
-              The cold is refused: {cautionWords(caution('air-refused', refused), say)}{' '}
-              <a className="underline" href={`/batch/${batch.id}/cold`}>
-                Change it at the Cold bench
-              </a>
-              . Practice is safe.
-            </p>
-          )}
-          {trouble && (
-            <p role="alert" className="mb-4 text-large text-[#ffb8a3]">
-              {trouble}
-            </p>
-          )}
-          <div className="grid gap-4 sm:grid-cols-2">
-            <button type="button" className="run-action" onClick={() => void begin('practice')}>
-              Practice
-              <small>on the simulated oven, up to 600 times as fast</small>
-            </button>
-            <button
-              type="button"
-              className="run-action run-action-quiet"
-              disabled={refused !== null}
-              onClick={() => void begin('shop')}
-            >
-              Run in the shop
-              <small>you read your own oven; real time</small>
-            </button>
-          </div>
-          <a
-            className="mt-6 inline-flex min-h-[72px] items-center text-large underline"
-            href={`/batch/${batch.id}/heat`}
-          >
-            Back to the bench
-          </a>
-        </>
-      )}
-    </div>
-  )
 }

@@ -1,119 +1,179 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
-import { tinykeys } from 'tinykeys'
-import { runSecondsAt } from '../../core/job/run-state'
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { toast } from 'sonner'
+import { boardOf } from '../../core/run/board'
+import { rolesOf } from '../../core/run/cues'
 import type { Batch } from '../../core/shop/batch'
-import type { Run, RunEvent, RunStep } from '../../core/shop/run'
-import { addRemark, changeRun, logEvent } from '../../store/records'
+import type { Run, RunStep } from '../../core/shop/run'
+import { unsavedRuns } from '../../store/runs'
+import { useSay } from '../../ui/Units'
 import { clockText } from '../../words/clock-text'
+import { roleName, roleWords } from '../../words/cues'
+import { happenedWords } from '../../words/incidents'
+import { marksOfBlades } from '../../words/lists'
 import { stepWords } from '../../words/run'
 import { useShopNow } from '../shop-context'
+import { ClockQuestions } from './ClockQuestions'
+import { HeardPanel } from './HeardPanel'
+import { OverSoak } from './OverSoak'
 import { RemarkDialog } from './RemarkDialog'
-import { Temperature, TimeLeft } from './RunPanels'
-import { RunSteps } from './RunSteps'
-import { SpeedControl } from './SpeedControl'
-import { useReadySignal, useWakeLock } from './use-attention'
+import { RunBoard } from './RunBoard'
+import { OvenFigure, TimeLeft } from './RunFigures'
+import { addMinutes, logRemark, logShown, takeBack } from './run-log'
+import { loadRunPrefs, runPrefs, setRunPrefs } from './run-prefs'
+import { SomethingHappened } from './SomethingHappened'
+import { changeSpeed, SpeedControl } from './SpeedControl'
+import { useConfirm, wantedC } from './use-confirm'
+import { useHeard } from './use-heard'
+import { usePressKey } from './use-press-key'
 import { useRunClock } from './use-run-clock'
+import { useRunKeys } from './use-run-keys'
+import { useRunOven } from './use-run-oven'
+import { useWakeLock } from './use-wake-lock'
 
 interface Props {
+  /** All that is run, as one batch. */
   readonly batch: Batch
   readonly run: Run
 }
 
-/** A press before the time asks for a second one within this, ms: a pedal is easily brushed. */
-const SURE_MS = 4000
+type Open = 'remark' | 'happened' | 'heard' | null
 
-/** One screen, one action: temperature, time left, what to do, what comes next. */
+/** One screen, one action: what the oven shows, the time left, every blade's clock, what to do, what comes next. */
 export function RunView({ batch, run }: Props) {
   const shop = useShopNow()
-  const { nowS, state, display, ovenWaitS } = useRunClock(run, batch)
+  const clock = useRunClock(run)
+  const { nowS } = clock
+  const oven = useRunOven(run, batch, nowS)
+  const { state, known } = oven
   const { step } = state
-  const words = (s: RunStep) => stepWords(s, batch, shop.units)
-  const said = step && words(step)
-  const [sound, setSound] = useState(true)
-  const [remark, setRemark] = useState(false)
-  const { confirm, early } = useConfirm(run, state.ready, step)
-  const add = useCallback(
-    (kind: RunEvent['kind'], part: Partial<RunEvent> = {}) => {
-      const stepId = step?.id ?? 'end'
-      void logEvent(run.id, {
-        atS: runSecondsAt(run.clock, Date.now()),
-        kind,
-        stepId,
-        minutes: null,
-        text: '',
-        ...part,
-      })
-    },
-    [run, step],
-  )
+  const said = useMemo(() => (step ? stepWords(step, batch, shop.units) : null), [step, batch, shop.units])
+  const prefs = useRunPrefs()
+  const [open, setOpen] = useState<Open>(null)
+  const { confirm, early } = useConfirm(run, oven)
+  const isAsked = open === 'remark' || open === 'happened' || clock.question !== null
+  const practice = run.mode === 'practice'
   useWakeLock()
-  useReadySignal(step?.id ?? null, step?.wait !== null, state.ready, said?.action ?? '', sound)
+  useHeard({
+    step,
+    words: said,
+    nowS,
+    dueS: state.dueS,
+    ready: state.ready,
+    wrong: oven.silentS !== null || clock.question !== null,
+    people: state.people,
+    prefs,
+  })
+  usePressKey({ onShort: confirm, onHold: () => setOpen('happened'), off: isAsked, boundKey: prefs.boundKey })
+  const minute = () => step && void addMinutes(run, step.id, 1)
   useRunKeys({
-    confirm,
-    onTakeBack: () => add('take-back'),
-    onMinute: () => add('add-minutes', { minutes: 1 }),
-    onRemark: () => setRemark(true),
-    off: remark,
+    onTakeBack: () => void takeBack(run),
+    onMinute: minute,
+    onRemark: () => setOpen('remark'),
+    onHappened: () => setOpen('happened'),
+    onVoice: () => setRunPrefs({ voice: !prefs.voice }),
+    onFaster: () => practice && changeSpeed(run, 1),
+    onSlower: () => practice && changeSpeed(run, -1),
+    onLeave: () => history.length > 1 && history.back(),
+    off: isAsked,
   })
   if (!step || !said) return null
-  const both = display ? display.indicatedC : null
+  const rows = boardOf(run, state, nowS, known.arrivedS)
+  // What befell it stands there until the next press.
+  const happened = state.incidents.findLast(one => one.atS >= state.sinceS)
+  const waits = state.ready ? said.action : `Wait, then ${lowerFirst(said.action)}`
   return (
-    <div className="flex min-h-dvh flex-col gap-4 p-5 md:p-10 md:pt-6">
+    <div className="flex min-h-dvh flex-col gap-2.5 p-4 md:px-9 md:py-4" data-ready={state.ready ? 'run' : undefined}>
       <header className="flex flex-wrap justify-between gap-x-6 text-heading">
         <p>
-          <strong>{said.title}</strong> · {state.stepIndex + 1} of {run.steps.length}
+          <strong>{said.title}</strong>{' '}
+          <span className="text-bone-2">
+            step {state.stepIndex + 1} of {state.steps.length}
+          </span>
         </p>
         <p className="text-bone-2">
-          {batch.name} · {run.mode === 'practice' ? 'practice ' : ''}
-          {clockText(nowS)} · {state.inOven} in, {state.out} out
+          {practice ? 'Practice: ' : ''}
+          {batch.name} · {clockText(nowS)} · {state.inOven} in, {state.out} out
+          {state.gone.size > 0 ? `, ${state.gone.size} set aside` : ''}
         </p>
       </header>
-      <div className="grid flex-1 items-center gap-x-10 gap-y-4 md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
-        <Temperature shownC={both} setC={display?.setC ?? step.ovenSetC} targetC={targetOf(step)} system={shop.units} />
+      <Troubles oven={oven} runId={run.id} />
+      <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
+        <OvenFigure oven={oven} onShows={c => void logShown(run, c, 'hand')} />
         <TimeLeft
           state={state}
-          ovenWaitS={ovenWaitS}
-          next={state.next ? words(state.next).title : 'the run is finished'}
+          waitS={oven.waitS}
+          next={state.next ? stepWords(state.next, batch, shop.units).title : 'the run is finished'}
         />
       </div>
-      <RunSteps steps={run.steps.map(s => ({ id: s.id, title: words(s).title }))} index={state.stepIndex} />
-      <p className="text-title text-[#ffd9b8]">{said.detail}</p>
-      <button type="button" className="run-action" data-ready={state.ready} onClick={confirm}>
-        <span>
-          {early
-            ? `Not yet. Press again to go on all the same`
-            : state.ready
-              ? said.action
-              : `Wait, then ${lowerFirst(said.action)}`}
-        </span>
-        <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-title font-semibold">
-          Space
-        </kbd>
-      </button>
-      <footer className="flex flex-wrap items-center gap-x-2 text-lead text-bone-2">
-        <RunKey onClick={() => add('add-minutes', { minutes: 1 })} keyName="+" says="one more minute" />
-        <RunKey onClick={() => setRemark(true)} keyName="L" says="log a remark" />
-        <RunKey onClick={() => add('take-back')} keyName="Z" says="take back" />
-        <RunKey onClick={() => setSound(!sound)} keyName={sound ? '♪' : '–'} says={sound ? 'sound on' : 'sound off'} />
+      <div className="flex-1">
+        <RunBoard rows={rows} batch={batch} />
+      </div>
+      <OverSoak rows={rows} batch={batch} />
+      <p className="text-large text-[#ffd9b8]">{happened ? happenedWords(happened, batch) : said.detail}</p>
+      {state.people === 2 && <TwoPeople step={step} batch={batch} action={said.action} />}
+      <div className="grid gap-3 md:grid-cols-[minmax(0,1fr)_300px]">
+        <button
+          type="button"
+          className="run-action !min-h-[80px] !py-2"
+          data-ready={state.ready}
+          onClick={() => confirm(Date.now())}
+        >
+          <span>{early ? <EarlyWords step={step} shownBy={oven.shownBy} shownC={known.shownC} /> : waits}</span>
+          <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-title font-semibold">
+            Space
+          </kbd>
+        </button>
+        <button
+          type="button"
+          className="run-action run-action-quiet !min-h-[80px] !py-2 !text-title"
+          onClick={() => setOpen('happened')}
+        >
+          Something happened
+          <small>X, or hold the pedal</small>
+        </button>
+      </div>
+      <footer className="flex flex-wrap items-center gap-x-1 text-lead text-bone-2">
+        <RunKey onClick={minute} keyName="+" says="one more minute" />
+        <RunKey onClick={() => void takeBack(run)} keyName="Z" says="take back" />
+        <RunKey onClick={() => setOpen('remark')} keyName="L" says="remark" />
+        <RunKey
+          onClick={() => setOpen(open === 'heard' ? null : 'heard')}
+          keyName={prefs.sound ? '♪' : '–'}
+          says="sound, voice, keys"
+        />
         <a href={`/batch/${batch.id}/${step.station}`} className="inline-flex min-h-[72px] items-center px-3">
           <b className="mr-2 text-bone">Esc</b> leave, the clocks go on
         </a>
-        {run.mode === 'practice' && <SpeedControl run={run} />}
+        {practice && <SpeedControl run={run} />}
       </footer>
+      {open === 'heard' && <HeardPanel prefs={prefs} onClose={() => setOpen(null)} />}
       <RemarkDialog
         runId={run.id}
-        open={remark}
-        onClose={() => setRemark(false)}
-        onRemark={text =>
-          void addRemark(run.id, {
-            atS: runSecondsAt(run.clock, Date.now()),
-            kind: 'remark',
-            stepId: step.id,
-            minutes: null,
-            text,
-          })
-        }
+        open={open === 'remark'}
+        onClose={() => setOpen(null)}
+        onRemark={text => {
+          void logRemark(run, text)
+          toast(`Noted at ${clockText(nowS)}: ${text}`)
+        }}
       />
+      {open === 'happened' && (
+        <SomethingHappened
+          run={run}
+          batch={batch}
+          state={state}
+          boundKey={prefs.boundKey}
+          onClose={() => setOpen(null)}
+        />
+      )}
+      {clock.question && (
+        <ClockQuestions
+          run={run}
+          question={clock.question}
+          boundKey={prefs.boundKey}
+          answer={clock.answer}
+          onStop={() => setOpen('happened')}
+        />
+      )}
       <p className="sr-only" role="status">
         {state.ready ? `Now: ${said.action}` : said.title}
       </p>
@@ -123,80 +183,61 @@ export function RunView({ batch, run }: Props) {
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
-const targetOf = (step: Run['steps'][number]): number | null =>
-  step.wait?.kind === 'oven' ? step.wait.atLeastC : step.wait?.kind === 'oven-below' ? step.wait.atMostC : null
-
-/** Confirms the present step; before its time only on the second press. */
-function useConfirm(run: Run, ready: boolean, step: Run['steps'][number] | null) {
-  const [early, setEarly] = useState<string | null>(null)
-  const busy = useRef(false)
-  useEffect(() => {
-    if (!early) return
-    const timer = setTimeout(() => setEarly(null), SURE_MS)
-    return () => clearTimeout(timer)
-  }, [early])
-  const confirm = useCallback(() => {
-    if (!step || busy.current) return
-    if (!ready && early !== step.id) return setEarly(step.id)
-    setEarly(null)
-    busy.current = true
-    const atS = runSecondsAt(run.clock, Date.now())
-    const last = run.steps[run.steps.length - 1]?.id === step.id
-    void changeRun(run.id, stored => ({
-      ...stored,
-      events: [...stored.events, { atS, kind: 'confirm', stepId: step.id, minutes: null, text: '' }],
-      endedAt: last ? new Date().toISOString() : stored.endedAt,
-    })).finally(() => {
-      busy.current = false
-    })
-  }, [run, ready, step, early])
-  return { confirm, early: early === step?.id }
+function useRunPrefs() {
+  useEffect(loadRunPrefs, [])
+  return useSyncExternalStore(runPrefs.subscribe, runPrefs.get, runPrefs.get)
 }
 
-function useRunKeys(keys: {
-  confirm: () => void
-  onTakeBack: () => void
-  onMinute: () => void
-  onRemark: () => void
-  off: boolean
-}) {
-  const latest = useRef(keys)
-  latest.current = keys
-  useEffect(() => {
-    const press = (act: (now: typeof keys) => void) => (event: KeyboardEvent) => {
-      if (latest.current.off || event.repeat) return
-      event.preventDefault()
-      act(latest.current)
-    }
-    /** A focused control answers for itself. */
-    const unlessFocused = (event: KeyboardEvent) => {
-      const isControl = event.target instanceof HTMLElement && event.target.closest('button, a, select, input')
-      if (!isControl) press(now => now.confirm())(event)
-    }
-    const minute = press(now => now.onMinute())
-    const unlisten = tinykeys(window, {
-      Space: unlessFocused,
-      Enter: unlessFocused,
-      z: press(now => now.onTakeBack()),
-      'Shift+Z': press(now => now.onTakeBack()),
-      '+': minute,
-      'Shift++': minute,
-      '=': minute,
-      l: press(now => now.onRemark()),
-      'Shift+L': press(now => now.onRemark()),
-      Escape: press(() => history.length > 1 && history.back()),
-    })
-    // A button that was clicked must not keep the focus, or the next press of the pedal would go to it.
-    const onClick = (event: MouseEvent) => {
-      const clicked = event.target instanceof Element ? event.target.closest('button') : null
-      if (event.detail > 0) clicked?.blur()
-    }
-    addEventListener('click', onClick)
-    return () => {
-      unlisten()
-      removeEventListener('click', onClick)
-    }
-  }, [])
+/** What an early press is answered with: by the model the person at the display knows better, if asked. */
+function EarlyWords({ step, shownBy, shownC }: { step: RunStep; shownBy: string; shownC: number | null }) {
+  const say = useSay()
+  const wanted = wantedC(step)
+  return shownBy === 'model' && wanted !== null && shownC !== null
+    ? `It should show ${say.t(shownC)} now. Does yours show ${say.t(wanted)}? Press again`
+    : 'Not yet. Press again to go on all the same'
+}
+
+/** What stands in the way of trusting what is shown, or of keeping what is pressed. */
+function Troubles({ oven, runId }: { oven: ReturnType<typeof useRunOven>; runId: string }) {
+  const unsaved = useSyncExternalStore(unsavedRuns.subscribe, unsavedRuns.get, unsavedRuns.get)
+  const says = [
+    ...(oven.silentS === null
+      ? []
+      : [`The controller has been silent for ${oven.silentS} s. The oven’s model goes on from what it showed last.`]),
+    ...(oven.modelFailed
+      ? [
+          'The oven’s model cannot be worked out on this page. The clocks go by the pull list of the plan and by your presses.',
+        ]
+      : []),
+    ...(unsaved.has(runId)
+      ? ['The browser does not store this run at the moment. It is kept on this page and tried again: do not close it.']
+      : []),
+  ]
+  return says.length === 0 ? null : (
+    <div role="alert" className="border-l-4 border-[#ff8a6a] bg-soot-2 p-3 text-large">
+      {says.map(text => (
+        <p key={text}>{text}</p>
+      ))}
+    </div>
+  )
+}
+
+/** Two lines for two people: who pulls, and who stands at the plates. */
+function TwoPeople({ step, batch, action }: { step: RunStep; batch: Batch; action: string }) {
+  const mark = marksOfBlades(batch, step.bladeIds)
+  const previous = step.names.afterBladeId === undefined ? null : marksOfBlades(batch, [step.names.afterBladeId])
+  const words = roleWords(step, { action }, { mark, previous })
+  const busy = rolesOf(step)
+  return (
+    <dl className="grid gap-x-8 text-large sm:grid-cols-2">
+      {(['oven', 'plates'] as const).map(role => (
+        <div key={role} className="flex gap-3">
+          <dt className="text-bone-2">{roleName(role)}:</dt>
+          <dd>{busy.includes(role) ? words[role] : 'nothing now'}</dd>
+        </div>
+      ))}
+    </dl>
+  )
 }
 
 function RunKey({ keyName, says, onClick }: { keyName: string; says: string; onClick: () => void }) {

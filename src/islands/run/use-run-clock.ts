@@ -1,58 +1,108 @@
-import { useEffect, useMemo, useState } from 'react'
-import { steelKgOf } from '../../core/job/loads'
-import { ovenEventsOf } from '../../core/job/oven-events'
-import { ovenOf } from '../../core/job/ovens'
-import { type RunState, runSecondsAt, runStateAt } from '../../core/job/run-state'
-import { bladesOf } from '../../core/job/tray'
-import { type ChamberModel, coolDownMin, heatUpMin } from '../../core/oven/chamber'
-import type { OvenDisplay } from '../../core/oven/controller'
-import type { Batch } from '../../core/shop/batch'
+import { useEffect, useRef, useState } from 'react'
+import { jumpBetween, mendedClock, runSecondsAt, type Tick, withLeg } from '../../core/run/clock'
 import type { Run } from '../../core/shop/run'
-import { createSimulatedOven } from '../../simulators/simulated-oven'
-import { useShopNow } from '../shop-context'
-import { useChamber } from '../use-chamber'
+import { changeRun } from '../../store/runs'
+import { forgetSeen, lastSeen, noteSeen } from './last-seen'
 
-const REDRAW_MS = 250
+const TICK_MS = 250
+/** A page that went without a word for longer is asked about, ms. */
+const AWAY_FROM_MS = 60_000
+/** Less is a page that loaded slowly, ms. */
+const BACK_WITHIN_MS = 1500
+
+/** What only a person can say about the time that passed. Seconds on the run's clock where it says S, of life otherwise. */
+export type ClockQuestion =
+  /** The computer's clock leapt ahead: it slept, or it was set. */
+  | { readonly kind: 'ahead'; readonly byS: number; readonly before: Tick; readonly legs: number }
+  /** The page was gone without having been closed: a crash, a power cut, a flat battery. */
+  | { readonly kind: 'away'; readonly byS: number; readonly seenS: number }
+  /** The page was gone, and the clock stands earlier than when it went. */
+  | { readonly kind: 'set-back'; readonly seenS: number }
 
 export interface RunClock {
   readonly nowS: number
-  readonly state: RunState
-  readonly display: OvenDisplay | null
-  /** Seconds the oven model still needs to the temperature waited for; null when none is, or none is known. */
-  readonly ovenWaitS: number | null
+  readonly question: ClockQuestion | null
+  readonly answer: (of: ClockAnswer) => void
 }
 
-/** The run as it stands now: state from stored instants, and the simulated oven's display in practice. */
-export function useRunClock(run: Run, batch: Batch): RunClock {
-  const shop = useShopNow()
-  const [nowMs, setNowMs] = useState(() => Date.now())
+export type ClockAnswer =
+  | { readonly kind: 'went-on' }
+  | { readonly kind: 'clock-was-set' }
+  | { readonly kind: 'was-away'; readonly minutes: number }
+
+const readTick = (): Tick => ({ wallMs: Date.now(), steadyMs: performance.now() })
+
+function questionOnArrival(run: Run): ClockQuestion | null {
+  const seen = lastSeen(run.id)
+  if (!seen || run.mode === 'practice') return null
+  const goneMs = Date.now() - seen.wallMs
+  if (goneMs < -BACK_WITHIN_MS) return { kind: 'set-back', seenS: seen.runS }
+  return !seen.left && goneMs > AWAY_FROM_MS ? { kind: 'away', byS: goneMs / 1000, seenS: seen.runS } : null
+}
+
+/**
+ * Where a run's clock stands, from its stored legs and against a clock that nobody can set. A clock set back is mended without a
+ * word; one that leaps ahead is asked about, and until then the run goes on as if it had not.
+ */
+export function useRunClock(run: Run): RunClock {
+  const [tick, setTick] = useState(readTick)
+  const [question, setQuestion] = useState(() => questionOnArrival(run))
+  const latest = useRef(run)
+  latest.current = run
+  const last = useRef(tick)
   useEffect(() => {
-    const timer = setInterval(() => setNowMs(Date.now()), REDRAW_MS)
-    return () => clearInterval(timer)
+    const { id, mode } = latest.current
+    const seen = lastSeen(id)
+    // Practice waits while nobody looks.
+    if (mode === 'practice' && seen)
+      void changeRun(id, stored => ({ ...stored, clock: [...withLeg(stored.clock, Date.now(), seen.runS)] }))
+    const timer = setInterval(() => {
+      const now = readTick()
+      const before = last.current
+      last.current = now
+      const jump = jumpBetween(before, now)
+      if (jump.kind === 'set-back')
+        void changeRun(id, stored => ({ ...stored, clock: [...mendedClock(stored.clock, before, now)] }))
+      else if (jump.kind === 'ahead') {
+        const legs = latest.current.clock.length
+        setQuestion(asked => asked ?? { kind: 'ahead', byS: jump.byS, before, legs })
+      } else noteSeen(id, now.wallMs, runSecondsAt(latest.current.clock, now.wallMs), false)
+      setTick(now)
+    }, TICK_MS)
+    const leave = () => noteSeen(id, Date.now(), runSecondsAt(latest.current.clock, Date.now()), true)
+    addEventListener('pagehide', leave)
+    return () => {
+      clearInterval(timer)
+      removeEventListener('pagehide', leave)
+      if (latest.current.endedAt !== null) forgetSeen(id)
+    }
   }, [])
-  const found = ovenOf(shop, batch)
-  const chamber = useChamber(found.ok ? found.value : null)
-  const oven = useMemo(() => chamber && createSimulatedOven(chamber), [chamber])
-  const events = useMemo(() => ovenEventsOf(run, batch, shop), [run, batch, shop])
-  const nowS = runSecondsAt(run.clock, nowMs)
-  let display: OvenDisplay | null = null
-  if (run.mode === 'practice' && oven) {
-    oven.tell(events)
-    display = oven.read(nowS)
+  const answer = (of: ClockAnswer) => {
+    const asked = question
+    setQuestion(null)
+    if (!asked) return
+    if (of.kind === 'clock-was-set' && asked.kind === 'ahead')
+      void changeRun(run.id, stored =>
+        stored.clock.length === asked.legs
+          ? { ...stored, clock: [...mendedClock(stored.clock, asked.before, readTick())] }
+          : stored,
+      )
+    else if (of.kind === 'clock-was-set' && asked.kind === 'away')
+      void changeRun(run.id, stored => ({ ...stored, clock: [...withLeg(stored.clock, Date.now(), asked.seenS)] }))
+    else if (of.kind === 'was-away' && asked.kind === 'set-back')
+      void changeRun(run.id, stored => ({
+        ...stored,
+        clock: [...withLeg(stored.clock, Date.now(), asked.seenS + of.minutes * 60)],
+      }))
   }
-  const state = runStateAt(run, nowS, display?.indicatedC ?? null)
-  return { nowS, state, display, ovenWaitS: display && chamber && ovenWaitS(state, display.indicatedC, batch, chamber) }
+  return { nowS: nowOf(run, question, tick), question, answer }
 }
 
-function ovenWaitS(
-  { step, inOven, ready }: RunState,
-  fromC: number,
-  batch: Batch,
-  chamber: ChamberModel,
-): number | null {
-  if (!step?.wait || step.wait.kind === 'seconds' || ready) return null
-  if (step.wait.kind === 'oven-below') return coolDownMin(chamber, fromC, step.wait.atMostC) * 60
-  const blades = bladesOf(batch)
-  const inOvenKg = (steelKgOf(blades) * inOven) / Math.max(1, blades.length)
-  return heatUpMin(chamber, fromC, step.wait.atLeastC, inOvenKg) * 60
+/** The second a run stands at; while a leap of the clock is not explained, as if it had not been. */
+function nowOf(run: Run, question: ClockQuestion | null, tick: Tick): number {
+  if (question?.kind === 'set-back') return question.seenS
+  if (question?.kind !== 'ahead') return runSecondsAt(run.clock, tick.wallMs)
+  const speed = run.clock.at(-1)?.speed ?? 1
+  const sinceS = Math.max(0, tick.steadyMs - question.before.steadyMs) / 1000
+  return runSecondsAt(run.clock, question.before.wallMs) + sinceS * speed
 }

@@ -1,11 +1,13 @@
 import type { Answer } from '../../core/contract/questions'
-import { runSecondsAt, runStateAt } from '../../core/job/run-state'
 import { tempersWaiting } from '../../core/job/tempers-done'
+import { runSecondsAt } from '../../core/run/clock'
+import { runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { unsaidOf } from '../../core/shop/said'
 import { formatQuantity } from '../../core/units/quantity'
-import { useBatches, useMeasured, useRuns } from '../../store/hooks'
+import { useBatches, useMeasured } from '../../store/hooks'
+import { usePractices, useRuns } from '../../store/runs'
 import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
@@ -37,7 +39,12 @@ function Today() {
   const batches = useBatches()
   const runs = useRuns()
   const measured = useMeasured()
-  const ran = new Set((runs ?? []).filter(run => run.endedAt !== null).map(run => run.batchId))
+  const practices = usePractices()
+  // What was measured was hardened, whether or not its run was guided.
+  const ran = new Set([
+    ...(runs ?? []).filter(run => run.endedAt !== null).flatMap(run => run.batchIds),
+    ...(measured ?? []),
+  ])
   const unread = batches?.filter(b => ran.has(b.id) && measured?.has(b.id) === false) ?? []
   const recent = batches?.filter(b => ran.has(b.id) && measured?.has(b.id)).slice(0, MOST_LATELY) ?? []
   const lately = useAnswer(
@@ -54,9 +61,11 @@ function Today() {
       : ''
   }
   if (!batches || !runs || !measured) return <p className="p-6 text-ink-2">Reading …</p>
-  const runsOf = (batch: Batch) => runs.filter(run => run.batchId === batch.id).reverse()
-  const hot = runs.filter(run => run.endedAt === null && batches.some(b => b.id === run.batchId))
-  const hotIds = new Set(hot.map(run => run.batchId))
+  const runsOf = (batch: Batch) => runs.filter(run => run.batchIds.includes(batch.id)).reverse()
+  const isHere = (run: Run) => run.endedAt === null && batches.some(b => b.id === run.batchIds[0])
+  const hot = runs.filter(isHere)
+  const hotIds = new Set(hot.flatMap(run => run.batchIds))
+  const practised = (practices ?? []).filter(isHere)
   const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
   const waiting = batches.filter(b => !hotIds.has(b.id) && tempersWaiting(b, runsOf(b)).length > 0)
   return (
@@ -73,9 +82,16 @@ function Today() {
       <FirstSteps batches={batches} />
       <Part title="Hot now" empty="Nothing is hot.">
         {hot.map(run => (
-          <HotLine key={run.id} run={run} batch={batches.find(b => b.id === run.batchId)} />
+          <HotLine key={run.id} run={run} batch={batches.find(b => b.id === run.batchIds[0])} />
         ))}
       </Part>
+      {practised.length > 0 && (
+        <Part title="Practice, left to wait" empty="">
+          {practised.map(run => (
+            <HotLine key={run.id} run={run} batch={batches.find(b => b.id === run.batchIds[0])} />
+          ))}
+        </Part>
+      )}
       <Part title="Next" empty="No batch is waiting. Begin one.">
         {planned.map(batch => (
           <Line
@@ -230,13 +246,13 @@ function Line({ href, name, says, action }: { href: string; name: string; says: 
 
 function HotLine({ run, batch }: { run: Run; batch: Batch | undefined }) {
   const { units } = useShopNow()
-  const state = runStateAt(run, runSecondsAt(run.clock, Date.now()), null)
+  const state = runStateAt(run, runSecondsAt(run.clock, Date.now()))
   return (
     <Line
-      href={`/run/${run.batchId}`}
-      name={batch?.name ?? ''}
-      says={`${run.mode === 'practice' ? 'Practice: ' : ''}${state.step && batch ? stepWords(state.step, batch, units).title : 'done'}, ${state.inOven} in the oven`}
-      action="Back to the run"
+      href={`/${run.mode === 'practice' ? 'practice' : 'run'}/${run.batchIds[0]}`}
+      name={`${batch?.name ?? ''}${run.batchIds.length > 1 ? ` and ${run.batchIds.length - 1} more` : ''}`}
+      says={`${state.step && batch ? stepWords(state.step, batch, units).title : 'done'}, ${state.inOven} in the oven`}
+      action={run.mode === 'practice' ? 'Go on' : 'Back to the run'}
     />
   )
 }

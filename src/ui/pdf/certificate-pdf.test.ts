@@ -6,7 +6,7 @@ import { certificatePdf } from './certificate-pdf'
 
 const certificate: Certificate = {
   format: 'tawny-ember-certificate',
-  version: 2,
+  version: 3,
   shop: 'Skerry bench',
   issuedAt: '2026-03-05T08:00:00.000Z',
   blade: 'A2',
@@ -27,7 +27,8 @@ const certificate: Certificate = {
   },
   measured: { heat: { meanC: 1063, heldMin: 14 }, tempers: [null, { meanC: 204, heldMin: 118 }] },
   happened: [],
-  practice: false,
+  incidents: [],
+  soakedMin: null,
   hardness: [
     {
       stage: 'temper-2',

@@ -1,0 +1,64 @@
+import type { BladeRecord } from '../../core/run/record'
+import type { Batch } from '../../core/shop/batch'
+import { clockText, hoursText } from '../../words/clock-text'
+import { INCIDENT_WORDS, incidentText } from '../../words/incidents'
+import { listOf, marksOfBlades } from '../../words/lists'
+
+/** What the run was for each blade, beside what was planned for it. */
+export function BladeRecords({ records, batch }: { records: readonly BladeRecord[]; batch: Batch }) {
+  if (records.length === 0) return null
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full text-left text-lead">
+        <caption className="mb-2 text-left text-heading font-semibold">Each blade</caption>
+        <thead className="text-bone-2">
+          <tr>
+            {[
+              'Blade',
+              'In the oven at',
+              'Pulled at',
+              'Soak planned',
+              'Soak as it was',
+              'Cold',
+              'Tempers',
+              'What befell it',
+            ].map(head => (
+              <th key={head} scope="col" className="py-1 pr-4 font-normal">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {records.map(record => (
+            <tr key={record.blade.bladeId} className="border-t border-soot-rule">
+              <th scope="row" className="py-1.5 pr-4">
+                {marksOfBlades(batch, [record.blade.bladeId])}
+              </th>
+              <td className="pr-4">{record.inS === null ? 'not in' : clockText(record.inS)}</td>
+              <td className="pr-4">{record.outS === null ? 'not pulled' : clockText(record.outS)}</td>
+              <td className="pr-4">{record.inS === null ? '' : `${record.blade.soakMin} min`}</td>
+              <td className={`pr-4 ${record.overS > 0 ? 'text-[#ff9a7c]' : ''}`}>
+                {record.soakedS === null
+                  ? 'not known'
+                  : `${(record.soakedS / 60).toFixed(1)} min${record.overS > 0 ? `, ${(record.overS / 60).toFixed(1)} over` : ''}`}
+              </td>
+              <td className="pr-4">{record.coldS === null ? 'none' : `${hoursText(record.coldS / 60)} h`}</td>
+              <td className="pr-4">
+                {record.temperS.length === 0 ? 'none' : listOf(record.temperS.map(s => `${hoursText(s / 60)} h`))}
+              </td>
+              <td>{befell(record, batch)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+const befell = ({ incidents, gone }: BladeRecord, batch: Batch): string =>
+  incidents.length > 0
+    ? listOf(incidents.map(one => incidentText({ ...one, bladeIds: [] }, batch)))
+    : gone
+      ? INCIDENT_WORDS[gone.incident].name
+      : 'nothing'

@@ -1,0 +1,64 @@
+import { runSecondsAt } from '../../core/run/clock'
+import { arrivalOf, type OvenKnown, type RunState } from '../../core/run/run-state'
+import type { Run, RunEvent } from '../../core/shop/run'
+import type { Incident, SafePoint, StopReason } from '../../data/incidents'
+import { addRemark, changeRun, logEvents } from '../../store/runs'
+import { newId } from '../batch/edit'
+
+/** When something was pressed: a new event's id and its second on the run's clock. */
+const momentOf = (run: Run, atMs: number) => ({ id: newId(), atS: runSecondsAt(run.clock, atMs) })
+
+/** Confirms the present step at the instant it was pressed. `shownC`: what the display must have shown for it, °C, where it says more than the model. */
+export function confirmStep(
+  run: Run,
+  { step, next, confirmed }: RunState,
+  arrivedS: OvenKnown['arrivedS'],
+  { atMs, shownC }: { readonly atMs: number; readonly shownC: number | null },
+) {
+  if (!step) return
+  const moment = momentOf(run, atMs)
+  const blade = step.kind === 'pull' ? run.blades.find(one => one.bladeId === step.bladeIds[0]) : undefined
+  const arrived = blade ? arrivalOf(blade, confirmed, arrivedS) : null
+  const soaked = arrived === null || arrived > moment.atS ? {} : { soakedS: moment.atS - arrived }
+  const events: RunEvent[] = [
+    ...(shownC === null ? [] : [{ ...moment, id: newId(), kind: 'shows', c: shownC, by: 'hand' } as const]),
+    { ...moment, kind: 'confirm', stepId: step.id, ...soaked },
+  ]
+  return changeRun(run.id, stored => ({
+    ...stored,
+    events: [...stored.events, ...events],
+    endedAt: next === null ? new Date(atMs).toISOString() : stored.endedAt,
+  }))
+}
+
+export const takeBack = (run: Run) => logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'take-back' }])
+
+export const addMinutes = (run: Run, stepId: string, minutes: number) =>
+  logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'add-minutes', stepId, minutes }])
+
+export const logShown = (run: Run, c: number, by: 'hand' | 'controller') =>
+  logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'shows', c, by }])
+
+export const logRemark = (run: Run, text: string) =>
+  addRemark(run.id, { ...momentOf(run, Date.now()), kind: 'remark', text })
+
+export const logIncident = (
+  run: Run,
+  of: {
+    readonly incident: Incident
+    readonly bladeIds: readonly string[]
+    readonly seconds: number
+    readonly text: string
+  },
+) => logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'incident', ...of, bladeIds: [...of.bladeIds] }])
+
+/** Ends a run before its end: what was done stays done. */
+export const stopRun = (
+  run: Run,
+  of: { readonly reason: StopReason; readonly safe: readonly SafePoint[]; readonly text: string },
+) =>
+  changeRun(run.id, stored => ({
+    ...stored,
+    endedAt: new Date().toISOString(),
+    events: [...stored.events, { ...momentOf(stored, Date.now()), kind: 'stop', ...of, safe: [...of.safe] }],
+  }))

@@ -1,0 +1,47 @@
+import { useEffect, useMemo, useState } from 'react'
+import type { Answered } from '../../core/contract/questions'
+import type { RunPlan } from '../../core/job/run-steps'
+import { tempersDone } from '../../core/job/tempers-done'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
+import type { Workshop } from '../../core/shop/workshop'
+import { keepPlan, lastPlan } from '../../store/last-plan'
+import { useExactAnswer } from '../../workers/use-answer'
+
+/** A plan that is not worked out after this is taken from the last time, ms. */
+const LONGEST_MS = 12_000
+
+export interface FoundPlan {
+  /** Undefined while it is worked out. */
+  readonly plan: Answered<'run-steps'> | undefined
+  /** It is the one of the last time: it could not be worked out now. */
+  readonly isOld: boolean
+}
+
+/** What a run is begun on, or the tempers that runs before it left to do; for no batch nothing is asked. */
+export function useRunPlan(
+  batch: Batch | null,
+  shop: Workshop,
+  { batchIds, before }: { readonly batchIds: readonly string[]; readonly before: readonly Run[] | null },
+): FoundPlan {
+  const request = useMemo(
+    () => (batch ? { batch, shop, tempersDone: before ? Object.fromEntries(tempersDone(before)) : null } : null),
+    [batch, shop, before],
+  )
+  // A run is never begun on the steps of what was asked a moment ago.
+  const answer = useExactAnswer('run-steps', request)
+  const [old, setOld] = useState<RunPlan | null>(null)
+  const key = batchIds.join(' ')
+  const isMissing =
+    request !== null && (answer === undefined || (!answer.ok && answer.problems[0]?.code === 'worker-failed'))
+  useEffect(() => {
+    if (!isMissing) return
+    const timer = setTimeout(() => void lastPlan(key.split(' ')).then(setOld), answer ? 0 : LONGEST_MS)
+    return () => clearTimeout(timer)
+  }, [isMissing, answer, key])
+  useEffect(() => {
+    if (answer?.ok && before === null) void keepPlan(key.split(' '), answer.value)
+  }, [answer, before, key])
+  const usesOld = isMissing && old !== null && before === null
+  return { plan: usesOld ? { ok: true, value: old } : answer, isOld: usesOld }
+}
