@@ -194,3 +194,128 @@ test('several batches are run in one go, and each blade goes back to its own', a
   await page.goto('/')
   await expect(page.getByRole('link', { name: /Inn pair and 1 more/ })).toBeVisible()
 })
+
+test('a practice with surprises: what is seen is called, and what to train comes after', async ({ page }) => {
+  test.setTimeout(240_000)
+  await openDemoBatch(page, 'Skerry fillets', 'Heat')
+  await page.getByRole('link', { name: 'Run', exact: true }).click()
+  await page.getByRole('link', { name: /Practice first/ }).click()
+  await page.getByRole('button', { name: 'Level 1' }).click()
+  // The same surprises each time.
+  await page.evaluate(() => {
+    Math.random = () => 0.123
+  })
+  await page.getByRole('button', { name: /^Practice/ }).click()
+  await expect(title(page)).toHaveText('Shop ready')
+  const seen = page.getByRole('alert').filter({ hasText: /hisses|dark scale|under the tip/ })
+  const fastest = page.getByRole('button', { name: '600×' })
+  await fastest.click()
+  while (!(await seen.isVisible())) {
+    if ((await action(page).getAttribute('data-ready')) === 'true') await goOn(page)
+    else await page.waitForTimeout(100)
+  }
+  // The clock slows down for it.
+  await expect(page.getByRole('button', { name: '1×', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  const text = await seen.innerText()
+  await page.keyboard.press('x')
+  if (/hisses/.test(text)) {
+    await page.getByRole('option', { name: /Plates too hot/ }).click()
+    await page.getByRole('option').first().click()
+  } else {
+    await page.getByRole('option', { name: /dark scale/.test(text) ? /Packet leaked/ : /Bent/ }).click()
+    const mark = /\b([ABC]\d)\b/.exec(text)?.[1] ?? ''
+    await page.getByRole('option', { name: new RegExp(`${mark}$`) }).click()
+  }
+  await expect(seen).toHaveCount(0)
+  await page.keyboard.press('x')
+  await page.getByRole('option', { name: /Call it off/ }).click()
+  await page.getByRole('option', { name: /Enough for today/ }).click()
+  await page.getByRole('option', { name: /End the run/ }).click()
+  await expect(page.getByText(/1 of 1 surprise called/)).toBeVisible()
+  await expect(page.getByText(/^(Train to|Nothing to train)/)).toBeVisible()
+})
+
+test('cues are spoken at 60, 30 and 10 s and at the act, within half a second of their moments', async ({ page }) => {
+  test.setTimeout(150_000)
+  await page.addInitScript(() => {
+    const said: { text: string; at: number }[] = []
+    Object.assign(window, { said })
+    const voice = { name: 'Near', lang: 'en-GB', localService: true, voiceURI: 'near', default: true }
+    Object.defineProperty(window, 'SpeechSynthesisUtterance', {
+      value: class {
+        constructor(readonly text: string) {}
+      },
+    })
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        getVoices: () => [voice],
+        cancel: () => undefined,
+        speak: (one: { text: string }) => said.push({ text: one.text, at: Date.now() }),
+        addEventListener: () => undefined,
+        removeEventListener: () => undefined,
+      },
+    })
+    localStorage.setItem(
+      'tawny-ember-run-sound',
+      JSON.stringify({ sound: false, voice: true, voiceName: null, notify: false, boundKey: null }),
+    )
+  })
+  await begin(page, 'shop')
+  for (let i = 0; i < 3; i++) await goOn(page)
+  // A hold of ten minutes, cut to a little over one by taking minutes off the log's own way: the run's clock is set on.
+  await expect(title(page)).toHaveText('Equalise at 790')
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const open = indexedDB.open('tawny-ember')
+        open.onerror = () => reject(open.error)
+        open.onsuccess = () => {
+          const runs = open.result.transaction('runs', 'readwrite').objectStore('runs')
+          const all = runs.getAll()
+          all.onsuccess = () => {
+            const run = all.result.find(one => one.endedAt === null)
+            const last = run.clock.at(-1)
+            const now = Date.now()
+            const since = run.events.at(-1).atS
+            run.clock.push({ realMs: now, runS: since + 600 - 63, speed: last.speed })
+            runs.put(run).onsuccess = () => resolve()
+          }
+        }
+      }),
+  )
+  await page.reload()
+  await expect(title(page)).toHaveText('Equalise at 790')
+  const due = await page.evaluate(() => Date.now())
+  const said = () => page.evaluate(() => (window as unknown as { said: { text: string; at: number }[] }).said)
+  await expect
+    .poll(async () => (await said()).map(one => one.text), { timeout: 80_000 })
+    .toEqual([
+      'Equalise at 790 in one minute.',
+      'Equalise at 790 in 30 seconds.',
+      'Equalise at 790 in 10 seconds.',
+      expect.stringMatching(/^Now\. Set /),
+    ])
+  const at = (await said()).map(one => one.at)
+  const actAt = at[3] ?? 0
+  expect(actAt - due).toBeLessThan(70_000)
+  for (const [i, s] of [60, 30, 10].entries()) expect(Math.abs(actAt - (at[i] ?? 0) - s * 1000)).toBeLessThan(500)
+})
+
+test('a run begins on the plan of the last time where it cannot be worked out, and says so', async ({
+  page,
+  context,
+}) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Heat')
+  const batch = page.url().split('/')[4]
+  await page.goto(`/run/${batch}`)
+  await expect(page.getByRole('button', { name: /Run in the shop/ })).toBeVisible()
+  await context.route(/core\.worker/, route => route.abort())
+  const other = await context.newPage()
+  await other.goto(`/run/${batch}`)
+  await expect(other.getByText('The plan cannot be worked out now.')).toBeVisible({ timeout: 30_000 })
+  await other.getByRole('button', { name: /Run in the shop/ }).click()
+  await expect(title(other)).toHaveText('Shop ready')
+  await expect(other.getByText('The oven’s model cannot be worked out on this page.')).toBeVisible()
+  await goOn(other)
+  await expect(title(other)).toHaveText('Oven on')
+})

@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo, useSyncExternalStore } from 'react'
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
+import { soakedMinOf } from '../core/run/record'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { createSubscribable } from '../core/subscribable'
 import { db } from './database'
@@ -40,11 +41,19 @@ const applied = (run: Run, changes: readonly Change[]): Run => changes.reduce((c
 
 const write = (id: string, change: Change): Promise<Saving> =>
   saving(() =>
-    db.transaction('rw', db.runs, async () => {
+    db.transaction('rw', db.runs, db.blades, async () => {
       const run = await db.runs.get(id)
-      if (run) await db.runs.put(fittingChange(runSchema, run, change(run)))
+      if (!run) return
+      const after = fittingChange(runSchema, run, change(run))
+      await db.runs.put(after)
+      if (after.endedAt !== null && after.mode === 'shop') await noteSoaks(after)
     }),
   )
+
+/** What the blades soaked stands with them once their run is over, and again after it was corrected: what is learnt rests on it. */
+async function noteSoaks(run: Run): Promise<void> {
+  for (const [bladeId, soakedMin] of soakedMinOf(run)) await db.blades.update(bladeId, { soakedMin })
+}
 
 /**
  * Changes a run on what is stored now: two open tabs keep one log. What the browser will not store is in force on this page all the

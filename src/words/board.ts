@@ -1,6 +1,11 @@
 import type { BladePlace, BoardRow } from '../core/run/board'
+import type { RunState } from '../core/run/run-state'
+import type { Batch } from '../core/shop/batch'
 import type { StepKind } from '../core/shop/run'
+import type { Incident } from '../data/incidents'
 import { clockText } from './clock-text'
+import { listOf, marksOfBlades } from './lists'
+import type { Speaker } from './speaker'
 
 export const PLACE_WORDS: Readonly<Record<BladePlace, string>> = {
   bench: 'on the bench',
@@ -42,3 +47,55 @@ export const soakedWords = ({ soakedS, overS }: Pick<BoardRow, 'soakedS' | 'over
 /** The soak a blade is planned for, and the longest its steel should have. */
 export const windowWords = ({ soakMin, longestMin }: BoardRow['blade']): string =>
   longestMin === null ? `of ${Math.round(soakMin)} min` : `of ${Math.round(soakMin)} to ${Math.round(longestMin)} min`
+
+/** Where blades are counted: what went in must have come out, or be explained by name. Nothing where nothing is counted. */
+export function countWords(
+  { step, gone, confirmed }: Pick<RunState, 'step' | 'gone' | 'confirmed'>,
+  batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
+): string {
+  if (step?.kind !== 'inspect' && step?.kind !== 'cold-out' && step?.kind !== 'temper-out') return ''
+  const before = confirmed.findLast(one => IN_BEFORE[step.kind]?.includes(one.step.kind))?.step.bladeIds ?? []
+  const loaded = confirmed.filter(one => one.step.kind === 'load').flatMap(one => one.step.bladeIds)
+  const went = step.kind === 'inspect' ? loaded : before
+  const missing = went.filter(id => gone.has(id))
+  const explained = missing.map(
+    id => `${marksOfBlades(batch, [id])} ${GONE_WORDS[gone.get(id)?.incident ?? 'set-aside'] ?? 'set aside'}`,
+  )
+  return `Count: ${went.length} went in, ${went.length - missing.length} must come out${explained.length > 0 ? `; ${listOf(explained)}` : ''}. `
+}
+
+const IN_BEFORE: Partial<Record<StepKind, readonly StepKind[]>> = {
+  inspect: ['load'],
+  'cold-out': ['cold-in'],
+  'temper-out': ['temper-in'],
+}
+const GONE_WORDS: Partial<Record<Incident, string>> = {
+  cracked: 'cracked',
+  missing: 'missing',
+  'set-aside': 'set aside',
+}
+
+/** What oven and blades came to while nobody looked, if the oven went on as it was set; null where nothing is in it. */
+export function meanwhileWords(
+  rows: readonly BoardRow[],
+  shownC: number | null,
+  batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
+  say: Speaker,
+): string | null {
+  const inside = rows.filter(row => row.place === 'oven' || row.place === 'soaking' || row.place === 'due')
+  if (shownC === null) return null
+  const soaks = inside.flatMap(row => (row.soakedS === null ? [] : [row.soakedS]))
+  const over = inside.filter(row => row.overS > 0)
+  return [
+    `If the power stayed on, the oven shows about ${say.t(shownC)} now.`,
+    ...(soaks.length > 0 ? [`The blades in it have soaked up to ${clockText(Math.max(...soaks))}.`] : []),
+    ...(over.length > 0
+      ? [
+          `Over the longest soak: ${marksOfBlades(
+            batch,
+            over.map(row => row.blade.bladeId),
+          )}.`,
+        ]
+      : []),
+  ].join(' ')
+}

@@ -1,10 +1,17 @@
 import type { Certificate, MeasuredHold } from '../core/job/certificate'
 import { bothScales, formatQuantity, type System } from '../core/units/quantity'
+import { INCIDENT_WORDS } from './incidents'
 import { plainStepTitle } from './run'
 import { stageName } from './stages'
 
 export const CERTIFICATE_METHOD =
   'Rockwell C after ISO 6508-1; 95 % uncertainty after the GUM from scatter, block and resolution'
+
+/** The soak as it was run, beside the plan; else as it was planned. */
+const soakText = ({ soakedMin, route }: Pick<Certificate, 'soakedMin' | 'route'>): string =>
+  soakedMin === null
+    ? `${Math.round(route.soakMin)} min at heat as planned`
+    : `${soakedMin.toFixed(1)} min at heat as run, ${Math.round(route.soakMin)} min planned`
 
 /** Lines of a certificate as they are printed: name and value; a name alone is a heading. */
 export function certificateLines(c: Certificate, system: System): readonly (readonly [name: string, value: string])[] {
@@ -17,10 +24,7 @@ export function certificateLines(c: Certificate, system: System): readonly (read
     ['Steel', `${c.grade}${c.lot ? `, lot ${c.lot}` : ''}`],
     ['Size', `${mm(c.sizeMm.length)} x ${mm(c.sizeMm.width)} x ${mm(c.sizeMm.thickness)}`],
     ['Route', ''],
-    [
-      'Austenitized',
-      `${t(c.route.austenitizeC)}, ${Math.round(c.route.soakMin)} min at heat, in ${c.oven}${logged(c.measured.heat)}`,
-    ],
+    ['Austenitized', `${t(c.route.austenitizeC)}, ${soakText(c)}, in ${c.oven}${logged(c.measured.heat)}`],
     ['Cold', c.route.cold ? `${t(c.route.cold.toC)}, ${c.route.cold.holdMin} min` : 'none'],
     ...c.route.tempers.map(
       (temper, i) =>
@@ -31,7 +35,16 @@ export function certificateLines(c: Certificate, system: System): readonly (read
           ['As it happened', ''],
           ...c.happened
             .slice(0, 12)
-            .map(e => [e.at.slice(0, 16).replace('T', ' '), plainStepTitle(e.step, c.blade, system)] as const),
+            .map(
+              e =>
+                [
+                  e.at.slice(0, 16).replace('T', ' '),
+                  `${plainStepTitle(e.step, c.blade, system)}${e.corrected ? ', time corrected by hand' : ''}`,
+                ] as const,
+            ),
+          ...c.incidents.map(
+            one => [one.at.slice(0, 16).replace('T', ' '), INCIDENT_WORDS[one.incident].name] as const,
+          ),
         ] as const)
       : []),
     ['Hardness', ''],

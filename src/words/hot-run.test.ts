@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardRow } from '../core/run/board'
+import { runStateAt } from '../core/run/run-state'
 import { INCIDENT_NAMES, INCIDENTS, SAFE_STATE, STOP_REASONS } from '../data/incidents'
 import { befell, pressed, runOf, showed, trayOfBlades } from '../testing/run'
-import { nextWords, PLACE_WORDS, soakedWords, windowWords } from './board'
+import { countWords, meanwhileWords, nextWords, PLACE_WORDS, soakedWords, windowWords } from './board'
 import { clockText, parseClock } from './clock-text'
 import { cueWords, roleWords } from './cues'
+import { drillWords, habitWords, metWords, seenWords } from './drill'
 import { happenedWords, INCIDENT_WORDS, incidentText, SAFE_WORDS, STOP_WORDS } from './incidents'
 import { eventText } from './run-log'
 import { overSoakWords } from './soak-effect'
@@ -112,5 +114,60 @@ describe('a clock that is typed', () => {
     for (const s of [0, 59, 60, 3599, 3600, 34_530]) expect(parseClock(clockText(s))).toBe(s)
     expect(parseClock('90')).toBe(5400)
     for (const text of ['', 'noon', '1:2:3:4', '-5', '1h']) expect(parseClock(text)).toBeNull()
+  })
+})
+
+describe('where blades are counted', () => {
+  it('says what went in, what must come out, and by name what does not', () => {
+    const pressedAll = run.steps.slice(
+      0,
+      run.steps.findIndex(step => step.kind === 'inspect'),
+    )
+    const at = { ...run, events: pressedAll.map((step, i) => pressed(100 * i, step.id)) }
+    expect(countWords(runStateAt(at, 1e5), batch)).toBe('Count: 3 went in, 3 must come out. ')
+    const lost = { ...at, events: [...at.events, befell(9e4, 'missing', ['A2']), befell(9e4, 'cracked', ['A3'])] }
+    expect(countWords(runStateAt(lost, 1e5), batch)).toBe(
+      'Count: 3 went in, 1 must come out; A2 missing and A3 cracked. ',
+    )
+    expect(countWords(runStateAt(run, 0), batch)).toBe('')
+  })
+
+  it('says what oven and blades came to while nobody looked', () => {
+    const say = speakerOf('imperial')
+    const rows = [row({ soakedS: 2400, overS: 120 }), row({ place: 'rack', soakedS: 900 })]
+    expect(meanwhileWords(rows, 1065, batch, say)).toBe(
+      'If the power stayed on, the oven shows about 1949 °F now. The blades in it have soaked up to 40:00. Over the longest soak: A1.',
+    )
+    expect(meanwhileWords(rows, null, batch, say)).toBeNull()
+  })
+})
+
+describe('a practice with surprises, in words', () => {
+  const surprise = { incident: 'bent' as const, stepId: 's5', afterS: 5, bladeId: 'A2', seconds: 0 }
+
+  it('shows what one would see and leaves the name to the trainee', () => {
+    for (const incident of INCIDENT_NAMES) {
+      const seen = seenWords({ surprise: { ...surprise, incident } }, batch)
+      expect(seen).toMatch(/\.$/)
+      expect(seen.toLowerCase()).not.toContain(INCIDENT_WORDS[incident].name.toLowerCase())
+    }
+    expect(seenWords({ surprise }, batch)).toBe('Light shows under the tip of A2.')
+  })
+
+  it('says how each was met, and how the whole went', () => {
+    const answer = befell(130, 'bent', ['A2'])
+    if (answer.kind !== 'incident') throw new Error('incident')
+    expect(metWords({ surprise, atS: 100, answer }, batch)).toBe('Bent: A2. Called after 0:30.')
+    expect(metWords({ surprise, atS: 100, answer: null }, batch)).toBe('Bent: A2. Not called.')
+    const pulls = [{ bladeId: 'A1', soakedS: 800, bestS: 720, offS: 80, tooSoonS: 0 }]
+    const happenings = [{ surprise, atS: 100, answer }]
+    expect(drillWords({ happenings, imagined: 1, pulls, habit: 'none' })).toBe(
+      '1 of 1 surprise called, 1 called that had not happened, the soak furthest from the best possible is 1:20 off',
+    )
+    expect(
+      drillWords({ happenings, imagined: 0, pulls: [{ ...pulls[0], tooSoonS: 25 } as never], habit: 'plates' }),
+    ).toContain('the plates had 0:25 less than they needed at the worst pull')
+    for (const habit of ['see', 'quicker', 'in-time', 'not-early', 'plates', 'none'] as const)
+      expect(habitWords(habit)).toMatch(/\.$/)
   })
 })

@@ -82,7 +82,7 @@ export function stepWords(step: RunStep, batch: Batch, system: System): StepWord
       return {
         title: 'Count and look',
         action: `${n} out, straight and whole`,
-        detail: `As many out as in: ${n}. Open the foil away from you. Look for cracks, bends, and dark scale where a packet leaked. A file that slides off shows that it hardened.`,
+        detail: `Open the foil away from you. Look for cracks, bends, and dark scale where a packet leaked. A file that slides off shows that it hardened.`,
       }
     case 'cold-in':
       return {

@@ -4,15 +4,20 @@ import { signedText } from './speaker'
 /** Less than this is not worth a word: the tester does not show it, HRC. */
 const SHOWS_HRC = 0.2
 
+const hardnessWords = ({ hrcChange, austeniteChange }: SoakEffect): string =>
+  Math.abs(hrcChange) < SHOWS_HRC
+    ? 'Hardness stays within a few tenths.'
+    : `Finished hardness ${signedText(hrcChange)} HRC, retained austenite ${signedText(austeniteChange * 100, 0)} %.`
+
+/** What a soak that was off would have cost a blade. */
+export const soakCostWords = (mark: string, effect: SoakEffect): string =>
+  `${mark} would have soaked ${Math.round(effect.soakMin)} min. ${hardnessWords(effect)}`
+
 /** What a soak longer than the steel should have does to a blade, and what to do. */
 export function overSoakWords(marks: string, overMin: number, effect: SoakEffect | null): string {
   const over = `${marks}: ${Math.round(overMin)} min over the longest soak.`
   if (!effect) return `${over} Pull it next.`
-  const hardness =
-    Math.abs(effect.hrcChange) < SHOWS_HRC
-      ? 'Hardness stays within a few tenths.'
-      : `Finished hardness ${signedText(effect.hrcChange)} HRC, retained austenite ${signedText(effect.austeniteChange * 100, 0)} %.`
-  return `${over} ${hardness} ${
+  return `${over} ${hardnessWords(effect)} ${
     effect.coarsens ? 'The grain grows at this temperature: pull it now.' : 'The grain still holds. Pull it next.'
   }`
 }

@@ -112,7 +112,7 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
       measured: holds.get(group.id) ?? { heat: null, tempers: [] },
       happened: happened.steps,
       incidents: happened.incidents,
-      soakedMin: happened.soakedS === null ? null : Math.round(happened.soakedS / 6) / 10,
+      soakedMin: blade.record.soakedMin ?? null,
       hardness: hardness.map(({ found, own }) => ({
         stage: found.stage,
         readings: own.map(r => r.hrc),

@@ -1,7 +1,7 @@
 import { AMBIENT_C } from '../oven/chamber'
 import { correctionOf } from '../oven/correction'
 import { type FollowedBlade, type FollowedOven, followOven, type OvenTrack } from '../run/follow-oven'
-import { ovenEventsOf } from '../run/oven-events'
+import { type OvenRun, ovenEventsOf } from '../run/oven-events'
 import type { Oven } from '../shop/oven'
 import type { Run } from '../shop/run'
 import { detailedOven } from './ovens'
@@ -19,7 +19,7 @@ export function followRun({
   hardening,
   tempering,
 }: {
-  readonly run: Pick<Run, 'steps' | 'events' | 'blades'>
+  readonly run: OvenRun & Pick<Run, 'blades'>
   readonly hardening: Oven
   readonly tempering: Oven | null
 }): RunTracks {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { befell, pressed, runOf, trayOfBlades, withEvents } from '../../testing/run'
-import { NOW } from '../../testing/tray'
+import { NOW, withBlade } from '../../testing/tray'
+import { routeAsRun } from './as-run'
 import { happenedTo } from './happened'
 import { soakEffect } from './soak-effect'
 import { together, toldApart } from './together'
@@ -29,7 +30,7 @@ describe('what happened to a blade', () => {
   })
 
   it('is nothing by practice, and nothing of another blade', () => {
-    expect(happenedTo('A1', [{ ...whole, mode: 'practice' }])).toEqual({ steps: [], incidents: [], soakedS: null })
+    expect(happenedTo('A1', [{ ...whole, mode: 'practice' }])).toEqual({ steps: [], incidents: [] })
     const odd = withEvents(whole, befell(9000, 'leaked', ['A2']))
     expect(happenedTo('A1', [odd]).incidents).toEqual([])
     expect(happenedTo('A2', [odd]).incidents.map(one => one.incident)).toEqual(['leaked'])
@@ -86,5 +87,15 @@ describe('several batches in one run', () => {
     expect(marks).toEqual(['Tray A1', 'Tray A2', 'Galley A1', 'Galley A2'])
     expect(toldApart([batch, other]).name).toBe('Tray and 1 more')
     expect(bladesOf(toldApart([batch])).map(blade => blade.mark)).toEqual(['A1', 'A2'])
+  })
+})
+
+describe('a route as it was run', () => {
+  it('has the soak its blades had, their mean, and is as planned where no run followed them', () => {
+    const [group] = batch.groups
+    if (!group) throw new Error('group')
+    expect(routeAsRun(batch, group)).toBe(group.route)
+    const soaked = withBlade(withBlade(batch, 'A1', { soakedMin: 14 }), 'A2', { soakedMin: 20 })
+    expect(routeAsRun(soaked, group)).toEqual({ ...group.route, soakMin: 17 })
   })
 })

@@ -12,8 +12,6 @@ export interface Happened {
     readonly corrected: boolean
   }[]
   readonly incidents: readonly { readonly incident: Incident; readonly at: string; readonly seconds: number }[]
-  /** What it soaked, s, by its oven's model or log; null where no run followed it. */
-  readonly soakedS: number | null
 }
 
 /** What happened to a blade in the shop: by the newest run that loaded it and the temper runs after. Practice is nothing that happened. */
@@ -33,7 +31,6 @@ export function happenedTo(bladeId: string, runs: readonly Run[]): Happened {
   const from = own.findLastIndex(({ steps }) => steps.some(({ step }) => step.kind === 'load'))
   const used = from < 0 ? own : own.slice(from)
   const instant = (run: Run, atS: number) => new Date(realMsAt(run.clock, atS)).toISOString()
-  const pull = used.flatMap(({ steps }) => steps).find(({ step }) => step.kind === 'pull')
   return {
     steps: used.flatMap(({ run, steps }) =>
       steps.map(({ step, atS, event }) => ({
@@ -45,6 +42,5 @@ export function happenedTo(bladeId: string, runs: readonly Run[]): Happened {
     incidents: used.flatMap(({ run, incidents }) =>
       incidents.map(({ incident, atS, seconds }) => ({ incident, at: instant(run, atS), seconds })),
     ),
-    soakedS: pull?.event.soakedS ?? null,
   }
 }

@@ -1,3 +1,4 @@
+import { routeAsRun } from '../job/as-run'
 import { groupHardness } from '../job/hardness'
 import { predictedAt, routeUpTo, stagesOf } from '../job/stages'
 import type { Batch } from '../shop/batch'
@@ -24,7 +25,7 @@ export function observationsOf(batch: Batch, readings: readonly Reading[], teste
     return stagesOf(group.route).flatMap((stage): Observation[] => {
       const hardness = groupHardness(batch, group.id, stage, { readings, tester })
       if (!hardness || hardness.n === 0) return []
-      const route = routeUpTo(group.route, stage)
+      const route = routeUpTo(routeAsRun(batch, group), stage)
       const predicted = predictedAt(predict(grade, route), stage)
       if (predicted === null) return []
       return [

@@ -2,6 +2,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { mean } from 'simple-statistics'
 import { CORRECTION } from '../../data/correction'
 import { LEARNING } from '../../data/learning'
+import { routeAsRun } from '../job/as-run'
 import { groupHardness } from '../job/hardness'
 import { predictedAt, routeUpTo, stagesOf } from '../job/stages'
 import type { Batch } from '../shop/batch'
@@ -83,7 +84,7 @@ function rowsOf(batch: Batch, readings: readonly Reading[], tester: Tester): Row
     return stagesOf(group.route).flatMap((stage): Row[] => {
       const hardness = groupHardness(batch, group.id, stage, { readings: own, tester })
       if (!hardness || hardness.n === 0) return []
-      const route = routeUpTo(group.route, stage)
+      const route = routeUpTo(routeAsRun(batch, group), stage)
       const residual = OFFSETS_K.map(k => {
         const at = predictedAt(predict(grade, { ...route, austenitizeC: route.austenitizeC + k }), stage)
         return at === null ? Number.NaN : hardness.hrc - at

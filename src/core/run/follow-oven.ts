@@ -47,10 +47,12 @@ const SLOW_STEP_S = 10
 const FAST_STEP_S = 1
 const FAST_FOR_S = 120
 /** How long what comes is followed on at most, s, and at least. */
-const LONGEST_AHEAD_S = 5 * 3600
+const LONGEST_AHEAD_S = 8 * 3600
 const LEAST_AHEAD_S = 1800
 /** A blade that falls further below its heat than this is not soaking, K: an open door for one pull is no interruption. */
 const SOAKS_WITHIN_K = 25
+/** One that falls further than this is heated anew, and its soak begins anew, K. */
+const BEGINS_ANEW_BELOW_K = 150
 /** The display is written down no closer than this, s. */
 const SAMPLE_S = 10
 /** Near its set point it holds, K. */
@@ -126,6 +128,7 @@ export function followOven(
       const c = model.bladeC(one.handle)
       one.peakC = Math.max(one.peakC, c)
       if (one.arrivedS === null && c >= one.heatC - ARRIVED_WITHIN_K) one.arrivedS = atS
+      else if (one.arrivedS !== null && c < one.heatC - BEGINS_ANEW_BELOW_K) one.arrivedS = null
       else if (one.arrivedS !== null && c < one.heatC - SOAKS_WITHIN_K) one.arrivedS += dtS
     }
     if (atS >= (samples.at(-1)?.[0] ?? 0) + SAMPLE_S) samples.push([atS, shown(model.indicatedC)])

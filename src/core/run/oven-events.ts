@@ -1,5 +1,6 @@
 import { INCIDENTS } from '../../data/incidents'
-import type { Run } from '../shop/run'
+import type { Run, RunEvent } from '../shop/run'
+import { happeningsAt } from './drill'
 import { eventsOf, liveEvents } from './live-events'
 import { runStateAt } from './run-state'
 
@@ -20,11 +21,33 @@ const TEMPER_STEPS: ReadonlySet<string> = new Set(['temper-cool', 'temper-start'
 const COMES_IN: ReadonlySet<string> = new Set(['load', 'temper-in'])
 const GOES_OUT: ReadonlySet<string> = new Set(['pull', 'temper-out'])
 
+/** What of a run its ovens know of. */
+export type OvenRun = Pick<Run, 'steps' | 'events'> & Partial<Pick<Run, 'drill' | 'people'>>
+
+/**
+ * When an oven had no power or its door stood open. In the shop it is what was called, and had passed by then; in a practice with
+ * surprises it is what really happened, whether or not anybody saw it.
+ */
+function spellsOf(run: OvenRun, live: readonly RunEvent[]) {
+  const all = run.drill
+    ? happeningsAt({ drill: run.drill, people: 1, ...run }, Number.POSITIVE_INFINITY).map(({ surprise, atS }) => ({
+        fromS: atS,
+        untilS: atS + surprise.seconds,
+        does: INCIDENTS[surprise.incident].does,
+      }))
+    : eventsOf(live, 'incident').map(({ atS, seconds, incident }) => ({
+        fromS: Math.max(0, atS - seconds),
+        untilS: atS,
+        does: INCIDENTS[incident].does,
+      }))
+  return all.filter(({ does }) => does === 'door-open' || does === 'no-power')
+}
+
 /**
  * What a run did to the oven that hardens and to the one that tempers, in order: set points as steps began, blades in and out, the
  * display as it was read, doors and power. `ownTempering`: whether tempers go into an oven of their own.
  */
-export function ovenEventsOf(run: Pick<Run, 'steps' | 'events'>, ownTempering: boolean): OvenEvent[] {
+export function ovenEventsOf(run: OvenRun, ownTempering: boolean): OvenEvent[] {
   const { confirmed, steps } = runStateAt(run, 0)
   const ovenOf = (kind: string): OvenName => (ownTempering && TEMPER_STEPS.has(kind) ? 'tempering' : 'hardening')
   const events: OvenEvent[] = []
@@ -52,15 +75,7 @@ export function ovenEventsOf(run: Pick<Run, 'steps' | 'events'>, ownTempering: b
   const at = (atS: number): OvenName => ovenOf(steps[confirmed.filter(one => one.atS <= atS).length]?.kind ?? '')
   const live = liveEvents(run.events)
   for (const { atS, c } of eventsOf(live, 'shows')) events.push({ atS, oven: at(atS), kind: 'shows', c })
-  for (const { atS, incident, seconds } of eventsOf(live, 'incident')) {
-    const { does } = INCIDENTS[incident]
-    if (does === 'door-open' || does === 'no-power')
-      events.push({
-        atS: Math.max(0, atS - seconds),
-        oven: at(atS),
-        kind: does === 'no-power' ? 'no-power' : 'door',
-        untilS: atS,
-      })
-  }
+  for (const { fromS, untilS, does } of spellsOf(run, live))
+    events.push({ atS: fromS, oven: at(fromS), kind: does === 'no-power' ? 'no-power' : 'door', untilS })
   return events.sort((a, b) => a.atS - b.atS)
 }

@@ -44,6 +44,14 @@ export function recordOf(run: Run): BladeRecord[] {
   })
 }
 
+/** What each blade soaked in a run, min, to a tenth; of those that were pulled in it. */
+export const soakedMinOf = (run: Run): ReadonlyMap<string, number> =>
+  new Map(
+    recordOf(run).flatMap(({ blade, soakedS }) =>
+      soakedS === null ? [] : [[blade.bladeId, Math.round(soakedS / 6) / 10] as const],
+    ),
+  )
+
 /** An event moved to another moment by hand: what it was pressed at is kept. */
 export function correctedEvents(events: Run['events'], eventId: string, atS: number): Run['events'] {
   return events.map(event => (event.id === eventId ? { ...event, atS, pressedS: event.pressedS ?? event.atS } : event))

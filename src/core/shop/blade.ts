@@ -84,6 +84,8 @@ export const bladeSchema = z.object({
   /** What became of the packet it lay in. */
   packet: packetSchema.optional(),
   inspection: inspectionSchema.optional(),
+  /** What it soaked in the run that hardened it, min; absent where no run followed it. */
+  soakedMin: between(0, 100_000).optional(),
   /** Tempers of its own, after those of its group. */
   tempers: z.array(temperSchema).max(MOST.tempers).optional(),
   files: z.array(fileTestSchema).max(20).optional(),

@@ -132,6 +132,10 @@ export const runSchema = z.object({
   endedAt: instant.nullable(),
   mode: z.enum(['practice', 'shop']),
   people: z.union([z.literal(1), z.literal(2)]),
+  /** Practice in which things go wrong: how much, and the seed they come from. */
+  drill: z
+    .object({ level: z.union([z.literal(1), z.literal(2), z.literal(3)]), seed: z.int().min(0).max(1e9) })
+    .optional(),
   /** The run's clock: from each real instant it goes on at a speed, until the next. */
   clock: z
     .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0, 600) }))

@@ -12,12 +12,14 @@ interface Props {
   readonly boundKey: string | null
   readonly answer: (of: ClockAnswer) => void
   readonly onStop: () => void
+  /** What oven and blades did meanwhile, by the model; null where nothing is known of it. */
+  readonly meanwhile: string | null
 }
 
 const MINUTES = [0, 1, 2, 5, 10, 20, 30, 60, 120, 240, 480] as const
 
 /** What happened while nobody looked: only the person in the shop can tell, and the clocks wait for the answer. */
-export function ClockQuestions({ run, question, boundKey, answer, onStop }: Props) {
+export function ClockQuestions({ run, question, boundKey, answer, onStop, meanwhile }: Props) {
   const [offFor, setOffFor] = useState(false)
   const byMin = 'byS' in question ? Math.round(question.byS / 60) : 0
   const title =
@@ -54,6 +56,7 @@ export function ClockQuestions({ run, question, boundKey, answer, onStop }: Prop
           <Dialog.Title className="mb-3 text-title">
             {offFor ? 'How long was the oven without power?' : title}
           </Dialog.Title>
+          {meanwhile && <p className="mb-3 text-large">{meanwhile}</p>}
           {question.kind === 'set-back' ? (
             <Choices
               key="closed"

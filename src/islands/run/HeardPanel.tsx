@@ -1,11 +1,13 @@
 import { useEffect, useState } from 'react'
+import type { Batch } from '../../core/shop/batch'
 import { sound } from './alarm'
+import { ControllerLine } from './ControllerLine'
 import type { RunPrefs } from './run-prefs'
 import { setRunPrefs } from './run-prefs'
 import { localVoices, speak } from './voice'
 
 /** How a run is heard and pressed on this machine: alarms, a voice that lives on it, notifications, a key of a device. */
-export function HeardPanel({ prefs, onClose }: { prefs: RunPrefs; onClose: () => void }) {
+export function HeardPanel({ prefs, batch, onClose }: { prefs: RunPrefs; batch: Batch; onClose: () => void }) {
   const voices = useVoices()
   const [binding, setBinding] = useState(false)
   useEffect(() => {
@@ -21,7 +23,7 @@ export function HeardPanel({ prefs, onClose }: { prefs: RunPrefs; onClose: () =>
   }, [binding])
   const box = 'min-h-[72px] border-2 border-soot-rule px-4 text-large text-bone'
   return (
-    <section aria-label="Sound, voice and keys" className="grid gap-3 bg-soot-2 p-4 text-large">
+    <section aria-label="Sound, voice, keys and controller" className="grid gap-3 bg-soot-2 p-4 text-large">
       <div className="flex flex-wrap items-center gap-3">
         <Toggle on={prefs.sound} says="Alarms" onClick={() => setRunPrefs({ sound: !prefs.sound })} />
         <button type="button" className={box} onClick={() => sound('act')}>
@@ -74,6 +76,7 @@ export function HeardPanel({ prefs, onClose }: { prefs: RunPrefs; onClose: () =>
           Close
         </button>
       </div>
+      <ControllerLine batch={batch} />
       <p className="text-lead text-bone-2">
         Space, Enter, a foot pedal and the forward key of a presenter’s remote all confirm. Held, they mean that
         something happened.

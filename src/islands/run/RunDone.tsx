@@ -9,6 +9,8 @@ import { useSystem } from '../../ui/Units'
 import { SAFE_WORDS, STOP_WORDS } from '../../words/incidents'
 import { marksOf } from '../../words/lists'
 import { BladeRecords } from './BladeRecords'
+import { DrillReportPart } from './DrillReportPart'
+import { RunLine } from './RunLine'
 import { RunLog } from './RunLog'
 
 interface Props {
@@ -63,6 +65,8 @@ export function RunDone({ batch, run, earlier, waiting, onAgain }: Props) {
           {practice ? 'Practise again' : 'Run the whole batch again'}
         </button>
       </div>
+      {practice && <DrillReportPart run={run} batch={batch} />}
+      <RunLine run={run} batch={batch} />
       <BladeRecords records={recordOf(run)} batch={batch} />
       <h2 className="mt-8 mb-2 text-heading font-semibold">Everything in order</h2>
       {!practice && (

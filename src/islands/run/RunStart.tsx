@@ -5,9 +5,11 @@ import { countOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { CAUTIONS, DEFER } from '../../data/cautions'
+import { DRILL_LEVELS, type DrillLevel } from '../../data/drill'
 import { addRun } from '../../store/runs'
 import { useSay } from '../../ui/Units'
 import { cautionWords } from '../../words/cautions'
+import { LEVEL_WORDS } from '../../words/drill'
 import { bladesBySteel, counted } from '../../words/lists'
 import { inUnits } from '../../words/marked'
 import { problemWords } from '../../words/problems'
@@ -32,6 +34,8 @@ interface Props {
 
 /** Practice goes this much faster than life until it is told otherwise. */
 const PRACTICE_SPEED = 60
+/** Practices with surprises differ in as many ways. */
+const SEEDS = 1e9
 
 /** Before anything is hot: what will happen, with whom, and whether it is practice. */
 export function RunStart(props: Props) {
@@ -39,6 +43,7 @@ export function RunStart(props: Props) {
   const say = useSay()
   const count = countOf(batch)
   const [trouble, setTrouble] = useState<string | null>(null)
+  const [level, setLevel] = useState<0 | DrillLevel>(0)
   const begin = async () => {
     const now = Date.now()
     const { saved, problems } = await addRun({
@@ -48,6 +53,7 @@ export function RunStart(props: Props) {
       endedAt: null,
       mode,
       people: props.people,
+      ...(level === 0 ? {} : { drill: { level, seed: Math.floor(Math.random() * SEEDS) } }),
       clock: [{ realMs: now, runS: 0, speed: mode === 'practice' ? PRACTICE_SPEED : 1 }],
       steps: plan.steps,
       blades: plan.blades,
@@ -113,6 +119,25 @@ export function RunStart(props: Props) {
           </button>
         ))}
       </div>
+      {!isShop && (
+        <div className="mb-6 flex flex-wrap items-center gap-3 text-large">
+          <span className="text-bone-2">Surprises:</span>
+          {([0, ...DRILL_LEVELS] as const).map(one => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={level === one}
+              className={`min-h-[72px] border-2 px-4 text-left ${level === one ? 'border-hot font-semibold' : 'border-soot-rule text-bone-2'}`}
+              onClick={() => setLevel(one)}
+            >
+              {one === 0 ? 'none' : `Level ${one}`}
+            </button>
+          ))}
+          <span className="basis-full text-lead text-bone-2">
+            {level === 0 ? 'The practice goes as planned.' : `Hidden until they happen: ${LEVEL_WORDS[level]}.`}
+          </span>
+        </div>
+      )}
       {props.others.length > 0 && (
         <fieldset className="mb-6 text-large">
           <legend className="mb-2 text-bone-2">Run together with</legend>

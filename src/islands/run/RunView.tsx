@@ -6,6 +6,7 @@ import type { Batch } from '../../core/shop/batch'
 import type { Run, RunStep } from '../../core/shop/run'
 import { unsavedRuns } from '../../store/runs'
 import { useSay } from '../../ui/Units'
+import { countWords, meanwhileWords } from '../../words/board'
 import { clockText } from '../../words/clock-text'
 import { roleName, roleWords } from '../../words/cues'
 import { happenedWords } from '../../words/incidents'
@@ -22,6 +23,7 @@ import { addMinutes, logRemark, logShown, takeBack } from './run-log'
 import { loadRunPrefs, runPrefs, setRunPrefs } from './run-prefs'
 import { SomethingHappened } from './SomethingHappened'
 import { changeSpeed, SpeedControl } from './SpeedControl'
+import { openSurprises, SurpriseNote } from './SurpriseNote'
 import { useConfirm, wantedC } from './use-confirm'
 import { useHeard } from './use-heard'
 import { usePressKey } from './use-press-key'
@@ -48,6 +50,7 @@ export function RunView({ batch, run }: Props) {
   const { step } = state
   const said = useMemo(() => (step ? stepWords(step, batch, shop.units) : null), [step, batch, shop.units])
   const prefs = useRunPrefs()
+  const say = useSay()
   const [open, setOpen] = useState<Open>(null)
   const { confirm, early } = useConfirm(run, oven)
   const isAsked = open === 'remark' || open === 'happened' || clock.question !== null
@@ -59,7 +62,10 @@ export function RunView({ batch, run }: Props) {
     nowS,
     dueS: state.dueS,
     ready: state.ready,
-    wrong: oven.silentS !== null || clock.question !== null,
+    wrong:
+      oven.silentS !== null ||
+      clock.question !== null ||
+      (run.drill !== undefined && openSurprises(run, nowS).length > 0),
     people: state.people,
     prefs,
   })
@@ -97,6 +103,7 @@ export function RunView({ batch, run }: Props) {
         </p>
       </header>
       <Troubles oven={oven} runId={run.id} />
+      {run.drill && <SurpriseNote run={run} batch={batch} nowS={nowS} />}
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
         <OvenFigure oven={oven} onShows={c => void logShown(run, c, 'hand')} />
         <TimeLeft
@@ -109,7 +116,9 @@ export function RunView({ batch, run }: Props) {
         <RunBoard rows={rows} batch={batch} />
       </div>
       <OverSoak rows={rows} batch={batch} />
-      <p className="text-large text-[#ffd9b8]">{happened ? happenedWords(happened, batch) : said.detail}</p>
+      <p className="text-large text-[#ffd9b8]">
+        {happened ? happenedWords(happened, batch) : `${countWords(state, batch)}${said.detail}`}
+      </p>
       {state.people === 2 && <TwoPeople step={step} batch={batch} action={said.action} />}
       <div className="grid gap-3 md:grid-cols-[minmax(0,1fr)_300px]">
         <button
@@ -139,14 +148,14 @@ export function RunView({ batch, run }: Props) {
         <RunKey
           onClick={() => setOpen(open === 'heard' ? null : 'heard')}
           keyName={prefs.sound ? '♪' : '–'}
-          says="sound, voice, keys"
+          says="sound, voice, controller"
         />
         <a href={`/batch/${batch.id}/${step.station}`} className="inline-flex min-h-[72px] items-center px-3">
           <b className="mr-2 text-bone">Esc</b> leave, the clocks go on
         </a>
         {practice && <SpeedControl run={run} />}
       </footer>
-      {open === 'heard' && <HeardPanel prefs={prefs} onClose={() => setOpen(null)} />}
+      {open === 'heard' && <HeardPanel prefs={prefs} batch={batch} onClose={() => setOpen(null)} />}
       <RemarkDialog
         runId={run.id}
         open={open === 'remark'}
@@ -172,6 +181,7 @@ export function RunView({ batch, run }: Props) {
           boundKey={prefs.boundKey}
           answer={clock.answer}
           onStop={() => setOpen('happened')}
+          meanwhile={meanwhileWords(rows, known.shownC, batch, say)}
         />
       )}
       <p className="sr-only" role="status">

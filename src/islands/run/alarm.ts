@@ -35,7 +35,8 @@ let audio: AudioContext | null = null
 
 /** Sounds an alarm and shakes what can shake. A browser stays silent until its page was touched once: then nothing is heard, and nothing breaks. */
 export function sound(alarm: Alarm) {
-  navigator.vibrate?.([...VIBRATION_MS[alarm]])
+  // A page that nobody has touched may not shake: browsers say so in their console.
+  if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([...VIBRATION_MS[alarm]])
   try {
     audio ??= new AudioContext()
     void audio.resume()

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef } from 'react'
+import type { Answer } from '../../core/contract/questions'
 import { ovenOf, temperingOvenOf } from '../../core/job/ovens'
 import { arrivalsOf } from '../../core/run/board'
 import { type OvenTrack, shownAt, withinFrom } from '../../core/run/follow-oven'
@@ -30,20 +31,32 @@ const KEEP_READING_S = 120
 
 const TEMPERS: ReadonlySet<RunStep['kind']> = new Set(['temper-cool', 'temper-start', 'temper-in', 'temper-out'])
 
-/** The oven of a run as it is now: what its controller says, else what its wall model makes of everything that was done to it. */
-export function useRunOven(run: Run, batch: Batch, nowS: number): RunOven {
+/** The ovens of a run as the model follows them; undefined while it is worked out, a refusal where it cannot be, null without its ovens. */
+function useFollowed(run: Run, batch: Batch) {
   const shop = useShopNow()
   const request = useMemo(() => {
     const [hardening, tempering] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
     if (!hardening.ok || !tempering.ok) return null
-    const { steps, events, blades } = run
+    const { steps, events, blades, drill, people } = run
     return {
-      run: { steps, events: events.filter(event => event.kind !== 'remark'), blades },
+      run: { steps, events: events.filter(event => event.kind !== 'remark'), blades, drill, people },
       hardening: hardening.value,
       tempering: shop.temperingOvenId === null ? null : tempering.value,
     }
   }, [run, batch, shop])
   const answer = useAnswer('run-oven', request)
+  return { answer: request ? answer : null }
+}
+
+/** What the ovens of a run went through; null while that is not known. */
+export function useRunTracks(run: Run, batch: Batch): Answer<'run-oven'> | null {
+  const { answer } = useFollowed(run, batch)
+  return answer?.ok ? answer.value : null
+}
+
+/** The oven of a run as it is now: what its controller says, else what its wall model makes of everything that was done to it. */
+export function useRunOven(run: Run, batch: Batch, nowS: number): RunOven {
+  const { answer } = useFollowed(run, batch)
   const tracks = answer?.ok ? answer.value : null
   const { state: heard } = useController(batch.id)
   // Which oven the step is about rests on the steps alone.
@@ -62,7 +75,7 @@ export function useRunOven(run: Run, batch: Batch, nowS: number): RunOven {
     shownBy: controllerC !== null ? 'controller' : track ? (run.mode === 'practice' ? 'practice' : 'model') : 'nobody',
     waitS: track && waitOf(state, track, nowS),
     silentS,
-    modelFailed: request !== null && answer !== undefined && !answer.ok,
+    modelFailed: answer !== null && answer !== undefined && !answer.ok,
   }
 }
 

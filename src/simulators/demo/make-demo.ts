@@ -5,6 +5,7 @@ import { routeUpTo, stagesOf } from '../../core/job/stages'
 import { bladesOf } from '../../core/job/tray'
 import { editBlade } from '../../core/job/tray-edit'
 import { createRandom, type Random } from '../../core/numeric/random'
+import { soakedMinOf } from '../../core/run/record'
 import { arrivalOf, runStateAt } from '../../core/run/run-state'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import { partBatch } from '../../core/shop/batch-records'
@@ -136,7 +137,21 @@ function tell(
   }
   if (story.planned) return { batch, readings: [], runs: [] }
   const told = inspected(withDecisions(batch, story, day), story)
-  return { batch: told, readings: measure(told, story, random, day), runs: [ranOn(told, shop, random, day)] }
+  const readings = measure(told, story, random, day)
+  const run = ranOn(told, shop, random, day)
+  return { batch: withSoaks(told, run), readings, runs: [run] }
+}
+
+/** A batch whose blades know what they soaked in a run. */
+function withSoaks(batch: Batch, run: Run): Batch {
+  const soaks = soakedMinOf(run)
+  return {
+    ...batch,
+    blades: batch.blades.map(blade => {
+      const soakedMin = soaks.get(blade.id)
+      return soakedMin === undefined ? blade : { ...blade, soakedMin }
+    }),
+  }
 }
 
 /** Readings as the oven, the blade and the tester would have given them. */

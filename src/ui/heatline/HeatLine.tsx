@@ -79,7 +79,12 @@ export function HeatLine(props: Props) {
   return (
     <div className="relative">
       {moment && <MomentPlayer {...{ stretches, trace }} moment={moment.at} onMoment={moment.onMoment} />}
-      <div ref={frame} className="overflow-x-auto overflow-y-hidden">
+      <div
+        ref={frame}
+        className="overflow-x-auto overflow-y-hidden"
+        // With nothing on it to be reached by keyboard the line itself is, to be scrolled.
+        {...(!stations && !moment && { role: 'region', 'aria-label': 'Heat Line, scrolled sideways', tabIndex: 0 })}
+      >
         {/* biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset. */}
         <svg
           width={width}

@@ -58,7 +58,7 @@ it('says route, readings, uncertainty and aim', () => {
     'X65Cr13, lot bar 7',
     '1066 °C (1951 °F)',
     'Temper 2',
-    '15 min at heat, in Old oven; logged: 14 min at a mean of 1063 °C',
+    '15 min at heat as planned, in Old oven; logged: 14 min at a mean of 1063 °C',
     'logged: 118 min at a mean of 204 °C',
     'corrected for a round face',
     '60.2 HRC ± 0.8',

@@ -25,7 +25,9 @@ export const runOven = question({
   summary:
     'What the ovens of a run went through and go on to, by their wall models and what their displays were read at',
   request: z.object({
-    run: runSchema.pick({ steps: true, events: true, blades: true }),
+    run: runSchema
+      .pick({ steps: true, events: true, blades: true, drill: true, people: true })
+      .partial({ people: true }),
     hardening: ovenSchema,
     /** The oven of its own that tempers; null where the one that hardens does. */
     tempering: ovenSchema.nullable(),
