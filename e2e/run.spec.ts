@@ -1,8 +1,17 @@
+import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { action, begin, goOn, holdKey, practiseUntil, press, title } from './hot-run'
 import { beginBatch, expect, expectAccessible, fill, openDemoBatch, startEmpty, test } from './shop'
 
 const board = (page: Page) => page.getByRole('table', { name: 'Each blade’s clock' })
+/** Read at three metres, through a shield: contrast of WCAG 2.2 AAA. */
+async function expectReadableFarOff(page: Page) {
+  // The flash that says it is time is over.
+  await page.waitForTimeout(5000)
+  const { violations } = await new AxeBuilder({ page }).withRules(['color-contrast-enhanced']).analyze()
+  expect(violations.flatMap(v => v.nodes.map(node => node.html))).toEqual([])
+}
+
 const rowOf = (page: Page, mark: string) => board(page).getByRole('row', { name: new RegExp(`^${mark} `) })
 
 test('the keys: confirm, take back, a minute more, a remark, leave and come back', async ({ page }) => {
@@ -126,6 +135,7 @@ test('plates that are too hot put the next pull off, and a run is called off wit
   test.setTimeout(180_000)
   await begin(page, 'practice')
   await practiseUntil(page, /^Pull C2$/)
+  await expectReadableFarOff(page)
   await page.getByRole('button', { name: '1×', exact: true }).click()
   await page.keyboard.press('x')
   await page.getByRole('option', { name: /Plates too hot/ }).click()

@@ -46,7 +46,7 @@ export const soakedWords = ({ soakedS, overS }: Pick<BoardRow, 'soakedS' | 'over
 
 /** The soak a blade is planned for, and the longest its steel should have. */
 export const windowWords = ({ soakMin, longestMin }: BoardRow['blade']): string =>
-  longestMin === null ? `of ${Math.round(soakMin)} min` : `of ${Math.round(soakMin)} to ${Math.round(longestMin)} min`
+  longestMin === null ? `${Math.round(soakMin)} min` : `${Math.round(soakMin)} to ${Math.round(longestMin)} min`
 
 /** Where blades are counted: what went in must have come out, or be explained by name. Nothing where nothing is counted. */
 export function countWords(

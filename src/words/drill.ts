@@ -56,11 +56,11 @@ export function drillWords({ happenings, imagined, pulls }: DrillReport): string
   const worst = Math.max(0, ...pulls.map(pull => Math.abs(pull.offS)))
   const soonest = Math.max(0, ...pulls.map(pull => pull.tooSoonS))
   return [
-    `${met} of ${counted(happenings.length, 'surprise')} called`,
+    ...(happenings.length === 0 ? [] : [`${met} of ${counted(happenings.length, 'surprise')} called`]),
     ...(imagined > 0 ? [`${imagined} called that had not happened`] : []),
-    `the soak furthest from the best possible is ${clockText(worst)} off`,
-    ...(soonest > 0 ? [`the plates had ${clockText(soonest)} less than they needed at the worst pull`] : []),
-  ].join(', ')
+    `The soak furthest from the best possible is ${clockText(worst)} off`,
+    ...(soonest > 0 ? [`The plates had ${clockText(soonest)} less than they needed at the worst pull`] : []),
+  ].join('. ')
 }
 
 export const LEVEL_WORDS = {

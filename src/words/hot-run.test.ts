@@ -73,10 +73,10 @@ describe('the board in words', () => {
   })
 
   it('gives a soak in its window, and what is over', () => {
-    expect([soakedWords(row({})), windowWords(row({}).blade)]).toEqual(['14:23', 'of 12 to 38 min'])
+    expect([soakedWords(row({})), windowWords(row({}).blade)]).toEqual(['14:23', '12 to 38 min'])
     expect(soakedWords(row({ soakedS: 2400, overS: 120 }))).toBe('40:00, 2:00 over')
     expect(soakedWords(row({ soakedS: null }))).toBe('')
-    expect(windowWords({ ...blade, soakMin: 20, longestMin: null })).toBe('of 20 min')
+    expect(windowWords({ ...blade, soakMin: 20, longestMin: null })).toBe('20 min')
   })
 
   it('says what too long a soak does, and how much it hurries', () => {
@@ -162,11 +162,11 @@ describe('a practice with surprises, in words', () => {
     const pulls = [{ bladeId: 'A1', soakedS: 800, bestS: 720, offS: 80, tooSoonS: 0 }]
     const happenings = [{ surprise, atS: 100, answer }]
     expect(drillWords({ happenings, imagined: 1, pulls, habit: 'none' })).toBe(
-      '1 of 1 surprise called, 1 called that had not happened, the soak furthest from the best possible is 1:20 off',
+      '1 of 1 surprise called. 1 called that had not happened. The soak furthest from the best possible is 1:20 off',
     )
     expect(
       drillWords({ happenings, imagined: 0, pulls: [{ ...pulls[0], tooSoonS: 25 } as never], habit: 'plates' }),
-    ).toContain('the plates had 0:25 less than they needed at the worst pull')
+    ).toContain('The plates had 0:25 less than they needed at the worst pull')
     for (const habit of ['see', 'quicker', 'in-time', 'not-early', 'plates', 'none'] as const)
       expect(habitWords(habit)).toMatch(/\.$/)
   })

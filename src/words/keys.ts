@@ -29,16 +29,20 @@ const HEAT_LINE: readonly KeyHint[] = [
 ]
 
 const RUN: readonly KeyHint[] = [
-  { keys: ['Space'], does: 'Confirm the present step' },
-  { keys: ['Z'], does: 'Take the last confirmation back' },
+  { keys: ['Space'], does: 'Confirm the present step; held: something happened' },
+  { keys: ['X'], does: 'Something happened' },
+  { keys: ['Z'], does: 'Take back what was done last' },
   { keys: ['+'], does: 'Add a minute to the present wait' },
   { keys: ['L'], does: 'Log a remark' },
+  { keys: ['V'], does: 'Spoken cues on or off' },
+  { keys: [',', '.'], does: 'Practice slower or faster' },
   { keys: ['Esc'], does: 'Leave the run; its clocks go on' },
 ]
 
 /** The keys of the view at an address, most particular first. */
 export function keysAt(path: string): readonly KeyHint[] {
-  if (path.startsWith('/run/')) return [...RUN, { keys: ['?'], does: 'Show these keys' }]
+  if (path.startsWith('/run/') || path.startsWith('/practice/'))
+    return [...RUN, { keys: ['?'], does: 'Show these keys' }]
   if (path.endsWith('/measure')) return [...MEASURE, ...BATCH, ...HEAT_LINE, ...EVERYWHERE]
   if (path.startsWith('/batch/')) return [...BATCH, ...HEAT_LINE, ...EVERYWHERE]
   return EVERYWHERE

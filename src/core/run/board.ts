@@ -40,7 +40,15 @@ export function boardOf(
       .find(one => one.bladeIds.includes(id) || one.names.afterBladeId === id)
     // The step that takes it out of the plates is another blade's, or nobody's.
     const kind = step?.names.afterBladeId === id ? 'unclamp' : step?.kind
-    const inS = kind === 'pull' ? (pulls.get(id) ?? null) : step === state.step ? state.remainingS : null
+    // When it is cool enough is felt, not counted.
+    const inS =
+      kind === 'unclamp' && step?.kind !== 'unclamp'
+        ? null
+        : kind === 'pull'
+          ? (pulls.get(id) ?? null)
+          : step === state.step
+            ? state.remainingS
+            : null
     return {
       blade,
       place,

@@ -134,7 +134,7 @@ const fits = ({ name, words }: Action, text: string): boolean =>
 
 /** What can be done on this page, and the stations of its batch. */
 function actionsHere(onKeys: () => void): Action[] {
-  const batchId = /^\/(?:batch|run|print)\/([^/]+)/.exec(location.pathname)?.[1]
+  const batchId = /^\/(?:batch|run|practice|print)\/([^/]+)/.exec(location.pathname)?.[1]
   return [
     { name: 'New batch', words: 'begin start blades', act: () => goTo('/batches?new') },
     { name: 'Undo', words: 'take back', act: () => void undo() },

@@ -99,14 +99,17 @@ function SoakBar({ row, mostS }: { row: BoardRow; mostS: number }) {
   const isIn = place === 'soaking' || place === 'due'
   const colour = overS > 0 ? 'bg-[#ff8a6a]' : isIn ? 'bg-hot' : 'bg-[#8d857c]'
   return (
-    <div className="relative mr-6 h-[18px]">
-      <div className="absolute inset-y-0 bg-[#4a4038]" style={{ left: part(fromS), width: part(toS - fromS) }} />
-      {soakedS !== null && <div className={`absolute inset-y-1 left-0 ${colour}`} style={{ width: part(soakedS) }} />}
-      <span
-        className="figure absolute -top-px pl-2 text-lead leading-[20px] whitespace-nowrap text-bone"
-        style={{ left: soakedS === null ? 0 : `min(${part(soakedS)}, 62%)` }}
-      >
-        {soakedWords(row)} <span className="text-bone-2">{windowWords(blade)}</span>
+    <div className="mr-4 flex items-center gap-3">
+      <div className="relative h-[18px] min-w-0 flex-1">
+        <div className="absolute inset-y-0 bg-[#4a4038]" style={{ left: part(fromS), width: part(toS - fromS) }} />
+        {soakedS !== null && <div className={`absolute inset-y-1 left-0 ${colour}`} style={{ width: part(soakedS) }} />}
+      </div>
+      <span className="figure w-[200px] shrink-0 whitespace-nowrap leading-[20px] text-lead">
+        <span className={overS > 0 ? 'text-[#ff9a7c]' : 'text-bone'}>{soakedWords(row)}</span>{' '}
+        <span className="text-bone-2">
+          {soakedS === null ? '' : 'of '}
+          {windowWords(blade)}
+        </span>
       </span>
     </div>
   )

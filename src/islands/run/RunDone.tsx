@@ -28,7 +28,7 @@ export function RunDone({ batch, run, earlier, waiting, onAgain }: Props) {
   const practice = run.mode === 'practice'
   const [stop] = eventsOf(liveEvents(run.events), 'stop')
   return (
-    <div className="mx-auto max-w-5xl p-6 md:p-10">
+    <div className="mx-auto w-full max-w-[1240px] p-6 md:p-10">
       <h1 className="text-figure-small font-semibold">
         {practice ? 'Practice: ' : ''}
         {batch.name}: the run {stop ? 'was called off' : 'is finished'}

@@ -119,7 +119,7 @@ function useOthers(batches: readonly Batch[] | undefined, batchId: string): read
 
 /** Without its oven or its grade nothing may be run: why, and where it is mended. */
 const CannotRun = ({ batch, problems }: { batch: Batch; problems: readonly Problem[] }) => (
-  <div className="mx-auto max-w-3xl p-6 text-large md:p-10">
+  <div className="mx-auto w-full max-w-3xl p-6 text-large md:p-10">
     <h1 className="text-figure-small font-semibold">{batch.name}</h1>
     <Problems of={problems} className="my-4 !text-[#ffb8a3]" />
     <a className="run-action" href={`/batch/${batch.id}/heat`}>

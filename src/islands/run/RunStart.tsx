@@ -64,7 +64,7 @@ export function RunStart(props: Props) {
   }
   if (count === 0)
     return (
-      <div className="mx-auto max-w-4xl p-6 md:p-10">
+      <div className="mx-auto w-full max-w-4xl p-6 md:p-10">
         <h1 className="text-figure-small font-semibold">{batch.name}</h1>
         <p className="my-4 text-heading">There is no blade in this batch yet.</p>
         <a className="run-action" href={`/batch/${batch.id}/prepare`}>
@@ -74,7 +74,7 @@ export function RunStart(props: Props) {
     )
   const isShop = mode === 'shop'
   return (
-    <div className="mx-auto max-w-4xl p-6 md:p-10">
+    <div className="mx-auto w-full max-w-4xl p-6 md:p-10">
       <h1 className="text-figure-small font-semibold">
         {isShop ? '' : 'Practice: '}
         {batch.name}

@@ -88,7 +88,7 @@ export function RunView({ batch, run }: Props) {
   const happened = state.incidents.findLast(one => one.atS >= state.sinceS)
   const waits = state.ready ? said.action : `Wait, then ${lowerFirst(said.action)}`
   return (
-    <div className="flex min-h-dvh flex-col gap-2.5 p-4 md:px-9 md:py-4" data-ready={state.ready ? 'run' : undefined}>
+    <div className="flex flex-1 flex-col gap-2.5 p-4 md:px-9 md:py-4" data-ready={state.ready ? 'run' : undefined}>
       <header className="flex flex-wrap justify-between gap-x-6 text-heading">
         <p>
           <strong>{said.title}</strong>{' '}
