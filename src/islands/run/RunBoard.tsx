@@ -54,7 +54,7 @@ export function RunBoard({ rows, batch }: { rows: readonly BoardRow[]; batch: Ba
             <td className={`hidden sm:table-cell ${cell}`}>
               <SoakBar row={row} mostS={mostS} />
             </td>
-            <td className={`hidden text-bone-2 md:table-cell ${cell}`}>
+            <td className={`hidden md:table-cell ${row.isPresent ? 'text-bone' : 'text-bone-2'} ${cell}`}>
               {row.blade.set === 0 ? 'oil' : say.t(row.blade.platesC)}
             </td>
             <td className={cell}>{nextWords(row)}</td>
@@ -106,7 +106,7 @@ function SoakBar({ row, mostS }: { row: BoardRow; mostS: number }) {
       </div>
       <span className="figure w-[200px] shrink-0 whitespace-nowrap leading-[20px] text-lead">
         <span className={overS > 0 ? 'text-[#ff9a7c]' : 'text-bone'}>{soakedWords(row)}</span>{' '}
-        <span className="text-bone-2">
+        <span className={row.isPresent ? 'text-bone' : 'text-bone-2'}>
           {soakedS === null ? '' : 'of '}
           {windowWords(blade)}
         </span>
