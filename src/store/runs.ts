@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo, useSyncExternalStore } from 'react'
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
-import { soakedMinOf } from '../core/run/record'
+import { soakedMinOf, statesIn } from '../core/run/record'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { createSubscribable } from '../core/subscribable'
 import { db } from './database'
@@ -46,13 +46,27 @@ const write = (id: string, change: Change): Promise<Saving> =>
       if (!run) return
       const after = fittingChange(runSchema, run, change(run))
       await db.runs.put(after)
-      if (after.endedAt !== null && after.mode === 'shop') await noteSoaks(after)
+      if (after.endedAt !== null && after.mode === 'shop') await noteBlades(after)
     }),
   )
 
-/** What the blades soaked stands with them once their run is over, and again after it was corrected: what is learnt rests on it. */
-async function noteSoaks(run: Run): Promise<void> {
-  for (const [bladeId, soakedMin] of soakedMinOf(run)) await db.blades.update(bladeId, { soakedMin })
+/**
+ * What the blades soaked and came to stands with them once their run is over, and again after it was corrected: what is learnt, loaded
+ * and counted rests on it.
+ */
+async function noteBlades(run: Run): Promise<void> {
+  const [soaks, states] = [soakedMinOf(run), statesIn(run)]
+  for (const blade of await db.blades.bulkGet(run.blades.map(one => one.bladeId))) {
+    if (!blade) continue
+    const soakedMin = soaks.get(blade.id)
+    const state = states.get(blade.id)
+    const others = (blade.states ?? []).filter(one => one.runId !== run.id)
+    await db.blades.put({
+      ...blade,
+      ...(soakedMin === undefined ? {} : { soakedMin }),
+      ...(state || blade.states ? { states: [...others, ...(state ? [{ ...state, why: '' }] : [])] } : {}),
+    })
+  }
 }
 
 /**

@@ -512,3 +512,36 @@ describe('a run the browser will not store', () => {
     expect((await logEvents('f2', [{ id: 'x', atS: 2, kind: 'take-back' }])).saved).toBe(true)
   })
 })
+
+describe('a run in the shop that is over', () => {
+  const tray = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], { id: 'g1' })
+  const whole = { ...tray, blades: tray.blades.map(blade => ({ ...blade, batchId: 'g1' })) }
+  const plan = expectOk(buildRunSteps(whole, DEFAULT_WORKSHOP))
+  const events: Run['events'] = [
+    { id: 'x', atS: 5, kind: 'incident', incident: 'cracked', bladeIds: ['A2'], seconds: 0, text: '' },
+    ...plan.steps.map((step, i) => ({ id: `e${i}`, atS: 1000 * (i + 1), kind: 'confirm' as const, stepId: step.id })),
+  ]
+  const over = (mode: Run['mode']) => ({ ...run(`g-${mode}`, 'g1', mode), ...plan, events: [] })
+  const blade = async (id: string) => db.blades.get(id)
+
+  it('leaves what blades soaked and came to with them, anew when it is corrected, and practice leaves nothing', async () => {
+    await addBatch(whole)
+    await addRun(over('practice'))
+    await changeRun('g-practice', one => ({ ...one, endedAt: NOW, events: [...events] }))
+    expect(await blade('A1')).not.toHaveProperty('soakedMin')
+    await addRun(over('shop'))
+    await changeRun('g-shop', one => ({ ...one, events: [...events] }))
+    expect(await blade('A1')).not.toHaveProperty('soakedMin')
+    await changeRun('g-shop', one => ({ ...one, endedAt: NOW }))
+    const soaked = (await blade('A1'))?.soakedMin ?? 0
+    expect(soaked).toBeGreaterThan(0)
+    expect((await blade('A2'))?.states).toMatchObject([{ is: 'cracked', runId: 'g-shop' }])
+    const pull = events.find(e => e.kind === 'confirm' && plan.steps.find(s => s.id === e.stepId)?.kind === 'pull')
+    await changeRun('g-shop', one => ({
+      ...one,
+      events: one.events.filter(e => e.id !== 'x').map(e => (e.id === pull?.id ? { ...e, atS: e.atS + 300 } : e)),
+    }))
+    expect((await blade('A1'))?.soakedMin).toBeCloseTo(soaked + 5, 6)
+    expect((await blade('A2'))?.states).toEqual([])
+  })
+})

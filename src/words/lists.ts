@@ -1,5 +1,7 @@
-import { bladesOf, countOf } from '../core/job/tray'
-import type { Batch } from '../core/shop/batch'
+import { standing } from '../core/job/blade-state'
+import { bladesOf } from '../core/job/tray'
+import type { Batch, BatchGroup } from '../core/shop/batch'
+import { statesCounted } from './blade-state'
 
 /**
  * Things in a row as one says them.
@@ -40,6 +42,16 @@ export function marksOfBlades(batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
   return marksOf(ids.map(id => known.get(id) ?? serials.get(id) ?? '?'))
 }
 
+/** '8 × X65Cr13 (1 cracked)': the blades of a steel that stand, and what became of others. */
+export function bladesOfSteelWords(
+  batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
+  { id, gradeName }: Pick<BatchGroup, 'id' | 'gradeName'>,
+): string {
+  const blades = bladesOf(batch, id)
+  const other = statesCounted(blades)
+  return `${standing(blades).length} × ${gradeName}${other === '' ? '' : ` (${other})`}`
+}
+
 /** '9 × X65Cr13, 2 × X105CrMo17' */
 export const bladesBySteel = (batch: Pick<Batch, 'lines' | 'blades' | 'groups'>): string =>
-  batch.groups.map(group => `${countOf(batch, group.id)} × ${group.gradeName}`).join(', ')
+  batch.groups.map(group => bladesOfSteelWords(batch, group)).join(', ')

@@ -6,6 +6,7 @@ import type { Run } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
+import { standing } from './blade-state'
 import { type Happened, happenedTo } from './happened'
 import { bladeHardness, readingsOf } from './hardness'
 import { loggedRoute } from './logged-heat'
@@ -73,11 +74,11 @@ export interface CertificateSources {
   readonly logs: readonly OvenLog[]
 }
 
-/** Certificates of every blade of a batch, in the order of the tray. */
+/** Certificates of every blade of a batch that stands, in the order of the tray: none of one that is cracked, lost or scrapped. */
 export function certificatesOf(sources: CertificateSources, issuedAt: string): Certificate[] {
   const { batch, shop, readings, runs, logs } = sources
   const holds = new Map(batch.groups.map(group => [group.id, measuredHolds(logs, batch, group, shop)]))
-  return bladesOf(batch).map((blade): Certificate => {
+  return standing(bladesOf(batch)).map((blade): Certificate => {
     const { group, line } = blade
     const route = routeOfBlade(blade)
     const grade = gradeOf(group)

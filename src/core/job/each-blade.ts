@@ -8,6 +8,7 @@ import { predict, type ShopExperience } from '../steel/predict'
 import type { System } from '../units/quantity'
 import { settingC } from '../units/setting'
 import { type AdviceOption, type AdviceRequest, advise } from './advise'
+import { standing } from './blade-state'
 import { bladeHardness } from './hardness'
 import { packetOf } from './packets'
 import { readOn, stageReadingOf, wantedAfter } from './stage-reading'
@@ -64,7 +65,7 @@ export interface EachBladeRequest {
 
 /** What each blade of a batch needs by its own evidence, and which go on together. */
 export function eachBlade(request: EachBladeRequest): EachBlade {
-  const blades = bladesOf(request.batch)
+  const blades = standing(bladesOf(request.batch))
   const needs = blades.flatMap(blade => needOf(blade, request) ?? [])
   const read = new Set(needs.map(n => n.bladeId))
   return {

@@ -11,6 +11,7 @@ import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
+import { standing } from './blade-state'
 import { checkBefore, checksOf } from './tester'
 import { type BatchBlade, bladesOf } from './tray'
 
@@ -61,7 +62,7 @@ export const bladeHardness = (blade: BatchBlade, stage: Stage, evidence: Hardnes
 
 /**
  * How hard the blades of a group are at a stage. A blade that stands apart (a leaking packet, a cold corner) does not decide for
- * the rest: it is named and left out. Null where nothing was measured.
+ * the rest: it is named and left out; one that is cracked, lost or set aside stands nowhere. Null where nothing was measured.
  */
 export function groupHardness(
   batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
@@ -71,7 +72,7 @@ export function groupHardness(
 ): Hardness | null {
   const group = batch.groups.find(g => g.id === groupId)
   if (!group) return null
-  const blades = bladesOf(batch, groupId)
+  const blades = standing(bladesOf(batch, groupId))
   const each = blades.flatMap(blade => {
     const own = readingsOf([blade], stage, evidence)
     return own.length > 0 ? [{ bladeId: blade.id, hrc: meanHrc(own, evidence.tester) }] : []

@@ -6,6 +6,7 @@ import type { Batch, BatchGroup } from '../shop/batch'
 import { gradeOf } from '../steel/grades'
 import type { System } from '../units/quantity'
 import { settingC } from '../units/setting'
+import { standing } from './blade-state'
 import { type BatchBlade, bladesOf, tempersOf } from './tray'
 
 /** One closing of the oven door: groups soaked at the same temperature, in rising order of temperature. */
@@ -28,7 +29,7 @@ type LoadedBatch = Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry'>
  * soak first, then the thinnest blade. Temperatures on the way up are settings of the scale the shop reads.
  */
 export function loadsOf(batch: LoadedBatch, system: System): Load[] {
-  const blades = bladesOf(batch)
+  const blades = standing(bladesOf(batch))
   const hot = new Set(blades.map(b => b.group.route.austenitizeC))
   return [...hot]
     .sort((a, b) => a - b)
@@ -114,7 +115,7 @@ export function temperLoadsOf(
   batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
   done: ReadonlyMap<string, number> = new Map(),
 ): TemperLoad[] {
-  const blades = bladesOf(batch)
+  const blades = standing(bladesOf(batch))
   const rounds = Math.max(0, ...blades.map(blade => tempersOf(blade).length))
   return Array.from({ length: rounds }, (_, round) => {
     const loads = new Map<string, TemperLoad & { blades: BatchBlade[] }>()

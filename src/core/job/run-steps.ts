@@ -8,6 +8,7 @@ import type { Oven } from '../shop/oven'
 import type { RunBlade, RunStep } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { batchDayOf, type PlacedTemper, placeColdTempers } from './batch-day'
+import { standing } from './blade-state'
 import { type Load, loadsOf, steelsKnown, type TemperLoad } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
 import type { PlannedPull } from './pull-plan'
@@ -69,7 +70,7 @@ export function buildRunSteps(batch: Batch, shop: Workshop): Result<RunPlan> {
     if (!plan.ok) return plan
     planned.push(plan.value)
   }
-  const all = bladesOf(batch).map(blade => blade.id)
+  const all = standing(bladesOf(batch)).map(blade => blade.id)
   const last = loads.at(-1)
   return ok({
     steps: numbered([
@@ -162,7 +163,9 @@ const pullSteps = (pulls: readonly PlannedPull[], alone: ReadonlyMap<string, num
   })
 
 function coldSteps(batch: Batch): Draft[] {
-  const cold = bladesOf(batch).flatMap(({ id, group }) => (group.route.cold ? [{ id, cold: group.route.cold }] : []))
+  const cold = standing(bladesOf(batch)).flatMap(({ id, group }) =>
+    group.route.cold ? [{ id, cold: group.route.cold }] : [],
+  )
   if (cold.length === 0) return []
   const bladeIds = cold.map(({ id }) => id)
   const holdMin = Math.max(...cold.map(c => c.cold.holdMin))

@@ -4,6 +4,7 @@ import { runStateAt } from '../run/run-state'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Stage } from '../shop/route'
 import type { Run } from '../shop/run'
+import { standing } from './blade-state'
 import { stagesOf } from './stages'
 import { bladesOf } from './tray'
 
@@ -28,7 +29,7 @@ export function stationStates({
   runs,
   measured,
 }: StatesRequest): Readonly<Record<StationName, StationState>> {
-  const blades = bladesOf(batch, group.id)
+  const blades = standing(bladesOf(batch, group.id))
   const ids = new Set(blades.map(blade => blade.id))
   const confirmed = runs
     .filter(run => run.mode !== 'practice')

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { befell, pressed, pressedAt, runOf, trayOfBlades, withEvents } from '../../testing/run'
 import type { Run } from '../shop/run'
-import { arrivalsOf, boardOf, pullTimes } from './board'
+import { boardOf, pullTimes } from './board'
+import { arrivalsOf } from './follow-oven'
 import { runStateAt } from './run-state'
 
 const run = runOf(trayOfBlades(3))

@@ -1,5 +1,4 @@
 import type { Run, RunBlade, RunStep } from '../shop/run'
-import type { OvenTrack } from './follow-oven'
 import { arrivalOf, type OvenKnown, type RunState } from './run-state'
 
 /** Where a blade is. 'bench': before anything; 'rack': out of whatever it was in last. */
@@ -18,10 +17,6 @@ export interface BoardRow {
   /** It is the one the present step is about. */
   readonly isPresent: boolean
 }
-
-/** Arrivals of the blades of a run at their heat, by what its oven was followed to. */
-export const arrivalsOf = (track: Pick<OvenTrack, 'blades'> | null): OvenKnown['arrivedS'] =>
-  new Map((track?.blades ?? []).filter(one => one.round === 0).map(one => [one.bladeId, one.arrivedS]))
 
 /** Every blade of a run with its own clock, in pull order. */
 export function boardOf(

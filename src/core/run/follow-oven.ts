@@ -266,3 +266,7 @@ export function withinFrom(
   if (now !== null && now >= leastC && now <= mostC) return fromS
   return track.shown.find(([s, c]) => s > fromS && c >= leastC && c <= mostC)?.[0] ?? null
 }
+
+/** When the blades of a run were at their heat to be hardened, by what its oven was followed to, s. */
+export const arrivalsOf = (track: Pick<OvenTrack, 'blades'> | null): ReadonlyMap<string, number | null> =>
+  new Map((track?.blades ?? []).filter(one => one.round === 0).map(one => [one.bladeId, one.arrivedS]))

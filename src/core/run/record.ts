@@ -1,5 +1,8 @@
+import type { BladeState } from '../../data/blade-states'
+import type { Incident } from '../../data/incidents'
 import type { Run, RunBlade } from '../shop/run'
 import { boardOf } from './board'
+import { realMsAt } from './clock'
 import type { IncidentEvent } from './live-events'
 import { type GoneBlade, runStateAt } from './run-state'
 
@@ -51,6 +54,20 @@ export const soakedMinOf = (run: Run): ReadonlyMap<string, number> =>
       soakedS === null ? [] : [[blade.bladeId, Math.round(soakedS / 6) / 10] as const],
     ),
   )
+
+const CAME_TO: Partial<Record<Incident, BladeState>> = { cracked: 'cracked', missing: 'lost', 'set-aside': 'set-aside' }
+
+/** What blades came to in a run, with the instant; of those that left it before its end. */
+export function statesIn(
+  run: Run,
+): ReadonlyMap<string, { readonly is: BladeState; readonly at: string; readonly runId: string }> {
+  const states = [...runStateAt(run, 0).gone].flatMap(([bladeId, { incident, atS }]) => {
+    const is = CAME_TO[incident]
+    const at = new Date(realMsAt(run.clock, atS)).toISOString()
+    return is ? [[bladeId, { is, at, runId: run.id }] as const] : []
+  })
+  return new Map(states)
+}
 
 /** An event moved to another moment by hand: what it was pressed at is kept. */
 export function correctedEvents(events: Run['events'], eventId: string, atS: number): Run['events'] {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { BLADE_STATES } from '../../data/blade-states'
 import { FINISH_TASKS } from '../../data/finishing'
 import { BENT_AT, COLOURS } from '../../data/inspection'
 import { TIP_SHAPES } from '../../data/outline'
@@ -65,6 +66,15 @@ export const fileTestSchema = z.object({
   at: instant,
 })
 
+/** A blade's state from a moment on: what it came to, why, and to whom it went; by hand or by the run it befell in. */
+export const bladeStateSchema = z.object({
+  is: z.enum(BLADE_STATES),
+  at: instant,
+  why: textUpTo('why'),
+  to: textUpTo('buyer').optional(),
+  runId: id.optional(),
+})
+
 /**
  * One blade. Everything that happens to it hangs on its id: renaming its line, counting more or fewer of them, or giving them
  * another steel changes what it is called and nothing that is known of it.
@@ -86,6 +96,8 @@ export const bladeSchema = z.object({
   inspection: inspectionSchema.optional(),
   /** What it soaked in the run that hardened it, min; absent where no run followed it. */
   soakedMin: between(0, 100_000).optional(),
+  /** What it came to, in order; the newest counts. Absent: whole. */
+  states: z.array(bladeStateSchema).max(100).optional(),
   /** Tempers of its own, after those of its group. */
   tempers: z.array(temperSchema).max(MOST.tempers).optional(),
   files: z.array(fileTestSchema).max(20).optional(),
@@ -96,4 +108,5 @@ export const bladeSchema = z.object({
 export type Line = ReadOnly<z.infer<typeof lineSchema>>
 export type Blade = ReadOnly<z.infer<typeof bladeSchema>>
 export type BladeInspection = ReadOnly<z.infer<typeof inspectionSchema>>
+export type BladeStateEvent = ReadOnly<z.infer<typeof bladeStateSchema>>
 export type FileTestRecord = ReadOnly<z.infer<typeof fileTestSchema>>

@@ -123,6 +123,7 @@ export const LONGEST = {
   shopName: 80,
   fileName: 120,
   leak: 200,
+  buyer: 200,
   source: 300,
   why: 1000,
   remark: 1000,

@@ -1,7 +1,6 @@
 import { Copy, Flame, Play, Printer, Redo2, Undo2 } from 'lucide-react'
 import { useSyncExternalStore } from 'react'
 import type { BatchModel } from '../../core/job/batch-model'
-import { countOf } from '../../core/job/tray'
 import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
@@ -9,6 +8,7 @@ import { pageHistory } from '../../store/history'
 import { dashOf } from '../../ui/heatline/HeatLine'
 import { TextField } from '../../ui/PlainFields'
 import { useSystem } from '../../ui/Units'
+import { bladesOfSteelWords } from '../../words/lists'
 import { redo, undo } from '../undo'
 import { beginLike } from './begin-batch'
 import { sayProblems } from './edit'
@@ -53,7 +53,7 @@ export function BatchHeader({ model, groupId, onGroup, run, onHeat }: Props) {
               className={`min-h-touch px-2 text-small ${here ? 'text-bone underline decoration-hot decoration-2 underline-offset-[6px]' : 'text-bone-2 hover:text-bone'}`}
             >
               {model.groups.length > 1 && <LineSample dash={here ? undefined : dashOf(others.indexOf(group.id))} />}
-              {countOf(batch, group.id)} × {group.gradeName}
+              {bladesOfSteelWords(batch, group)}
             </button>
           )
         })}

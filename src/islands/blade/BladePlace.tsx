@@ -6,9 +6,11 @@ import { outlinePath } from '../../core/rockwell/outline'
 import type { Batch } from '../../core/shop/batch'
 import { useBatch, useBatchOfBlade, useReadings } from '../../store/hooks'
 import { useSay } from '../../ui/Units'
+import { stateWords } from '../../words/blade-state'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { Place } from '../Place'
+import { StateField } from '../StateField'
 import { useShopNow } from '../shop-context'
 
 interface Props {
@@ -63,7 +65,11 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
     ['Serial', serial],
     ['Steel', `${group.gradeName}${group.lot ? `, ${group.lot}` : ''}`],
     ['Size', `${say.length(line.lengthMm)} × ${say.length(line.widthMm)} × ${say.length(line.thicknessMm)}`],
-    ['Soak', `${say.both(route.austenitizeC)}, ${say.minutes(route.soakMin)}`],
+    ['State', stateWords(blade.record)],
+    [
+      'Soak',
+      `${say.both(route.austenitizeC)}, ${say.minutes(route.soakMin)} planned${blade.record.soakedMin === undefined ? '' : `, ${blade.record.soakedMin.toFixed(1)} min as run`}`,
+    ],
     ['Cold', route.cold ? say.t(route.cold.toC) : 'none'],
     ['Tempers', route.tempers.map(t => say.both(t.atC)).join(', ') || 'none'],
     [
@@ -107,6 +113,9 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
           ))}
         </tbody>
       </table>
+      <div className="mt-4">
+        <StateField batch={batch} blade={blade} />
+      </div>
       <div className="mt-4 flex gap-2">
         <a className="btn btn-ember" href={`/batch/${batch.id}/measure`}>
           Enter a reading

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { AirRefused } from '../../core/codes/caution'
 import type { Problem } from '../../core/codes/problem'
+import { standing } from '../../core/job/blade-state'
 import { steelKgOf } from '../../core/job/loads'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import { together, toldApart } from '../../core/job/together'
@@ -131,7 +132,7 @@ const CannotRun = ({ batch, problems }: { batch: Batch; problems: readonly Probl
 /** Why a batch's cold may not be done in this room; null where it may. */
 function coldRefusal(batch: Batch, shop: Workshop): AirRefused | null {
   const chilled = batch.groups.filter(group => group.route.cold !== null)
-  const steelKg = steelKgOf(bladesOf(batch).filter(blade => blade.group.route.cold !== null))
+  const steelKg = steelKgOf(standing(bladesOf(batch)).filter(blade => blade.group.route.cold !== null))
   const refusals = chilled.flatMap(
     group => (group.route.cold && coldAmount(group.route.cold, steelKg, shop)?.air.refused) || [],
   )

@@ -1,4 +1,5 @@
 import type { WorkshopData } from '../../core/files/exchange'
+import { stateOf, withState } from '../../core/job/blade-state'
 import { newGroup } from '../../core/job/new-batch'
 import { buildRunSteps } from '../../core/job/run-steps'
 import { routeUpTo, stagesOf } from '../../core/job/stages'
@@ -139,8 +140,18 @@ function tell(
   const told = inspected(withDecisions(batch, story, day), story)
   const readings = measure(told, story, random, day)
   const run = ranOn(told, shop, random, day)
-  return { batch: withSoaks(told, run), readings, runs: [run] }
+  const ended = withCameTo(withSoaks(told, run), story, day)
+  const lost = new Set(ended.blades.filter(blade => stateOf(blade) === 'lost').map(blade => blade.id))
+  return { batch: ended, readings: readings.filter(({ bladeId }) => !bladeId || !lost.has(bladeId)), runs: [run] }
 }
+
+/** A batch with what single blades came to, on the evening of its day. */
+const withCameTo = (batch: Batch, { cameTo = [] }: Story, day: Date): Batch =>
+  cameTo.reduce((all, { mark, ...state }) => {
+    const blade = bladesOf(batch).find(one => one.mark === mark)
+    const at = new Date(day.getTime() + 9 * 3_600_000).toISOString()
+    return blade ? withState(all, blade.id, { ...state, at }) : all
+  }, batch)
 
 /** A batch whose blades know what they soaked in a run. */
 function withSoaks(batch: Batch, run: Run): Batch {

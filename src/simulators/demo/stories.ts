@@ -1,3 +1,5 @@
+import type { BladeState } from '../../data/blade-states'
+
 /** What happened in the made-up year, oldest last. A shop on a made-up island coast: kitchen, fishing and boat knives. */
 export interface Story {
   readonly name: string
@@ -22,6 +24,13 @@ export interface Story {
   /** Mark of a blade whose packet leaked: it reads low. */
   readonly leaked?: string
   readonly note: string
+  /** What single blades came to, by their marks. */
+  readonly cameTo?: readonly {
+    readonly mark: string
+    readonly is: BladeState
+    readonly why: string
+    readonly to?: string
+  }[]
   /** A batch not yet hot. */
   readonly planned?: boolean
 }
@@ -104,7 +113,11 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Galley knives for the ferry',
     daysAgo: 166,
-    note: '',
+    note: 'Nine went in, eight came out: A5 fell behind the oven and was found cold.',
+    cameTo: [
+      { mark: 'A5', is: 'lost', why: 'fell behind the oven, found cold and bent' },
+      { mark: 'B1', is: 'sold', why: '', to: 'the ferry’s cook' },
+    ],
     groups: [
       { grade: 'X105CrMo17', lot: 'eider 4', blades: [['A', 290, 46, 3, 5]] },
       { grade: 'X65Cr13', lot: 'gull 1', blades: [['B', 240, 34, 2.2, 4]] },

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { CHILLED_WITHIN_K, chillMin } from '../../../core/cold/chill'
 import { coldWay } from '../../../core/cold/way'
+import { standing } from '../../../core/job/blade-state'
 import { chillWayOf } from '../../../core/job/chill-way'
 import { steelKgOf } from '../../../core/job/loads'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -48,7 +49,7 @@ export function ColdBench() {
   const { shop, shown, blades, learnt } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('box')
   const { route } = shown.group
-  const kg = steelKgOf(blades.filter(b => b.group.route.cold))
+  const kg = steelKgOf(standing(blades).filter(b => b.group.route.cold))
   const { grade } = shown
   const [without] =
     usePredictions(
@@ -70,7 +71,7 @@ export function ColdBench() {
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         view === 'schools' ? (
-          <SchoolsView steelKg={steelKgOf(blades)} />
+          <SchoolsView steelKg={steelKgOf(standing(blades))} />
         ) : (
           <>
             {route.cold && <BoxView toC={route.cold.toC} />}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { worked } from '../../../core/codes/working'
+import { stateOf } from '../../../core/job/blade-state'
 import { warmWindow } from '../../../core/job/inspect'
 import { BOUNDS } from '../../../core/shop/bounds'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -7,6 +8,7 @@ import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { NumberField } from '../../../ui/PlainFields'
+import { countedOutWords } from '../../../words/blade-state'
 import { bandText, hrcText } from '../../../words/speaker'
 import { useBench } from '../bench-context'
 import { EmptyTray } from './EmptyTray'
@@ -20,7 +22,8 @@ export function InspectBench() {
   const countIn = blades.length
   if (countIn === 0) return <EmptyTray title="Inspect" what="the count to check against" />
   const { countedOut } = batch
-  const missing = countedOut === null ? 0 : countIn - countedOut
+  const lost = blades.filter(({ record }) => stateOf(record) === 'lost').length
+  const out = countedOut === null ? null : countedOutWords(countIn, countedOut, lost)
   const window = warmWindow(shown.thicknessMm, shown.prediction.martensiteStartC)
   return (
     <Bench
@@ -45,27 +48,8 @@ export function InspectBench() {
             />
             <LeakField />
           </div>
-          {missing > 0 && (
-            <Warnings
-              lines={[
-                {
-                  code: 'missing',
-                  message: `${missing} ${missing === 1 ? 'blade is' : 'blades are'} missing: look in the oven, between the plates and on the floor before going on.`,
-                },
-              ]}
-            />
-          )}
-          {missing < 0 && (
-            <Warnings
-              lines={[
-                {
-                  code: 'extra',
-                  message: 'More blades came out than went in. Count again, and look for a blade of another batch.',
-                },
-              ]}
-            />
-          )}
-          {countedOut !== null && missing === 0 && <p className="my-2 text-good">All {countIn} are out.</p>}
+          {out && out.missing !== 0 && <Warnings lines={[{ code: 'count', message: out.text }]} />}
+          {out?.missing === 0 && <p className="my-2 text-good">{out.text}</p>}
           <Figure
             label="Predicted hardness as quenched"
             term="martensite"

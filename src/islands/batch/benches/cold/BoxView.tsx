@@ -1,5 +1,6 @@
 import { bathLevel, boxLayout } from '../../../../core/cold/box'
 import { coldWay } from '../../../../core/cold/way'
+import { standing } from '../../../../core/job/blade-state'
 import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
 import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
 import { marksOf } from '../../../../words/lists'
@@ -14,7 +15,9 @@ export function BoxView({ toC }: { toC: number }) {
   const glow = useGlow()
   const { boxMm, bath } = shop.cold
   const box = boxMm ?? USUAL_BOX_MM
-  const each = blades.filter(b => b.group.route.cold).map(({ mark, line }) => ({ ...line, mark }))
+  const each = standing(blades)
+    .filter(b => b.group.route.cold)
+    .map(({ mark, line }) => ({ ...line, mark }))
   const layout = boxLayout(box, each)
   const way = coldWay(toC)
   const bathed = way === 'dry-ice' && bath.fluid !== 'none'

@@ -1,3 +1,4 @@
+import { stateOf } from '../../../../core/job/blade-state'
 import type { InspectVerdict } from '../../../../core/job/inspect'
 import { bowLimitMm, inspect } from '../../../../core/job/inspect'
 import type { BladeInspection } from '../../../../core/shop/blade'
@@ -7,7 +8,9 @@ import { BentBlade } from '../../../../ui/drawings/BentBlade'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
 import { useSay } from '../../../../ui/Units'
+import { stateWords } from '../../../../words/blade-state'
 import { findingWords } from '../../../../words/inspection'
+import { StateField } from '../../../StateField'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
 
@@ -82,7 +85,7 @@ export function InspectTable({ chosen, onChoose }: Props) {
                 </td>
                 <td className="!py-0 text-ink-2">{seenWords(seen)}</td>
                 <td className={`!py-0 font-semibold ${looked ? TONE[verdict] : 'text-ink-2'}`}>
-                  {looked ? VERDICT_WORDS[verdict] : 'not looked at'}
+                  {stateOf(record) !== 'whole' ? stateWords(record) : looked ? VERDICT_WORDS[verdict] : 'not looked at'}
                 </td>
               </tr>
             )
@@ -125,7 +128,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
   const file = (value: string) => (value === '' ? null : Number(value))
   return (
     <section aria-label={`Blade ${mark}`} className="mt-3 border-t border-rule-strong pt-2">
-      <div className="mb-1 grid grid-cols-[auto_1fr] items-center gap-4">
+      <div className="mb-1 grid grid-cols-[auto_1fr_auto] items-center gap-4">
         <h3 className="text-lead font-semibold">{mark}</h3>
         <BentBlade
           mark={mark}
@@ -135,6 +138,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
           bentAt={seen.bentAt}
           lengthText={say.length}
         />
+        <StateField batch={batch} blade={blade} />
       </div>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <QuantityField
