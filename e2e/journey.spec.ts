@@ -134,6 +134,11 @@ test('a whole batch, three blades of two grades, from blank to verdict', async (
     await page.getByRole('button', { name: 'To the verdict' }).click()
     const first = page.getByRole('listitem').filter({ hasText: 'Temper again' }).first()
     await expect(first).toContainText('Measured 61.8')
+    await first.getByRole('button', { name: 'Add this temper' }).dblclick()
+    // Twice pressed it is added once, and can be taken out and added again.
+    await expect(page.getByText(/is in the route and waits at Temper/)).toBeVisible()
+    await page.getByRole('button', { name: 'Take it out' }).click()
+    await expect(page.getByText(/is in the route and waits at Temper/)).toHaveCount(0)
     await first.getByRole('button', { name: 'Add this temper' }).click()
     await page.getByRole('link', { name: 'Temper', exact: true }).click()
     await expect(page.getByRole('cell', { name: 'Temper 3' })).toBeVisible()

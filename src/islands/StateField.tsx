@@ -8,8 +8,15 @@ import { editBatch } from '../store/batches'
 import { SelectField } from '../ui/PlainFields'
 import { stateName, stateWords } from '../words/blade-state'
 
+interface Props {
+  readonly batch: Batch
+  readonly blade: BatchBlade
+  /** What it came to stands elsewhere beside it. */
+  readonly alone?: boolean
+}
+
 /** What a blade came to: chosen with its reason, and kept with its moment. What is out takes no part in later loads and tempers. */
-export function StateField({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
+export function StateField({ batch, blade, alone = false }: Props) {
   const { id, mark, record } = blade
   const now = stateOf(record)
   const [next, setNext] = useState<BladeState | null>(null)
@@ -36,7 +43,7 @@ export function StateField({ batch, blade }: { batch: Batch; blade: BatchBlade }
         onCommit={value => setNext(value === now ? null : (value as BladeState))}
       />
       {next === null ? (
-        record.states && <p className="pb-2 text-small text-ink-2">{stateWords(record)}</p>
+        record.states && !alone && <p className="pb-2 text-small text-ink-2">{stateWords(record)}</p>
       ) : (
         <form
           className="flex flex-wrap items-end gap-3"

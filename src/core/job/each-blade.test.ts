@@ -1,14 +1,21 @@
 import { describe, expect, it } from 'vitest'
-import { gradeOf, groupOf, readingOf, trayOf, withBlade } from '../../testing/tray'
+import { gradeOf, groupOf, NOW, readingOf, trayOf, withBlade } from '../../testing/tray'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Reading } from '../shop/reading'
 import { predict } from '../steel/predict'
+import {
+  addTemperAfter,
+  decidedTemper,
+  isOwnTemper,
+  takeOutTemper,
+  waitingTemper,
+  withoutDecidedTemper,
+} from './added-temper'
 import { eachBlade } from './each-blade'
 import { hardnessTrace } from './hardness-trace'
 import { temperLoadsOf } from './loads'
 import { stagesOf } from './stages'
-import { addOwnTemper } from './tray-edit'
 
 const grade = gradeOf('X65Cr13')
 const plain = trayOf(grade, [{ mark: 'A', count: 4 }])
@@ -37,13 +44,60 @@ describe('blades that differ', () => {
 
   it('make their next temper load, behind what their group had', () => {
     const load = groups.find(g => g.kind === 'temper')
-    const next = addOwnTemper(batch, load?.bladeIds ?? [], load?.temper ?? { atC: 0, holdMin: 0 })
+    const judged = (load?.bladeIds ?? []).map(bladeId => ({ bladeId, stage: last }))
+    const temper = load?.temper ?? { atC: 0, holdMin: 0 }
+    const next = addTemperAfter(batch, judged, temper)
     const rounds = route.tempers.length
     const loads = temperLoadsOf(next).filter(l => l.round > rounds)
     expect(loads.map(l => [l.round, l.atC, l.blades.map(b => b.mark)])).toEqual([
       [rounds + 1, load?.temper?.atC, ['A2', 'A3']],
     ])
     expect(temperLoadsOf(batch).some(l => l.round > rounds)).toBe(false)
+  })
+
+  it('get a temper once, however often it is pressed, and it can be taken out again', () => {
+    const judged = ['A2', 'A3'].map(bladeId => ({ bladeId, stage: last }))
+    const temper = { atC: 230, holdMin: 120 }
+    const once = addTemperAfter(batch, judged, temper)
+    expect(waitingTemper(batch, judged)).toBeNull()
+    expect(waitingTemper(once, judged)).toEqual(temper)
+    expect(addTemperAfter(once, judged, { atC: 240, holdMin: 120 })).toEqual(once)
+    expect(judged.every(one => isOwnTemper(once, one))).toBe(true)
+    const out = takeOutTemper(once, judged)
+    expect(out.blades.map(blade => blade.tempers ?? [])).toEqual(batch.blades.map(() => []))
+    // A temper that the whole steel still has to come is not one blade’s to take out.
+    const early = [{ bladeId: 'A2', stage: 'temper-1' as const }]
+    expect(waitingTemper(batch, early)).toEqual(route.tempers[1])
+    expect(isOwnTemper(batch, early[0] as never)).toBe(false)
+    expect(addTemperAfter(batch, early, temper)).toEqual(batch)
+  })
+
+  it('a temper decided on for all of a steel is known by its decision, and goes with it', () => {
+    const temper = { atC: 230, holdMin: 120 }
+    const decision = {
+      by: 'option' as const,
+      at: NOW,
+      kind: 'temper' as const,
+      temper,
+      cold: null,
+      from: { stage: last, hrc: 61, u95: 0.5 },
+      target: { min: 59, max: 60 },
+      toHrc: 59.5,
+      inTargetProbability: 0.9,
+      note: '',
+    }
+    const plain = groupOf(batch)
+    const decided = {
+      ...plain,
+      route: { ...plain.route, tempers: [...plain.route.tempers, temper] },
+      decisions: [decision],
+    }
+    expect(decidedTemper(plain, last)).toBeNull()
+    expect(decidedTemper(decided, last)).toBe(decision)
+    expect(withoutDecidedTemper(decided, last)).toEqual(plain)
+    expect(withoutDecidedTemper(plain, last)).toBe(plain)
+    // The plan’s own second temper was decided by nobody.
+    expect(decidedTemper(decided, 'temper-1')).toBeNull()
   })
 
   it('are served by files alone where there is no tester', () => {

@@ -1,6 +1,5 @@
 import type { Batch } from '../shop/batch'
 import type { Blade, Line } from '../shop/blade'
-import type { Temper } from '../shop/route'
 import { bladesOf } from './tray'
 
 /** A blade that was just put on the tray: its serial is given when it is stored. */
@@ -89,10 +88,3 @@ export const editBlade = (batch: Batch, bladeId: string, change: (blade: Blade) 
   ...batch,
   blades: batch.blades.map(blade => (blade.id === bladeId ? change(blade) : blade)),
 })
-
-/** Writes a temper for some blades alone, behind their group's own. */
-export const addOwnTemper = (batch: Batch, bladeIds: readonly string[], temper: Temper): Batch =>
-  bladeIds.reduce(
-    (all, id) => editBlade(all, id, blade => ({ ...blade, tempers: [...(blade.tempers ?? []), { ...temper }] })),
-    batch,
-  )

@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { gradeOf, trayOf, withBlade, withTray } from '../../testing/tray'
 import type { Batch } from '../shop/batch'
 import { batchSchema } from '../shop/batch'
+import { addTemperAfter } from './added-temper'
 import { bladesOf, countOf, countOfLine, routeOfBlade, sharedMarks, tempersOf } from './tray'
-import { addLine, addOwnTemper, nextMark, removeLine, setCount } from './tray-edit'
+import { addLine, nextMark, removeLine, setCount } from './tray-edit'
 
 const LATER = '2026-03-03T08:00:00.000Z'
 const grade = gradeOf('X65Cr13')
@@ -94,7 +95,10 @@ describe('what is known of a blade', () => {
 })
 
 it('a temper of a blade’s own stands behind its group’s, and is its alone', () => {
-  const batch = addOwnTemper(trayOf(grade, [{ mark: 'A', count: 2 }]), ['A2'], { atC: 230, holdMin: 120 })
+  const batch = addTemperAfter(trayOf(grade, [{ mark: 'A', count: 2 }]), [{ bladeId: 'A2', stage: 'temper-2' }], {
+    atC: 230,
+    holdMin: 120,
+  })
   const [first, second] = bladesOf(batch)
   if (!first || !second) throw new Error('blades')
   expect(tempersOf(first)).toEqual(first.group.route.tempers)

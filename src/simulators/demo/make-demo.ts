@@ -134,7 +134,7 @@ function tell(
     ovenId: shop.hardeningOvenId,
     ovenName: OVEN_NAME,
     envelope: { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 },
-    countedOut: story.planned ? null : blades.length,
+    countedOut: story.planned ? null : blades.length - (story.cameTo ?? []).filter(one => one.is === 'lost').length,
   }
   if (story.planned) return { batch, readings: [], runs: [] }
   const told = inspected(withDecisions(batch, story, day), story)

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
+import { decidedTemper, nextTemper } from '../../../core/job/added-temper'
 import type { GroupModel } from '../../../core/job/batch-model'
 import type { Hardness } from '../../../core/job/hardness'
 import { stageReadingOf } from '../../../core/job/stage-reading'
@@ -18,7 +19,7 @@ import { CausesView } from './verdict/CausesView'
 import { EachBladeView } from './verdict/EachBladeView'
 import { KIND } from './verdict/kind-words'
 import { Options } from './verdict/Options'
-import { type Option, takeOption } from './verdict/take-option'
+import { type Option, takeOption, takeOutDecided } from './verdict/take-option'
 import { VerdictFigures } from './verdict/VerdictFigures'
 
 const VIEWS = [
@@ -104,7 +105,15 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
                   : []
               }
             />
-            {advice?.ok && <Options options={advice.value.options} onTake={take} measuredHrc={hardness.hrc} />}
+            {advice?.ok && (
+              <Options
+                options={advice.value.options}
+                onTake={take}
+                measuredHrc={hardness.hrc}
+                waiting={decidedTemper(group, stage) && nextTemper(group.route, stage)}
+                onTakeOut={() => void takeOutDecided(batch, group, hardness)}
+              />
+            )}
             {advice && !advice.ok && <Problems of={advice.problems} />}
           </>
         )

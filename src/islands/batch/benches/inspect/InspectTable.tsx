@@ -84,7 +84,9 @@ export function InspectTable({ chosen, onChoose }: Props) {
                     : `${say.length(seen.bowMm)}, limit ${say.length(bowLimitMm(line.lengthMm))}`}
                 </td>
                 <td className="!py-0 text-ink-2">{seenWords(seen)}</td>
-                <td className={`!py-0 font-semibold ${looked ? TONE[verdict] : 'text-ink-2'}`}>
+                <td
+                  className={`!py-0 font-semibold ${stateOf(record) !== 'whole' ? '' : looked ? TONE[verdict] : 'text-ink-2'}`}
+                >
                   {stateOf(record) !== 'whole' ? stateWords(record) : looked ? VERDICT_WORDS[verdict] : 'not looked at'}
                 </td>
               </tr>
@@ -138,7 +140,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
           bentAt={seen.bentAt}
           lengthText={say.length}
         />
-        <StateField batch={batch} blade={blade} />
+        <StateField batch={batch} blade={blade} alone />
       </div>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <QuantityField

@@ -1,8 +1,15 @@
 import { useMemo } from 'react'
 import { toast } from 'sonner'
+import {
+  addTemperAfter,
+  isOwnTemper,
+  type Judged,
+  takeOutTemper,
+  waitingTemper,
+} from '../../../../core/job/added-temper'
 import type { NeedGroup } from '../../../../core/job/each-blade'
 import { adviceCanOf } from '../../../../core/job/suggestion'
-import { addOwnTemper } from '../../../../core/job/tray-edit'
+import type { Batch } from '../../../../core/shop/batch'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
@@ -36,13 +43,22 @@ export function EachBladeView() {
   if (!answer) return <p className="py-6 text-ink-2">Judging each blade …</p>
   if (!answer.ok) return <Problems of={answer.problems} />
   const { needs, groups, unread } = answer.value
+  const stages = new Map(needs.map(need => [need.bladeId, need.stage]))
+  const judgedOf = (group: NeedGroup): Judged[] =>
+    group.bladeIds.flatMap(bladeId => {
+      const stage = stages.get(bladeId)
+      return stage ? [{ bladeId, stage }] : []
+    })
+  const takeOut = (group: NeedGroup) =>
+    void editBatch(batch, `Temper of ${marksIn(group.bladeIds)} taken out`, b => takeOutTemper(b, judgedOf(group)))
   const make = (group: NeedGroup) => {
     const { temper } = group
     if (!temper) return
-    void editBatch(batch, `Temper ${marksIn(group.bladeIds)}`, b => addOwnTemper(b, group.bladeIds, temper)).then(() =>
-      toast(
-        `Temper at ${formatBoth(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: see Temper and the next run.`,
-      ),
+    void editBatch(batch, `Temper ${marksIn(group.bladeIds)}`, b => addTemperAfter(b, judgedOf(group), temper)).then(
+      () =>
+        toast(
+          `Temper at ${formatBoth(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: see Temper and the next run.`,
+        ),
     )
   }
   return (
@@ -66,9 +82,12 @@ export function EachBladeView() {
               </p>
             </div>
             {group.temper && group.kind === 'temper' && (
-              <button type="button" className="btn btn-ember" onClick={() => make(group)}>
-                Add this temper
-              </button>
+              <AddedOr
+                batch={batch}
+                judged={judgedOf(group)}
+                onAdd={() => make(group)}
+                onTakeOut={() => takeOut(group)}
+              />
             )}
           </li>
         ))}
@@ -112,5 +131,39 @@ export function EachBladeView() {
         </table>
       </ScrollRegion>
     </div>
+  )
+}
+
+/** A temper is added once: what waits for these blades is said instead, and can be taken out where it is theirs alone. */
+function AddedOr({
+  batch,
+  judged,
+  onAdd,
+  onTakeOut,
+}: {
+  batch: Batch
+  judged: readonly Judged[]
+  onAdd: () => void
+  onTakeOut: () => void
+}) {
+  const say = useSay()
+  const waiting = waitingTemper(batch, judged)
+  if (!waiting)
+    return (
+      <button type="button" className="btn btn-ember" onClick={onAdd}>
+        Add this temper
+      </button>
+    )
+  return (
+    <span className="flex flex-wrap items-center gap-3">
+      <span className="text-small">
+        {say.both(waiting.atC)} for {waiting.holdMin / 60} h waits at Temper.
+      </span>
+      {judged.every(one => isOwnTemper(batch, one)) && (
+        <button type="button" className="btn" onClick={onTakeOut}>
+          Take it out
+        </button>
+      )}
+    </span>
   )
 }

@@ -1,4 +1,6 @@
+import { sameTemper } from '../../../../core/job/added-temper'
 import { costOf, toughnessOf } from '../../../../core/job/option-cost'
+import type { Temper } from '../../../../core/shop/route'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
 import { Warnings } from '../../../../ui/Bench'
@@ -14,6 +16,9 @@ interface Props {
   readonly options: readonly Option[]
   readonly onTake: (option: Option) => void
   readonly measuredHrc: number
+  /** The temper that was decided on and waits in the route; null where none does. */
+  readonly waiting: Temper | null
+  readonly onTakeOut: () => void
 }
 
 const costWords = (option: Option, shop: Workshop, say: Speaker) => {
@@ -26,12 +31,22 @@ const toughWords = (option: Option, measuredHrc: number) => {
 }
 
 /** What can be done, best first, each with what it gives, costs and risks, and why. */
-export function Options({ options, onTake, measuredHrc }: Props) {
+export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Props) {
   const { shop } = useBench()
   const say = useSay()
   const hopeless = nothingHelps(options)
   return (
     <>
+      {waiting && (
+        <p className="mt-2 flex flex-wrap items-center gap-3 border-l-3 border-ember pl-3">
+          <span>
+            {formatBoth(waiting.atC, shop.units)} for {waiting.holdMin / 60} h is in the route and waits at Temper.
+          </span>
+          <button type="button" className="btn" onClick={onTakeOut}>
+            Take it out
+          </button>
+        </p>
+      )}
       {hopeless && <Warnings lines={[{ code: 'nothing-helps', message: hopeless }]} />}
       <ol className="mt-2">
         {options.map((option, i) => (
@@ -57,9 +72,10 @@ export function Options({ options, onTake, measuredHrc }: Props) {
             <button
               type="button"
               className={`btn self-start ${i === 0 ? 'btn-ember' : ''}`}
+              disabled={sameTemper(option.temper, waiting)}
               onClick={() => onTake(option)}
             >
-              {TAKE_WORDS[option.kind]}
+              {sameTemper(option.temper, waiting) ? 'Added' : TAKE_WORDS[option.kind]}
             </button>
           </li>
         ))}

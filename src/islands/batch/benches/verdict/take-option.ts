@@ -1,4 +1,5 @@
 import type { Answer } from '../../../../core/contract/questions'
+import { decidedTemper, nextTemper, sameTemper, withoutDecidedTemper } from '../../../../core/job/added-temper'
 import type { Hardness } from '../../../../core/job/hardness'
 import { routeUpTo } from '../../../../core/job/stages'
 import { withRoute } from '../../../../core/job/suggestion'
@@ -21,6 +22,13 @@ export async function takeOption({
   hardness: Hardness
 }) {
   await editGroup(batch, group.id, `Decide: ${KIND[option.kind].toLowerCase()}`, now => {
+    // A second press adds nothing: it is in the route.
+    if (
+      option.temper &&
+      decidedTemper(now, hardness.stage) &&
+      sameTemper(nextTemper(now.route, hardness.stage), option.temper)
+    )
+      return now
     const done = routeUpTo(now.route, hardness.stage)
     const route = option.temper
       ? { ...done, cold: option.cold ?? done.cold, tempers: [...done.tempers, option.temper] }
@@ -46,3 +54,7 @@ export async function takeOption({
     }
   })
 }
+
+/** Takes the temper that was decided on after these readings out of the route again. */
+export const takeOutDecided = (batch: Batch, group: BatchGroup, { stage }: Hardness) =>
+  editGroup(batch, group.id, 'Temper taken out', now => withoutDecidedTemper(now, stage))
