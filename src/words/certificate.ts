@@ -10,11 +10,49 @@ export const CERTIFICATE_METHOD =
 /** The soak as it was run, beside the plan; else as it was planned. */
 const soakText = ({ soakedMin, route }: Pick<Certificate, 'soakedMin' | 'route'>): string =>
   soakedMin === null
-    ? `${Math.round(route.soakMin)} min at heat as planned`
+    ? `${Math.round(route.soakMin)} min at heat planned, not recorded`
     : `${soakedMin.toFixed(1)} min at heat as run, ${Math.round(route.soakMin)} min planned`
 
-/** Lines of a certificate as they are printed: name and value; a name alone is a heading. */
-export function certificateLines(c: Certificate, system: System): readonly (readonly [name: string, value: string])[] {
+/** How long a blade was in the cold or in a temper, by what its runs confirmed, min; null where none did. */
+function minutesIn(
+  { happened }: Pick<Certificate, 'happened'>,
+  where: 'cold' | 'temper',
+  round?: number,
+): number | null {
+  const at = (way: 'in' | 'out') =>
+    happened.find(
+      ({ step }) => step.kind === `${where}-${way}` && (round === undefined || (step.names.round ?? 1) === round),
+    )?.at
+  const [from, to] = [at('in'), at('out')]
+  return from !== undefined && to !== undefined ? (Date.parse(to) - Date.parse(from)) / 60_000 : null
+}
+
+/** What was planned, with how long it really was; or that nobody recorded it. */
+const heldText = (plannedMin: number, realMin: number | null, isLogged: boolean): string =>
+  realMin !== null
+    ? `${plannedMin} min planned, ${Math.round(realMin)} min in all as run`
+    : isLogged
+      ? `${plannedMin} min planned`
+      : `${plannedMin} min planned, not recorded`
+
+/** An instant in the time of the shop, with its zone: '3 Mar 2026, 14:06 GMT'. */
+const localTime = (instant: string, timeZone: string | undefined): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZoneName: 'short',
+    timeZone,
+  }).format(new Date(instant))
+
+/** Lines of a certificate as they are printed: name and value; a name alone is a heading. Times in a zone, or that of the machine. */
+export function certificateLines(
+  c: Certificate,
+  system: System,
+  timeZone?: string,
+): readonly (readonly [name: string, value: string])[] {
   const t = (celsius: number) => bothScales(celsius, system)
   const mm = (value: number) => formatQuantity(value, 'length', system)
   const logged = (hold: MeasuredHold | null | undefined) =>
@@ -25,10 +63,16 @@ export function certificateLines(c: Certificate, system: System): readonly (read
     ['Size', `${mm(c.sizeMm.length)} x ${mm(c.sizeMm.width)} x ${mm(c.sizeMm.thickness)}`],
     ['Route', ''],
     ['Austenitized', `${t(c.route.austenitizeC)}, ${soakText(c)}, in ${c.oven}${logged(c.measured.heat)}`],
-    ['Cold', c.route.cold ? `${t(c.route.cold.toC)}, ${c.route.cold.holdMin} min` : 'none'],
+    [
+      'Cold',
+      c.route.cold ? `${t(c.route.cold.toC)}, ${heldText(c.route.cold.holdMin, minutesIn(c, 'cold'), false)}` : 'none',
+    ],
     ...c.route.tempers.map(
       (temper, i) =>
-        [`Temper ${i + 1}`, `${t(temper.atC)}, ${temper.holdMin} min${logged(c.measured.tempers[i])}`] as const,
+        [
+          `Temper ${i + 1}`,
+          `${t(temper.atC)}, ${heldText(temper.holdMin, minutesIn(c, 'temper', i + 1), Boolean(c.measured.tempers[i]))}${logged(c.measured.tempers[i])}`,
+        ] as const,
     ),
     ...(c.happened.length > 0
       ? ([
@@ -38,13 +82,11 @@ export function certificateLines(c: Certificate, system: System): readonly (read
             .map(
               e =>
                 [
-                  e.at.slice(0, 16).replace('T', ' '),
+                  localTime(e.at, timeZone),
                   `${plainStepTitle(e.step, c.blade, system)}${e.corrected ? ', time corrected by hand' : ''}`,
                 ] as const,
             ),
-          ...c.incidents.map(
-            one => [one.at.slice(0, 16).replace('T', ' '), INCIDENT_WORDS[one.incident].name] as const,
-          ),
+          ...c.incidents.map(one => [localTime(one.at, timeZone), INCIDENT_WORDS[one.incident].name] as const),
         ] as const)
       : []),
     ['Hardness', ''],

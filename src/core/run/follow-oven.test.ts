@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { OVEN_BUILDS } from '../../data/ovens'
 import { ovenPreset } from '../oven/presets'
-import { displayOf, type FollowedOven, followOven, type OvenTrack, shownAt, withinFrom } from './follow-oven'
+import {
+  displayOf,
+  type FollowedOven,
+  followOven,
+  type OvenTrack,
+  shownAt,
+  shownWhere,
+  withinFrom,
+} from './follow-oven'
 import type { OvenEvent } from './oven-events'
 
 const { powerW, chamberMm } = ovenPreset('medium')
@@ -154,5 +162,44 @@ describe('a track', () => {
     expect(withinFrom(track, 50, { leastC: 100, mostC: 150 })).toBe(50)
     expect(withinFrom(track, 0, { leastC: 900, mostC: 950 })).toBeNull()
     expect([shownAt(track, 50), shownAt(track, 999), shownAt({ shown: [] }, 5)]).toEqual([120, 120, null])
+  })
+
+  it('is that of the oven the blades are in: from the first temper on the other one', () => {
+    const hardening = {
+      shown: [
+        [0, 20],
+        [100, 1065],
+        [200, 900],
+        [300, 700],
+      ] as const,
+    }
+    const tempering = {
+      shown: [
+        [200, 20],
+        [300, 190],
+      ] as const,
+    }
+    expect(shownWhere({ hardening, tempering }, 300)).toEqual([
+      [0, 20],
+      [100, 1065],
+      [200, 20],
+      [300, 190],
+    ])
+    expect(shownWhere({ hardening, tempering: null }, 200)).toHaveLength(3)
+    // A run that never came to its tempers has nothing of that oven.
+    expect(
+      shownWhere(
+        {
+          hardening,
+          tempering: {
+            shown: [
+              [0, 20],
+              [1800, 20],
+            ],
+          },
+        },
+        300,
+      ),
+    ).toHaveLength(4)
   })
 })

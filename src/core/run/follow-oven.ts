@@ -270,3 +270,18 @@ export function withinFrom(
 /** When the blades of a run were at their heat to be hardened, by what its oven was followed to, s. */
 export const arrivalsOf = (track: Pick<OvenTrack, 'blades'> | null): ReadonlyMap<string, number | null> =>
   new Map((track?.blades ?? []).filter(one => one.round === 0).map(one => [one.bladeId, one.arrivedS]))
+
+/** What the display showed where the blades were, up to a second: from the first temper on that is the oven that tempers. */
+export function shownWhere(
+  {
+    hardening,
+    tempering,
+  }: { readonly hardening: Pick<OvenTrack, 'shown'>; readonly tempering: Pick<OvenTrack, 'shown'> | null },
+  endS: number,
+): (readonly [atS: number, c: number])[] {
+  // An oven that nothing was done to yet stands at room temperature from the start.
+  const beganS = tempering?.shown[0]?.[0] ?? 0
+  const otherS = beganS > 0 ? beganS : Number.POSITIVE_INFINITY
+  const after = tempering?.shown.filter(([s]) => s >= otherS) ?? []
+  return [...hardening.shown.filter(([s]) => s < otherS), ...after].filter(([s]) => s <= endS)
+}

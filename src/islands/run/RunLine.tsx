@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { measuredTrace } from '../../core/job/run-trace'
 import { bladesOf } from '../../core/job/tray'
+import { shownWhere } from '../../core/run/follow-oven'
 import { eventsOf, liveEvents } from '../../core/run/live-events'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
@@ -25,14 +26,7 @@ export function RunLine({ run, batch }: { run: Run; batch: Batch }) {
     if (!tracks || !stretches || !group) return []
     const ids = new Set(bladesOf(batch, group.id).map(blade => blade.id))
     const endS = run.events.at(-1)?.atS ?? 0
-    const both = [...tracks.hardening.shown, ...(tracks.tempering?.shown ?? [])].filter(([s]) => s <= endS)
-    return measuredTrace(
-      run,
-      stretches,
-      ids,
-      both.sort((a, b) => a[0] - b[0]),
-      null,
-    ).trace
+    return measuredTrace(run, stretches, ids, shownWhere(tracks, endS), null).trace
   }, [tracks, stretches, group, batch, run])
   if (!stretches || !group || trace.length === 0) return null
   const readings = eventsOf(liveEvents(run.events), 'shows').length

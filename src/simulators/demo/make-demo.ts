@@ -6,15 +6,17 @@ import { routeUpTo, stagesOf } from '../../core/job/stages'
 import { bladesOf } from '../../core/job/tray'
 import { editBlade } from '../../core/job/tray-edit'
 import { createRandom, type Random } from '../../core/numeric/random'
+import { AMBIENT_C } from '../../core/oven/chamber'
+import { ovenPreset } from '../../core/oven/presets'
 import { soakedMinOf } from '../../core/run/record'
-import { arrivalOf, runStateAt } from '../../core/run/run-state'
+import { arrivalOf, type Confirmed, runStateAt } from '../../core/run/run-state'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import { partBatch } from '../../core/shop/batch-records'
 import type { Blade, Line } from '../../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../../core/shop/defaults'
 import type { Reading } from '../../core/shop/reading'
 import type { Recipe } from '../../core/shop/recipe'
-import type { Run, RunEvent } from '../../core/shop/run'
+import type { Run, RunEvent, RunStep } from '../../core/shop/run'
 import { nextSerials } from '../../core/shop/serial'
 import type { Tester, Workshop } from '../../core/shop/workshop'
 import { findGrade, gradeOf } from '../../core/steel/grades'
@@ -248,6 +250,17 @@ function withDecisions(batch: Batch, story: Story, day: Date): Batch {
   return { ...batch, groups }
 }
 
+/** What an oven takes to the next temperature in the made-up shop, s, about. */
+const USUAL_WAIT_S = 2200
+
+/** When the oven that hardened has fallen to what a temper waits for, s; long ago for any other step. */
+function fallenS({ wait }: RunStep, confirmed: readonly Confirmed[]): number {
+  const off = confirmed.find(one => one.step.kind === 'oven-off')
+  if (wait?.kind !== 'oven-below' || !off) return 0
+  const { tauMin } = ovenPreset('medium').cooling
+  return off.atS + tauMin * 60 * Math.log((off.step.ovenSetC - AMBIENT_C) / (wait.atMostC - AMBIENT_C))
+}
+
 /** A finished run in the log, every step confirmed a little after it was due. */
 function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
   const built = buildRunSteps(batch, shop)
@@ -255,7 +268,8 @@ function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
   const events: RunEvent[] = []
   for (const [i, step] of steps.entries()) {
     const { sinceS, dueS, confirmed } = runStateAt({ steps, blades, events }, 0)
-    const atS = (dueS ?? sinceS + (step.wait ? 2200 : 60)) + Math.round(5 + random.uniform() * 40)
+    const readyS = Math.max(sinceS + (step.wait ? USUAL_WAIT_S : 60), fallenS(step, confirmed))
+    const atS = (dueS ?? readyS) + Math.round(5 + random.uniform() * 40)
     const blade = step.kind === 'pull' ? blades.find(one => one.bladeId === step.bladeIds[0]) : undefined
     const arrivedS = blade ? arrivalOf(blade, confirmed, new Map()) : null
     const soaked = arrivedS === null ? {} : { soakedS: atS - arrivedS }

@@ -1,6 +1,7 @@
 import { PDFDocument } from 'pdf-lib'
 import { expect, it } from 'vitest'
 import type { Certificate } from '../../core/job/certificate'
+import type { RunStep } from '../../core/shop/run'
 import { certificateLines } from '../../words/certificate'
 import { certificatePdf } from './certificate-pdf'
 
@@ -58,11 +59,47 @@ it('says route, readings, uncertainty and aim', () => {
     'X65Cr13, lot bar 7',
     '1066 °C (1951 °F)',
     'Temper 2',
-    '15 min at heat as planned, in Old oven; logged: 14 min at a mean of 1063 °C',
-    'logged: 118 min at a mean of 204 °C',
+    '15 min at heat planned, not recorded, in Old oven; logged: 14 min at a mean of 1063 °C',
+    'Temper 1 | 200 °C (392 °F), 120 min planned, not recorded',
+    'Temper 2 | 200 °C (392 °F), 120 min planned; logged: 118 min at a mean of 204 °C',
+    'Cold | −75 °C (−103 °F), 60 min planned, not recorded',
     'corrected for a round face',
     '60.2 HRC ± 0.8',
     '59 to 61 HRC; chance that it is within target 93 %',
+  ])
+    expect(text).toContain(part)
+})
+
+it('says what was run, at the times of the shop with their zone', () => {
+  const step = (kind: RunStep['kind'], names: RunStep['names'] = {}): RunStep => ({
+    id: kind,
+    kind,
+    wait: null,
+    ovenSetC: 0,
+    bladeIds: ['A2'],
+    station: 'temper',
+    names,
+  })
+  const at = (time: string) => `2026-07-03T${time}:00.000Z`
+  const run: Certificate = {
+    ...certificate,
+    soakedMin: 16.4,
+    happened: [
+      { step: step('cold-in'), at: at('09:00'), corrected: false },
+      { step: step('cold-out'), at: at('10:04'), corrected: true },
+      { step: step('temper-in', { round: 1 }), at: at('11:00'), corrected: false },
+      { step: step('temper-out', { round: 1 }), at: at('13:16'), corrected: false },
+    ],
+    incidents: [{ incident: 'leaked', at: at('08:30'), seconds: 0 }],
+  }
+  const text = certificateLines(run, 'metric', 'Europe/Dublin').flat().join(' | ')
+  for (const part of [
+    '16.4 min at heat as run, 15 min planned',
+    'Cold | −75 °C (−103 °F), 60 min planned, 64 min in all as run',
+    'Temper 1 | 200 °C (392 °F), 120 min planned, 136 min in all as run',
+    // In summer Dublin is an hour ahead of UTC.
+    '3 Jul 2026, 11:04 GMT+1 | Out of the cold, time corrected by hand',
+    '3 Jul 2026, 09:30 GMT+1 | Packet leaked',
   ])
     expect(text).toContain(part)
 })
