@@ -128,8 +128,8 @@ function useWithUnsaved(runs: Run[] | undefined): Run[] | undefined {
   return useMemo(() => runs?.map(run => applied(run, changes.get(run.id) ?? [])), [runs, changes])
 }
 
-/** Runs in the shop, newest first. Practice is no run: it is in `usePractices`. */
-export const useRuns = (): Run[] | undefined =>
+/** Every run of a mode, newest first. */
+const useAll = (mode: Run['mode']): Run[] | undefined =>
   useWithUnsaved(
     useLiveQuery(
       () =>
@@ -137,12 +137,18 @@ export const useRuns = (): Run[] | undefined =>
           db.runs
             .orderBy('startedAt')
             .reverse()
-            .filter(run => run.mode === 'shop')
+            .filter(run => run.mode === mode)
             .toArray(),
         ),
-      [],
+      [mode],
     ),
   )
+
+/** Runs in the shop, newest first. Practice is no run: it is in `usePractices`. */
+export const useRuns = (): Run[] | undefined => useAll('shop')
+
+/** Practice runs, newest first: they stand for nothing that happened to a blade. */
+export const usePractices = (): Run[] | undefined => useAll('practice')
 
 /** The runs of a batch, oldest first: in the shop, or in practice. */
 export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): Run[] | undefined =>
@@ -157,21 +163,5 @@ export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): Run[] | 
             .sortBy('startedAt'),
         ),
       [batchId, mode],
-    ),
-  )
-
-/** Practice runs, newest first: they stand for nothing that happened to a blade. */
-export const usePractices = (): Run[] | undefined =>
-  useWithUnsaved(
-    useLiveQuery(
-      () =>
-        noneIfRefused(
-          db.runs
-            .orderBy('startedAt')
-            .reverse()
-            .filter(run => run.mode === 'practice')
-            .toArray(),
-        ),
-      [],
     ),
   )

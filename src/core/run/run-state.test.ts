@@ -99,6 +99,30 @@ describe('when a blade is due', () => {
   })
 })
 
+describe('a hold that was cut', () => {
+  const tempering = withEvents(run, ...run.steps.map((step, i) => pressed(100 * (i + 1), step.id)))
+  const at = run.steps.findIndex(step => step.kind === 'temper-out')
+  const holding = { ...tempering, events: tempering.events.slice(0, at) }
+  const sinceS = 100 * at
+  const due = runStateAt(holding, sinceS).dueS ?? 0
+
+  it('is longer by what it had no power, and by no more than it had lasted', () => {
+    const cut = (atS: number, s: number) => runStateAt(withEvents(holding, befell(atS, 'power-cut', [], s)), atS).dueS
+    expect(cut(sinceS + 3000, 1200)).toBe(due + 1200)
+    // The cut began while the oven still heated up: that was no hold.
+    expect(cut(sinceS + 600, 1800)).toBe(due + 600)
+  })
+
+  it('is not longer for a leak or a gone helper, nor is a chill in its box for the mains', () => {
+    expect(runStateAt(withEvents(holding, befell(sinceS + 600, 'leaked', ['A1'])), sinceS + 600).dueS).toBe(due)
+    const cold = run.steps.findIndex(step => step.kind === 'cold-out')
+    const chilled = { ...tempering, events: tempering.events.slice(0, cold) }
+    const before = runStateAt(chilled, 100 * cold).dueS
+    const cut = withEvents(chilled, befell(100 * cold + 900, 'power-cut', [], 600))
+    expect(runStateAt(cut, 100 * cold + 900).dueS).toBe(before)
+  })
+})
+
 const apart =
   (apartS: number, apartAloneS: number) =>
   (step: Run['steps'][number]): Run['steps'][number] =>

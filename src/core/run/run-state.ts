@@ -50,6 +50,9 @@ export interface RunState {
   readonly people: 1 | 2
 }
 
+/** Steps that are a hold at temperature by the clock. */
+const HELD_HOT: ReadonlySet<RunStep['kind']> = new Set(['equalise', 'temper-out'])
+
 export const NOTHING_KNOWN: OvenKnown = { shownC: null, arrivedS: new Map() }
 
 type RunParts = Pick<Run, 'steps' | 'events'> & Partial<Pick<Run, 'blades' | 'people'>>
@@ -114,13 +117,20 @@ export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHIN
   function dueOf(of: RunStep): number | null {
     const { wait } = of
     const more = added.get(of.id) ?? 0
-    if (wait?.kind === 'seconds') return Math.max(sinceS + wait.seconds, waitedFor()) + more
+    if (wait?.kind === 'seconds') return Math.max(sinceS + wait.seconds, waitedFor()) + more + withoutPower(of)
     if (wait?.kind !== 'soak') return null
     const soakedS = soakDueS(run, confirmed, oven.arrivedS, wait.bladeId)
     if (soakedS === null) return null
     const pulledS = confirmed.findLast(one => one.step.kind === 'pull')?.atS ?? Number.NEGATIVE_INFINITY
     const apartS = people === 2 ? wait.apartS : wait.apartAloneS
     return Math.max(soakedS, pulledS + apartS, waitedFor()) + more
+  }
+
+  /** What a hold in an oven has lost of its time to a cut of power, s. */
+  function withoutPower(of: RunStep): number {
+    if (!HELD_HOT.has(of.kind)) return 0
+    const cuts = incidents.filter(one => INCIDENTS[one.incident].does === 'no-power' && one.atS > sinceS)
+    return cuts.reduce((sum, one) => sum + Math.min(one.seconds, one.atS - sinceS), 0)
   }
 
   /** Until when something that happened since the present step began makes it wait. */

@@ -1,8 +1,8 @@
-import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { Run } from '../../core/shop/run'
 import { clockText } from '../../words/clock-text'
 import { Choices } from './Choices'
+import { RunDialog } from './RunDialog'
 import { logIncident } from './run-log'
 import type { ClockAnswer, ClockQuestion } from './use-run-clock'
 
@@ -41,57 +41,41 @@ export function ClockQuestions({ run, question, boundKey, answer, onStop, meanwh
     answer(what === 'set' ? { kind: 'clock-was-set' } : { kind: 'went-on' })
   }
   return (
-    <Dialog.Root open>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-[#000]/70" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-x-2 bottom-2 z-40 bg-soot-2 p-4 text-bone md:inset-x-20 md:bottom-10 md:p-6"
-          onOpenAutoFocus={event => {
-            event.preventDefault()
-            if (event.target instanceof HTMLElement)
-              event.target.querySelector<HTMLElement>('[role="listbox"]')?.focus()
-          }}
-        >
-          <Dialog.Title className="mb-3 text-title">
-            {offFor ? 'How long was the oven without power?' : title}
-          </Dialog.Title>
-          {meanwhile && <p className="mb-3 text-large">{meanwhile}</p>}
-          {question.kind === 'set-back' ? (
-            <Choices
-              key="closed"
-              label="For how long was it closed?"
-              boundKey={boundKey}
-              choices={MINUTES.map(value => ({ value, label: `${value} min` }))}
-              onChoose={minutes => answer({ kind: 'was-away', minutes })}
-            />
-          ) : offFor ? (
-            <Choices
-              key="off"
-              label="How long was the oven without power?"
-              boundKey={boundKey}
-              choices={[byMin, ...MINUTES.filter(one => one > 0 && one < byMin)].map(value => ({
-                value,
-                label: `${value} min`,
-              }))}
-              onChoose={powerOff}
-            />
-          ) : (
-            <Choices
-              key="what"
-              label="What happened?"
-              boundKey={boundKey}
-              choices={[
-                { value: 'went-on' as const, label: 'The computer slept; the oven went on' },
-                { value: 'power' as const, label: 'The power was off, the oven too' },
-                { value: 'set' as const, label: 'The clock was set; no time passed' },
-                { value: 'stop' as const, label: 'Call the run off' },
-              ]}
-              onChoose={close}
-            />
-          )}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <RunDialog title={offFor ? 'How long was the oven without power?' : title}>
+      {meanwhile && <p className="mb-3 text-large">{meanwhile}</p>}
+      {question.kind === 'set-back' ? (
+        <Choices
+          key="closed"
+          label="For how long was it closed?"
+          boundKey={boundKey}
+          choices={MINUTES.map(value => ({ value, label: `${value} min` }))}
+          onChoose={minutes => answer({ kind: 'was-away', minutes })}
+        />
+      ) : offFor ? (
+        <Choices
+          key="off"
+          label="How long was the oven without power?"
+          boundKey={boundKey}
+          choices={[byMin, ...MINUTES.filter(one => one > 0 && one < byMin)].map(value => ({
+            value,
+            label: `${value} min`,
+          }))}
+          onChoose={powerOff}
+        />
+      ) : (
+        <Choices
+          key="what"
+          label="What happened?"
+          boundKey={boundKey}
+          choices={[
+            { value: 'went-on' as const, label: 'The computer slept; the oven went on' },
+            { value: 'power' as const, label: 'The power was off, the oven too' },
+            { value: 'set' as const, label: 'The clock was set; no time passed' },
+            { value: 'stop' as const, label: 'Call the run off' },
+          ]}
+          onChoose={close}
+        />
+      )}
+    </RunDialog>
   )
 }

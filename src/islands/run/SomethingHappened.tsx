@@ -1,4 +1,3 @@
-import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { RunState } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
@@ -15,6 +14,7 @@ import {
 import { INCIDENT_WORDS, SAFE_WORDS, STOP_WORDS } from '../../words/incidents'
 import { marksOfBlades } from '../../words/lists'
 import { Choices } from './Choices'
+import { RunDialog } from './RunDialog'
 import { logIncident, stopRun } from './run-log'
 
 interface Props {
@@ -130,30 +130,16 @@ export function SomethingHappened({ run, batch, state, boundKey, onClose }: Prop
     ),
   }
   return (
-    <Dialog.Root open onOpenChange={open => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-[#000]/70" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-x-2 bottom-2 z-40 max-h-[94dvh] overflow-y-auto bg-soot-2 p-4 text-bone md:inset-x-10 md:bottom-6 md:p-6"
-          onOpenAutoFocus={event => {
-            event.preventDefault()
-            if (event.target instanceof HTMLElement)
-              event.target.querySelector<HTMLElement>('[role="listbox"]')?.focus()
-          }}
-        >
-          <Dialog.Title className="mb-3 text-title">{titleOf(asked)}</Dialog.Title>
-          {asked.kind === 'what' && parts.what()}
-          {asked.kind === 'which' && parts.which(asked.incident)}
-          {asked.kind === 'how-long' && parts.howLong(asked.incident, asked.bladeIds)}
-          {asked.kind === 'why-stop' && parts.whyStop()}
-          {asked.kind === 'safe' && parts.safe(asked.reason, asked.safe)}
-          <p className="mt-4 text-lead text-bone-2">
-            Press its figure, or press shortly for the next and hold to take it. The clocks go on meanwhile.
-          </p>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <RunDialog title={titleOf(asked)} onClose={onClose}>
+      {asked.kind === 'what' && parts.what()}
+      {asked.kind === 'which' && parts.which(asked.incident)}
+      {asked.kind === 'how-long' && parts.howLong(asked.incident, asked.bladeIds)}
+      {asked.kind === 'why-stop' && parts.whyStop()}
+      {asked.kind === 'safe' && parts.safe(asked.reason, asked.safe)}
+      <p className="mt-4 text-lead text-bone-2">
+        Press its figure, or press shortly for the next and hold to take it. The clocks go on meanwhile.
+      </p>
+    </RunDialog>
   )
 }
 
