@@ -1,8 +1,9 @@
 import { Dialog } from 'radix-ui'
 import { LONGEST } from '../../core/shop/bounds'
 import { useKeptText } from '../../ui/kept-text'
+import { USUAL_REMARKS } from '../../words/remarks'
 
-/** A remark for the log, while the clocks go on. */
+/** A remark for the log, typed or tapped from what is noted most, while the clocks go on. */
 export function RemarkDialog({
   runId,
   open,
@@ -26,7 +27,7 @@ export function RemarkDialog({
         <Dialog.Overlay className="fixed inset-0 z-30 bg-[#000]/60" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed inset-x-4 bottom-4 z-40 bg-soot-2 p-6 text-bone md:inset-x-40"
+          className="fixed inset-x-4 bottom-4 z-40 bg-soot-2 p-6 text-bone md:inset-x-10"
         >
           <Dialog.Title className="text-title">Remark for the log</Dialog.Title>
           <form
@@ -47,6 +48,22 @@ export function RemarkDialog({
               Keep
             </button>
           </form>
+          <ul aria-label="Usual remarks" className="mt-3 grid gap-1 sm:grid-cols-2 lg:grid-cols-4">
+            {USUAL_REMARKS.map(usual => (
+              <li key={usual}>
+                <button
+                  type="button"
+                  className="min-h-[72px] w-full border-2 border-soot-rule px-3 text-left text-lead"
+                  onClick={() => {
+                    onRemark(usual)
+                    onClose()
+                  }}
+                >
+                  {usual}
+                </button>
+              </li>
+            ))}
+          </ul>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
