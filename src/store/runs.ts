@@ -1,28 +1,20 @@
-import { useLiveQuery } from 'dexie-react-hooks'
-import { useMemo, useSyncExternalStore } from 'react'
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { soakedMinOf, statesIn } from '../core/run/record'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
-import { createSubscribable } from '../core/subscribable'
 import { db } from './database'
 import { remember } from './history'
 import { fitting, fittingChange, saving, Unfit } from './save-state'
+import { type RunChange, unsavedRuns, withChanges } from './unsaved-runs'
 
-const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
-
-/** Changes of runs that the browser would not store: they are in force on this page, and tried again. */
-type Change = (run: Run) => Run
-const waiting = createSubscribable<ReadonlyMap<string, readonly Change[]>>(new Map())
-export const unsavedRuns = waiting
 const RETRY_MS = 5000
 let retry: ReturnType<typeof setInterval> | null = null
 
-function keepWaiting(id: string, changes: readonly Change[]) {
-  const next = new Map(waiting.get())
+function keepWaiting(id: string, changes: readonly RunChange[]) {
+  const next = new Map(unsavedRuns.get())
   if (changes.length > 0) next.set(id, changes)
   else next.delete(id)
-  waiting.set(next)
+  unsavedRuns.set(next)
   if (next.size > 0) retry ??= setInterval(() => void tryAgain(), RETRY_MS)
   else if (retry) {
     clearInterval(retry)
@@ -31,15 +23,13 @@ function keepWaiting(id: string, changes: readonly Change[]) {
 }
 
 async function tryAgain() {
-  for (const [id, changes] of waiting.get()) {
-    if ((await write(id, run => applied(run, changes))).saved)
-      keepWaiting(id, (waiting.get().get(id) ?? []).slice(changes.length))
+  for (const [id, changes] of unsavedRuns.get()) {
+    if ((await write(id, run => withChanges(run, changes))).saved)
+      keepWaiting(id, (unsavedRuns.get().get(id) ?? []).slice(changes.length))
   }
 }
 
-const applied = (run: Run, changes: readonly Change[]): Run => changes.reduce((changed, change) => change(changed), run)
-
-const write = (id: string, change: Change): Promise<Saving> =>
+const write = (id: string, change: RunChange): Promise<Saving> =>
   saving(() =>
     db.transaction('rw', db.runs, db.blades, async () => {
       const run = await db.runs.get(id)
@@ -73,8 +63,8 @@ async function noteBlades(run: Run): Promise<void> {
  * Changes a run on what is stored now: two open tabs keep one log. What the browser will not store is in force on this page all the
  * same, and tried again until it does: nobody can press a step twice in front of a hot oven.
  */
-export async function changeRun(id: string, change: Change): Promise<Saving> {
-  const before = waiting.get().get(id) ?? []
+export async function changeRun(id: string, change: RunChange): Promise<Saving> {
+  const before = unsavedRuns.get().get(id) ?? []
   if (before.length > 0) {
     keepWaiting(id, [...before, change])
     return { saved: false, problems: [] }
@@ -82,7 +72,7 @@ export async function changeRun(id: string, change: Change): Promise<Saving> {
   const outcome = await write(id, change)
   const [refused] = outcome.problems
   if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')
-    keepWaiting(id, [...(waiting.get().get(id) ?? []), change])
+    keepWaiting(id, [...(unsavedRuns.get().get(id) ?? []), change])
   return outcome
 }
 
@@ -121,47 +111,3 @@ export async function addRemark(runId: string, remark: Extract<RunEvent, { kind:
 
 export const takeOutEvent = (runId: string, eventId: string): Promise<Saving> =>
   changeRun(runId, run => ({ ...run, events: run.events.filter(event => event.id !== eventId) }))
-
-/** Runs as they stand on this page: what is stored, with what could not be. */
-function useWithUnsaved(runs: Run[] | undefined): Run[] | undefined {
-  const changes = useSyncExternalStore(waiting.subscribe, waiting.get, waiting.get)
-  return useMemo(() => runs?.map(run => applied(run, changes.get(run.id) ?? [])), [runs, changes])
-}
-
-/** Every run of a mode, newest first. */
-const useAll = (mode: Run['mode']): Run[] | undefined =>
-  useWithUnsaved(
-    useLiveQuery(
-      () =>
-        noneIfRefused(
-          db.runs
-            .orderBy('startedAt')
-            .reverse()
-            .filter(run => run.mode === mode)
-            .toArray(),
-        ),
-      [mode],
-    ),
-  )
-
-/** Runs in the shop, newest first. Practice is no run: it is in `usePractices`. */
-export const useRuns = (): Run[] | undefined => useAll('shop')
-
-/** Practice runs, newest first: they stand for nothing that happened to a blade. */
-export const usePractices = (): Run[] | undefined => useAll('practice')
-
-/** The runs of a batch, oldest first: in the shop, or in practice. */
-export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): Run[] | undefined =>
-  useWithUnsaved(
-    useLiveQuery(
-      () =>
-        noneIfRefused(
-          db.runs
-            .where('batchIds')
-            .equals(batchId)
-            .filter(run => run.mode === mode)
-            .sortBy('startedAt'),
-        ),
-      [batchId, mode],
-    ),
-  )

@@ -17,8 +17,9 @@ import { addBatch, editBatch, readBatch, setDeleted, unsavedBatches, withUnsaved
 import { db } from './database'
 import { asOne, forgetHistory, newestStep, redoLast, undoStep } from './history'
 import { addReadings, changeLog, putGrade, putLog, removeGrade, removeLog, removeReading, saveShop } from './records'
-import { addRemark, addRun, changeRun, logEvents, unsavedRuns } from './runs'
+import { addRemark, addRun, changeRun, logEvents } from './runs'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
+import { unsavedRuns } from './unsaved-runs'
 
 const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })
 const stored = async (id: string) => (await readBatch(id)) as Batch

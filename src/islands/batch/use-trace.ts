@@ -8,7 +8,7 @@ import { runSecondsAt } from '../../core/run/clock'
 import type { OvenLog } from '../../core/shop/oven-log'
 import type { Run } from '../../core/shop/run'
 import { useBatchLogs } from '../../store/hooks'
-import { useRunsOf } from '../../store/runs'
+import { useRunsOf } from '../../store/run-hooks'
 
 /** How often a run in progress is drawn anew on the Heat Line, ms. */
 const REDRAW_MS = 4000

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { useBatch, useBatchLogs, useReadings } from '../../store/hooks'
-import { useRunsOf } from '../../store/runs'
+import { useRunsOf } from '../../store/run-hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { certificatePdf } from '../../ui/pdf/certificate-pdf'

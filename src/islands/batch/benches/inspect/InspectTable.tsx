@@ -65,6 +65,8 @@ export function InspectTable({ chosen, onChoose }: Props) {
             const seen = record.inspection ?? NOTHING
             const due = groups.find(g => g.group.id === group.id)?.prediction.hrc.asQuenched
             const { verdict } = inspect(seen, line, due ?? null)
+            // A crack that was only seen has its word already.
+            const cameTo = record.states && stateOf(record) !== 'whole' ? stateWords(record) : null
             return (
               <tr key={id}>
                 <td className="!py-0">
@@ -84,10 +86,8 @@ export function InspectTable({ chosen, onChoose }: Props) {
                     : `${say.length(seen.bowMm)}, limit ${say.length(bowLimitMm(line.lengthMm))}`}
                 </td>
                 <td className="!py-0 text-ink-2">{seenWords(seen)}</td>
-                <td
-                  className={`!py-0 font-semibold ${stateOf(record) !== 'whole' ? '' : looked ? TONE[verdict] : 'text-ink-2'}`}
-                >
-                  {stateOf(record) !== 'whole' ? stateWords(record) : looked ? VERDICT_WORDS[verdict] : 'not looked at'}
+                <td className={`!py-0 font-semibold ${cameTo ? '' : looked ? TONE[verdict] : 'text-ink-2'}`}>
+                  {cameTo ?? (looked ? VERDICT_WORDS[verdict] : 'not looked at')}
                 </td>
               </tr>
             )
