@@ -14,7 +14,7 @@ import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
-import { type Applied, rememberChange } from './history'
+import { type Applied, rememberChange, whileWritten } from './history'
 import { putDown } from './journal'
 import { saving, Unfit } from './save-state'
 
@@ -153,7 +153,7 @@ async function restore(id: string, to: Batch, from: Batch): Promise<Applied> {
 export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
   const goesOn = isContinuing()
   let ended = () => {}
-  const outcome = await saving(
+  const edit = saving(
     async () => {
       const before = unsaved.get().get(shown.id) ?? shown
       ended = putDown({ of: 'batch', before, after: change(before) })
@@ -164,6 +164,7 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
     // What is kept on the page already holds the change.
     () => write(shown.id, batch => batch),
   )
+  const outcome = await whileWritten(edit)
   ended()
   const [refused] = outcome.problems
   if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')

@@ -93,8 +93,21 @@ async function inTurn(steps: readonly Step[], way: 'undo' | 'redo'): Promise<App
 /** The newest step; undefined where nothing was done on this page. */
 export const newestStep = (): Step | undefined => history.get().done.at(-1)
 
-/** Takes a step back: the newest, or one of those before it. */
-export async function undoStep(step: Step | undefined = newestStep()): Promise<Undone> {
+/** Edits that are being written: they are done for who made them, though no step stands for them yet. */
+const underway = new Set<Promise<unknown>>()
+
+/** Counts an edit as done while it is still being written, so that what is taken back meanwhile is that edit. */
+export function whileWritten<T>(edit: Promise<T>): Promise<T> {
+  underway.add(edit)
+  const ended = () => underway.delete(edit)
+  edit.then(ended, ended)
+  return edit
+}
+
+/** Takes a step back: the newest, or one of those before it. What is just being written is waited for. */
+export async function undoStep(chosen?: Step): Promise<Undone> {
+  await Promise.allSettled(underway)
+  const step = chosen ?? newestStep()
   const { done, undone } = history.get()
   if (!step || !done.includes(step)) return { done: false, way: 'undo', why: 'none' }
   history.set({ done: done.filter(other => other !== step), undone })

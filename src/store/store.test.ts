@@ -290,6 +290,16 @@ describe('edits of a value that is still being typed', () => {
     expect((await stored('m1')).note).toBe('')
   })
 
+  it('is taken back even while it is still being written: never the one before it in its place', async () => {
+    await addBatch(fresh('m3'))
+    await editBatch(await stored('m3'), 'Note', b => ({ ...b, note: 'a' }))
+    const going = editBatch(await stored('m3'), 'Note', b => ({ ...b, note: 'ab' }))
+    const undone = undoStep()
+    await going
+    expect(await undone).toEqual({ done: true, way: 'undo', label: 'Note' })
+    expect((await stored('m3')).note).toBe('a')
+  })
+
   it('by hand are taken back one by one, however fast the hand', async () => {
     await addBatch(fresh('m2'))
     for (const text of ['a', 'ab']) await editBatch(await stored('m2'), 'Note', b => ({ ...b, note: text }))
