@@ -1,6 +1,5 @@
 import type { Cue, Role } from '../core/run/cues'
 import type { RunStep } from '../core/shop/run'
-import { clockText } from './clock-text'
 import type { StepWords } from './run'
 
 const ROLE_NAMES: Readonly<Record<Role, string>> = { oven: 'Oven', plates: 'Plates' }
@@ -28,7 +27,3 @@ export function roleWords(
   }
   return { oven: action, plates: action }
 }
-
-/** How long is left, as it is read out: '0:38', or 'now'. */
-export const leftWords = (s: number | null): string =>
-  s === null ? 'not known yet' : s <= 0 ? 'now' : `in ${clockText(s)}`

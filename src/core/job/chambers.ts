@@ -6,7 +6,7 @@ import { detailedOven } from './ovens'
 const chambers = new WeakMap<Oven, OvenPreset>()
 
 /**
- * An oven as one node, for the Heat Line and the practice run: the size's own figures, or fitted to its wall model. Kept per oven:
+ * An oven as one node, for the planned Heat Line and the day: the size's own figures, or fitted to its wall model. Kept per oven:
  * the fit runs the wall model.
  */
 export function chamberOf(oven: Oven): OvenPreset {

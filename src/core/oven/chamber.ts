@@ -40,18 +40,3 @@ export function coolDownMin(oven: ChamberModel, fromC: number, toC: number): num
   if (toC >= fromC) return 0
   return oven.cooling.tauMin * Math.log((fromC - AMBIENT_C) / Math.max(5, toC - AMBIENT_C))
 }
-
-/**
- * Chamber after a step at a share of full power (0..1), °C. Without power it falls with the cooling constant.
- */
-export function stepChamber(oven: ChamberModel, chamberC: number, share: number, steelKg: number, dtS: number): number {
-  const tauHeating = loadedTauMin(oven, steelKg) * 60
-  const power = (share * (oven.heating.settlesAtC - AMBIENT_C)) / tauHeating
-  // The wall gives heat back: losses without power follow the slower cooling constant.
-  const tauLoss = share > 0 ? tauHeating : oven.cooling.tauMin * 60
-  return chamberC + dtS * (power - (chamberC - AMBIENT_C) / tauLoss)
-}
-
-/** Share of full power that holds a temperature. */
-export const holdingShare = (oven: ChamberModel, atC: number): number =>
-  Math.min(1, Math.max(0, (atC - AMBIENT_C) / (oven.heating.settlesAtC - AMBIENT_C)))

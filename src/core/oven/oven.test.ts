@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OVEN_PRESETS } from '../../data/ovens'
-import { bladeKg, coolDownMin, heatUpMin, holdingShare, loadedTauMin, stepChamber } from './chamber'
+import { bladeKg, coolDownMin, heatUpMin, loadedTauMin } from './chamber'
 import { arrival, heatingCp } from './lag'
 import { buildProgramme } from './programme'
 import { temperLagS } from './temper-lag'
@@ -71,16 +71,6 @@ describe('the chamber', () => {
 
   it('never reaches what full power cannot hold, and says so', () => {
     expect(heatUpMin(medium, 20, 1200, 0)).toBe(Number.POSITIVE_INFINITY)
-  })
-
-  it('steps to where the closed form says', () => {
-    let c = 20
-    for (let s = 0; s < heatUpMin(medium, 20, 790, 2) * 60; s++) c = stepChamber(medium, c, 1, 2, 1)
-    expect(c).toBeCloseTo(790, 0)
-  })
-
-  it('holds still at its holding power, empty', () => {
-    expect(stepChamber(medium, 1000, holdingShare(medium, 1000), 0, 60)).toBeCloseTo(1000, 6)
   })
 
   it('cools shut from 1065 to 200 °C in about 3.4 h', () => {

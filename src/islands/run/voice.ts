@@ -14,5 +14,3 @@ export function speak(text: string, voiceName: string | null): boolean {
   speechSynthesis.speak(said)
   return true
 }
-
-export const hush = () => globalThis.speechSynthesis?.cancel()
