@@ -255,7 +255,7 @@ const WORKING_PARAMS: WorkingCodes = {
   'foil-over-bound': {},
   'foil-left-over': {},
   'foil-used': {},
-  'climb-rate': { preheated: true, source: 'the size of the oven' },
+  'climb-rate': { preheated: true },
   'lag-alone': {},
   'lag-crowded': {},
   'to-full-heat': { afterLoad: false },
@@ -267,8 +267,7 @@ const WORKING_PARAMS: WorkingCodes = {
   'temper-lag': { fan: null },
   'coolest-temper': {},
   'band-draws': { learnt: true, soakSdC: 6, temperSdC: 5 },
-  'settles-at': { logName: 'heat.csv' },
-  'time-constant': {},
+  'full-power-climb': { logName: 'heat.csv' },
   'mains-current': {},
   'correction-by': { kind: 'survey', count: 2, sdK: 3 },
 }
@@ -380,7 +379,7 @@ describe('every code is said in both systems, and without a metric unit in °F a
 
   it('values of working, by their units', () => {
     const shown = (value: number | null, unit: 'C' | 'K' | 'kJ' | 'W/m²K' | 'K/s' | 'mm' | 'kg' | '') =>
-      workingValue({ code: 'time-constant', params: {}, value, unit }, IMPERIAL)
+      workingValue({ code: 'mains-current', params: {}, value, unit }, IMPERIAL)
     expect([shown(1065.56, 'C'), shown(10, 'K'), shown(25.4, 'mm'), shown(0.45359237, 'kg')]).toEqual([
       '1950 °F',
       '+18 °F',

@@ -195,7 +195,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   'climb-rate': p => ({
     name: p.preheated ? 'Climb from the preheat' : 'Climb, the blade going in cold',
     equation: 'oven at full power',
-    source: p.source,
+    source: 'wall model of this oven, docs/method.md',
   }),
   'lag-alone': (_, say) => ({
     name: 'Alone',
@@ -233,13 +233,12 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: 'Monte Carlo, the same seed each time',
   }),
 
-  'settles-at': p => ({
-    name: 'T∞ of one node',
-    equation: 'τ·ln((T∞ − a)/(T∞ − b)), fitted to the wall model at full power',
+  'full-power-climb': p => ({
+    name: 'Climb at full power',
+    equation: 'heat through the wall’s layers, by glow and air, in steps of 20 s until the display shows it',
     source:
       p.logName === null ? 'wall model of the size, docs/method.md' : `wall model with what “${p.logName}” taught`,
   }),
-  'time-constant': line('τ', 'as above', 'as above'),
   'mains-current': line('Current', 'W / V', 'as entered'),
   'correction-by': (p, say) => ({
     name: `By ${CORRECTION_KINDS[p.kind]} alone (${p.count}), ± ${say.d(p.sdK)}`,

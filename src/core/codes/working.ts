@@ -54,7 +54,7 @@ export interface WorkingCodes {
   'foil-over-bound': Nothing
   'foil-left-over': Nothing
   'foil-used': Nothing
-  'climb-rate': { readonly preheated: boolean; readonly source: string }
+  'climb-rate': { readonly preheated: boolean }
   'lag-alone': Nothing
   'lag-crowded': Nothing
   'to-full-heat': { readonly afterLoad: boolean }
@@ -67,8 +67,7 @@ export interface WorkingCodes {
   'coolest-temper': Nothing
   'band-draws': { readonly learnt: boolean; readonly soakSdC: number; readonly temperSdC: number }
   // Oven.
-  'settles-at': { readonly logName: string | null }
-  'time-constant': Nothing
+  'full-power-climb': { readonly logName: string | null }
   'mains-current': Nothing
   'correction-by': { readonly kind: 'sensor' | 'survey' | 'hardness'; readonly count: number; readonly sdK: number }
 }

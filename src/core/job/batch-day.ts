@@ -1,7 +1,7 @@
 import { TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import { ok, type Result } from '../codes/result'
-import { AMBIENT_C, heatUpMin } from '../oven/chamber'
+import { AMBIENT_C, fallenC, heatUpMin } from '../oven/chamber'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
@@ -67,7 +67,7 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const placed = placeTempers(temperLoadsOf(batch), dueOf({ quenchedAt, cold }), {
     chamber: chamberOf(tempers.value),
     readyMin,
-    atC: own && loads.length > 0 ? fallenC(chamber.cooling.tauMin, hottest, readyMin - offMin) : AMBIENT_C,
+    atC: own && loads.length > 0 ? fallenC(chamber, hottest, readyMin - offMin) : AMBIENT_C,
     coolBetweenMin: PACE.coolBetweenMin,
   })
   return ok({
@@ -78,17 +78,13 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   })
 }
 
-/** An oven with its power off after so long, °C. */
-const fallenC = (tauMin: number, fromC: number, minutes: number): number =>
-  AMBIENT_C + (fromC - AMBIENT_C) * Math.exp(-Math.max(0, minutes) / tauMin)
-
 /** From oven on, or from the last pull of the load before, until this load's austenitize temperature is reached, min. */
 function heatedAfterMin(load: Load, before: Load | undefined, chamber: ReturnType<typeof chamberOf>): number {
   const kg = loadKg(load)
   const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
-  const climb = (fromC: number, toC: number) => finite(heatUpMin(chamber, fromC, toC, kg))
+  const climb = (fromC: number, toC: number, soaked = false) => finite(heatUpMin(chamber, fromC, toC, kg, soaked))
   const opened = PACE.loadMin
-  if (before) return opened + climb(before.austenitizeC - PACE.loadDropK, load.austenitizeC)
+  if (before) return opened + climb(before.austenitizeC - PACE.loadDropK, load.austenitizeC, true)
   const fromCold = load.entryC <= AMBIENT_C
   const empty = fromCold ? 0 : finite(heatUpMin(chamber, AMBIENT_C, load.entryC, 0))
   let atC = fromCold ? AMBIENT_C : load.entryC - PACE.loadDropK

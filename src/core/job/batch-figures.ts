@@ -1,5 +1,4 @@
 import type { Grade } from '../../data/grades'
-import type { OvenPreset } from '../../data/ovens'
 import type { Result } from '../codes/result'
 import type { Segment } from '../oven/programme'
 import type { Batch, BatchGroup } from '../shop/batch'
@@ -13,7 +12,7 @@ import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { Route } from '../steel/route'
 import type { System } from '../units/quantity'
 import { type BatchDay, batchDayOf, type PlacedTemper } from './batch-day'
-import { chamberOf } from './chambers'
+import { type Chamber, chamberOf } from './chambers'
 import { groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
@@ -55,8 +54,8 @@ export interface BatchFigures {
   readonly day: DayFigures | null
   /** Two loads that could be one; null where none could. */
   readonly shared: SharedSoak | null
-  /** The batch's oven as one node; null while it is gone. */
-  readonly chamber: OvenPreset | null
+  /** The batch's oven with what its wall model does; null while it is gone. */
+  readonly chamber: Chamber | null
 }
 
 /** A pull with what its blade should read in the end for what it soaks, HRC; null where its steel is not known. */

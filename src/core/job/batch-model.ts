@@ -1,5 +1,4 @@
 import type { Grade } from '../../data/grades'
-import type { OvenPreset } from '../../data/ovens'
 import type { Result } from '../codes/result'
 import type { Segment } from '../oven/programme'
 import type { Batch, BatchGroup } from '../shop/batch'
@@ -10,6 +9,7 @@ import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import type { PlacedTemper } from './batch-day'
 import type { BatchFigures, DayFigures, ExpectedPulls, GroupFigures } from './batch-figures'
+import type { Chamber } from './chambers'
 import type { Hardness } from './hardness'
 import { type Load, loadKeyOf, loadsOf, type TemperLoad, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
@@ -55,7 +55,7 @@ export interface BatchModel {
   readonly groups: readonly GroupModel[]
   readonly day: DayFigures | null
   readonly shared: SharedSoak | null
-  readonly chamber: OvenPreset | null
+  readonly chamber: Chamber | null
   /** Steels that are neither shipped nor carry their sheet: nothing can be worked out for them. */
   readonly unknown: readonly BatchGroup[]
 }

@@ -1,35 +1,21 @@
 import { OVEN_PRESETS, type OvenPreset } from '../../data/ovens'
+import type { ChamberModel } from '../oven/chamber'
 import { chamberModelOf } from '../oven/chamber-model'
 import type { Oven } from '../shop/oven'
 import { detailedOven } from './ovens'
 
-const chambers = new WeakMap<Oven, OvenPreset>()
+/** An oven of the shop with what its wall model does by itself. */
+export interface Chamber extends OvenPreset, ChamberModel {}
 
-/**
- * An oven as one node, for the planned Heat Line and the day: the size's own figures, or fitted to its wall model. Kept per oven:
- * the fit runs the wall model.
- */
-export function chamberOf(oven: Oven): OvenPreset {
+const chambers = new WeakMap<Oven, Chamber>()
+
+/** An oven for the planned Heat Line and the day, by its wall model and what its log taught. Kept per oven: it runs the model. */
+export function chamberOf(oven: Oven): Chamber {
   const known = chambers.get(oven)
   if (known) return known
-  const made = makeChamber(oven)
+  const preset = OVEN_PRESETS.find(p => p.name === oven.preset) as OvenPreset
+  const { name, chamberMm, powerW, maxC } = oven
+  const made = { ...preset, chamberMm, powerW, maxC, label: name, ...chamberModelOf(detailedOven(oven)) }
   chambers.set(oven, made)
   return made
-}
-
-function makeChamber(oven: Oven): OvenPreset {
-  const preset = OVEN_PRESETS.find(p => p.name === oven.preset) as OvenPreset
-  const { chamberMm: a } = preset
-  const { chamberMm: b } = oven
-  const asShipped =
-    !oven.fit && preset.powerW === oven.powerW && a.width === b.width && a.height === b.height && a.depth === b.depth
-  if (asShipped) return { ...preset, maxC: oven.maxC }
-  return {
-    ...preset,
-    chamberMm: oven.chamberMm,
-    powerW: oven.powerW,
-    maxC: oven.maxC,
-    label: oven.name,
-    ...chamberModelOf(detailedOven(oven)),
-  }
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ENTRY_SCHOOLS, OVEN_PRESETS } from '../../data/ovens'
+import { ENTRY_SCHOOLS } from '../../data/ovens'
+import { chamberOfSize } from '../../testing/chamber'
 import { expectOk, gradeOf, groupOf, trayOf } from '../../testing/tray'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP, newOven } from '../shop/defaults'
@@ -82,7 +83,7 @@ describe('a measured log on the plan', () => {
     route: groupOf(batch()).route,
     equalise: [],
     entryC: 800,
-    oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+    oven: chamberOfSize('medium'),
     steelKg: 1,
     thicknessMm: 3,
   })

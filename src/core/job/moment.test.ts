@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { OVEN_PRESETS } from '../../data/ovens'
+import { chamberOfSize } from '../../testing/chamber'
 import { momentAt, momentIn, planLengthMin, whereaboutsAt } from './moment'
 import { planTimeline } from './timeline'
 
@@ -13,7 +13,7 @@ const stretches = planTimeline({
   },
   equalise: [],
   entryC: 800,
-  oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+  oven: chamberOfSize('medium'),
   steelKg: 1,
   thicknessMm: 3,
 })

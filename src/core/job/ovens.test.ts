@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { OVEN_PRESETS } from '../../data/ovens'
 import { expectOk, NOW } from '../../testing/tray'
+import { hottestOf } from '../oven/chamber'
 import { DEFAULT_WORKSHOP, newOven, ofSize } from '../shop/defaults'
 import { chamberOf } from './chambers'
 import { logOf, newLog } from './oven-log'
@@ -43,12 +44,12 @@ describe('which oven', () => {
 })
 
 describe('an oven as the models take it', () => {
-  it('is its size’s own while nothing differs, and fitted to its walls once it does', () => {
+  it('of more power comes hotter; its limit is no matter of its walls', () => {
     const [plain] = ovens
     if (!plain) throw new Error('oven')
     const stronger = { ...plain, powerW: plain.powerW * 1.3 }
-    expect(chamberOf(stronger).heating.settlesAtC).toBeGreaterThan(chamberOf(plain).heating.settlesAtC)
-    expect(chamberOf({ ...plain, maxC: 1150 }).heating).toEqual(chamberOf(plain).heating)
+    expect(hottestOf(chamberOf(stronger))).toBeGreaterThan(hottestOf(chamberOf(plain)))
+    expect(chamberOf({ ...plain, maxC: 1150 }).climb).toEqual(chamberOf(plain).climb)
   })
 
   it('carries what a log taught into its walls', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { OVEN_PRESETS } from '../../data/ovens'
+import { chamberOfSize } from '../../testing/chamber'
 import { expectOk, gradeOf, groupOf, NOW, trayOf, withTray } from '../../testing/tray'
 import { type Batch, batchSchema } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
@@ -74,7 +74,7 @@ describe('the tray', () => {
 
 describe('the timeline', () => {
   const group = tray().groups[0] as Batch['groups'][number]
-  const oven = OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number]
+  const oven = chamberOfSize('medium')
   const plan = (route = group.route) =>
     planTimeline({ route, equalise: [{ atC: 760, holdMin: 10 }], entryC: 760, oven, steelKg: 1, thicknessMm: 2.4 })
 
@@ -151,7 +151,7 @@ describe('what was read of the oven', () => {
       route: group.route,
       equalise: [{ atC: 790, holdMin: 10 }],
       entryC: 790,
-      oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+      oven: chamberOfSize('medium'),
       steelKg: 1,
       thicknessMm: 3.2,
     })

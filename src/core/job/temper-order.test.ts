@@ -1,10 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { OVEN_PRESETS } from '../../data/ovens'
+import type { ChamberModel } from '../oven/chamber'
 import { inOrder, type TemperJob, type TemperOven, temperOrder } from './temper-order'
 
-const [chamber] = OVEN_PRESETS
-if (!chamber) throw new Error('preset')
+/** An oven of two plain exponentials, so that an order can be reckoned by hand. */
+const [SETTLES_C, CLIMBS_MIN, FALLS_MIN] = [1167, 34.7, 125]
+const everyC = Array.from({ length: 1100 - 20 }, (_, i) => i + 20)
+const climb = everyC.map(c => [c, CLIMBS_MIN * Math.log((SETTLES_C - 20) / (SETTLES_C - c))] as const)
+const fall = everyC.map(c => [c, FALLS_MIN * Math.log((1100 - 20) / Math.max(5, c - 20))] as const)
+const chamber: ChamberModel = {
+  climb,
+  climbAgain: [],
+  climbPerKg: everyC.map(c => [c, 0] as const),
+  falls: [{ fromC: 1100, table: fall }],
+}
 const oven = (atC: number, more: Partial<TemperOven> = {}): TemperOven => ({
   chamber,
   readyMin: 0,
@@ -43,15 +52,14 @@ function permutations<T>(items: readonly T[]): T[][] {
 
 /** Minutes to the end of an order, reckoned from the two exponentials alone; infinite where a round comes before the one it follows. */
 function endOfOrder(order: readonly number[], jobs: readonly TemperJob[], at: TemperOven): number {
-  const { settlesAtC, tauMin } = at.chamber.heating
   let [now, c] = [at.readyMin, at.atC]
   const out = new Map<string, { end: number; round: number }>()
   for (const index of order) {
     const one = jobs[index] as TemperJob
     const turn =
       c > one.atC
-        ? at.chamber.cooling.tauMin * Math.log((c - 20) / Math.max(5, one.atC - 20))
-        : tauMin * Math.log((settlesAtC - c) / (settlesAtC - one.atC))
+        ? FALLS_MIN * Math.log((c - 20) / Math.max(5, one.atC - 20))
+        : CLIMBS_MIN * Math.log((SETTLES_C - c) / (SETTLES_C - one.atC))
     let start = now + turn
     for (const id of one.bladeIds) {
       const before = out.get(id)

@@ -2,7 +2,7 @@ import type { StationName } from '../../data/cautions'
 import type { Equalise } from '../../data/grades'
 import { PACE } from '../../data/pace'
 import { coldWay } from '../cold/way'
-import { type ChamberModel, heatUpMin } from '../oven/chamber'
+import { type ChamberModel, climbedC, heatUpMin } from '../oven/chamber'
 import { FULL_VIEW } from '../oven/lag'
 import { soakLag } from '../oven/soak-lag'
 import type { Route } from '../steel/route'
@@ -72,14 +72,7 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
   }
   const flat = (station: StationName) => push('room', station, 0, () => ROOM_C)
   const rise = (station: StationName, from: number, to: number, kg: number, note: StretchNote | null = null) =>
-    push(
-      'ramp',
-      station,
-      finite(heatUpMin(oven, from, to, kg)),
-      part => exponential(from, to, oven.heating.settlesAtC, part),
-      note,
-      10,
-    )
+    push('ramp', station, finite(heatUpMin(oven, from, to, kg)), part => climbedC(oven, from, to, part), note, 10)
 
   for (const station of ['choose', 'prepare', 'wrap'] as const) flat(station)
 
@@ -148,12 +141,6 @@ const decay = (constants: number, part: number) =>
   (Math.exp(-constants * part) - Math.exp(-constants)) / (1 - Math.exp(-constants))
 
 const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
-
-/** Along an exponential rise toward a settling temperature, at a share of its duration. */
-function exponential(from: number, to: number, settlesAtC: number, part: number): number {
-  if (to >= settlesAtC) return from + (to - from) * part
-  return settlesAtC - (settlesAtC - from) * ((settlesAtC - to) / (settlesAtC - from)) ** part
-}
 
 /** Minutes from oven on to the end of the last temper. */
 export const timelineMin = (stretches: readonly Stretch[]): number => stretches[stretches.length - 1]?.endMin ?? 0

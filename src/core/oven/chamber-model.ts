@@ -1,66 +1,121 @@
-import { AMBIENT_C, type ChamberModel } from './chamber'
+import type { Table } from '../numeric/interpolate'
+import { AMBIENT_C, bladeKg, type ChamberModel } from './chamber'
 import { type DetailedOven, OvenModel } from './oven-model'
-import { followProgramme } from './programme-control'
+import { clippedPi, REACHED_WITHIN_K } from './programme-control'
 
-type OneNode = Pick<ChamberModel, 'heating' | 'cooling'>
+const STEP_S = 20
+/** Points of a table are no closer than this, K. */
+const EVERY_K = 20
+/** A climb is followed for so long, and so hot, at most; no programme goes hotter. */
+const LONGEST_CLIMB_S = 6 * 3600
+const HOTTEST_C = 1350
+const SETTLING_STEP_S = 5
+const LONGEST_SETTLING_S = 3600
+const LONGEST_FALL_S = 24 * 3600
+/** A usual load, of which each kilogram's delay is taken: common blades, crowded half way. */
+const LOAD = { lengthMm: 250, widthMm: 40, thicknessMm: 3, count: 8, view: 0.6 } as const
+/** Temperatures a fall is followed from, °C, and how long the walls soaked there: a soak is short, a temper long. */
+const FALLS = [
+  { fromC: 150, soakMin: 120 },
+  { fromC: 250, soakMin: 120 },
+  { fromC: 400, soakMin: 120 },
+  { fromC: 550, soakMin: 120 },
+  { fromC: 800, soakMin: 30 },
+  { fromC: 1065, soakMin: 30 },
+] as const
+const FALLEN_C = 25
+/** How far an oven that is soaked through is let fall before it climbs again, K. */
+const LET_FALL_K = 250
 
-const STEP_S = 10
-const MIDDLE_C = 790
-const TOP_C = 1065
-const COOLED_C = 200
-const LONGEST_S = 8 * 3600
-
-const known = new Map<string, OneNode>()
+const known = new Map<string, ChamberModel>()
 
 /**
- * One node (T∞, τ) that takes the wall model's own minutes under its controller from cold to 790 °C and on to 1065 °C, and its
- * hours from there to 200 °C with the door shut. Kept by the oven's figures: it is asked for at every drawing.
+ * What an oven does by its wall model, in tables: its climb under a controller, empty and for each kilogram in it, from cold and with
+ * soaked walls, and its falls with the door shut. Kept by the oven's figures: it is asked for at every drawing.
  */
-export function chamberModelOf(oven: DetailedOven): OneNode {
+export function chamberModelOf(oven: DetailedOven): ChamberModel {
   const key = JSON.stringify(oven)
   const found = known.get(key)
   if (found) return found
-  const model = new OvenModel(oven)
-  let middleS: number | null = null
-  let s = 0
-  const controller = followProgramme(
-    [MIDDLE_C, TOP_C].map(targetC => ({ rateCPerH: null, targetC, holdMin: 0 })),
-    AMBIENT_C,
-  )
-  while (!controller.done() && s < LONGEST_S) {
-    model.step(controller.share(model.indicatedC, STEP_S), false, STEP_S)
-    s += STEP_S
-    controller.advance(model.indicatedC, s)
-    if (middleS === null && controller.state().step > 0) middleS = s
+  const climb = climbOf(new OvenModel(oven))
+  const hottestC = climb.at(-1)?.[0] ?? AMBIENT_C
+  const made: ChamberModel = {
+    climb,
+    climbPerKg: perKgOf(oven, climb),
+    climbAgain: againOf(oven, hottestC),
+    falls: FALLS.filter(({ fromC }, i) => i === 0 || fromC < hottestC).map(({ fromC, soakMin }) => ({
+      fromC,
+      table: fallOf(soaked(oven, Math.min(fromC, hottestC), soakMin)),
+    })),
   }
-  const reachedC = model.indicatedC
-  const heating = heatingOf(middleS, s, controller.done() ? TOP_C : reachedC)
-  let coolS = 0
-  while (model.indicatedC > COOLED_C && coolS < 2 * LONGEST_S) {
-    model.step(0, false, STEP_S)
-    coolS += STEP_S
-  }
-  const tauMin = coolS / 60 / Math.log((reachedC - AMBIENT_C) / (COOLED_C - AMBIENT_C))
-  const fitted = { heating, cooling: { tauMin: Number.isFinite(tauMin) && tauMin > 1 ? tauMin : 120 } }
-  known.set(key, fitted)
-  return fitted
+  known.set(key, made)
+  return made
 }
 
-/** T∞ so that both times of the climb come out, found by halving; τ follows. */
-function heatingOf(middleS: number | null, endS: number, reachedC: number): OneNode['heating'] {
-  if (middleS === null || reachedC < TOP_C)
-    // It settles below full heat: what it reached is where it settles.
-    return { settlesAtC: Math.max(60, reachedC + 5), tauMin: endS / 60 / 4 }
-  const ratio = (endS - middleS) / middleS
-  const ratioAt = (settles: number) =>
-    Math.log((settles - MIDDLE_C) / (settles - TOP_C)) / Math.log((settles - AMBIENT_C) / (settles - MIDDLE_C))
-  let [low, high] = [TOP_C + 1, 6000]
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2
-    // The hotter it would settle, the less the top of the climb takes.
-    if (ratioAt(middle) > ratio) low = middle
-    else high = middle
+/** Minutes until the controller calls a temperature reached, from where an oven stands: [°C, min]. */
+function climbOf(model: OvenModel): Table {
+  const table: [number, number][] = [[model.indicatedC, 0]]
+  let before = { model: model.clone(), s: 0 }
+  for (let s = STEP_S; s <= LONGEST_CLIMB_S && model.indicatedC < HOTTEST_C; s += STEP_S) {
+    model.step(1, false, STEP_S)
+    if (model.indicatedC < before.model.indicatedC + EVERY_K) continue
+    const settledS = settlingS(before.model.clone(), model.indicatedC)
+    if (settledS === null) break
+    table.push([model.indicatedC, (before.s + settledS) / 60])
+    before = { model: model.clone(), s }
   }
-  const settlesAtC = (low + high) / 2
-  return { settlesAtC, tauMin: middleS / 60 / Math.log((settlesAtC - AMBIENT_C) / (settlesAtC - MIDDLE_C)) }
+  return table
+}
+
+/** Seconds an oven at full power takes to its set point once the controller eases off; null where it does not get there. */
+function settlingS(model: OvenModel, setC: number): number | null {
+  const pi = clippedPi()
+  let s = 0
+  for (; model.indicatedC < setC - REACHED_WITHIN_K; s += SETTLING_STEP_S) {
+    if (s > LONGEST_SETTLING_S) return null
+    model.step(pi.share(setC, model.indicatedC, SETTLING_STEP_S), false, SETTLING_STEP_S)
+  }
+  return s
+}
+
+function perKgOf(oven: DetailedOven, empty: Table): Table {
+  const model = new OvenModel(oven)
+  model.insert(LOAD)
+  const kg = LOAD.count * bladeKg(LOAD)
+  const loaded = climbOf(model)
+  const at = (c: number) => {
+    const i = loaded.findIndex(([other]) => other >= c)
+    const [a, b] = [loaded[i - 1], loaded[i]]
+    return a && b ? a[1] + ((c - a[0]) / (b[0] - a[0])) * (b[1] - a[1]) : null
+  }
+  return empty.flatMap(([c, min]) => {
+    const later = at(c)
+    return c <= AMBIENT_C ? [[c, 0] as const] : later === null ? [] : [[c, Math.max(0, later - min) / kg] as const]
+  })
+}
+
+/** An oven held at a temperature it was driven to as fast as it goes. */
+function soaked(oven: DetailedOven, atC: number, soakMin: number): OvenModel {
+  const model = new OvenModel(oven)
+  for (let s = 0; model.indicatedC < atC && s < LONGEST_CLIMB_S; s += STEP_S) model.step(1, false, STEP_S)
+  for (let s = 0; s < soakMin * 60; s += STEP_S) model.step(model.indicatedC < atC ? 1 : 0, false, STEP_S)
+  return model
+}
+
+function againOf(oven: DetailedOven, hottestC: number): Table {
+  const topC = Math.min(1065, hottestC)
+  const model = soaked(oven, topC, 30)
+  while (model.indicatedC > topC - LET_FALL_K) model.step(0, false, STEP_S)
+  return climbOf(model)
+}
+
+/** Minutes with the door shut and power off, [°C, min], coolest first. */
+function fallOf(model: OvenModel): Table {
+  const table: [number, number][] = [[model.indicatedC, 0]]
+  for (let s = STEP_S; s <= LONGEST_FALL_S && model.indicatedC > FALLEN_C; s += STEP_S) {
+    model.step(0, false, STEP_S)
+    const lastC = table.at(-1)?.[0] ?? 0
+    if (model.indicatedC <= lastC - Math.min(EVERY_K, (lastC - AMBIENT_C) / 8)) table.push([model.indicatedC, s / 60])
+  }
+  return table.reverse()
 }

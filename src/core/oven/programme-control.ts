@@ -6,7 +6,7 @@ export interface ProgrammeSegment {
 }
 
 /** How near its target a controller calls it reached, K. */
-const REACHED_WITHIN_K = 1
+export const REACHED_WITHIN_K = 1
 /** Proportional band and integral time of the stand-in controller: calibrated on the reference's minutes to 790 °C (docs/method.md). */
 const BAND_K = 16
 const INTEGRAL_S = 180

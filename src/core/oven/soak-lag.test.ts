@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { chamberOfSize } from '../../testing/chamber'
 import { ovenPreset } from './presets'
 import { type SoakLagRequest, soakLag } from './soak-lag'
 
 const base: SoakLagRequest = {
-  oven: ovenPreset('large'),
+  oven: chamberOfSize('large'),
   steelKg: 1,
   equalise: [{ atC: 870, holdMin: 10 }],
   entryC: 870,
@@ -25,14 +26,14 @@ describe('how far a blade is behind its oven', () => {
   })
 
   it('is nothing when the climb is slow, and never negative', () => {
-    expect(soakLag({ ...base, oven: ovenPreset('medium') }).lagS).toBe(0)
+    expect(soakLag({ ...base, oven: chamberOfSize('medium') }).lagS).toBe(0)
     fc.assert(
       fc.property(
         fc.double({ min: 1, max: 8, noNaN: true }),
         fc.constantFrom('small', 'medium', 'large'),
         fc.double({ min: 0.3, max: 1, noNaN: true }),
         (thicknessMm, name, view) => {
-          expect(soakLag({ ...base, oven: ovenPreset(name), thicknessMm, view }).lagS).toBeGreaterThanOrEqual(0)
+          expect(soakLag({ ...base, oven: chamberOfSize(name), thicknessMm, view }).lagS).toBeGreaterThanOrEqual(0)
         },
       ),
       { numRuns: 20 },
@@ -40,7 +41,7 @@ describe('how far a blade is behind its oven', () => {
   })
 
   it('is not given for a temperature the oven cannot reach', () => {
-    const never = soakLag({ ...base, oven: ovenPreset('medium'), austenitizeC: 1200 })
+    const never = soakLag({ ...base, oven: chamberOfSize('medium'), austenitizeC: 1500 })
     expect(never.climbMin).toBe(Number.POSITIVE_INFINITY)
     expect(never.lagS).toBe(0)
   })

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { detailedOven } from '../../core/job/ovens'
+import { hottestOf } from '../../core/oven/chamber'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
 import type { Oven, OvenFit } from '../../core/shop/oven'
 import type { OvenLog } from '../../core/shop/oven-log'
@@ -122,13 +123,13 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
     edit(o => ({ ...o, fit }))
     toast('The oven’s model now follows this log.')
   }
-  const climb = useChamber(oven)?.heating
+  const chamber = useChamber(oven)
   return (
     <div className="mt-3 space-y-2">
       <p className="text-small">
         Difference left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
         {say.d(result.residualBeforeK)} before it.
-        {climb && ` As it stands now the oven would settle near ${say.t(climb.settlesAtC)}.`}
+        {chamber && ` As it stands now the oven comes to about ${say.t(hottestOf(chamber))} at full power.`}
       </p>
       <table className="sheet max-w-xl">
         <caption className="sr-only">What the log taught</caption>

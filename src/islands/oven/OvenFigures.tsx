@@ -16,18 +16,18 @@ const AMPS_USUAL = 16
 export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => Promise<Saving> }) {
   const shop = useShopNow()
   const chamber = useChamber(oven)
+  const climbMin = (fromC: number, toC: number) => (chamber ? heatUpMin(chamber, fromC, toC, 0) : null)
   const climb = (fromC: number, toC: number): string => {
-    if (!chamber) return '…'
-    const min = heatUpMin(chamber, fromC, toC, 0)
+    const min = climbMin(fromC, toC)
+    if (min === null) return '…'
     return Number.isFinite(min) ? String(Math.round(min)) : 'never'
   }
+  const working = (fromC: number, toC: number) => {
+    const min = climbMin(fromC, toC)
+    if (min === null || !Number.isFinite(min)) return undefined
+    return [worked('full-power-climb', min, 'min', { logName: oven.fit?.logName ?? null })]
+  }
   const amps = oven.powerW / oven.volts
-  const working = chamber
-    ? [
-        worked('settles-at', chamber.heating.settlesAtC, 'C', { logName: oven.fit?.logName ?? null }),
-        worked('time-constant', chamber.heating.tauMin, 'min', {}),
-      ]
-    : undefined
   const others = shop.ovens.length > 1
   return (
     <section>
@@ -37,13 +37,13 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
             label={`Time from cold to ${formatQuantity(790, 'temperature', shop.units)}, empty`}
             value={climb(20, 790)}
             unit="min"
-            working={working}
+            working={working(20, 790)}
           />
           <Figure
             label={`Time from there to ${formatQuantity(1065, 'temperature', shop.units)}, empty`}
             value={climb(790, 1065)}
             unit="min"
-            working={working}
+            working={working(790, 1065)}
           />
         </>
       )}

@@ -1,7 +1,8 @@
+import { chamberOf } from '../../core/job/chambers'
+import { ovenOf } from '../../core/job/ovens'
 import { buildRunSteps } from '../../core/job/run-steps'
 import type { Random } from '../../core/numeric/random'
-import { AMBIENT_C } from '../../core/oven/chamber'
-import { ovenPreset } from '../../core/oven/presets'
+import { type ChamberModel, coolDownMin } from '../../core/oven/chamber'
 import { soakedMinOf } from '../../core/run/record'
 import { arrivalOf, type Confirmed, runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
@@ -24,21 +25,22 @@ export function withSoaks(batch: Batch, run: Run): Batch {
 const USUAL_WAIT_S = 2200
 
 /** When the oven that hardened has fallen to what a temper waits for, s; long ago for any other step. */
-function fallenS({ wait }: RunStep, confirmed: readonly Confirmed[]): number {
+function fallenS({ wait }: RunStep, confirmed: readonly Confirmed[], oven: ChamberModel | null): number {
   const off = confirmed.find(one => one.step.kind === 'oven-off')
-  if (wait?.kind !== 'oven-below' || !off) return 0
-  const { tauMin } = ovenPreset('medium').cooling
-  return off.atS + tauMin * 60 * Math.log((off.step.ovenSetC - AMBIENT_C) / (wait.atMostC - AMBIENT_C))
+  if (wait?.kind !== 'oven-below' || !off || !oven) return 0
+  return off.atS + coolDownMin(oven, off.step.ovenSetC, wait.atMostC) * 60
 }
 
 /** A finished run in the log, every step confirmed a little after it was due. */
 export function ranOn(batch: Batch, shop: Workshop, random: Random, day: Date): Run {
   const built = buildRunSteps(batch, shop)
   const { steps, blades } = built.ok ? built.value : { steps: [], blades: [] }
+  const oven = ovenOf(shop, batch)
+  const chamber = oven.ok ? chamberOf(oven.value) : null
   const events: RunEvent[] = []
   for (const [i, step] of steps.entries()) {
     const { sinceS, dueS, confirmed } = runStateAt({ steps, blades, events }, 0)
-    const readyS = Math.max(sinceS + (step.wait ? USUAL_WAIT_S : 60), fallenS(step, confirmed))
+    const readyS = Math.max(sinceS + (step.wait ? USUAL_WAIT_S : 60), fallenS(step, confirmed, chamber))
     const atS = (dueS ?? readyS) + Math.round(5 + random.uniform() * 40)
     const blade = step.kind === 'pull' ? blades.find(one => one.bladeId === step.bladeIds[0]) : undefined
     const arrivedS = blade ? arrivalOf(blade, confirmed, new Map()) : null

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { planTimeline } from '../../core/job/timeline'
-import { OVEN_PRESETS } from '../../data/ovens'
+import { chamberOfSize } from '../../testing/chamber'
 import { contrast, figureColour, heatColour, planckXyz } from './colour'
 import { heatScale } from './scale'
 
@@ -54,7 +54,7 @@ describe('the scale', () => {
     route,
     equalise: [],
     entryC: 800,
-    oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+    oven: chamberOfSize('medium'),
     steelKg: 1,
     thicknessMm: 3,
   })

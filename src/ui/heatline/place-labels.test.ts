@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planTimeline } from '../../core/job/timeline'
-import { OVEN_PRESETS } from '../../data/ovens'
+import { chamberOfSize } from '../../testing/chamber'
 import { type Label, placeLabels } from './place-labels'
 import { curveSegments, heatScale } from './scale'
 
@@ -18,7 +18,7 @@ const stretches = planTimeline({
   },
   equalise: [],
   entryC: 800,
-  oven: OVEN_PRESETS[1] as (typeof OVEN_PRESETS)[number],
+  oven: chamberOfSize('medium'),
   steelKg: 1,
   thicknessMm: 3,
 })

@@ -6,7 +6,8 @@ import { question } from '../question'
 import { ovenPresetSchema } from '../shapes/figures'
 
 export const chamber = question({
-  summary: 'An oven as one node: where full power would settle, and how slowly it comes there and cools',
+  summary:
+    'What an oven does by its wall model: its climb at full power, from cold and again, and its falls with the door shut',
   request: z.object({ oven: ovenSchema }),
   response: ovenPresetSchema,
   answer: ({ oven }) => ok(chamberOf(oven)),

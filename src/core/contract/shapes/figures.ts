@@ -112,10 +112,14 @@ export const segmentSchema = z.object({
   holdMin: z.number(),
 })
 
+const tableSchema = z.array(z.tuple([z.number(), z.number()]))
+
 export const chamberSchema = z.object({
   powerW: z.number(),
-  heating: z.object({ settlesAtC: z.number(), tauMin: z.number() }),
-  cooling: z.object({ tauMin: z.number() }),
+  climb: tableSchema,
+  climbAgain: tableSchema,
+  climbPerKg: tableSchema,
+  falls: z.array(z.object({ fromC: z.number(), table: tableSchema })),
 })
 
 export const ovenPresetSchema = chamberSchema.extend({
@@ -123,7 +127,6 @@ export const ovenPresetSchema = chamberSchema.extend({
   label: z.string(),
   chamberMm: z.object({ width: z.number(), height: z.number(), depth: z.number() }),
   maxC: z.number(),
-  source: z.string(),
 })
 
 const waited = z.enum(['soak', 'door', 'hands', 'plates-full', 'plates-hot'])

@@ -166,7 +166,7 @@ const EDGE_LEAD_S = 30
 
 /** How far the blade is behind the oven when that is at heat. */
 function LagFigure({ heat: { alone, crowded, edge }, load, thicknessMm }: LagProps) {
-  const { shop, chamber } = useBench()
+  const { shop } = useBench()
   const say = useSay()
   return (
     <>
@@ -177,7 +177,6 @@ function LagFigure({ heat: { alone, crowded, edge }, load, thicknessMm }: LagPro
         working={[
           worked('climb-rate', alone.rateCPerH, 'K/h', {
             preheated: load.equalise.length > 0,
-            source: chamber?.source ?? '',
           }),
           worked('lag-alone', alone.lagS, 's', {}),
           worked('lag-crowded', crowded.lagS, 's', {}),
