@@ -1,13 +1,13 @@
 import { TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import { ok, type Result } from '../codes/result'
-import { AMBIENT_C, fallenC, heatUpMin } from '../oven/chamber'
+import { AMBIENT_C, fallenC } from '../oven/chamber'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { chamberOf } from './chambers'
-import { loadKg } from './heat-load'
+import { heatPathOf } from './load-heat'
 import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
 import { pullPlanOf } from './pull-plan'
@@ -35,6 +35,9 @@ export interface BatchDay {
   readonly totalMin: number
 }
 
+/** A load that its oven never brings to its soak is taken to be there after a day: Heat says so. */
+const NEVER_MIN = 24 * 60
+
 type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units' | 'temperingOvenId'>
 
 /**
@@ -48,15 +51,14 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const loads = loadsOf(batch, shop.units)
   const chamber = chamberOf(hardens.value)
   const quenchedAt = new Map<string, number>()
-  let nowMin = 0
   let offMin = 0
   for (const [i, load] of loads.entries()) {
     const plan = pullPlanOf(load, shop, batch)
     if (!plan.ok) return plan
-    const heatMin = heatedAfterMin(load, loads[i - 1], chamber) + nowMin
+    if (load.blades.length === 0) continue
+    const heatMin = heatPathOf({ batch, shop }, loads, i)?.reachedMin ?? offMin + NEVER_MIN
     for (const pull of plan.value?.pulls ?? []) quenchedAt.set(pull.bladeId, heatMin + pull.outAtS / 60)
     offMin = heatMin + Math.max(0, ...(plan.value?.pulls ?? []).map(pull => pull.pullAtS)) / 60
-    nowMin = offMin
   }
   const quenchedMin = Math.max(0, ...quenchedAt.values())
   const lookedAtMin = quenchedMin + (quenchedAt.size > 0 ? PACE.inspectMin : 0)
@@ -76,24 +78,6 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
     quenchedMin,
     totalMin: Math.max(readyMin, ...placed.map(({ endMin }) => endMin)),
   })
-}
-
-/** From oven on, or from the last pull of the load before, until this load's austenitize temperature is reached, min. */
-function heatedAfterMin(load: Load, before: Load | undefined, chamber: ReturnType<typeof chamberOf>): number {
-  const kg = loadKg(load)
-  const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : 24 * 60)
-  const climb = (fromC: number, toC: number, soaked = false) => finite(heatUpMin(chamber, fromC, toC, kg, soaked))
-  const opened = PACE.loadMin
-  if (before) return opened + climb(before.austenitizeC - PACE.loadDropK, load.austenitizeC, true)
-  const fromCold = load.entryC <= AMBIENT_C
-  const empty = fromCold ? 0 : finite(heatUpMin(chamber, AMBIENT_C, load.entryC, 0))
-  let atC = fromCold ? AMBIENT_C : load.entryC - PACE.loadDropK
-  let minutes = empty + opened
-  for (const { atC: stepC, holdMin } of load.equalise) {
-    minutes += climb(atC, stepC) + holdMin
-    atC = Math.max(atC, stepC)
-  }
-  return minutes + climb(atC, load.austenitizeC)
 }
 
 interface ColdStay {

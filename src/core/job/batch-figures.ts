@@ -16,6 +16,7 @@ import { type Chamber, chamberOf } from './chambers'
 import { groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
+import { type HeatPath, heatPathOf } from './load-heat'
 import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf } from './ovens'
 import { type PlannedPull, type PullPlan, pullPlanOf } from './pull-plan'
@@ -97,7 +98,13 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
         groupId: group.id,
         prediction,
         suggested: suggestionOf(batch, group, grade, shop),
-        stretches: stretchesOf(group, grade, { batch, loads, oven, system: shop.units }),
+        stretches: stretchesOf(group, grade, {
+          batch,
+          loads,
+          oven,
+          system: shop.units,
+          path: load => heatPathOf({ batch, shop }, loads, loads.indexOf(load)),
+        }),
         stages: hardnessTrace(
           prediction,
           stagesOf(group.route),
@@ -203,11 +210,13 @@ function stretchesOf(
     loads,
     oven,
     system,
+    path,
   }: {
     readonly batch: Batch
     readonly loads: readonly Load[]
     readonly oven: Result<Oven>
     readonly system: System
+    readonly path?: (load: Load) => HeatPath | null
   },
 ): Stretch[] {
   if (!oven.ok) return []
@@ -220,6 +229,7 @@ function stretchesOf(
     oven: chamberOf(oven.value),
     steelKg: load ? loadKg(load) : 0,
     thicknessMm: thicknessOf(batch, group.id),
+    path: load && path ? path(load) : null,
   })
 }
 

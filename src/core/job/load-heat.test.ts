@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { expectOk, gradeOf, groupOf, refusalOf, trayOf, withTray } from '../../testing/tray'
 import { simulateLoaded } from '../oven/simulate'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
+import { batchDayOf } from './batch-day'
+import { batchFiguresOf } from './batch-figures'
 import { kindsOf, placesOf } from './heat-load'
 import { heatAnswerOf, heatOf, heatOfLoad } from './load-heat'
 import { loadsOf } from './loads'
@@ -39,6 +41,21 @@ describe('a load on its oven', () => {
     expect(first.heat.fromMin).toBe(0)
     expect(second.heat.fromMin).toBeGreaterThan(first.heat.reachedMin ?? Number.POSITIVE_INFINITY)
     expect((second.heat.reachedMin ?? 0) - second.heat.fromMin).toBeLessThan(0.5 * (first.heat.reachedMin ?? 0))
+  })
+
+  it('is at its soak when the Heat Line and the day say so, to the minute', () => {
+    const { groups } = batchFiguresOf({ batch, shop: DEFAULT_WORKSHOP, readings: [], experienceOf: () => null })
+    const day = expectOk(batchDayOf(batch, DEFAULT_WORKSHOP))
+    const said = loads.map((load, i) => {
+      const thicknessMm = load.blades[0]?.line.thicknessMm ?? 0
+      const heat = expectOk(heatOfLoad({ batch, shop: DEFAULT_WORKSHOP, loadIndex: i, thicknessMm }))
+      const line = groups.find(({ groupId }) => load.groups.some(own => own.id === groupId))?.stretches
+      expect(line?.find(stretch => stretch.phase === 'soak')?.startMin).toBeCloseTo(heat.reachedMin ?? 0, 6)
+      return heat.reachedMin ?? 0
+    })
+    expect(said.length).toBeGreaterThan(1)
+    expect(day.quenchedMin).toBeGreaterThan(Math.max(...said))
+    expect(day.quenchedMin).toBeLessThan(Math.max(...said) + 60)
   })
 
   it('shares the energy of both between them', () => {

@@ -1,5 +1,6 @@
 import type { Caution } from '../codes/caution'
 import { fail, ok, type Result } from '../codes/result'
+import { remembered } from '../numeric/remembered'
 import { AMBIENT_C } from '../oven/chamber'
 import { CROWDED_VIEW, FULL_VIEW } from '../oven/lag'
 import { type SimulatedLoad, type Simulation, type SimulationRequest, simulateLoaded } from '../oven/simulate'
@@ -72,6 +73,64 @@ export function heatOf(loads: readonly Load[], index: number, oven: Oven, holdsM
   }
 }
 
+/** The Heat bench, the Heat Line, the day and the run's plan all ask the same of a batch. */
+const simulated = remembered(simulateLoaded, 24)
+
+/** What heats a batch: its tray, its oven and the plates that set how long a load is held. */
+export interface HeatSources {
+  readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry' | 'ovenId' | 'ovenName'>
+  readonly shop: Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units'>
+}
+
+/** A load of a batch followed through its oven from cold, those before it first. Errors: as ovenOf and pullPlanOf; 'too-heavy'. */
+export function simulatedHeat(
+  { batch, shop }: HeatSources,
+  loads: readonly Load[],
+  loadIndex: number,
+): Result<{ readonly asked: HeatAsked; readonly simulation: Simulation }> {
+  const found = ovenOf(shop, batch)
+  if (!found.ok) return found
+  const holds: number[] = []
+  for (const each of loads.slice(0, loadIndex + 1)) {
+    const plan = pullPlanOf(each, shop, batch)
+    if (!plan.ok) return plan
+    holds.push(plan.value?.hold.holdMin ?? 0)
+  }
+  const asked = heatOf(loads, loadIndex, found.value, holds)
+  const simulation = simulated(asked.request)
+  return simulation.ok ? ok({ asked, simulation: simulation.value }) : simulation
+}
+
+/** A load's way to its soak as its oven goes it, min from oven on. */
+export interface HeatPath {
+  /** When the packets go in. */
+  readonly loadedMin: number
+  /** The preheats it is held at. */
+  readonly holds: readonly { readonly fromMin: number; readonly toMin: number }[]
+  /** When the oven is at its soak. */
+  readonly reachedMin: number
+  /** What the display shows, [min, °C]. */
+  readonly curve: readonly (readonly [min: number, c: number])[]
+}
+
+/** The way of a load to its soak; null where it never gets there, or nothing is known of its oven. */
+export function heatPathOf(sources: HeatSources, loads: readonly Load[], loadIndex: number): HeatPath | null {
+  const heat = simulatedHeat(sources, loads, loadIndex)
+  if (!heat.ok) return null
+  const { asked, simulation } = heat.value
+  const loadedMin = simulation.load.at(-1)?.insertedMin
+  const reachedMin = simulation.segments.at(-1)?.reachedMin
+  if (loadedMin === null || loadedMin === undefined || reachedMin === null || reachedMin === undefined) return null
+  return {
+    loadedMin,
+    holds: simulation.segments
+      .slice(asked.firstSegment, -1)
+      .map(({ reachedMin: from, endedMin: to }) => ({ fromMin: from ?? reachedMin, toMin: to ?? reachedMin })),
+    reachedMin,
+    curve: simulation.curve.map(([min, c]) => [min, c]),
+  }
+}
+
 /** What the wall model says of one load. */
 export interface HeatAnswer {
   readonly kinds: readonly (LoadKind & { readonly withinFiveCMin: number | null })[]
@@ -100,15 +159,9 @@ export function heatOfLoad({ batch, shop, loadIndex, thicknessMm }: LoadHeatRequ
   const loads = loadsOf(batch, shop.units)
   const load = loads[loadIndex]
   if (!load || load.blades.length === 0) return fail('nothing-in-load', {}, 'loadIndex')
-  const holds: number[] = []
-  for (const each of loads.slice(0, loadIndex + 1)) {
-    const plan = pullPlanOf(each, shop, batch)
-    if (!plan.ok) return plan
-    holds.push(plan.value?.hold.holdMin ?? 0)
-  }
-  const asked = heatOf(loads, loadIndex, oven, holds)
-  const simulation = simulateLoaded(asked.request)
-  if (!simulation.ok) return simulation
+  const heat = simulatedHeat({ batch, shop }, loads, loadIndex)
+  if (!heat.ok) return heat
+  const { asked, simulation } = heat.value
   const behind = (view: number, mm = thicknessMm) =>
     soakLag({
       oven: chamberOf(oven),
@@ -123,7 +176,7 @@ export function heatOfLoad({ batch, shop, loadIndex, thicknessMm }: LoadHeatRequ
   const line = load.blades.find(blade => blade.line.thicknessMm === thicknessMm)?.line
   const edgeMm = line ? edgeOf(line) : thicknessMm
   return ok({
-    ...heatAnswerOf(asked, simulation.value),
+    ...heatAnswerOf(asked, simulation),
     alone,
     crowded: behind(CROWDED_VIEW),
     edge:
@@ -131,9 +184,7 @@ export function heatOfLoad({ batch, shop, loadIndex, thicknessMm }: LoadHeatRequ
   })
 }
 
-export interface LoadHeatRequest {
-  readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry' | 'ovenId' | 'ovenName'>
-  readonly shop: Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units'>
+export interface LoadHeatRequest extends HeatSources {
   readonly loadIndex: number
   /** Whose lag is asked for, mm. */
   readonly thicknessMm: number

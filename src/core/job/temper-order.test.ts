@@ -10,7 +10,6 @@ const climb = everyC.map(c => [c, CLIMBS_MIN * Math.log((SETTLES_C - 20) / (SETT
 const fall = everyC.map(c => [c, FALLS_MIN * Math.log((1100 - 20) / Math.max(5, c - 20))] as const)
 const chamber: ChamberModel = {
   climb,
-  climbAgain: [],
   climbPerKg: everyC.map(c => [c, 0] as const),
   falls: [{ fromC: 1100, table: fall }],
 }

@@ -2,10 +2,12 @@ import type { StationName } from '../../data/cautions'
 import type { Equalise } from '../../data/grades'
 import { PACE } from '../../data/pace'
 import { coldWay } from '../cold/way'
+import { interpolateLinear } from '../numeric/interpolate'
 import { type ChamberModel, climbedC, heatUpMin } from '../oven/chamber'
 import { FULL_VIEW } from '../oven/lag'
 import { soakLag } from '../oven/soak-lag'
 import type { Route } from '../steel/route'
+import type { HeatPath } from './load-heat'
 
 /** What the metal lives through in a stretch; it decides the colour, never the temperature alone. */
 export type Phase =
@@ -46,6 +48,8 @@ export interface TimelineRequest {
   readonly oven: ChamberModel
   readonly steelKg: number
   readonly thicknessMm: number
+  /** How its oven will bring the load to its soak; absent: by the oven's tables. */
+  readonly path?: HeatPath | null
 }
 
 const ROOM_C = 20
@@ -76,17 +80,6 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
 
   for (const station of ['choose', 'prepare', 'wrap'] as const) flat(station)
 
-  rise('heat', ROOM_C, entry, 0)
-  const dip = Math.min(PACE.loadDropK, entry - ROOM_C)
-  push('ramp', 'heat', 3, part => entry - dip * Math.sin(part * (Math.PI / 2)), { code: 'load', atC: entry }, 5)
-  push('ramp', 'heat', finite(heatUpMin(oven, entry - dip, entry, steelKg)), part => entry - dip * (1 - part), null, 3)
-  let at = entry
-  for (const step of equalise) {
-    if (step.atC > at && step.atC < route.austenitizeC) rise('heat', at, step.atC, steelKg)
-    at = Math.max(at, Math.min(step.atC, route.austenitizeC))
-    push('equalise', 'heat', step.holdMin, () => at)
-  }
-  rise('heat', at, route.austenitizeC, steelKg)
   const { lagS } = soakLag({
     oven,
     steelKg,
@@ -96,7 +89,57 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
     thicknessMm: request.thicknessMm,
     view: FULL_VIEW,
   })
-  push('soak', 'heat', lagS / 60 + route.soakMin, () => route.austenitizeC, { code: 'soak', minutes: route.soakMin })
+  const soak = () =>
+    push('soak', 'heat', lagS / 60 + route.soakMin, () => route.austenitizeC, { code: 'soak', minutes: route.soakMin })
+  /** As the oven will go, from the wall model's own curve. */
+  const followed = ({ loadedMin, holds, reachedMin, curve }: HeatPath) => {
+    const shown = (phase: Phase, endMin: number, note: StretchNote | null = null) => {
+      const startMin = now
+      const inner = curve.filter(([min]) => min > startMin && min < endMin)
+      const ends = (min: number) => [min, interpolateLinear(curve, min)] as const
+      out.push({ phase, station: 'heat', startMin, endMin, points: [ends(startMin), ...inner, ends(endMin)], note })
+      now = endMin
+    }
+    shown('ramp', loadedMin)
+    shown('ramp', Math.min(loadedMin + PACE.loadMin, holds[0]?.fromMin ?? reachedMin), { code: 'load', atC: entry })
+    for (const { fromMin, toMin } of holds) {
+      if (fromMin > now) shown('ramp', fromMin)
+      if (toMin > now) shown('equalise', toMin)
+    }
+    shown('ramp', reachedMin)
+    soak()
+  }
+  /** As an oven goes by its tables, where no load is known yet. */
+  const usual = () => {
+    rise('heat', ROOM_C, entry, 0)
+    const dip = Math.min(PACE.loadDropK, entry - ROOM_C)
+    push(
+      'ramp',
+      'heat',
+      PACE.loadMin,
+      part => entry - dip * Math.sin(part * (Math.PI / 2)),
+      { code: 'load', atC: entry },
+      5,
+    )
+    push(
+      'ramp',
+      'heat',
+      finite(heatUpMin(oven, entry - dip, entry, steelKg)),
+      part => entry - dip * (1 - part),
+      null,
+      3,
+    )
+    let at = entry
+    for (const step of equalise) {
+      if (step.atC > at && step.atC < route.austenitizeC) rise('heat', at, step.atC, steelKg)
+      at = Math.max(at, Math.min(step.atC, route.austenitizeC))
+      push('equalise', 'heat', step.holdMin, () => at)
+    }
+    rise('heat', at, route.austenitizeC, steelKg)
+    soak()
+  }
+  if (request.path) followed(request.path)
+  else usual()
 
   const quenchEnd = ROOM_C
   push(

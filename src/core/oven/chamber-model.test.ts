@@ -48,10 +48,9 @@ describe('an oven in tables', () => {
     }
   })
 
-  it('takes longer the more steel is in it, and less with walls that are soaked', () => {
+  it('takes longer the more steel is in it', () => {
     const chamber = chamberOfSize('medium')
     expect(heatUpMin(chamber, 20, 1065, 4)).toBeGreaterThan(heatUpMin(chamber, 20, 1065, 2))
-    expect(heatUpMin(chamber, 990, 1065, 0, true)).toBeLessThan(heatUpMin(chamber, 990, 1065, 0) / 2)
   })
 
   it('of more power comes hotter, and of too little never to full heat', () => {

@@ -24,14 +24,12 @@ const FALLS = [
   { fromC: 1065, soakMin: 30 },
 ] as const
 const FALLEN_C = 25
-/** How far an oven that is soaked through is let fall before it climbs again, K. */
-const LET_FALL_K = 250
 
 const known = new Map<string, ChamberModel>()
 
 /**
- * What an oven does by its wall model, in tables: its climb under a controller, empty and for each kilogram in it, from cold and with
- * soaked walls, and its falls with the door shut. Kept by the oven's figures: it is asked for at every drawing.
+ * What an oven does by its wall model, in tables: its climb under a controller, empty and for each kilogram in it,
+ * and its falls with the door shut. Kept by the oven's figures: it is asked for at every drawing.
  */
 export function chamberModelOf(oven: DetailedOven): ChamberModel {
   const key = JSON.stringify(oven)
@@ -42,7 +40,6 @@ export function chamberModelOf(oven: DetailedOven): ChamberModel {
   const made: ChamberModel = {
     climb,
     climbPerKg: perKgOf(oven, climb),
-    climbAgain: againOf(oven, hottestC),
     falls: FALLS.filter(({ fromC }, i) => i === 0 || fromC < hottestC).map(({ fromC, soakMin }) => ({
       fromC,
       table: fallOf(soaked(oven, Math.min(fromC, hottestC), soakMin)),
@@ -100,13 +97,6 @@ function soaked(oven: DetailedOven, atC: number, soakMin: number): OvenModel {
   for (let s = 0; model.indicatedC < atC && s < LONGEST_CLIMB_S; s += STEP_S) model.step(1, false, STEP_S)
   for (let s = 0; s < soakMin * 60; s += STEP_S) model.step(model.indicatedC < atC ? 1 : 0, false, STEP_S)
   return model
-}
-
-function againOf(oven: DetailedOven, hottestC: number): Table {
-  const topC = Math.min(1065, hottestC)
-  const model = soaked(oven, topC, 30)
-  while (model.indicatedC > topC - LET_FALL_K) model.step(0, false, STEP_S)
-  return climbOf(model)
 }
 
 /** Minutes with the door shut and power off, [°C, min], coolest first. */

@@ -5,8 +5,6 @@ import { interpolateLinear, type Table } from '../numeric/interpolate'
 export interface ChamberModel {
   /** From cold as fast as it goes until its controller calls a temperature reached, [°C, min]; the last is the hottest it comes to. */
   readonly climb: Table
-  /** The same with walls that are soaked through, from the least temperature it was taken from. */
-  readonly climbAgain: Table
   /** How much longer the climb from cold takes for each kilogram of steel in it, [°C, min/kg]. */
   readonly climbPerKg: Table
   /** Shut with its power off, once soaked through at `fromC`: [°C, min], coolest first. */
@@ -27,14 +25,11 @@ export const hottestOf = ({ climb }: Pick<ChamberModel, 'climb'>): number => cli
 
 /**
  * Minutes from one temperature to a hotter one as fast as the oven goes, with so much steel in it; infinite past what the oven can reach.
- * `soaked`: its walls are as hot as its chamber, as after a load before.
  * @example heatUpMin(medium, 20, 790, 0) // about 38
  */
-export function heatUpMin(oven: ChamberModel, fromC: number, toC: number, steelKg: number, soaked = false): number {
+export function heatUpMin(oven: ChamberModel, fromC: number, toC: number, steelKg: number): number {
   if (toC <= fromC) return 0
   if (toC > hottestOf(oven)) return Number.POSITIVE_INFINITY
-  const leastC = oven.climbAgain[0]?.[0] ?? toC
-  if (soaked && fromC >= leastC) return between(oven.climbAgain, fromC, toC)
   return between(oven.climb, fromC, toC) + steelKg * between(oven.climbPerKg, fromC, toC)
 }
 

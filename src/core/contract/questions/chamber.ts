@@ -6,8 +6,7 @@ import { question } from '../question'
 import { ovenPresetSchema } from '../shapes/figures'
 
 export const chamber = question({
-  summary:
-    'What an oven does by its wall model: its climb at full power, from cold and again, and its falls with the door shut',
+  summary: 'What an oven does by its wall model: its climb at full power and its falls with the door shut',
   request: z.object({ oven: ovenSchema }),
   response: ovenPresetSchema,
   answer: ({ oven }) => ok(chamberOf(oven)),

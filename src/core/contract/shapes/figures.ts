@@ -117,7 +117,6 @@ const tableSchema = z.array(z.tuple([z.number(), z.number()]))
 export const chamberSchema = z.object({
   powerW: z.number(),
   climb: tableSchema,
-  climbAgain: tableSchema,
   climbPerKg: tableSchema,
   falls: z.array(z.object({ fromC: z.number(), table: tableSchema })),
 })
