@@ -3,6 +3,7 @@ import type { RunState } from '../core/run/run-state'
 import type { Batch } from '../core/shop/batch'
 import type { StepKind } from '../core/shop/run'
 import type { Incident } from '../data/incidents'
+import { BEGINS_ANEW_BELOW_K } from '../data/soak'
 import { clockText } from './clock-text'
 import { listOf, marksOfBlades } from './lists'
 import type { Speaker } from './speaker'
@@ -75,6 +76,35 @@ const GONE_WORDS: Partial<Record<Incident, string>> = {
   'set-aside': 'set aside',
 }
 
+/** What is asked once the power is back and blades are in the oven. */
+export const afterCutWords = ({ seconds }: { readonly seconds: number }): string =>
+  `The oven had no power for ${clockText(seconds)}. How does it go on?`
+
+/** The ways to go on. A blade far below its heat has to soak anew whatever is chosen, and it says so. */
+export const afterCutChoices = (say: Speaker) =>
+  [
+    {
+      value: 'go-on',
+      label: `Go on: what they soaked counts, unless a blade fell more than ${say.d(BEGINS_ANEW_BELOW_K)} below its heat`,
+    },
+    { value: 'soak-anew', label: 'Heat again: the soak begins anew once they are at heat' },
+    { value: 'stop', label: 'Call the run off' },
+  ] as const
+
+/** How the oven and the blades in it stand by the model once the power is back; null where nothing is known. */
+export function afterCutStanding(rows: readonly BoardRow[], shownC: number | null, say: Speaker): string | null {
+  if (shownC === null) return null
+  const soaked = rows.flatMap(row => (isInside(row) && row.soakedS !== null ? [row.soakedS] : []))
+  return [
+    `By its model the oven shows about ${say.t(shownC)} now.`,
+    soaked.length > 0
+      ? `The blades in it have soaked ${clockText(Math.max(...soaked))} at most; heated anew, both soaks add up in the grain.`
+      : 'No blade in it is at heat.',
+  ].join(' ')
+}
+
+const isInside = ({ place }: BoardRow) => place === 'oven' || place === 'soaking' || place === 'due'
+
 /** What oven and blades came to while nobody looked, if the oven went on as it was set; null where nothing is in it. */
 export function meanwhileWords(
   rows: readonly BoardRow[],
@@ -82,7 +112,7 @@ export function meanwhileWords(
   batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
   say: Speaker,
 ): string | null {
-  const inside = rows.filter(row => row.place === 'oven' || row.place === 'soaking' || row.place === 'due')
+  const inside = rows.filter(isInside)
   if (shownC === null) return null
   const soaks = inside.flatMap(row => (row.soakedS === null ? [] : [row.soakedS]))
   const over = inside.filter(row => row.overS > 0)

@@ -3,7 +3,16 @@ import type { BoardRow } from '../core/run/board'
 import { runStateAt } from '../core/run/run-state'
 import { INCIDENT_NAMES, INCIDENTS, SAFE_STATE, STOP_REASONS } from '../data/incidents'
 import { befell, pressed, runOf, showed, trayOfBlades } from '../testing/run'
-import { countWords, meanwhileWords, nextWords, PLACE_WORDS, soakedWords, windowWords } from './board'
+import {
+  afterCutChoices,
+  afterCutStanding,
+  countWords,
+  meanwhileWords,
+  nextWords,
+  PLACE_WORDS,
+  soakedWords,
+  windowWords,
+} from './board'
 import { clockText, parseClock } from './clock-text'
 import { cueWords, roleWords } from './cues'
 import { drillWords, habitWords, metWords, seenWords } from './drill'
@@ -130,6 +139,17 @@ describe('where blades are counted', () => {
       'Count: 3 went in, 1 must come out; A2 missing and A3 cracked. ',
     )
     expect(countWords(runStateAt(run, 0), batch)).toBe('')
+  })
+
+  it('says how oven and blades stand once the power is back, and how it can go on', () => {
+    const say = speakerOf('imperial')
+    const rows = [row({ soakedS: 480 }), row({ place: 'rack', soakedS: 900 })]
+    expect(afterCutStanding(rows, 940, say)).toBe(
+      'By its model the oven shows about 1724 °F now. The blades in it have soaked 8:00 at most; heated anew, both soaks add up in the grain.',
+    )
+    expect(afterCutStanding([], 940, say)).toMatch(/No blade in it is at heat/)
+    expect(afterCutStanding(rows, null, say)).toBeNull()
+    expect(afterCutChoices(say)[0]?.label).toContain('more than 270 °F below its heat')
   })
 
   it('says what oven and blades came to while nobody looked', () => {

@@ -115,6 +115,13 @@ describe('what goes wrong with an oven', () => {
     })
   })
 
+  it('heated again by choice, what was soaked before a short cut does not count', () => {
+    const short: Bare = { atS: 10_000, kind: 'no-power', untilS: 10_180 }
+    const anew: Bare = { atS: 10_181, kind: 'anew' }
+    const track = followOven(medium, events(...soaking, short, anew, set(14_000, 1065)), blades)
+    for (const s of arrivals(track)) expect(s).toBeGreaterThan(10_181)
+  })
+
   it('the door of one pull interrupts no soak', () => {
     const pull: Bare = { atS: 10_000, kind: 'out', bladeIds: ['A1'] }
     const track = followOven(medium, events(...soaking, pull, set(14_000, 1065)), blades)

@@ -1,4 +1,5 @@
 import { DOOR_S } from '../../data/doors'
+import { BEGINS_ANEW_BELOW_K } from '../../data/soak'
 import { ARRIVED_WITHIN_K } from '../oven/lag'
 import { type DetailedOven, OvenModel } from '../oven/oven-model'
 import { clippedPi, type PiControl } from '../oven/programme-control'
@@ -51,8 +52,6 @@ const LONGEST_AHEAD_S = 8 * 3600
 const LEAST_AHEAD_S = 1800
 /** A blade that falls further below its heat than this is not soaking, K: an open door for one pull is no interruption. */
 const SOAKS_WITHIN_K = 25
-/** One that falls further than this is heated anew, and its soak begins anew, K. */
-const BEGINS_ANEW_BELOW_K = 150
 /** The display is written down no closer than this, s. */
 const SAMPLE_S = 10
 /** Near its set point it holds, K. */
@@ -145,6 +144,9 @@ export function followOven(
         state.doorUntilS = Math.max(state.doorUntilS, event.untilS)
         state.fastUntilS = Math.max(state.fastUntilS, event.untilS + FAST_FOR_S)
         anchor = null
+        return
+      case 'anew':
+        for (const one of inside) if (one.leftS === null) one.arrivedS = null
         return
       case 'no-power':
         state.deadUntilS = Math.max(state.deadUntilS, event.untilS)

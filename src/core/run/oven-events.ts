@@ -13,6 +13,8 @@ export type OvenEvent = { readonly atS: number; readonly oven: OvenName } & (
   | { readonly kind: 'in'; readonly bladeIds: readonly string[]; readonly round: number }
   | { readonly kind: 'out'; readonly bladeIds: readonly string[] }
   | { readonly kind: 'shows'; readonly c: number }
+  /** What the blades in it had soaked does not count. */
+  | { readonly kind: 'anew' }
   /** The door stands open, or there is no power, until a second of the clock. */
   | { readonly kind: 'door' | 'no-power'; readonly untilS: number }
 )
@@ -75,6 +77,8 @@ export function ovenEventsOf(run: OvenRun, ownTempering: boolean): OvenEvent[] {
   const at = (atS: number): OvenName => ovenOf(steps[confirmed.filter(one => one.atS <= atS).length]?.kind ?? '')
   const live = liveEvents(run.events)
   for (const { atS, c } of eventsOf(live, 'shows')) events.push({ atS, oven: at(atS), kind: 'shows', c })
+  for (const { atS, afterCut } of eventsOf(live, 'incident'))
+    if (afterCut === 'soak-anew') events.push({ atS, oven: at(atS), kind: 'anew' })
   for (const { fromS, untilS, does } of spellsOf(run, live))
     events.push({ atS: fromS, oven: at(fromS), kind: does === 'no-power' ? 'no-power' : 'door', untilS })
   return events.sort((a, b) => a.atS - b.atS)

@@ -4,6 +4,8 @@ import { INCIDENT_NAMES, INCIDENTS } from '../../data/incidents'
 import { befell, pressed, pressedAt, runOf, showed, takenBack, trayOfBlades, withEvents } from '../../testing/run'
 import { createRandom } from '../numeric/random'
 import type { Run, RunEvent } from '../shop/run'
+import { cutToAnswer } from './after-cut'
+import { ovenEventsOf } from './oven-events'
 import { type OvenKnown, runStateAt } from './run-state'
 
 const shownAs = (shownC: number): OvenKnown => ({ shownC, arrivedS: new Map() })
@@ -111,6 +113,20 @@ describe('a hold that was cut', () => {
     expect(cut(sinceS + 3000, 1200)).toBe(due + 1200)
     // The cut began while the oven still heated up: that was no hold.
     expect(cut(sinceS + 600, 1800)).toBe(due + 600)
+  })
+
+  it('asks how it goes on while blades are in the oven that hardens, once', () => {
+    const soaking = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600))
+    const cut = befell(4000, 'power-cut', [], 600)
+    const asked = (of: Run) => cutToAnswer(runStateAt(of, 4001))?.id ?? null
+    expect(asked(withEvents(soaking, cut))).toBe(cut.id)
+    expect(asked(withEvents(soaking, { ...cut, afterCut: 'go-on' } as RunEvent))).toBeNull()
+    expect(asked(withEvents(soaking, befell(4000, 'door-open', [], 60)))).toBeNull()
+    // In the temper the hold is longer by what it lost: there is nothing to choose.
+    expect(asked(withEvents(holding, befell(sinceS + 3000, 'power-cut', [], 600)))).toBeNull()
+    const events = (of: Run) => ovenEventsOf(of, true).filter(event => event.kind === 'anew')
+    expect(events(withEvents(soaking, { ...cut, afterCut: 'soak-anew' } as RunEvent))).toHaveLength(1)
+    expect(events(withEvents(soaking, { ...cut, afterCut: 'go-on' } as RunEvent))).toHaveLength(0)
   })
 
   it('is not longer for a leak or a gone helper, nor is a chill in its box for the mains', () => {

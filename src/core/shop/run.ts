@@ -96,6 +96,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     /** How long it lasted or is to be waited, s; until `atS` for what had passed when it was said. */
     seconds: between(0, 1_000_000),
     text: textUpTo('remark'),
+    /** Of a cut of power with blades in the oven: whether what they had soaked counts. Absent: not said yet. */
+    afterCut: z.enum(['go-on', 'soak-anew']).optional(),
   }),
   /** Called off: why, and what was made safe. */
   z.object({

@@ -1,18 +1,20 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import { toast } from 'sonner'
+import { cutToAnswer } from '../../core/run/after-cut'
 import { boardOf } from '../../core/run/board'
 import { rolesOf } from '../../core/run/cues'
 import type { Batch } from '../../core/shop/batch'
 import type { Run, RunStep } from '../../core/shop/run'
 import { unsavedRuns } from '../../store/unsaved-runs'
 import { useSay } from '../../ui/Units'
-import { countWords, meanwhileWords } from '../../words/board'
+import { afterCutStanding, countWords, meanwhileWords } from '../../words/board'
 import { clockText } from '../../words/clock-text'
 import { roleName, roleWords } from '../../words/cues'
 import { happenedWords } from '../../words/incidents'
 import { marksOfBlades } from '../../words/lists'
 import { stepWords } from '../../words/run'
 import { useShopNow } from '../shop-context'
+import { AfterCut } from './AfterCut'
 import { ClockQuestions } from './ClockQuestions'
 import { HeardPanel } from './HeardPanel'
 import { OverSoak } from './OverSoak'
@@ -38,7 +40,7 @@ interface Props {
   readonly run: Run
 }
 
-type Open = 'remark' | 'happened' | 'heard' | null
+type Open = 'remark' | 'happened' | 'call-off' | 'heard' | null
 
 /** One screen, one action: what the oven shows, the time left, every blade's clock, what to do, what comes next. */
 export function RunView({ batch, run }: Props) {
@@ -53,7 +55,9 @@ export function RunView({ batch, run }: Props) {
   const say = useSay()
   const [open, setOpen] = useState<Open>(null)
   const { confirm, early } = useConfirm(run, oven)
-  const isAsked = open === 'remark' || open === 'happened' || clock.question !== null
+  const cut = cutToAnswer(state)
+  const isAsked =
+    open === 'remark' || open === 'happened' || open === 'call-off' || clock.question !== null || cut !== null
   const practice = run.mode === 'practice'
   useWakeLock()
   useHeard({
@@ -165,13 +169,23 @@ export function RunView({ batch, run }: Props) {
           toast(`Noted at ${clockText(nowS)}: ${text}`)
         }}
       />
-      {open === 'happened' && (
+      {(open === 'happened' || open === 'call-off') && (
         <SomethingHappened
+          callOff={open === 'call-off'}
           run={run}
           batch={batch}
           state={state}
           boundKey={prefs.boundKey}
           onClose={() => setOpen(null)}
+        />
+      )}
+      {cut && !clock.question && open === null && (
+        <AfterCut
+          run={run}
+          cut={cut}
+          boundKey={prefs.boundKey}
+          standing={afterCutStanding(rows, known.shownC, say)}
+          onStop={() => setOpen('call-off')}
         />
       )}
       {clock.question && (
@@ -180,7 +194,7 @@ export function RunView({ batch, run }: Props) {
           question={clock.question}
           boundKey={prefs.boundKey}
           answer={clock.answer}
-          onStop={() => setOpen('happened')}
+          onStop={() => setOpen('call-off')}
           meanwhile={meanwhileWords(rows, known.shownC, batch, say)}
         />
       )}

@@ -22,6 +22,8 @@ interface Props {
   readonly batch: Batch
   readonly state: RunState
   readonly boundKey: string | null
+  /** It is called off, and only why is asked. */
+  readonly callOff?: boolean
   readonly onClose: () => void
 }
 
@@ -36,8 +38,8 @@ const SECONDS = [5, 10, 15, 20, 30, 45, 60, 90] as const
 const MINUTES = [1, 2, 3, 5, 10, 15, 20, 30, 45, 60] as const
 
 /** What went wrong, in one press, and no more questions than it needs. */
-export function SomethingHappened({ run, batch, state, boundKey, onClose }: Props) {
-  const [asked, setAsked] = useState<Asked>({ kind: 'what' })
+export function SomethingHappened({ run, batch, state, boundKey, callOff = false, onClose }: Props) {
+  const [asked, setAsked] = useState<Asked>({ kind: callOff ? 'why-stop' : 'what' })
   const log = (incident: Incident, bladeIds: readonly string[], seconds: number) => {
     void logIncident(run, { incident, bladeIds, seconds, text: '' })
     onClose()

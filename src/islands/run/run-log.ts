@@ -52,6 +52,15 @@ export const logIncident = (
   },
 ) => logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'incident', ...of, bladeIds: [...of.bladeIds] }])
 
+/** Says of a cut of power how it goes on. */
+export const answerCut = (run: Run, incidentId: string, afterCut: 'go-on' | 'soak-anew') =>
+  changeRun(run.id, stored => ({
+    ...stored,
+    events: stored.events.map(event =>
+      event.kind === 'incident' && event.id === incidentId ? { ...event, afterCut } : event,
+    ),
+  }))
+
 /** Ends a run before its end: what was done stays done. */
 export const stopRun = (
   run: Run,

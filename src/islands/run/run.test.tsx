@@ -1,10 +1,12 @@
 // @vitest-environment jsdom
 import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { IncidentEvent } from '../../core/run/live-events'
 import { runStateAt } from '../../core/run/run-state'
 import type { RunStep } from '../../core/shop/run'
 import * as store from '../../store/runs'
-import { pressedAt, runOf, trayOfBlades, withEvents } from '../../testing/run'
+import { befell, pressedAt, runOf, trayOfBlades, withEvents } from '../../testing/run'
+import { AfterCut } from './AfterCut'
 import { Choices } from './Choices'
 import { SomethingHappened } from './SomethingHappened'
 import { useHeard } from './use-heard'
@@ -79,6 +81,21 @@ describe('a list', () => {
     hold()
     fireEvent.keyDown(screen.getByRole('listbox'), { key: '2' })
     expect(chosen.mock.calls.flat()).toEqual(['three', 'one', 'two'])
+  })
+})
+
+describe('the power is back and blades are in the oven', () => {
+  it('keeps with the cut what is chosen, and calls off where that is', () => {
+    const cut = { ...befell(4000, 'power-cut', [], 600), kind: 'incident' as const } as IncidentEvent
+    const run = withEvents(runOf(trayOfBlades(2)), cut)
+    const onStop = vi.fn()
+    const changed = vi.spyOn(store, 'changeRun').mockResolvedValue({ saved: true, problems: [] })
+    const chosen = () => changed.mock.calls.at(-1)?.[1](run).events.at(-1)
+    render(<AfterCut run={run} cut={cut} boundKey={null} standing="It shows 900." onStop={onStop} />)
+    fireEvent.click(screen.getByRole('option', { name: /Heat again/ }))
+    expect(chosen()).toMatchObject({ id: cut.id, afterCut: 'soak-anew' })
+    fireEvent.click(screen.getByRole('option', { name: /Call the run off/ }))
+    expect([chosen(), onStop.mock.calls.length]).toMatchObject([{ afterCut: 'go-on' }, 1])
   })
 })
 
