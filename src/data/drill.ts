@@ -23,3 +23,6 @@ export const DRILLS: Readonly<Record<DrillLevel, Drill>> = {
  * bent blade can be set in the first half minute.
  */
 export const DRILL_GOOD = { answeredS: 30, lateS: 20, earlyS: 10 } as const
+
+/** From the oven's door into a shut vice, s, with a helper who stands ready. Common practice, no published source. */
+export const HELPER_S = { least: 2, most: 5 } as const

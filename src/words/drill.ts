@@ -1,4 +1,5 @@
 import type { DrillReport, Habit, Happening } from '../core/run/drill'
+import type { Helper } from '../core/run/practice-helper'
 import type { Batch } from '../core/shop/batch'
 import type { Incident } from '../data/incidents'
 import { clockText } from './clock-text'
@@ -49,6 +50,17 @@ const HABITS: Readonly<Record<Habit, string>> = {
   none: 'Nothing to train at this level. Take the next one.',
 }
 export const habitWords = (habit: Habit): string => HABITS[habit]
+
+/** What the helper of a practice does with the blade that was handed over last. */
+export function helperWords(
+  { bladeId, shutS, lateS }: Helper,
+  batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
+  nowS: number,
+): string {
+  const mark = marksOfBlades(batch, [bladeId])
+  if (nowS < shutS) return `Your helper has ${mark}, the vice is open.`
+  return lateS > 0 ? `The vice is shut on ${mark}, ${clockText(lateS)} late.` : `The vice is shut on ${mark}.`
+}
 
 /** A practice in one line: what was met, and how far from the best possible. */
 export function drillWords({ happenings, imagined, pulls }: DrillReport): string {

@@ -6,6 +6,8 @@ import { createRandom } from '../numeric/random'
 import type { Run } from '../shop/run'
 import { happeningsAt, reportOf, surprisesOf } from './drill'
 import { ovenEventsOf } from './oven-events'
+import { helperOf } from './practice-helper'
+import { recordOf } from './record'
 import { runStateAt } from './run-state'
 
 const batch = trayOfBlades(6)
@@ -124,6 +126,21 @@ describe('how a practice went', () => {
     const apartS = wait?.kind === 'soak' ? wait.apartAloneS : Number.NaN
     expect(reportOf(hurried).pulls[1]?.tooSoonS).toBeCloseTo(apartS - 5, 6)
     expect(reportOf(soon).pulls.every(pull => pull.tooSoonS === 0)).toBe(true)
+  })
+
+  it('has a helper who shuts the vice within seconds, but where it slips, and who is nobody when alone', () => {
+    let slips = 0
+    for (let seed = 1; seed <= 60; seed++) {
+      const run = practise(drillOf(2, seed, 2), 10)
+      const slipped = surprisesOf(run).find(one => one.incident === 'vice-late')?.bladeId
+      for (const { bladeId, shutS, lateS } of helperOf(run, Number.POSITIVE_INFINITY)) {
+        const pulledS = recordOf(run).find(one => one.blade.bladeId === bladeId)?.outS ?? Number.NaN
+        if (bladeId === slipped && lateS > 0) slips++
+        else expect([shutS - pulledS <= 5, lateS]).toEqual([true, 0])
+      }
+    }
+    expect(slips).toBeGreaterThan(3)
+    expect(helperOf(practise(drillOf(2, 3, 1), 10), Number.POSITIVE_INFINITY)).toEqual([])
   })
 
   it('counts what was called and had not happened', () => {

@@ -3,6 +3,7 @@ import { toast } from 'sonner'
 import { cutToAnswer } from '../../core/run/after-cut'
 import { boardOf } from '../../core/run/board'
 import { rolesOf } from '../../core/run/cues'
+import { type Helper, helperOf } from '../../core/run/practice-helper'
 import type { Batch } from '../../core/shop/batch'
 import type { Run, RunStep } from '../../core/shop/run'
 import { unsavedRuns } from '../../store/unsaved-runs'
@@ -10,6 +11,7 @@ import { useSay } from '../../ui/Units'
 import { afterCutStanding, countWords, meanwhileWords } from '../../words/board'
 import { clockText } from '../../words/clock-text'
 import { roleName, roleWords } from '../../words/cues'
+import { helperWords } from '../../words/drill'
 import { happenedWords } from '../../words/incidents'
 import { marksOfBlades } from '../../words/lists'
 import { stepWords } from '../../words/run'
@@ -123,7 +125,9 @@ export function RunView({ batch, run }: Props) {
       <p className="text-large text-[#ffd9b8]">
         {happened ? happenedWords(happened, batch) : `${countWords(state, batch)}${said.detail}`}
       </p>
-      {state.people === 2 && <TwoPeople step={step} batch={batch} action={said.action} />}
+      {state.people === 2 && (
+        <TwoPeople step={step} batch={batch} action={said.action} helper={helperOf(run, nowS).at(-1)} nowS={nowS} />
+      )}
       <div className="grid gap-3 md:grid-cols-[minmax(0,1fr)_300px]">
         <button
           type="button"
@@ -246,8 +250,17 @@ function Troubles({ oven, runId }: { oven: ReturnType<typeof useRunOven>; runId:
   )
 }
 
+interface TwoPeopleProps {
+  readonly step: RunStep
+  readonly batch: Batch
+  readonly action: string
+  /** Who stands at the plates in a practice; absent in the shop. */
+  readonly helper: Helper | undefined
+  readonly nowS: number
+}
+
 /** Two lines for two people: who pulls, and who stands at the plates. */
-function TwoPeople({ step, batch, action }: { step: RunStep; batch: Batch; action: string }) {
+function TwoPeople({ step, batch, action, helper, nowS }: TwoPeopleProps) {
   const mark = marksOfBlades(batch, step.bladeIds)
   const previous = step.names.afterBladeId === undefined ? null : marksOfBlades(batch, [step.names.afterBladeId])
   const words = roleWords(step, { action }, { mark, previous })
@@ -257,7 +270,10 @@ function TwoPeople({ step, batch, action }: { step: RunStep; batch: Batch; actio
       {(['oven', 'plates'] as const).map(role => (
         <div key={role} className="flex gap-3">
           <dt className="text-bone-2">{roleName(role)}:</dt>
-          <dd>{busy.includes(role) ? words[role] : 'nothing now'}</dd>
+          <dd>
+            {role === 'plates' && helper && `${helperWords(helper, batch, nowS)} `}
+            {busy.includes(role) ? words[role] : 'nothing now'}
+          </dd>
         </div>
       ))}
     </dl>
