@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
 import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
+import type { Blade } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { GradeSheet } from '../core/shop/grade-sheet'
 import type { OvenLog } from '../core/shop/oven-log'
@@ -44,6 +45,10 @@ export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>
       ),
     [bladeId],
   )
+
+/** The blade that a blade became when it was hardened again; null where it was not. */
+export const useHardenedAgain = (bladeId: string): Loaded<Blade> =>
+  useLiveQuery(() => orNull(db.blades.filter(blade => blade.before?.bladeId === bladeId).first()), [bladeId])
 
 /** Every batch that is not deleted, newest first. */
 export const useBatches = (): Batch[] | undefined =>
@@ -97,6 +102,21 @@ export const useMeasured = (): ReadonlySet<string> | undefined =>
       ),
     [],
   )
+
+/** Batches with a tested edge, and their readings; undefined while loading. */
+export const useProved = ():
+  | { readonly batches: readonly Batch[]; readonly readings: readonly Reading[] }
+  | undefined =>
+  useLiveQuery(async () => {
+    const tested = await noneIfRefused(db.blades.filter(blade => (blade.edgeTests?.length ?? 0) > 0).toArray())
+    const ids = [...new Set(tested.map(blade => blade.batchId))]
+    const [records, blades, readings] = await Promise.all([
+      noneIfRefused(db.batches.where('id').anyOf(ids).toArray()),
+      noneIfRefused(db.blades.where('batchId').anyOf(ids).toArray()),
+      noneIfRefused(db.readings.where('batchId').anyOf(ids).toArray()),
+    ])
+    return { batches: withBlades(records, blades), readings }
+  }, [])
 
 export const useRecipes = (): Recipe[] | undefined => useLiveQuery(() => noneIfRefused(db.recipes.toArray()), [])
 

@@ -90,6 +90,28 @@ export function batchLike(other: Batch, newId: () => string, name: string, nowIs
   }
 }
 
+/**
+ * A batch planned as another was, with one steel of it alone, aimed at another hardness: what its route should be for that is left to
+ * be suggested.
+ */
+export function batchAimedAt(
+  other: Batch,
+  groupId: string,
+  target: BatchGroup['target'],
+  { newId, name, nowIso }: { readonly newId: () => string; readonly name: string; readonly nowIso: string },
+): Batch {
+  const lines = other.lines.filter(line => line.groupId === groupId)
+  const lineIds = new Set(lines.map(line => line.id))
+  const alone = {
+    ...other,
+    groups: other.groups.filter(group => group.id === groupId),
+    lines,
+    blades: other.blades.filter(blade => lineIds.has(blade.lineId)),
+  }
+  const like = batchLike(alone, newId, name, nowIso)
+  return { ...like, groups: like.groups.map(group => ({ ...group, target, fixed: [], recipeId: null })) }
+}
+
 /** A batch with a first steel and no blades yet, planned for the shop's usual oven. */
 export function newBatch(
   ids: { batch: string; group: string },

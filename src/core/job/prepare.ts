@@ -34,12 +34,20 @@ export interface Preparation {
 export const edgeOf = ({ bevels, edgeMm, thicknessMm }: Pick<Line, 'bevels' | 'edgeMm' | 'thicknessMm'>): number =>
   bevels === 'full' ? thicknessMm : Math.min(thicknessMm, edgeMm ?? EDGE_MM)
 
-/** What to leave on a blade before the heat, and how it will lie between the plates. */
-export function preparationOf(blade: PreparedBlade, group: BatchGroup, protection: ProtectionName): Preparation {
+/**
+ * What to leave on a blade before the heat, and how it will lie between the plates. `hardened`: how often it is hardened, this time
+ * included: each heat takes carbon from a skin.
+ */
+export function preparationOf(
+  blade: PreparedBlade,
+  group: BatchGroup,
+  protection: ProtectionName,
+  hardened = 1,
+): Preparation {
   const { austenitizeC, soakMin } = group.route
   const bare = decarburisedMm(austenitizeC, soakMin)
   const share = SKIN_SHARE[protection]
-  const skinMm = bare * share
+  const skinMm = bare * share * hardened
   const edgeMm = edgeOf(blade)
   const taper = blade.thicknessMm - (blade.tangThicknessMm ?? blade.thicknessMm)
   const { mark } = blade

@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { BLADE_STATES } from '../../data/blade-states'
+import { EDGE_PLACES, EDGE_RESULTS, EDGE_TESTS, RUST_RESULTS } from '../../data/edge-tests'
 import { FINISH_TASKS } from '../../data/finishing'
 import { BENT_AT, COLOURS } from '../../data/inspection'
 import { TIP_SHAPES } from '../../data/outline'
-import { between, bounded, id, instant, MOST, textUpTo } from './bounds'
+import { between, bounded, id, instant, MOST, textUpTo, wholeBounded } from './bounds'
 import type { ReadOnly } from './read-only'
 import { stageSchema, temperSchema } from './route'
 
@@ -66,6 +67,30 @@ export const fileTestSchema = z.object({
   at: instant,
 })
 
+/** A test of an edge, or of what salt water does to the blade, beside a control where there was one. */
+export const edgeTestSchema = z.object({
+  id,
+  at: instant,
+  kind: z.enum(EDGE_TESTS),
+  /** What the maker calls a test of his own. */
+  name: textUpTo('testName').optional(),
+  /** Edge angle a side, and what stands behind the edge. */
+  edgeDeg: bounded('edgeDeg'),
+  behindMm: bounded('behindEdgeMm').optional(),
+  /** Grit it was sharpened to. */
+  grit: wholeBounded('grit').optional(),
+  /** Strokes, blows, flexes or hours. */
+  amount: wholeBounded('testAmount').optional(),
+  result: z.enum([...EDGE_RESULTS, ...RUST_RESULTS]),
+  depthMm: bounded('chipDepthMm').optional(),
+  where: z.enum(EDGE_PLACES).optional(),
+  /** The blade of known hardness tested beside it, the same way. */
+  control: z.object({ name: textUpTo('mark'), hrc: bounded('hrc'), result: z.enum(EDGE_RESULTS) }).optional(),
+  /** Entered by its number in a drawn order, without its mark. */
+  hidden: z.boolean().optional(),
+  note: textUpTo('remark').optional(),
+})
+
 /** A blade's state from a moment on: what it came to, why, and to whom it went; by hand or by the run it befell in. */
 export const bladeStateSchema = z.object({
   is: z.enum(BLADE_STATES),
@@ -98,9 +123,13 @@ export const bladeSchema = z.object({
   soakedMin: between(0, 100_000).optional(),
   /** What it came to, in order; the newest counts. Absent: whole. */
   states: z.array(bladeStateSchema).max(100).optional(),
+  /** Hardened before and annealed: the blade it was then, and how many times it was hardened until now. */
+  before: z.object({ batchId: id, bladeId: id, hardened: z.int().min(1).max(20) }).optional(),
   /** Tempers of its own, after those of its group. */
   tempers: z.array(temperSchema).max(MOST.tempers).optional(),
   files: z.array(fileTestSchema).max(20).optional(),
+  /** How its edge was proved, oldest first. */
+  edgeTests: z.array(edgeTestSchema).max(100).optional(),
   /** What of the finishing is done. */
   finished: z.array(z.enum(FINISH_TASKS)).max(FINISH_TASKS.length).optional(),
 })
@@ -109,4 +138,5 @@ export type Line = ReadOnly<z.infer<typeof lineSchema>>
 export type Blade = ReadOnly<z.infer<typeof bladeSchema>>
 export type BladeInspection = ReadOnly<z.infer<typeof inspectionSchema>>
 export type BladeStateEvent = ReadOnly<z.infer<typeof bladeStateSchema>>
+export type EdgeTest = ReadOnly<z.infer<typeof edgeTestSchema>>
 export type FileTestRecord = ReadOnly<z.infer<typeof fileTestSchema>>

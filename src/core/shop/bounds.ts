@@ -44,6 +44,11 @@ export const BOUNDS = {
   tangWidthMm: { min: 2, max: 150 },
   bowMm: { min: 0, max: 50 },
   rackMm: { min: -50, max: 2000 },
+  // Edge tests
+  behindEdgeMm: { min: 0.05, max: 3 },
+  grit: { min: 40, max: 60_000 },
+  testAmount: { min: 1, max: 100_000 },
+  chipDepthMm: { min: 0.01, max: 10 },
   // Envelopes and foil
   folds: { min: 1, max: 4 },
   foldMm: { min: 3, max: 30 },
@@ -122,6 +127,7 @@ export const LONGEST = {
   recipeName: 80,
   shopName: 80,
   fileName: 120,
+  testName: 40,
   leak: 200,
   buyer: 200,
   source: 300,

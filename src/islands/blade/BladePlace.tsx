@@ -1,12 +1,17 @@
+import { bladeLife } from '../../core/job/blade-life'
 import { bladeHardness, readingsOf } from '../../core/job/hardness'
 import { packetOf } from '../../core/job/packets'
 import { stagesOf } from '../../core/job/stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from '../../core/job/tray'
 import { outlinePath } from '../../core/rockwell/outline'
 import type { Batch } from '../../core/shop/batch'
-import { useBatch, useBatchOfBlade, useReadings } from '../../store/hooks'
+import { useBatch, useBatchOfBlade, useHardenedAgain, useReadings } from '../../store/hooks'
+import { useRunsOf } from '../../store/run-hooks'
+import { format } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
+import { lifeWords } from '../../words/blade-life'
 import { stateWords } from '../../words/blade-state'
+import { counted } from '../../words/lists'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { Place } from '../Place'
@@ -57,6 +62,7 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
   const { tester } = useShopNow()
   const say = useSay()
   const readings = useReadings(batch.id)
+  const again = useHardenedAgain(blade.id)
   if (!readings) return <p className="p-6 text-ink-2">Reading …</p>
   const packet = packetOf(batch, blade.id)
   const { mark, serial, line, group } = blade
@@ -65,7 +71,30 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
     ['Serial', serial],
     ['Steel', `${group.gradeName}${group.lot ? `, ${group.lot}` : ''}`],
     ['Size', `${say.length(line.lengthMm)} × ${say.length(line.widthMm)} × ${say.length(line.thicknessMm)}`],
-    ['State', stateWords(blade.record)],
+    [
+      'State',
+      <>
+        {stateWords(blade.record)}
+        {again && (
+          <>
+            ,{' '}
+            <a className="underline" href={`/blade/${again.id}`}>
+              hardened again
+            </a>
+          </>
+        )}
+      </>,
+    ],
+    ...(blade.record.before
+      ? [
+          [
+            'Hardened before',
+            <a key="before" className="underline" href={`/blade/${blade.record.before.bladeId}`}>
+              {counted(blade.record.before.hardened, 'time')}: what it was then
+            </a>,
+          ] as const,
+        ]
+      : []),
     [
       'Soak',
       `${say.both(route.austenitizeC)}, ${say.minutes(route.soakMin)} planned${blade.record.soakedMin === undefined ? '' : `, ${blade.record.soakedMin.toFixed(1)} min as run`}`,
@@ -113,6 +142,7 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
           ))}
         </tbody>
       </table>
+      <Life batch={batch} blade={blade} />
       <div className="mt-4">
         <StateField batch={batch} blade={blade} />
       </div>
@@ -125,5 +155,28 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
         </a>
       </div>
     </div>
+  )
+}
+
+/** All that was noted of it, in the order it happened. */
+function Life({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
+  const { tester } = useShopNow()
+  const say = useSay()
+  const readings = useReadings(batch.id)
+  const runs = useRunsOf(batch.id)
+  if (!readings || !runs) return null
+  return (
+    <section aria-label="Its life" className="mt-6">
+      <h2 className="text-heading">Its life</h2>
+      <ol className="mt-2">
+        {bladeLife(blade, { batch, runs, readings, tester }).map((event, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the list is read anew whole; nothing in it is edited.
+          <li key={i} className="grid gap-x-4 border-t border-rule py-1.5 sm:grid-cols-[150px_minmax(0,1fr)]">
+            <span className="text-note text-ink-2">{format(event.at)}</span>
+            <span>{lifeWords(event, blade.mark, say)}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
   )
 }

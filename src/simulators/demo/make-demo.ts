@@ -18,6 +18,7 @@ import { findGrade, gradeOf } from '../../core/steel/grades'
 import { predict } from '../../core/steel/predict'
 import { PROTECTION } from '../../data/protection'
 import { SETUP_STEPS } from '../../data/setup'
+import { withEdgeTests } from './demo-edges'
 import { demoLogs, demoOvens, ovenOffsetK } from './demo-oven'
 import { ranOn, withSoaks } from './demo-run'
 import { LOT_OFFSETS, OVEN_NAME, SHOP_NAME, STORIES, type Story } from './stories'
@@ -140,7 +141,8 @@ function tell(
   const run = ranOn(told, shop, random, day)
   const ended = withCameTo(withSoaks(told, run), story, day)
   const lost = new Set(ended.blades.filter(blade => stateOf(blade) === 'lost').map(blade => blade.id))
-  return { batch: ended, readings: readings.filter(({ bladeId }) => !bladeId || !lost.has(bladeId)), runs: [run] }
+  const left = readings.filter(({ bladeId }) => !bladeId || !lost.has(bladeId))
+  return { batch: withEdgeTests(ended, left, story, day), readings: left, runs: [run] }
 }
 
 /** A batch with what single blades came to, on the evening of its day. */

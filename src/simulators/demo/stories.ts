@@ -1,4 +1,5 @@
 import type { BladeState } from '../../data/blade-states'
+import type { EdgeTestKind } from '../../data/edge-tests'
 
 /** What happened in the made-up year, oldest last. A shop on a made-up island coast: kitchen, fishing and boat knives. */
 export interface Story {
@@ -31,6 +32,13 @@ export interface Story {
     readonly why: string
     readonly to?: string
   }[]
+  /** How its edges were proved: the test, the angle a side, and the hardness at which such an edge holds best here. */
+  readonly edges?: {
+    readonly kind: EdgeTestKind
+    readonly amount: number
+    readonly edgeDeg: number
+    readonly holdsAtHrc: number
+  }
   /** A batch not yet hot. */
   readonly planned?: boolean
 }
@@ -68,6 +76,7 @@ export const STORIES: readonly Story[] = [
     name: 'Boat knives, spring refit',
     daysAgo: 12,
     note: 'Same route as last time; nothing changed on purpose.',
+    edges: { kind: 'rope-cuts', amount: 60, edgeDeg: 18, holdsAtHrc: 59 },
     groups: [{ grade: 'X105CrMo17', lot: 'eider 4', blades: [['A', 230, 38, 3.4, 6]] }],
   },
   {
@@ -108,12 +117,14 @@ export const STORIES: readonly Story[] = [
     name: 'Thin slicers, first try',
     daysAgo: 131,
     note: 'Chipped at 15° a side on the board; tempered once more.',
+    edges: { kind: 'card-cuts', amount: 200, edgeDeg: 15, holdsAtHrc: 59.3 },
     groups: [{ grade: 'X153CrMoV12', lot: 'tern 9', blades: [['A', 300, 42, 2.2, 4]], symptom: 'chips' }],
   },
   {
     name: 'Galley knives for the ferry',
     daysAgo: 166,
     note: 'Nine went in, eight came out: A5 fell behind the oven and was found cold.',
+    edges: { kind: 'rope-cuts', amount: 60, edgeDeg: 16, holdsAtHrc: 58.6 },
     cameTo: [
       { mark: 'A5', is: 'lost', why: 'fell behind the oven, found cold and bent' },
       { mark: 'B1', is: 'sold', why: '', to: 'the ferry’s cook' },
@@ -123,7 +134,13 @@ export const STORIES: readonly Story[] = [
       { grade: 'X65Cr13', lot: 'gull 1', blades: [['B', 240, 34, 2.2, 4]] },
     ],
   },
-  { name: 'Rigging knives', daysAgo: 203, note: '', groups: [{ grade: 'X100CrMoV5', blades: [['A', 225, 34, 4, 6]] }] },
+  {
+    name: 'Rigging knives',
+    daysAgo: 203,
+    note: '',
+    edges: { kind: 'hardwood', amount: 40, edgeDeg: 20, holdsAtHrc: 59.6 },
+    groups: [{ grade: 'X100CrMoV5', blades: [['A', 225, 34, 4, 6]] }],
+  },
   {
     name: 'Lighthouse kitchen',
     daysAgo: 247,

@@ -40,6 +40,7 @@ export const QUESTIONS = {
   rockwell: async () => (await import('./rockwell')).rockwell,
   'run-oven': async () => (await import('./run-oven')).runOven,
   'run-steps': async () => (await import('./run-steps')).runSteps,
+  'edge-belief': async () => (await import('./edge-belief')).edgeBeliefs,
   'soak-effect': async () => (await import('./soak-effect')).soakEffects,
   'suggested-route': async () => (await import('./suggested-route')).suggestedRoute,
   tale: async () => (await import('./tale')).tale,

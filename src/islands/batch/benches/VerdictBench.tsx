@@ -19,6 +19,7 @@ import { CausesView } from './verdict/CausesView'
 import { EachBladeView } from './verdict/EachBladeView'
 import { KIND } from './verdict/kind-words'
 import { Options } from './verdict/Options'
+import { SendBack } from './verdict/SendBack'
 import { type Option, takeOption, takeOutDecided } from './verdict/take-option'
 import { VerdictFigures } from './verdict/VerdictFigures'
 
@@ -77,10 +78,13 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
   )
   const advice = useAnswer('advise', request)
   const predicted = predictedAt(prediction, stage)
-  const take = (option: Option) =>
+  const [sending, setSending] = useState<Option | null>(null)
+  const take = (option: Option) => {
+    if (option.kind === 'anneal-and-reharden') return setSending(option)
     void takeOption({ batch, group, option, hardness }).then(() =>
       toast(`${KIND[option.kind]}: added to the route, with its reason.`),
     )
+  }
   return (
     <Bench
       title="Verdict"
@@ -113,6 +117,9 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
                 waiting={decidedTemper(group, stage) && nextTemper(group.route, stage)}
                 onTakeOut={() => void takeOutDecided(batch, group, hardness)}
               />
+            )}
+            {sending && (
+              <SendBack option={sending} group={group} hardness={hardness} onClose={() => setSending(null)} />
             )}
             {advice && !advice.ok && <Problems of={advice.problems} />}
           </>

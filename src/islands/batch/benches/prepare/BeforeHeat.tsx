@@ -1,4 +1,5 @@
 import { preparationOf, stressReliefOf } from '../../../../core/job/prepare'
+import { timesHardened } from '../../../../core/job/re-harden'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { gradeOf } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
@@ -10,14 +11,20 @@ import { Working } from '../../../../ui/Working'
 import { stressReliefWords } from '../../../../words/protection'
 import { useBench } from '../../bench-context'
 import { editLine } from '../../edit'
+import { AnnealFirst } from './AnnealFirst'
 
 /** Edge and skin to leave, shims for tapered tangs, and stress relief where it was machined hard. */
 export function BeforeHeat() {
-  const { batch } = useBench()
+  const { batch, blades } = useBench()
   const say = useSay()
+  const hardenedOf = (lineId: string) =>
+    Math.max(1, ...blades.filter(blade => blade.line.id === lineId).map(timesHardened))
+  const again = blades.filter(blade => timesHardened(blade) > 1)
   const rows = batch.lines.flatMap(line => {
     const group = batch.groups.find(g => g.id === line.groupId)
-    return group ? [{ line, group, prepared: preparationOf(line, group, batch.protection ?? 'foil') }] : []
+    return group
+      ? [{ line, group, prepared: preparationOf(line, group, batch.protection ?? 'foil', hardenedOf(line.id)) }]
+      : []
   })
   return (
     <div className="space-y-3">
@@ -83,6 +90,7 @@ export function BeforeHeat() {
         />
         Stress relief first: milled hard, ground on one side, or straightened cold
       </label>
+      {again.length > 0 && <AnnealFirst batch={batch} blades={again} />}
       {batch.stressRelief &&
         batch.groups.map(group => {
           const grade = gradeOf(group)

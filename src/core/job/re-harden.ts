@@ -1,0 +1,77 @@
+import type { AnnealCycle } from '../../data/grades/grade'
+import type { Batch, BatchGroup } from '../shop/batch'
+import type { BladeStateEvent } from '../shop/blade'
+import type { PlannedRoute } from '../shop/route'
+import { withState } from './blade-state'
+import { type BatchBlade, bladesOf } from './tray'
+
+/** How often a blade has been hardened, this batch's time included. */
+export const timesHardened = ({ record }: Pick<BatchBlade, 'record'>): number => (record.before?.hardened ?? 0) + 1
+
+/** Hardened this often a blade is not sent back again: each heat costs skin and grain. Common practice, no published source. */
+export const MOST_HARDENED = 2
+
+/** Hours the oven is taken by an anneal: the hold and the slow fall, without the climb. */
+export const annealHours = ({ atC, holdMin, coolCPerH, downToC }: AnnealCycle): number =>
+  holdMin / 60 + (atC - downToC) / coolCPerH
+
+export interface SentBack {
+  /** The batch they leave, its blades marked as sent back. */
+  readonly from: Batch
+  /** The batch that hardens them again, with a route that is left to be suggested, or the one that was advised. */
+  readonly to: Batch
+}
+
+/**
+ * Blades of one steel sent back: annealed and hardened again in a batch of their own, which knows what each was before. `why` goes
+ * with their state.
+ */
+export function sentBack(
+  batch: Batch,
+  group: BatchGroup,
+  bladeIds: readonly string[],
+  {
+    route,
+    why,
+    newId,
+    name,
+    nowIso,
+  }: {
+    readonly route: PlannedRoute
+    readonly why: string
+    readonly newId: () => string
+    readonly name: string
+    readonly nowIso: string
+  },
+): SentBack {
+  const blades = bladesOf(batch, group.id).filter(blade => bladeIds.includes(blade.id))
+  const id = newId()
+  const groupId = newId()
+  const { foilLayout: _, foilCutAt: __, unplaced: ___, stressRelief: ____, ...rest } = batch
+  // Each keeps its mark: it is scribed on it.
+  const lines = blades.map(blade => ({ blade, line: { ...blade.line, id: newId(), groupId, mark: blade.mark } }))
+  const to: Batch = {
+    ...rest,
+    id,
+    rev: 0,
+    name,
+    createdAt: nowIso,
+    updatedAt: nowIso,
+    deletedAt: null,
+    groups: [{ ...group, id: groupId, route, fixed: [], recipeId: null, symptom: null, decisions: [] }],
+    lines: lines.map(({ line }) => line),
+    blades: lines.map(({ blade, line }) => ({
+      id: newId(),
+      batchId: id,
+      lineId: line.id,
+      number: 1,
+      serial: '',
+      removedAt: null,
+      before: { batchId: batch.id, bladeId: blade.id, hardened: timesHardened(blade) },
+    })),
+    countedOut: null,
+    note: why,
+  }
+  const state: BladeStateEvent = { is: 'sent-back', at: nowIso, why }
+  return { from: blades.reduce((all, blade) => withState(all, blade.id, state), batch), to }
+}

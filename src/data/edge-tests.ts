@@ -1,0 +1,55 @@
+/** Ways a shop proves an edge. Own ones go by the maker's words. Common practice, no published source. */
+export const EDGE_TESTS = [
+  'rope-cuts',
+  'card-cuts',
+  'soft-wire',
+  'bone',
+  'hardwood',
+  'brass-rod',
+  'drop',
+  'paper-after',
+  'salt-water',
+  'own',
+] as const
+export type EdgeTestKind = (typeof EDGE_TESTS)[number]
+
+/** What an amount of a test is counted in. */
+export const EDGE_TEST_UNITS: Readonly<Record<EdgeTestKind, 'strokes' | 'blows' | 'flexes' | 'hours'>> = {
+  'rope-cuts': 'strokes',
+  'card-cuts': 'strokes',
+  'soft-wire': 'blows',
+  bone: 'blows',
+  hardwood: 'strokes',
+  'brass-rod': 'flexes',
+  drop: 'blows',
+  'paper-after': 'strokes',
+  'salt-water': 'hours',
+  own: 'strokes',
+}
+
+/** What an edge did. */
+export const EDGE_RESULTS = ['holds', 'rolls', 'chips'] as const
+/** What the steel did in salt water. */
+export const RUST_RESULTS = ['clean', 'stains', 'pits'] as const
+export type EdgeResult = (typeof EDGE_RESULTS)[number]
+export type RustResult = (typeof RUST_RESULTS)[number]
+
+/** Where along the edge. */
+export const EDGE_PLACES = ['tip', 'belly', 'middle', 'heel'] as const
+
+/**
+ * What is thought of a shop's edges before any was tested. The middle of where an edge holds lies about the hardness that is aimed
+ * at; below and above it edges roll and chip, each along a logistic curve; a stouter edge bears more. Our own prior, wide on purpose.
+ */
+export const EDGE_PRIOR = {
+  /** Standard deviation of the middle about the target, HRC. */
+  middleSdHrc: 1.6,
+  /** Least and most between the hardness where half roll and where half chip, HRC. */
+  gapHrc: { least: 0.25, most: 3 },
+  /** Width of both curves, HRC. */
+  widthHrc: 0.5,
+  /** HRC a degree a side more: least, most. */
+  perDegree: { least: 0, most: 0.3 },
+  /** What is reckoned at, degrees a side. */
+  referenceDeg: 18,
+} as const
