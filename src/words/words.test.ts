@@ -267,6 +267,7 @@ const WORKING_PARAMS: WorkingCodes = {
   'temper-lag': { fan: null },
   'coolest-temper': {},
   'band-draws': { learnt: true, soakSdC: 6, temperSdC: 5 },
+  'batch-cost': { good: 4 },
   'full-power-climb': { logName: 'heat.csv' },
   'mains-current': {},
   'correction-by': { kind: 'survey', count: 2, sdK: 3 },

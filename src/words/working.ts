@@ -233,6 +233,11 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: 'Monte Carlo, the same seed each time',
   }),
 
+  'batch-cost': p => ({
+    name: 'Cost of the batch',
+    equation: `everything paid for it, shared by ${p.good} good blades`,
+    source: 'prices and minutes of the Workshop; hours of the run as measured where it was run',
+  }),
   'full-power-climb': p => ({
     name: 'Climb at full power',
     equation: 'heat through the wall’s layers, by glow and air, in steps of 20 s until the display shows it',

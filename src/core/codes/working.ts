@@ -67,6 +67,7 @@ export interface WorkingCodes {
   'coolest-temper': Nothing
   'band-draws': { readonly learnt: boolean; readonly soakSdC: number; readonly temperSdC: number }
   // Oven.
+  'batch-cost': { readonly good: number }
   'full-power-climb': { readonly logName: string | null }
   'mains-current': Nothing
   'correction-by': { readonly kind: 'sensor' | 'survey' | 'hardness'; readonly count: number; readonly sdK: number }

@@ -92,6 +92,9 @@ export const BOUNDS = {
   abrasivesPricePerBlade: { min: 0, max: 100 },
   hourPrice: { min: 0, max: 500 },
   kWhPrice: { min: 0, max: 10 },
+  steelPricePerKg: { min: 0, max: 2000 },
+  beltsPricePerBlade: { min: 0, max: 100 },
+  taskMin: { min: 0, max: 2000 },
   // Ovens
   chamberSideMm: { min: 60, max: 1500 },
   powerW: { min: 300, max: 30_000 },

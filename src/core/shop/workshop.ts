@@ -69,6 +69,11 @@ export const workshopSchema = z.object({
       abrasivesPerBareBlade: bounded('abrasivesPricePerBlade'),
       hour: bounded('hourPrice'),
       kWh: bounded('kWhPrice').optional(),
+      steelPerKg: bounded('steelPricePerKg').optional(),
+      beltsPerBlade: bounded('beltsPricePerBlade').optional(),
+      /** Minutes of hands a blade, before and after the heat. */
+      prepareMin: bounded('taskMin').optional(),
+      finishMin: bounded('taskMin').optional(),
     })
     .optional(),
   plates: z.object({

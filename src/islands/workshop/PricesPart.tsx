@@ -1,6 +1,7 @@
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
+import { BELTS_PER_BLADE, TASK_MIN } from '../../data/task-times'
 import { NumberField } from '../../ui/PlainFields'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
@@ -19,6 +20,14 @@ const FIELDS = [
   ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'a blade', 'abrasivesPricePerBlade'],
 ] as const
 
+/** What else a blade costs, and what stands there until it is said. */
+const FURTHER = [
+  ['steelPerKg', 'Steel', 'a kg', 'steelPricePerKg', 0],
+  ['beltsPerBlade', 'Belts to finish', 'a blade', 'beltsPricePerBlade', BELTS_PER_BLADE],
+  ['prepareMin', 'Your minutes before the heat', 'a blade', 'taskMin', TASK_MIN.preparePerBlade],
+  ['finishMin', 'Your minutes to finish', 'a blade', 'taskMin', TASK_MIN.finishPerBlade],
+] as const
+
 /** What the ways to keep air out cost here: the Wrap bench compares them by these. */
 export function PricesPart({ edit }: Props) {
   const shop = useShopNow()
@@ -32,6 +41,16 @@ export function PricesPart({ edit }: Props) {
           label={label}
           unit={unit}
           value={prices[name]}
+          {...BOUNDS[bound]}
+          onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
+        />
+      ))}
+      {FURTHER.map(([name, label, unit, bound, usual]) => (
+        <NumberField
+          key={name}
+          label={label}
+          unit={unit}
+          value={prices[name] ?? usual}
           {...BOUNDS[bound]}
           onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
         />

@@ -1,21 +1,31 @@
+import { useState } from 'react'
 import { worked } from '../../../core/codes/working'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure } from '../../../ui/Bench'
+import { ViewChoice } from '../../../ui/ViewChoice'
 import { useBench } from '../bench-context'
+import { CostView } from './finish/CostView'
 import { FinishHow, FinishTable } from './finish/FinishTable'
 import { Tray } from './Tray'
+
+const VIEWS = [
+  ['done', 'What is done'],
+  ['cost', 'What it costs'],
+] as const
 
 /** Scale off, holes back to size, and no more heat than the last temper. */
 export function FinishBench() {
   const { shop, shown } = useBench()
+  const [view, setView] = useState<(typeof VIEWS)[number][0]>('done')
   const coolest = Math.min(...shown.group.route.tempers.map(t => t.atC))
   const text = Number.isFinite(coolest) ? formatQuantity(coolest, 'temperature', shop.units) : '—'
   return (
     <Bench
       title="Finish"
       says="Tempering is done. From here on, heat only makes the blade softer."
-      drawing={<Tray groupId={shown.group.id} />}
+      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
+      drawing={view === 'cost' ? <CostView /> : <Tray groupId={shown.group.id} />}
       figures={
         <>
           <Figure
@@ -31,7 +41,7 @@ export function FinishBench() {
           </CautionNote>
         </>
       }
-      fields={<FinishTable />}
+      fields={view === 'done' && <FinishTable />}
     />
   )
 }

@@ -1,0 +1,29 @@
+import { z } from 'zod'
+import { COST_KINDS, WORK_TASKS } from '../../../data/task-times'
+import { ok } from '../../codes/result'
+import { batchCost } from '../../job/batch-cost'
+import { batchSchema } from '../../shop/batch'
+import { between } from '../../shop/bounds'
+import { workshopSchema } from '../../shop/workshop'
+import { question } from '../question'
+
+export const batchCosts = question({
+  summary: 'What a batch costs by what it is paid for, and each blade that came out of it good',
+  request: z.object({
+    batch: batchSchema,
+    shop: workshopSchema,
+    foilM: between(0, 1000).nullable(),
+    attendedMin: between(0, 100_000).nullable(),
+  }),
+  response: z.object({
+    costs: z.record(z.enum(COST_KINDS), z.number()),
+    hours: z.record(z.enum(WORK_TASKS), z.number()),
+    runMeasured: z.boolean(),
+    total: z.number(),
+    begun: z.int(),
+    good: z.int(),
+    perGood: z.number(),
+    lostShare: z.number(),
+  }),
+  answer: request => ok(batchCost(request)),
+})

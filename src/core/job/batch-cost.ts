@@ -1,0 +1,120 @@
+import { USUAL_ROOM_C } from '../../data/cold'
+import { PROTECTION } from '../../data/protection'
+import { BELTS_PER_BLADE, type CostKind, TASK_MIN, TEMPER_KWH, type WorkTask } from '../../data/task-times'
+import { dryIceFor } from '../cold/dry-ice'
+import { liquidNitrogenFor } from '../cold/liquid-nitrogen'
+import { coldWay } from '../cold/way'
+import { compareProtection } from '../foil/protection'
+import type { Batch } from '../shop/batch'
+import type { Workshop } from '../shop/workshop'
+import { standing } from './blade-state'
+import { simulatedHeat } from './load-heat'
+import { loadsOf, steelKgOf, temperLoadsOf } from './loads'
+import { type BatchBlade, bladesOf } from './tray'
+
+export interface BatchCost {
+  /** Money of the batch, by what it is paid for. */
+  readonly costs: Readonly<Record<CostKind, number>>
+  readonly hours: Readonly<Record<WorkTask, number>>
+  /** Whether the hours of the run were measured by it. */
+  readonly runMeasured: boolean
+  readonly total: number
+  /** Blades it began with, and those that came out good or may yet. */
+  readonly begun: number
+  readonly good: number
+  /** Money a good blade, with its share of what was lost. */
+  readonly perGood: number
+  /** Of that, what is there because blades were lost. */
+  readonly lostShare: number
+}
+
+export interface CostSources {
+  readonly batch: Batch
+  readonly shop: Workshop
+  /** Foil the batch takes off the roll, m; null where no plan stands. */
+  readonly foilM: number | null
+  /** Minutes of hands that its runs took; null where none was run. */
+  readonly attendedMin: number | null
+}
+
+/** What a batch costs, and each blade that came out of it good. Money in the shop's currency. */
+export function batchCost({ batch, shop, foilM, attendedMin }: CostSources): BatchCost {
+  const blades = bladesOf(batch)
+  const prices = shop.prices ?? PROTECTION.prices
+  const n = blades.length
+  const tempers = temperLoadsOf(batch).length
+  const protection = protectionOf(blades, { batch, shop, foilM })
+  const hours = {
+    prepare: (n * (shop.prices?.prepareMin ?? TASK_MIN.preparePerBlade)) / 60,
+    wrap: protection.hours,
+    run: (attendedMin ?? (n > 0 ? TASK_MIN.runAside + n * TASK_MIN.runPerBlade : 0)) / 60,
+    temper: (tempers * TASK_MIN.temper) / 60,
+    finish: (n * (shop.prices?.finishMin ?? TASK_MIN.finishPerBlade)) / 60,
+  }
+  const worked = Object.values(hours).reduce((sum, h) => sum + h, 0)
+  const costs = {
+    steel: steelKgOf(blades) * (shop.prices?.steelPerKg ?? 0),
+    protection: protection.material,
+    power: (heatKWh(batch, shop) + tempers * TEMPER_KWH) * (shop.prices?.kWh ?? 0),
+    coolant: coolantBought(blades, shop) * (shop.cold.price ?? 0),
+    belts: n * (shop.prices?.beltsPerBlade ?? BELTS_PER_BLADE),
+    work: worked * prices.hour,
+  }
+  const total = Object.values(costs).reduce((sum, cost) => sum + cost, 0)
+  const good = standing(blades).length
+  const perGood = good > 0 ? total / good : 0
+  return {
+    costs,
+    hours,
+    runMeasured: attendedMin !== null,
+    total,
+    begun: n,
+    good,
+    perGood,
+    lostShare: good > 0 ? perGood - total / n : 0,
+  }
+}
+
+function protectionOf(blades: readonly BatchBlade[], { batch, shop, foilM }: Omit<CostSources, 'attendedMin'>) {
+  if (blades.length === 0) return { material: 0, hours: 0 }
+  const rows = compareProtection({
+    blades: blades.length,
+    steelAreaM2: blades.reduce((sum, { line }) => sum + (2 * line.lengthMm * line.widthMm) / 1e6, 0),
+    hottestC: Math.max(...blades.map(blade => blade.group.route.austenitizeC)),
+    soakMin: Math.max(...blades.map(blade => blade.group.route.soakMin)),
+    foilM,
+    foilPricePerM: shop.foil.pricePerM,
+    prices: shop.prices ?? PROTECTION.prices,
+  })
+  return rows.find(row => row.name === (batch.protection ?? 'foil')) ?? { material: 0, hours: 0 }
+}
+
+/** Electricity of the heats by the oven's wall model, kWh; 0 where the oven is gone or never gets there. */
+function heatKWh(batch: Batch, shop: Workshop): number {
+  const loads = loadsOf(batch, shop.units)
+  if (loads.length === 0) return 0
+  const heat = simulatedHeat({ batch, shop }, loads, loads.length - 1)
+  return heat.ok ? heat.value.simulation.energyKWh : 0
+}
+
+/** Dry ice, kg, or nitrogen, l, for all that goes into the cold together. */
+function coolantBought(blades: readonly BatchBlade[], shop: Workshop): number {
+  const cold = blades.filter(blade => blade.group.route.cold)
+  const [first] = cold
+  const way = first?.group.route.cold
+  if (!way || coldWay(way.toC) === 'freezer') return 0
+  const { lossWPerK, room, bath, vesselKg } = shop.cold
+  const ambientC = shop.roomC ?? USUAL_ROOM_C
+  const asked = {
+    steelKg: steelKgOf(cold),
+    startC: ambientC,
+    ambientC,
+    vesselKg,
+    lossWPerK,
+    room,
+    holdH: way.holdMin / 60,
+  }
+  return coldWay(way.toC) === 'liquid-nitrogen'
+    ? liquidNitrogenFor(asked).coolantL
+    : dryIceFor({ ...asked, bath }).coolantKg
+}

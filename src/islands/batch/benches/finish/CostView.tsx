@@ -1,0 +1,95 @@
+import { useMemo, useState } from 'react'
+import { worked } from '../../../../core/codes/working'
+import { lossOf, quoteOf } from '../../../../core/job/quote'
+import { bladesOf } from '../../../../core/job/tray'
+import { attendedMin } from '../../../../core/run/attended'
+import { BOUNDS } from '../../../../core/shop/bounds'
+import { COST_KINDS } from '../../../../data/task-times'
+import { useBatches } from '../../../../store/hooks'
+import { useRunsOf } from '../../../../store/run-hooks'
+import { Figure } from '../../../../ui/Bench'
+import { NumberField } from '../../../../ui/PlainFields'
+import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
+import { COST_NAMES, hoursWords, lossWords, perGoodWords, quoteWords } from '../../../../words/cost'
+import { useAnswer } from '../../../../workers/use-answer'
+import { useBench } from '../../bench-context'
+import { useWrap } from '../../use-wrap'
+
+/** What this batch costs, each blade that came out of it good, and what an order of more like them would. */
+export function CostView() {
+  const { batch, shop } = useBench()
+  const say = useSay()
+  const { laid } = useWrap(batch)
+  const runs = useRunsOf(batch.id)
+  const batches = useBatches()
+  const [ordered, setOrdered] = useState(6)
+  const foilM = laid ? laid.check.usedLengthMm / 1000 : null
+  const answer = useAnswer(
+    'batch-cost',
+    useMemo(
+      () =>
+        runs && {
+          batch,
+          shop,
+          foilM,
+          attendedMin: runs.length > 0 ? runs.reduce((sum, run) => sum + attendedMin(run), 0) : null,
+        },
+      [batch, shop, foilM, runs],
+    ) ?? null,
+  )
+  if (!answer) return <p className="py-6 text-ink-2">Working out …</p>
+  if (!answer.ok) return <Problems of={answer.problems} />
+  const cost = answer.value
+  const loss = lossOf((batches ?? []).flatMap(one => bladesOf(one)))
+  return (
+    <div className="grid gap-x-10 gap-y-3 md:grid-cols-2">
+      <table className="sheet self-start">
+        <thead>
+          <tr>
+            <th>Paid for</th>
+            <th className="!text-right">Batch</th>
+            <th className="!text-right">A good blade</th>
+          </tr>
+        </thead>
+        <tbody>
+          {COST_KINDS.map(kind => (
+            <tr key={kind}>
+              <td>{COST_NAMES[kind]}</td>
+              <td className="text-right">{say.money(cost.costs[kind])}</td>
+              <td className="text-right">{say.money(cost.good > 0 ? cost.costs[kind] / cost.good : 0)}</td>
+            </tr>
+          ))}
+          <tr className="font-semibold">
+            <td>Together</td>
+            <td className="text-right">{say.money(cost.total)}</td>
+            <td className="text-right">{say.money(cost.perGood)}</td>
+          </tr>
+        </tbody>
+      </table>
+      <div>
+        <Figure
+          label="A good blade of this batch"
+          value={say.money(cost.perGood)}
+          unit={perGoodWords(cost, say)}
+          working={[worked('batch-cost', cost.total, 'money', { good: cost.good })]}
+        />
+        <p className="py-2 text-small">Hours: {hoursWords(cost)}.</p>
+        <div className="max-w-40">
+          <NumberField
+            label="An order of"
+            value={ordered}
+            unit="blades"
+            whole
+            {...BOUNDS.bladeCount}
+            onCommit={setOrdered}
+          />
+        </div>
+        <p className="pt-2">{quoteWords(quoteOf(cost, ordered, loss), say)}</p>
+        <p className="pt-1 text-note text-ink-2">
+          {lossWords(loss.lost, loss.tried)} Prices and minutes are in the <a href="/workshop">Workshop</a>.
+        </p>
+      </div>
+    </div>
+  )
+}

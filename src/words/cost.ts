@@ -1,0 +1,47 @@
+import type { BatchCost } from '../core/job/batch-cost'
+import type { Quote } from '../core/job/quote'
+import type { CostKind, WorkTask } from '../data/task-times'
+import { counted } from './lists'
+import { percentText, type Speaker } from './speaker'
+
+export const COST_NAMES: Readonly<Record<CostKind, string>> = {
+  steel: 'Steel',
+  protection: 'Foil or other protection',
+  power: 'Electricity of heats and tempers',
+  coolant: 'Coolant',
+  belts: 'Belts',
+  work: 'Your hours',
+}
+
+const TASK_NAMES: Readonly<Record<WorkTask, string>> = {
+  prepare: 'before the heat',
+  wrap: 'wrapping and cleaning',
+  run: 'the hot run',
+  temper: 'tempers',
+  finish: 'finishing',
+}
+
+/** Where the hours go, most first. */
+export function hoursWords({ hours, runMeasured }: Pick<BatchCost, 'hours' | 'runMeasured'>): string {
+  const tasks = (Object.entries(hours) as [WorkTask, number][]).filter(([, h]) => h > 0).sort((a, b) => b[1] - a[1])
+  const parts = tasks.map(
+    ([task, h]) => `${h.toFixed(1)} h ${TASK_NAMES[task]}${task === 'run' && runMeasured ? ', as the run took' : ''}`,
+  )
+  return parts.join('; ')
+}
+
+/** What a good blade costs, and what of it was lost with others. */
+export function perGoodWords({ begun, good, lostShare }: BatchCost, say: Speaker): string {
+  if (good === begun) return `Each of ${counted(good, 'blade')}; none was lost.`
+  return `${good} of ${begun} came out good; ${say.money(lostShare)} of it is for those that did not.`
+}
+
+/** An order in a sentence: what to begin with, what each comes to, and the band. */
+export function quoteWords({ blades, begin, perBlade, from, to }: Quote, say: Speaker): string {
+  const more = begin > blades ? ` Begin with ${begin}: some are lost.` : ''
+  return `${counted(blades, 'blade')} like these: ${say.money(perBlade)} each, ${say.money(from)} to ${say.money(to)} by how many are lost and how long you take.${more}`
+}
+
+/** Blades of the log that came to nothing. */
+export const lossWords = (lost: number, tried: number): string =>
+  `In your log ${lost} of ${tried} blades came to nothing (${percentText(tried > 0 ? lost / tried : 0)}).`
