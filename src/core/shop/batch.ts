@@ -58,6 +58,8 @@ export const groupSchema = z.object({
   fixed: z.array(z.enum(ROUTE_PARTS)).max(ROUTE_PARTS.length),
   recipeId: id.nullable(),
   symptom: symptomSchema,
+  /** The steel of this batch that it is tried beside, with one thing of its route changed. */
+  trialOf: id.optional(),
   decisions: z.array(decisionSchema).max(200),
 })
 

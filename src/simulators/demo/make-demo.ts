@@ -1,6 +1,7 @@
 import type { WorkshopData } from '../../core/files/exchange'
 import { stateOf, withState } from '../../core/job/blade-state'
 import { newGroup } from '../../core/job/new-batch'
+import { sentBack } from '../../core/job/re-harden'
 import { routeUpTo, stagesOf } from '../../core/job/stages'
 import { bladesOf } from '../../core/job/tray'
 import { editBlade } from '../../core/job/tray-edit'
@@ -49,7 +50,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     tester: demoTester(now),
   }
   const made = withSerials(
-    STORIES.map(story => tell(story, random, shop, now)),
+    STORIES.flatMap(story => hardenedAgain(tell(story, random, shop, now), story, shop, now)),
     shop,
   )
   return {
@@ -72,6 +73,36 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
   }
 }
 
+interface Told {
+  readonly batch: Batch
+  readonly readings: Reading[]
+  readonly runs: Run[]
+}
+
+/** A told batch; where one of its blades was hardened again, that batch before it, as the newer one. */
+function hardenedAgain(told: Told, story: Story, shop: Workshop, now: Date): Told[] {
+  const { again } = story
+  const blade = again && bladesOf(told.batch).find(one => one.mark === again.mark)
+  if (!again || !blade) return [told]
+  const random = createRandom(6100 + again.daysAgo)
+  const day = atHour(now, again.daysAgo, 9)
+  const { from, to } = sentBack(told.batch, blade.group, [blade.id], {
+    route: blade.group.route,
+    why: again.why,
+    newId: () => random.id('again'),
+    name: `Hardened again: ${again.mark} of ${story.name.toLowerCase()}`,
+    nowIso: day.toISOString(),
+  })
+  const own = { ...story, name: to.name, daysAgo: again.daysAgo, leaked: '', note: again.why }
+  const seen = inspected(to, own)
+  const run = ranOn(seen, shop, random, day)
+  const batch = { ...withSoaks(seen, run), countedOut: 1 }
+  return [
+    { batch, readings: measure(seen, own, random, day), runs: [run] },
+    { ...told, batch: from },
+  ]
+}
+
 /** A check every two months on one block: the tester creeps up. */
 const demoTester = (now: Date): Tester => ({
   dial: true,
@@ -90,12 +121,7 @@ const atHour = (now: Date, daysAgo: number, hour: number) => {
   return day.getTime() > now.getTime() ? new Date(now.getTime() - daysAgo * DAY_MS) : day
 }
 
-function tell(
-  story: Story,
-  random: Random,
-  shop: Workshop,
-  now: Date,
-): { batch: Batch; readings: Reading[]; runs: Run[] } {
+function tell(story: Story, random: Random, shop: Workshop, now: Date): Told {
   const day = atHour(now, story.daysAgo, 9)
   const groups: BatchGroup[] = []
   const lines: Line[] = []
@@ -108,7 +134,12 @@ function tell(
     groups.push({
       ...group,
       lot: part.lot,
-      route: { ...group.route, austenitizeC: group.route.austenitizeC + (part.hotterK ?? 0) },
+      route: {
+        ...group.route,
+        austenitizeC: group.route.austenitizeC + (part.hotterK ?? 0),
+        tempers: group.route.tempers.map(temper => ({ ...temper, atC: temper.atC + (part.temperK ?? 0) })),
+      },
+      ...(part.beside === undefined ? {} : { trialOf: groups[part.beside]?.id }),
     })
     for (const [mark, lengthMm, widthMm, thicknessMm, count] of part.blades) {
       const lineId = random.id('line')

@@ -19,6 +19,10 @@ export interface Story {
     readonly lot?: string
     /** Moves the suggested austenitize temperature, K. */
     readonly hotterK?: number
+    /** Moves the suggested tempers, K. */
+    readonly temperK?: number
+    /** It is the changed half of a trial beside this one of the batch's steels. */
+    readonly beside?: number
     readonly symptom?: 'chips' | 'rolls'
     readonly note?: string
   }[]
@@ -32,6 +36,8 @@ export interface Story {
     readonly why: string
     readonly to?: string
   }[]
+  /** A blade that was annealed and hardened again so many days ago, in a batch of its own. */
+  readonly again?: { readonly mark: string; readonly daysAgo: number; readonly why: string }
   /** How its edges were proved: the test, the angle a side, and the hardness at which such an edge holds best here. */
   readonly edges?: {
     readonly kind: EdgeTestKind
@@ -86,22 +92,30 @@ export const STORIES: readonly Story[] = [
     groups: [{ grade: 'X50CrMoV15', blades: [['P', 190, 24, 1.8, 8]] }],
   },
   {
-    name: 'Soak trial, hotter half',
-    daysAgo: 41,
-    note: 'Trial beside a control: only the soak differs, 15 K hotter.',
-    groups: [{ grade: 'X65Cr13', lot: 'gull 2', blades: [['H', 250, 40, 2.4, 4]], hotterK: 15 }],
+    name: 'Bait knives, temper trial',
+    daysAgo: 33,
+    note: 'Trial beside a control: half of them is tempered 30 °C hotter. The edges are still to be proved.',
+    groups: [
+      { grade: 'X65Cr13', lot: 'gull 2', blades: [['T', 225, 34, 2.4, 4]] },
+      { grade: 'X65Cr13', lot: 'gull 2', blades: [['TX', 225, 34, 2.4, 4]], temperK: 30, beside: 0 },
+    ],
   },
   {
-    name: 'Soak trial, control half',
-    daysAgo: 42,
-    note: 'Trial beside the hotter half: the usual route.',
-    groups: [{ grade: 'X65Cr13', lot: 'gull 2', blades: [['K', 250, 40, 2.4, 4]] }],
+    name: 'Soak trial, 15 °C hotter',
+    daysAgo: 41,
+    note: 'Trial beside a control: only the soak differs, 15 K hotter.',
+    edges: { kind: 'rope-cuts', amount: 80, edgeDeg: 17, holdsAtHrc: 58.6 },
+    groups: [
+      { grade: 'X65Cr13', lot: 'gull 2', blades: [['K', 250, 40, 2.4, 6]] },
+      { grade: 'X65Cr13', lot: 'gull 2', blades: [['KX', 250, 40, 2.4, 6]], hotterK: 15, beside: 0 },
+    ],
   },
   {
     name: 'Net knives',
     daysAgo: 70,
     note: 'A3 came out with dark scale: hole in the foil at the tip.',
     leaked: 'A3',
+    again: { mark: 'A3', daysAgo: 61, why: 'its packet leaked: too soft under the scale' },
     groups: [{ grade: 'X65Cr13', lot: 'gull 2', blades: [['A', 215, 30, 2.6, 6]] }],
   },
   {

@@ -6,6 +6,7 @@ import type { Hardness } from '../../../core/job/hardness'
 import { stageReadingOf } from '../../../core/job/stage-reading'
 import { predictedAt, routeUpTo } from '../../../core/job/stages'
 import { adviceCanOf } from '../../../core/job/suggestion'
+import { trialOf } from '../../../core/job/trial'
 import { steelRequest } from '../../../core/steel/grades'
 import { Bench } from '../../../ui/Bench'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
@@ -20,6 +21,7 @@ import { EachBladeView } from './verdict/EachBladeView'
 import { KIND } from './verdict/kind-words'
 import { Options } from './verdict/Options'
 import { SendBack } from './verdict/SendBack'
+import { TrialView } from './verdict/TrialView'
 import { type Option, takeOption, takeOutDecided } from './verdict/take-option'
 import { VerdictFigures } from './verdict/VerdictFigures'
 
@@ -62,7 +64,8 @@ const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
 function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness }) {
   const { batch, shop, learnt } = useBench()
   const { group, prediction, grade } = shown
-  const [view, setView] = useState<(typeof VIEWS)[number][0]>('batch')
+  const [view, setView] = useState<(typeof VIEWS)[number][0] | 'trial'>('batch')
+  const trial = trialOf(batch)
   const { stage } = hardness
   const request = useMemo(
     () => ({
@@ -89,9 +92,11 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
     <Bench
       title="Verdict"
       says={`From ${hardness.n === 1 ? 'one reading' : `${hardness.n} readings`} ${stageName(stage)}.`}
-      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
+      views={<ViewChoice views={trial ? [...VIEWS, ['trial', 'The trial']] : VIEWS} view={view} onView={setView} />}
       drawing={
-        view === 'each' ? (
+        view === 'trial' && trial ? (
+          <TrialView trial={trial} />
+        ) : view === 'each' ? (
           <EachBladeView />
         ) : view === 'why' && predicted !== null ? (
           <CausesView hardness={hardness} predicted={predicted} />

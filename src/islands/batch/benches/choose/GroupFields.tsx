@@ -9,6 +9,7 @@ import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
 import { AddSteel } from './AddSteel'
+import { TryChange } from './TryChange'
 
 /** Steel, lot and target of the group shown, and steels added to the batch. */
 export function GroupFields() {
@@ -60,6 +61,7 @@ export function GroupFields() {
       />
       <div className="flex items-end gap-2">
         {batch.groups.length < MOST.groups && <AddSteel />}
+        <TryChange />
         {newer && (
           <button
             type="button"

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { gradeOf, groupOf, trayOf } from '../../testing/tray'
+import { createRandom } from '../numeric/random'
+import { batchSchema } from '../shop/batch'
+import { routeChanges } from '../steel/compare-routes'
+import { bladesOf } from './tray'
+import { halvesOf, thingsChanged, trialOf, withTrial } from './trial'
+
+const batch = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 6 }, { mark: 'B', count: 3 }, { mark: 'C' }])
+const { route, id } = groupOf(batch)
+const hotter = { ...route, austenitizeC: route.austenitizeC + 15 }
+let made = 0
+const tried = (seed = 1, to = hotter) =>
+  withTrial(batch, id, to, { random: createRandom(seed), newId: () => `new-${++made}` })
+
+describe('a trial beside a control', () => {
+  it('halves each line by lot, keeps every blade what it was, and changes one thing', () => {
+    const after = tried()
+    const trial = trialOf(after)
+    if (!trial) throw new Error('no trial')
+    const { control, changed } = halvesOf(after, trial)
+    expect([control.length, changed.length]).toEqual([6, 4])
+    expect(changed.map(blade => blade.mark).sort()).toEqual(['AX1', 'AX2', 'AX3', 'BX'])
+    expect(new Set([...control, ...changed].map(blade => blade.id))).toEqual(
+      new Set(bladesOf(batch).map(blade => blade.id)),
+    )
+    expect(trial.changes).toEqual([{ what: 'soak-temperature', from: route.austenitizeC, to: route.austenitizeC + 15 }])
+    expect(batchSchema.safeParse(after).success).toBe(true)
+    expect(trialOf(batch)).toBeNull()
+  })
+
+  it('takes every blade of a line as often as another', () => {
+    const times = new Map<string, number>()
+    for (let seed = 1; seed <= 400; seed++)
+      for (const blade of bladesOf(tried(seed)).filter(one => one.mark.startsWith('AX')))
+        times.set(blade.id, (times.get(blade.id) ?? 0) + 1)
+    // Each of six is taken in half of 400 draws, ± 4 standard deviations of a binomial.
+    expect(times.size).toBe(6)
+    for (const count of times.values()) expect(Math.abs(count - 200)).toBeLessThan(40)
+  })
+
+  it('counts two tempers moved together as one thing, and a soak beside them as two', () => {
+    const tempers = route.tempers.map(temper => ({ ...temper, atC: temper.atC + 10 }))
+    expect(thingsChanged(routeChanges(route, { ...route, tempers }))).toBe(1)
+    expect(thingsChanged(routeChanges(route, { ...hotter, tempers }))).toBe(2)
+  })
+})

@@ -1,0 +1,112 @@
+import type { Random } from '../numeric/random'
+import type { Batch, BatchGroup } from '../shop/batch'
+import type { PlannedRoute } from '../shop/route'
+import { type RouteChange, routeChanges } from '../steel/compare-routes'
+import { standing } from './blade-state'
+import { type BatchBlade, bladesOf } from './tray'
+
+/** Two halves of one steel in a batch: the one as usual, and the one where something is changed. */
+export interface Trial {
+  readonly control: BatchGroup
+  readonly changed: BatchGroup
+  readonly changes: readonly RouteChange[]
+}
+
+/** What a change is a change of: two tempers moved together are one thing. */
+const THING: Readonly<Record<RouteChange['what'], string>> = {
+  'soak-temperature': 'soak-temperature',
+  'soak-time': 'soak-time',
+  cold: 'cold',
+  'cold-hold': 'cold',
+  'temper-count': 'temper-count',
+  'temper-temperature': 'temper',
+  'temper-hold': 'temper-hold',
+}
+
+/** How many things a list of changes changes. With more than one nobody can tell which of them did it. */
+export const thingsChanged = (changes: readonly RouteChange[]): number =>
+  new Set(changes.map(change => THING[change.what])).size
+
+/** The trial of a batch; null where it has none, or where one half is gone. */
+export function trialOf({ groups }: Pick<Batch, 'groups'>): Trial | null {
+  const changed = groups.find(group => group.trialOf !== undefined)
+  const control = changed && groups.find(group => group.id === changed.trialOf)
+  return changed && control ? { control, changed, changes: routeChanges(control.route, changed.route) } : null
+}
+
+/** A mark that is left for the changed half of a line: the line's own with an X, or a number behind it. */
+function markFor(mark: string, used: ReadonlySet<string>): string {
+  for (let i = 0; ; i++) {
+    const name = `${mark}X${i === 0 ? '' : i}`
+    if (!used.has(name.toUpperCase())) return name
+  }
+}
+
+/**
+ * Halves every line of a steel by lot: one half keeps its route, the other gets the changed one as a steel of its own beside it. Size
+ * and bar are in both halves alike, and chance decides which blade is where, so that its place in the oven does not speak for it. A
+ * line of one blade stays with the control.
+ */
+export function withTrial(
+  batch: Batch,
+  groupId: string,
+  route: PlannedRoute,
+  { random, newId }: { readonly random: Pick<Random, 'uniform'>; readonly newId: () => string },
+): Batch {
+  const group = batch.groups.find(one => one.id === groupId)
+  if (!group) return batch
+  const changedId = newId()
+  const used = new Set(batch.lines.map(line => line.mark.toUpperCase()))
+  const halves = batch.lines
+    .filter(line => line.groupId === groupId)
+    .flatMap(line => {
+      const own = bladesOf(batch, groupId).filter(blade => blade.line.id === line.id)
+      const taken = byLot(own, Math.floor(own.length / 2), random)
+      if (taken.length === 0) return []
+      const mark = markFor(line.mark, used)
+      used.add(mark.toUpperCase())
+      return [{ line: { ...line, id: newId(), groupId: changedId, mark }, taken }]
+    })
+  const moved = new Map(
+    halves.flatMap(({ line, taken }) => taken.map((blade, i) => [blade.id, { line, number: i + 1 }])),
+  )
+  const changed: BatchGroup = {
+    ...group,
+    id: changedId,
+    route,
+    fixed: ['austenitizeC', 'soakMin', 'cold', 'tempers'],
+    recipeId: null,
+    decisions: [],
+    trialOf: groupId,
+  }
+  return {
+    ...batch,
+    // The control stays as it is while the workshop's suggestions move.
+    groups: [
+      ...batch.groups.map(one =>
+        one.id === groupId
+          ? { ...one, fixed: ['austenitizeC' as const, 'soakMin' as const, 'cold' as const, 'tempers' as const] }
+          : one,
+      ),
+      changed,
+    ],
+    lines: [...batch.lines, ...halves.map(half => half.line)],
+    blades: batch.blades.map(blade => {
+      const to = moved.get(blade.id)
+      return to ? { ...blade, lineId: to.line.id, number: to.number } : blade
+    }),
+  }
+}
+
+function byLot(blades: readonly BatchBlade[], count: number, random: Pick<Random, 'uniform'>): BatchBlade[] {
+  const left = [...blades]
+  const taken: BatchBlade[] = []
+  while (taken.length < count) taken.push(...left.splice(Math.floor(random.uniform() * left.length), 1))
+  return taken
+}
+
+/** Blades of both halves that are still in the batch. */
+export const halvesOf = (batch: Batch, { control, changed }: Trial) => ({
+  control: standing(bladesOf(batch, control.id)),
+  changed: standing(bladesOf(batch, changed.id)),
+})

@@ -1,0 +1,61 @@
+import type { Trial } from '../core/job/trial'
+import type { MeanDifference } from '../core/numeric/two-means'
+import type { RouteChange } from '../core/steel/compare-routes'
+import { counted } from './lists'
+import { hrcText, percentText, type Speaker, signedText } from './speaker'
+import { routeChangeWords } from './steels'
+
+/** What is tried, in a line. */
+export const trialWords = ({ changes, control }: Trial, say: Speaker): string =>
+  changes.length === 0
+    ? `Both halves of ${control.gradeName} have the same route: change one thing of one of them.`
+    : `Tried beside the usual ${control.gradeName}: ${routeChangeWords(changes, say)}.`
+
+/** Why two things are not changed at once. */
+export const twoThingsWords = (changes: readonly RouteChange[], say: Speaker): string =>
+  `This changes more than one thing: ${routeChangeWords(changes, say)}. If the halves then differ, nobody can tell which of them did it. Change one; the other is the next trial.`
+
+/** How blades are put into the halves. */
+export const lotWords = (halves: number): string =>
+  `Half of each line of the tray, ${counted(halves, 'blade')} in all, is drawn by lot and gets the change. Size and bar are then alike in both halves, and chance alone decides who stands where in the oven. The drawn ones get a mark with an X: scribe it before you wrap them.`
+
+/** What so few blades can show, and how many more it would take for what the model expects. */
+export function powerWords({
+  each,
+  shownHrc,
+  expectedHrc,
+  needed,
+}: {
+  readonly each: number
+  readonly shownHrc: number
+  readonly expectedHrc: number
+  readonly needed: number
+}): string {
+  const can = Number.isFinite(shownHrc)
+    ? `${counted(each, 'blade')} in each half show a difference of ${hrcText(shownHrc)} HRC or more, four times in five.`
+    : 'One blade in a half shows nothing: put more on the tray.'
+  const expects = `The model expects ${signedText(expectedHrc)} HRC.`
+  return needed > each
+    ? `${can} ${expects} ${needed > 200 ? 'So small a difference is not worth the blades.' : `That takes ${needed} in each half.`}`
+    : `${can} ${expects} That is enough.`
+}
+
+/** What the halves came to. */
+export function outcomeWords(found: MeanDifference | null): string {
+  if (!found) return 'Read at least two blades of each half at the same stage first.'
+  const { difference, from, to } = found
+  const band = `${signedText(from)} to ${signedText(to)} HRC at 95 %`
+  return from > 0 || to < 0
+    ? `The change makes ${signedText(difference)} HRC (${band}).`
+    : `Not shown yet: ${signedText(difference)} HRC, but anything in ${band} would fit. More blades would tell.`
+}
+
+/** What the edges of the halves did. */
+export function edgesWords(
+  first: { readonly count: number; readonly of: number },
+  second: { readonly count: number; readonly of: number },
+  { difference, from, to }: Omit<MeanDifference, 'p'>,
+): string {
+  const sure = from > 0 || to < 0 ? '' : ' Not shown yet: it may be chance.'
+  return `Edges that held: ${first.count} of ${first.of} as usual, ${second.count} of ${second.of} with the change. The difference is ${percentText(difference)} (${percentText(from)} to ${percentText(to)} at 95 %).${sure}`
+}
