@@ -50,6 +50,8 @@ export function outcomeWords(found: MeanDifference | null): string {
     : `Not shown yet: ${signedText(difference)} HRC, but anything in ${band} would fit. More blades would tell.`
 }
 
+const signedPercent = (share: number): string => `${share < 0 ? '−' : '+'}${percentText(Math.abs(share))}`
+
 /** What the edges of the halves did. */
 export function edgesWords(
   first: { readonly count: number; readonly of: number },
@@ -57,5 +59,5 @@ export function edgesWords(
   { difference, from, to }: Omit<MeanDifference, 'p'>,
 ): string {
   const sure = from > 0 || to < 0 ? '' : ' Not shown yet: it may be chance.'
-  return `Edges that held: ${first.count} of ${first.of} as usual, ${second.count} of ${second.of} with the change. The difference is ${percentText(difference)} (${percentText(from)} to ${percentText(to)} at 95 %).${sure}`
+  return `Edges that held: ${first.count} of ${first.of} as usual, ${second.count} of ${second.of} with the change. The difference is ${signedPercent(difference)} (${signedPercent(from)} to ${signedPercent(to)} at 95 %).${sure}`
 }

@@ -43,7 +43,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     isDemo: true,
     said: [...SETUP_STEPS],
     ovens: demoOvens(now),
-    prices: { ...PROTECTION.prices, kWh: 0.31 },
+    prices: { ...PROTECTION.prices, kWh: 0.31, steelPerKg: 34, beltsPerBlade: 2.6 },
     currency: 'EUR',
     foil: { ...DEFAULT_WORKSHOP.foil, leftMm: 1400 },
     cold: { ...DEFAULT_WORKSHOP.cold, boxMm: { length: 360, width: 240, depth: 180 }, price: 4.2 },
