@@ -10,7 +10,18 @@ import { forgetHistory } from './history'
 import { saving } from './save-state'
 
 const TABLES = () =>
-  [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs, db.shop, db.meta] as const
+  [
+    db.batches,
+    db.blades,
+    db.readings,
+    db.recipes,
+    db.runs,
+    db.ownGrades,
+    db.logs,
+    db.pictures,
+    db.shop,
+    db.meta,
+  ] as const
 
 /** A workshop with settings and nothing in it. */
 export const emptyData = (shop: Workshop): WorkshopData => ({
@@ -22,6 +33,7 @@ export const emptyData = (shop: Workshop): WorkshopData => ({
   runs: [],
   grades: [],
   logs: [],
+  pictures: [],
 })
 
 /** Settings of a workshop that begins here: files tell by its origin that they are its own. */
@@ -37,6 +49,7 @@ async function readTables(): Promise<WorkshopData> {
     runs: await db.runs.toArray(),
     grades: await db.ownGrades.toArray(),
     logs: await db.logs.toArray(),
+    pictures: await db.pictures.toArray(),
   }
 }
 
@@ -48,7 +61,9 @@ export const replaceAll = (data: WorkshopData): Promise<Saving> =>
   saving(() =>
     db.transaction('rw', TABLES(), async () => {
       await Promise.all(
-        [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs].map(table => table.clear()),
+        [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs, db.pictures].map(table =>
+          table.clear(),
+        ),
       )
       await db.shop.put(data.shop)
       await putRecords(data)
@@ -78,6 +93,7 @@ export async function addAll(file: WorkshopData): Promise<Adoption | null> {
         recipes: furtherOf(here.recipes, data.recipes, recipe => recipe.versions.length),
         runs: furtherOf(here.runs, data.runs, run => run.events.length),
         grades: data.grades.filter(grade => !sheets.has(grade.id)),
+        pictures: furtherOf(here.pictures, data.pictures, picture => (picture.deletedAt ? 1 : 0)),
       })
     }),
   )
@@ -92,6 +108,7 @@ async function putRecords(data: WorkshopData): Promise<void> {
   await db.runs.bulkPut([...data.runs])
   await db.ownGrades.bulkPut([...data.grades])
   await db.logs.bulkPut([...data.logs])
+  await db.pictures.bulkPut([...data.pictures])
   await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
 }
 

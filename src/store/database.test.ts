@@ -6,6 +6,7 @@ import { batchRecordSchema } from '../core/shop/batch'
 import { bladeSchema } from '../core/shop/blade'
 import { gradeSheetSchema } from '../core/shop/grade-sheet'
 import { ovenLogSchema } from '../core/shop/oven-log'
+import { pictureSchema } from '../core/shop/picture'
 import { readingSchema } from '../core/shop/reading'
 import { recipeSchema } from '../core/shop/recipe'
 import { ROUTE_PARTS } from '../core/shop/route'
@@ -61,6 +62,7 @@ async function contents(database: WorkshopDatabase) {
     runs: (await database.runs.toArray()).map(row => runSchema.parse(row)),
     grades: (await database.ownGrades.toArray()).map(row => gradeSheetSchema.parse(row)),
     logs: (await database.logs.toArray()).map(row => ovenLogSchema.parse(row)),
+    pictures: (await database.pictures.toArray()).map(row => pictureSchema.parse(row)),
   }
 }
 
@@ -156,6 +158,31 @@ describe('a browser that last ran version 8', () => {
     )
     const found = await now.runs.where('batchIds').equals(file.runs[0].batchId).toArray()
     expect(found).toHaveLength(file.runs.length)
+    now.close()
+  })
+})
+
+describe('a browser that last ran version 9', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v8.json', import.meta.url), 'utf8'))
+
+  it('has everything as it was, and room for pictures', async () => {
+    const database = new Dexie('left-by-9')
+    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
+    database.version(5).stores(TABLES_5)
+    database.version(6).stores({ grades: null })
+    database.version(7).stores({})
+    database.version(8).stores({})
+    database.version(9).stores({ runs: 'id, *batchIds, startedAt' })
+    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
+      await database.table(table).bulkPut(file[table])
+    await database.table('shop').put(file.shop)
+    database.close()
+    const now = new WorkshopDatabase('left-by-9')
+    const { pictures, grades: _, ...rest } = await contents(now)
+    const byId = (rows: readonly { id: string }[]) => [...rows].sort((a, b) => a.id.localeCompare(b.id))
+    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'] as const)
+      expect(byId(rest[table])).toEqual(byId(file[table]))
+    expect([rest.shop, pictures]).toEqual([file.shop, []])
     now.close()
   })
 })

@@ -3,6 +3,7 @@ import type { BatchRecord } from '../core/shop/batch'
 import type { Blade } from '../core/shop/blade'
 import type { GradeSheet } from '../core/shop/grade-sheet'
 import type { OvenLog } from '../core/shop/oven-log'
+import type { Picture } from '../core/shop/picture'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
@@ -29,6 +30,7 @@ export class WorkshopDatabase extends Dexie {
   declare ownGrades: EntityTable<GradeSheet, 'id'>
   /** Measured logs of the ovens. */
   declare logs: EntityTable<OvenLog, 'id'>
+  declare pictures: EntityTable<Picture, 'id'>
   declare shop: EntityTable<Workshop, 'id'>
   declare meta: EntityTable<Meta, 'key'>
 
@@ -105,6 +107,7 @@ export class WorkshopDatabase extends Dexie {
             ref.value = runWithBlades(run, isDemo)
           })
       })
+    this.version(10).stores({ pictures: 'id, bladeId, batchId' })
   }
 }
 

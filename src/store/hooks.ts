@@ -6,6 +6,7 @@ import type { Blade } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { GradeSheet } from '../core/shop/grade-sheet'
 import type { OvenLog } from '../core/shop/oven-log'
+import type { Picture } from '../core/shop/picture'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Workshop } from '../core/shop/workshop'
@@ -101,6 +102,20 @@ export const useMeasured = (): ReadonlySet<string> | undefined =>
         ),
       ),
     [],
+  )
+
+/** Pictures of a blade, oldest first. */
+export const usePictures = (bladeId: string): Picture[] | undefined =>
+  useLiveQuery(
+    () =>
+      noneIfRefused(
+        db.pictures
+          .where('bladeId')
+          .equals(bladeId)
+          .filter(picture => picture.deletedAt === null)
+          .sortBy('at'),
+      ),
+    [bladeId],
   )
 
 /** Batches with a tested edge, and their readings; undefined while loading. */

@@ -113,6 +113,10 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'nothing-in-load': () => 'There is no blade in this load. Enter its blades at Prepare.',
   'too-many-blades': p => `A batch holds at most ${p.most} blades. Split it into two.`,
 
+  'not-a-picture': p =>
+    `“${p.name}” cannot be read as a picture. Take a JPEG, PNG or WebP, or a photo straight from the camera.`,
+  'picture-too-big': p =>
+    `This picture has ${Math.round(p.mb)} MB; up to ${p.mostMb} MB are read. Make it smaller first, or take a new one.`,
   'storage-full': () =>
     'This browser’s storage is full, so the last change is not saved. It is still on this page. Free some space, then try again; or save everything to a file now.',
   'storage-refused': () =>

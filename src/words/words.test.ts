@@ -84,6 +84,8 @@ const PROBLEMS: ProblemCodes = {
   'too-many-blades': { most: 60 },
   'nothing-in-load': {},
   'too-many-lines': { most: 60 },
+  'not-a-picture': { name: 'edge.jpg' },
+  'picture-too-big': { mb: 60, mostMb: 40 },
   'storage-full': {},
   'storage-refused': {},
   'save-failed': { what: 'TypeError' },

@@ -49,6 +49,9 @@ export interface ProblemCodes {
   'too-many-blades': { readonly most: number }
   'too-many-lines': { readonly most: number }
   'nothing-in-load': Nothing
+  // Pictures.
+  'not-a-picture': { readonly name: string }
+  'picture-too-big': { readonly mb: number; readonly mostMb: number }
   // The browser's storage.
   'storage-full': Nothing
   'storage-refused': Nothing

@@ -4,6 +4,7 @@ import { batchRecordSchema } from '../shop/batch'
 import { bladeSchema } from '../shop/blade'
 import { gradeSheetSchema } from '../shop/grade-sheet'
 import { ovenLogSchema } from '../shop/oven-log'
+import { pictureSchema } from '../shop/picture'
 import { problemsOf } from '../shop/problems'
 import type { ReadOnly } from '../shop/read-only'
 import { readingSchema } from '../shop/reading'
@@ -15,7 +16,7 @@ import { workshopSchema } from '../shop/workshop'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 8
+export const EXCHANGE_VERSION = 9
 
 const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
@@ -29,6 +30,7 @@ const exchangeSchema = z.object({
   runs: z.array(runSchema).max(20_000),
   grades: z.array(gradeSheetSchema).max(1_000),
   logs: z.array(ovenLogSchema).max(5_000),
+  pictures: z.array(pictureSchema).max(20_000),
 })
 
 /** Everything a workshop holds, as one file. */
@@ -71,6 +73,8 @@ const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
     version: 8,
     runs: rowsOf(file.runs).map(run => runWithBlades(run, isStored(file.shop) && file.shop.isDemo === true)),
   }),
+  // 9: pictures of blades.
+  file => ({ ...file, version: 9, pictures: [] }),
 ]
 
 const tablesOf = (file: StoredFile, shop: StoredFile): StoredWorkshop => ({

@@ -12,7 +12,7 @@ export type LooseEnd =
   | { readonly kind: 'notes'; readonly batch: string; readonly marks: readonly string[] }
   | {
       readonly kind: 'no-batch'
-      readonly what: 'readings' | 'blades' | 'runs' | 'logs'
+      readonly what: 'readings' | 'blades' | 'runs' | 'logs' | 'pictures'
       readonly count: number
     }
 
@@ -50,8 +50,9 @@ export function looseEndsOf(data: WorkshopData): LooseEnd[] {
     blades: data.blades.filter(b => !known.has(b.batchId)),
     runs: data.runs.filter(run => run.batchIds.every(id => !known.has(id))),
     logs: data.logs.filter(l => l.batchId !== null && !known.has(l.batchId)),
+    pictures: data.pictures.filter(p => !known.has(p.batchId)),
   }
-  for (const what of ['readings', 'blades', 'runs', 'logs'] as const)
+  for (const what of ['readings', 'blades', 'runs', 'logs', 'pictures'] as const)
     if (batchless[what].length > 0) ends.push({ kind: 'no-batch', what, count: batchless[what].length })
   return ends
 }

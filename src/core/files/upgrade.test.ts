@@ -67,7 +67,7 @@ describe('a file of version 5', () => {
     const { version: _, batches: was, shop: oldShop, runs: oldRuns, ...rest } = old
     expectRunsWhole(oldRuns, runs)
     expect(version).toBe(EXCHANGE_VERSION)
-    expect(now).toEqual(rest)
+    expect(now).toEqual({ ...rest, pictures: [] })
     expect(shop).toEqual({ ...oldShop, isDemo: false, said: [...SETUP_STEPS] })
     expect(batches.map(({ groups, ...b }) => ({ ...b, groups: groups.map(({ fixed: _, ...g }) => g) }))).toEqual(was)
     for (const group of batches.flatMap(b => b.groups)) expect(group.fixed).toEqual([...ROUTE_PARTS])
@@ -82,7 +82,7 @@ describe('a file of version 6', () => {
     expect(old.version).toBe(6)
     const { version: _now, shop, runs, ...now } = expectOk(parseExchange(text))
     const { version: _was, shop: oldShop, runs: oldRuns, ...rest } = old
-    expect(now).toEqual(rest)
+    expect(now).toEqual({ ...rest, pictures: [] })
     expectRunsWhole(oldRuns, runs)
     expect(shop).toEqual({ ...oldShop, isDemo: true, said: [...SETUP_STEPS] })
     const own = expectOk(parseExchange(JSON.stringify({ ...old, shop: { ...oldShop, origin: 'a-shop' } })))
@@ -98,7 +98,7 @@ describe('a file of version 7', () => {
     expect(old.version).toBe(7)
     const { version: _now, runs, ...now } = expectOk(parseExchange(text))
     const { version: _was, runs: oldRuns, ...rest } = old
-    expect(now).toEqual(rest)
+    expect(now).toEqual({ ...rest, pictures: [] })
     expectRunsWhole(oldRuns, runs)
     // A made-up workshop’s finished runs stand for runs in the shop; one that was left open stays practice.
     expect(runs.map(run => run.mode)).toEqual(['shop', 'practice'])
@@ -112,6 +112,22 @@ describe('a file of version 7', () => {
     expect(open?.events.at(-1)).toMatchObject({ text: 'The seam of A2 looks thin', atS: 50 })
     expect(open?.events.at(-2)).toMatchObject({ minutes: 2 })
     expect(open && runStateAt(open, 100).stepIndex).toBe(1)
+  })
+})
+
+describe('a file of version 8', () => {
+  const text = readFileSync(new URL('./fixtures/workshop-v8.json', import.meta.url), 'utf8')
+
+  it('opens whole: edge tests, trials and blades hardened again as they were; there were no pictures', () => {
+    const old = JSON.parse(text)
+    expect(old.version).toBe(8)
+    const { version: _now, pictures, ...now } = expectOk(parseExchange(text))
+    const { version: _was, ...rest } = old
+    expect(now).toEqual(rest)
+    expect(pictures).toEqual([])
+    expect(now.blades.some(blade => blade.edgeTests?.length)).toBe(true)
+    expect(now.blades.some(blade => blade.before)).toBe(true)
+    expect(now.batches.some(batch => batch.groups.some(group => group.trialOf))).toBe(true)
   })
 })
 

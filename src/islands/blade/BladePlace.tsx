@@ -17,6 +17,7 @@ import { stageName } from '../../words/stages'
 import { Place } from '../Place'
 import { StateField } from '../StateField'
 import { useShopNow } from '../shop-context'
+import { Pictures } from './Pictures'
 
 interface Props {
   /** The blade's id, as labels carry it. */
@@ -142,6 +143,7 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
           ))}
         </tbody>
       </table>
+      <Pictures blade={blade} />
       <Life batch={batch} blade={blade} />
       <div className="mt-4">
         <StateField batch={batch} blade={blade} />

@@ -70,6 +70,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
       now,
       random,
     ),
+    pictures: [],
   }
 }
 
