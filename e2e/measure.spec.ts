@@ -135,6 +135,7 @@ test('causes are listed by likelihood with the test that tells each', async ({ p
 test('a certificate is a PDF with its machine-readable copy inside', async ({ page }) => {
   await openDemoBatch(page, 'Net knives', 'Verdict')
   await page.getByRole('link', { name: 'Certificates' }).click()
+  await page.getByRole('button', { name: 'Show every blade' }).click()
   await expect(page.getByRole('heading', { name: 'Hardness certificate, A1' })).toBeVisible()
   await choose(page, 'Blade', 'A1')
   const waiting = page.waitForEvent('download')

@@ -50,6 +50,7 @@ test('one blade, one hardness: every view of a batch says the same', async ({ pa
   await expect(page.getByRole('row', { name: /^A / })).toContainText(`${one} ±`)
   const batch = page.url().split('/')[4]
   await page.goto(`/certificate/${batch}`)
+  await page.getByRole('button', { name: 'Show every blade' }).click()
   await expect(page.getByText(new RegExp(`${one}\\b`)).first()).toBeVisible()
   await page.goto('/logbook')
   await expect(page.getByRole('row', { name: /One figure/ })).toContainText(one)

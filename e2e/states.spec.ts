@@ -17,8 +17,9 @@ test('a blade that is lost is marked with its reason, and no load, temper or cer
   await expect(page.getByRole('cell', { name: 'A1 and A3 to A6' }).first()).toBeVisible()
   const batch = page.url().split('/')[4]
   await page.goto(`/certificate/${batch}`)
+  await page.getByRole('button', { name: 'Show every blade' }).click()
   await expect(page.getByRole('heading', { name: /A3/ }).first()).toBeVisible()
-  await expect(page.getByLabel('Blade', { exact: true }).locator('option')).toHaveCount(6)
+  await expect(page.getByLabel('Blade', { exact: true }).locator('option')).toHaveCount(7)
   await page.goto(`/batch/${batch}/inspect`)
   await page.getByRole('button', { name: 'A2', exact: true }).click()
   await page.getByLabel('State of A2').selectOption('whole')

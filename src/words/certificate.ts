@@ -59,6 +59,7 @@ export function certificateLines(
     hold ? `; logged: ${hold.heldMin} min at a mean of ${formatQuantity(hold.meanC, 'temperature', system)}` : ''
   return [
     ['Blade', `${c.blade} of ${c.batch}, serial ${c.serial}`],
+    ...(c.finished ? [] : ([['State', 'in work, not finished: figures may still change']] as const)),
     ['Steel', `${c.grade}${c.lot ? `, lot ${c.lot}` : ''}`],
     ['Size', `${mm(c.sizeMm.length)} x ${mm(c.sizeMm.width)} x ${mm(c.sizeMm.thickness)}`],
     ['Route', ''],

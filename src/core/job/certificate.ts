@@ -1,3 +1,4 @@
+import type { BladeState } from '../../data/blade-states'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { OvenLog } from '../shop/oven-log'
 import type { Reading } from '../shop/reading'
@@ -6,7 +7,7 @@ import type { Run } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict } from '../steel/predict'
-import { standing } from './blade-state'
+import { standing, stateOf } from './blade-state'
 import { type Happened, happenedTo } from './happened'
 import { bladeHardness, readingsOf } from './hardness'
 import { loggedRoute } from './logged-heat'
@@ -16,12 +17,14 @@ import { bladesOf, routeOfBlade } from './tray'
 /** One blade's certificate, as it is printed and as a file beside it. */
 export interface Certificate {
   readonly format: 'tawny-ember-certificate'
-  readonly version: 3
+  readonly version: 4
   readonly shop: string
   readonly issuedAt: string
   readonly blade: string
   readonly serial: string
   readonly batch: string
+  /** Whether it is finished, or was sold since; else the paper is of work in hand. */
+  readonly finished: boolean
   /** Standard designation, and the maker's name for the bar. */
   readonly grade: string
   readonly lot: string | null
@@ -59,6 +62,8 @@ export interface Certificate {
   readonly inTargetProbability: number | null
 }
 
+const FINISHED: ReadonlySet<BladeState> = new Set(['finished', 'sold'])
+
 /** A hold as it was logged: the blade's mean within 5 °C of what was asked or above it, and how long. */
 export interface MeasuredHold {
   readonly meanC: number
@@ -94,7 +99,8 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
     const happened = happenedTo(blade.id, runs)
     return {
       format: 'tawny-ember-certificate',
-      version: 3,
+      version: 4,
+      finished: FINISHED.has(stateOf(blade.record)),
       shop: shop.name,
       issuedAt,
       blade: blade.mark,

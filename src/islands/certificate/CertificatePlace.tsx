@@ -10,6 +10,7 @@ import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
 import { download } from '../save-everything'
 import { useShopNow } from '../shop-context'
+import { DigestCode } from './DigestCode'
 
 export default function CertificatePlace({ batchId }: { batchId: string }) {
   return (
@@ -26,7 +27,7 @@ function Certificates({ batchId }: { batchId: string }) {
   const readings = useReadings(batchId)
   const runs = useRunsOf(batchId)
   const logs = useBatchLogs(batchId)
-  const [serial, setSerial] = useState('all')
+  const [serial, setSerial] = useState('finished')
   const [paper, setPaper] = useState<Paper>('A4')
   const [issuedAt] = useState(() => new Date().toISOString())
   const answer = useAnswer(
@@ -40,7 +41,9 @@ function Certificates({ batchId }: { batchId: string }) {
   if (!batch || !answer) return <p className="p-8">Drawing up the certificates …</p>
   if (!answer.ok) return <Problems of={answer.problems} className="p-8" />
   const certificates = answer.value
-  const shown = serial === 'all' ? certificates : certificates.filter(c => c.serial === serial)
+  const finished = certificates.filter(c => c.finished)
+  const shown =
+    serial === 'finished' ? finished : serial === 'all' ? certificates : certificates.filter(c => c.serial === serial)
   const pdf = async () => {
     const bytes = await certificatePdf(shown, paper, shop.units)
     download(`certificates-${serial}.pdf`, 'application/pdf', bytes.slice().buffer)
@@ -51,7 +54,11 @@ function Certificates({ batchId }: { batchId: string }) {
         <SelectField
           label="Blade"
           value={serial}
-          options={[['all', 'every blade'], ...certificates.map(c => [c.serial, `${c.blade}, ${c.serial}`] as const)]}
+          options={[
+            ['finished', `finished (${finished.length})`],
+            ['all', 'every blade, marked where in work'],
+            ...certificates.map(c => [c.serial, `${c.blade}, ${c.serial}`] as const),
+          ]}
           onCommit={setSerial}
         />
         <SelectField
@@ -73,11 +80,25 @@ function Certificates({ batchId }: { batchId: string }) {
         >
           Machine-readable
         </button>
+        <a className="btn btn-plain" href="/check">
+          Check a certificate
+        </a>
         <a className="btn btn-plain" href={`/batch/${batch.id}/verdict`}>
           Back to the bench
         </a>
       </div>
       {certificates.length === 0 && <p>There is no blade in this batch yet.</p>}
+      {serial === 'finished' && certificates.length > 0 && finished.length === 0 && (
+        <div className="no-print">
+          <p>
+            No blade of this batch is finished yet. Mark it so at Inspect or on its own page; or draw up papers of work
+            in hand, which say that they are.
+          </p>
+          <button type="button" className="btn mt-3" onClick={() => setSerial('all')}>
+            Show every blade
+          </button>
+        </div>
+      )}
       {shown.map(certificate => (
         <section key={certificate.serial} className="print-page mb-10">
           <p className="text-ink-2">{certificate.shop}</p>
@@ -111,6 +132,7 @@ function Certificates({ batchId }: { batchId: string }) {
           <p className="mt-4 text-note text-ink-2">
             {CERTIFICATE_METHOD}. Issued {certificate.issuedAt.slice(0, 10)}.
           </p>
+          <DigestCode certificate={certificate} />
         </section>
       ))}
     </div>

@@ -7,7 +7,8 @@ import { certificatePdf } from './certificate-pdf'
 
 const certificate: Certificate = {
   format: 'tawny-ember-certificate',
-  version: 3,
+  version: 4,
+  finished: true,
   shop: 'Skerry bench',
   issuedAt: '2026-03-05T08:00:00.000Z',
   blade: 'A2',

@@ -1,6 +1,9 @@
+import type { PDFPage } from 'pdf-lib'
+import { create } from 'qrcode'
 import type { Certificate } from '../../core/job/certificate'
 import type { System } from '../../core/units/quantity'
 import { CERTIFICATE_METHOD, certificateLines } from '../../words/certificate'
+import { codeOf, digestOf, grouped } from '../certificate-digest'
 import { PAPERS, type Paper, POINTS_PER_MM } from './fold-template-pdf'
 
 const MARGIN_MM = 20
@@ -14,6 +17,25 @@ const plain = (text: string) =>
       ({ '−': '-', '–': '-', '’': "'", '“': '"', '”': '"', '₂': '2' })[sign] ??
       (sign.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?'),
   )
+
+/** A QR code of this side, drawn as squares. Source: ISO/IEC 18004, by the qrcode package. */
+const CODE_MM = 26
+function drawCode(
+  text: string,
+  { page, xMm, yMm, pt }: { page: PDFPage; xMm: number; yMm: number; pt: (mm: number) => number },
+) {
+  const { modules } = create(text, { errorCorrectionLevel: 'M' })
+  const side = CODE_MM / modules.size
+  for (let row = 0; row < modules.size; row++)
+    for (let column = 0; column < modules.size; column++)
+      if (modules.get(row, column))
+        page.drawRectangle({
+          x: pt(xMm + column * side),
+          y: pt(yMm + (modules.size - 1 - row) * side),
+          width: pt(side),
+          height: pt(side),
+        })
+}
 
 /** One page a blade, its machine-readable copy attached. Loaded on demand: the library is large. */
 export async function certificatePdf(
@@ -30,6 +52,7 @@ export async function certificatePdf(
   for (const certificate of certificates) {
     const page = pdf.addPage([pt(shortMm), pt(longMm)])
     let yMm = longMm - MARGIN_MM
+    const digest = await digestOf(certificate)
     const write = (text: string, xMm: number, size: number, face = font) =>
       page.drawText(plain(text), {
         x: pt(xMm),
@@ -60,8 +83,11 @@ export async function certificatePdf(
       // A long value takes a second line.
       yMm -= font.widthOfTextAtSize(plain(value), 10) > pt(shortMm - 2 * MARGIN_MM - 45) ? LINE_MM + 4.4 : LINE_MM
     }
+    drawCode(codeOf(certificate, digest), { page, xMm: shortMm - MARGIN_MM - CODE_MM, yMm: MARGIN_MM, pt })
     yMm = MARGIN_MM + 8
     write(`${CERTIFICATE_METHOD}. Issued ${certificate.issuedAt.slice(0, 10)}.`, MARGIN_MM, 8)
+    yMm = MARGIN_MM + 2
+    write(`Digest ${grouped(digest)}`, MARGIN_MM, 8)
     await pdf.attach(new TextEncoder().encode(JSON.stringify(certificate, null, 1)), `${certificate.blade}.json`, {
       mimeType: 'application/json',
       description: 'The same certificate, machine-readable',

@@ -2,6 +2,7 @@ import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { worked } from '../../../core/codes/working'
 import { steelKgOf } from '../../../core/job/loads'
+import { timesHardened } from '../../../core/job/re-harden'
 import { addLine } from '../../../core/job/tray-edit'
 import { LONGEST } from '../../../core/shop/bounds'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -35,7 +36,9 @@ const SAYS: Readonly<Record<View, string>> = {
 /** The tray: what blades there are, marked and counted, and made ready. */
 export function PrepareBench() {
   const { batch, shop, shown, blades } = useBench()
-  const [view, setView] = useState<View>('tray')
+  // Blades that were hardened before begin with their anneal.
+  const again = blades.some(blade => timesHardened(blade) > 1)
+  const [view, setView] = useState<View>(again ? 'before' : 'tray')
   const kg = steelKgOf(blades)
   const weight = formatQuantity(kg, 'mass', shop.units).split(' ')
   const some = batch.lines.length > 0
