@@ -152,3 +152,24 @@ test('a certificate is of finished blades; its file and its paper are told to be
   await expect(page.getByText(/is not a certificate’s file/)).toBeVisible()
   await expectAccessible(page)
 })
+
+test('the log is found in by bar, buyer, hardness and date; two batches are laid side by side', async ({ page }) => {
+  await page.goto('/logbook')
+  const rows = page.getByRole('region', { name: 'Readings' }).getByRole('row')
+  await page.getByLabel('Find in the log').fill('cook')
+  await expect(rows.nth(1)).toContainText('Galley knives for the ferry')
+  await page.getByLabel('Find in the log').fill('eider 58..59')
+  await expect(rows.nth(1)).toContainText('58.')
+  await page.getByLabel('Find in the log').fill('nothing of the kind')
+  await expect(page.getByText(/Nothing in the log has all of “nothing of the kind”/)).toBeVisible()
+  await page.getByRole('button', { name: 'Two batches' }).click()
+  const choose = async (label: string, name: RegExp) => {
+    const option = page.getByLabel(label).locator('option').filter({ hasText: name })
+    await page.getByLabel(label).selectOption((await option.getAttribute('value')) ?? '')
+  }
+  await choose('One batch', /^Boat knives/)
+  await choose('Beside it', /^Galley knives/)
+  await expect(page.getByRole('row', { name: /^Edges \d held, .* at 18° a side .* at 16° a side/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Soak as run [\d.]+ to [\d.]+ min/ }).first()).toBeVisible()
+  await expectAccessible(page)
+})

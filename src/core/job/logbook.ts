@@ -27,6 +27,8 @@ export interface LogRow {
   /** Measured less predicted, HRC. */
   readonly off: number | null
   readonly inTarget: boolean
+  /** What else it can be found by: bar, oven, to whom it went, what it came to, what its edge did. */
+  readonly about: readonly string[]
 }
 
 /** Every blade that was read, by stage, newest first. Readings of batches or blades that are gone are left out. */
@@ -68,10 +70,24 @@ function rowsOfBatch(batch: Batch, readings: readonly Reading[], tester: Tester)
           predicted,
           off: predicted === null ? null : hardness.hrc - predicted,
           inTarget: hardness.hrc >= target.min && hardness.hrc <= target.max,
+          about: aboutOf(blade, batch),
         },
       ]
     })
   })
+}
+
+/** Bar, oven, states with their reasons and buyers, edge tests and decisions of a blade, in the words they were noted in. */
+function aboutOf({ group, record }: BatchBlade, { ovenName, note }: Batch): string[] {
+  const texts = [
+    group.lot ?? '',
+    ovenName,
+    note,
+    ...(record.states ?? []).flatMap(state => [state.is, state.why, state.to ?? '']),
+    ...(record.edgeTests ?? []).flatMap(test => [test.result, test.name ?? '', test.note ?? '']),
+    ...group.decisions.map(decision => (decision.by === 'option' ? decision.note : decision.why)),
+  ]
+  return [...new Set(texts.filter(text => text !== ''))]
 }
 
 /** What blades of one route should read at a stage, worked out once for all of them. */

@@ -2,6 +2,7 @@ import { createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTab
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { NOTHING } from '../../core/codes/said'
 import { readingsCsv } from '../../core/files/readings-csv'
+import { findRows } from '../../core/job/find-rows'
 import type { LogRow } from '../../core/job/logbook'
 import { temperOf } from '../../core/job/stages'
 import { useRecipes } from '../../store/hooks'
@@ -16,11 +17,13 @@ import { stageName } from '../../words/stages'
 import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
 import { download } from '../save-everything'
+import { SideBySide } from './SideBySide'
 import { TrendsView } from './TrendsView'
 
 const VIEWS = [
   ['readings', 'Readings'],
   ['trends', 'Trends'],
+  ['compare', 'Two batches'],
 ] as const
 
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
@@ -44,12 +47,13 @@ function Logbook() {
   const recipes = useRecipes()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('readings')
   const [grade, setGrade] = useState('all')
+  const [wanted, setWanted] = useState('')
   const answer = useAnswer('logbook', NOTHING)
   if (!answer) return <p className="p-6 text-ink-2">Reading …</p>
   if (!answer.ok) return <Problems of={answer.problems} className="p-6" />
   const rows = answer.value
   const grades = [...new Set(rows.map(r => r.gradeName))].sort()
-  const shown = grade === 'all' ? rows : rows.filter(r => r.gradeName === grade)
+  const shown = findRows(grade === 'all' ? rows : rows.filter(r => r.gradeName === grade), wanted)
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -57,6 +61,17 @@ function Logbook() {
         <ViewChoice views={VIEWS} view={view} onView={setView} />
         {view === 'readings' && (
           <div className="flex items-end gap-2">
+            <label className="grid gap-1">
+              <span className="label">Find in the log</span>
+              <input
+                type="search"
+                className="field w-64"
+                placeholder="26-014, gull 2, cook, 58..60, 2026-05"
+                maxLength={80}
+                value={wanted}
+                onChange={event => setWanted(event.target.value)}
+              />
+            </label>
             <SelectField
               label="Steel"
               value={grade}
@@ -69,7 +84,9 @@ function Logbook() {
           </div>
         )}
       </header>
-      {view === 'trends' ? (
+      {view === 'compare' ? (
+        <SideBySide />
+      ) : view === 'trends' ? (
         <TrendsView recipes={recipes ?? []} />
       ) : rows.length === 0 ? (
         <p className="border border-dashed border-rule-strong p-6">
@@ -89,7 +106,14 @@ function Logbook() {
               />
             </Suspense>
           </div>
-          <LogTable rows={shown} />
+          {shown.length === 0 ? (
+            <p className="py-6">
+              Nothing in the log has all of “{wanted}”. It is looked for in marks, serials, batches, steels, bars,
+              ovens, buyers, states, edge results, dates (2026-05) and hardness (60, 58..60).
+            </p>
+          ) : (
+            <LogTable rows={shown} />
+          )}
         </>
       )}
     </div>

@@ -24,6 +24,7 @@ export const logbook = question({
       predicted: z.number().nullable(),
       off: z.number().nullable(),
       inTarget: z.boolean(),
+      about: list(z.string()),
     }),
   ),
   answer: (_, { log }) => ok(logRows(log.readings, log.batches, log.tester)),

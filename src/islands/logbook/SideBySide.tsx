@@ -1,0 +1,96 @@
+import { useState } from 'react'
+import { type Side, sidesOf } from '../../core/job/side-by-side'
+import type { Batch } from '../../core/shop/batch'
+import { routeChanges } from '../../core/steel/compare-routes'
+import { useBatches, useReadings } from '../../store/hooks'
+import { day } from '../../ui/dates'
+import { SelectField } from '../../ui/PlainFields'
+import { useSay } from '../../ui/Units'
+import { edgeCounts, hardnessList, routeLine, soakedRange } from '../../words/side-by-side'
+import { routeChangeWords } from '../../words/steels'
+import { useShopNow } from '../shop-context'
+
+/** Two batches beside one another: what was done, what was read, what the edges did. */
+export function SideBySide() {
+  const batches = useBatches()
+  const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
+  if (!batches) return <p className="py-6 text-ink-2">Reading …</p>
+  if (batches.length < 2) return <p className="py-6">Two batches are needed to lay one beside the other.</p>
+  const pick = (i: 0 | 1): Batch => batches.find(batch => batch.id === chosen[i]) ?? (batches[i] as Batch)
+  const options = batches.map(batch => [batch.id, `${batch.name}, ${day(batch.createdAt)}`] as const)
+  return (
+    <div className="space-y-3">
+      <div className="flex flex-wrap gap-4">
+        <SelectField
+          label="One batch"
+          value={pick(0).id}
+          options={options}
+          onCommit={id => setChosen([id, chosen[1]])}
+        />
+        <SelectField
+          label="Beside it"
+          value={pick(1).id}
+          options={options}
+          onCommit={id => setChosen([chosen[0], id])}
+        />
+      </div>
+      <Beside one={pick(0)} other={pick(1)} />
+    </div>
+  )
+}
+
+function Beside({ one, other }: { one: Batch; other: Batch }) {
+  const { tester } = useShopNow()
+  const say = useSay()
+  const [ownReadings, otherReadings] = [useReadings(one.id), useReadings(other.id)]
+  if (!ownReadings || !otherReadings) return null
+  const [left, right] = [
+    sidesOf(one, { readings: ownReadings, tester }),
+    sidesOf(other, { readings: otherReadings, tester }),
+  ]
+  // Steels of one name stand beside one another; one that only one batch has stands alone.
+  const names = [...new Set([...left, ...right].map(side => side.name))]
+  const pairs = names.flatMap(name => {
+    const [a, b] = [left, right].map(sides => sides.filter(side => side.name === name)) as [Side[], Side[]]
+    return Array.from({ length: Math.max(a.length, b.length) }, (_, i) => [a[i], b[i]] as const)
+  })
+  const rows: readonly (readonly [name: string, of: (side: Side) => string])[] = [
+    ['Bar', side => side.lot ?? 'not noted'],
+    ['Oven', side => side.ovenName],
+    ['Route', side => routeLine(side.route, say)],
+    ['Soak as run', side => soakedRange(side.soakedMin)],
+    ['Hardness', side => hardnessList(side.hardness)],
+    ['Edges', side => edgeCounts(side.edges, side.edgeDeg)],
+    ['Blades', side => `${side.blades}${side.lost > 0 ? `, ${side.lost} came to nothing` : ''}`],
+  ]
+  return (
+    <>
+      {pairs.map(([a, b]) => (
+        <table key={`${a?.groupId} ${b?.groupId}`} className="sheet max-w-5xl">
+          <thead>
+            <tr>
+              <th className="w-32">{a?.name ?? b?.name}</th>
+              <th>{one.name}</th>
+              <th>{other.name}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(([name, of]) => (
+              <tr key={name}>
+                <th scope="row">{name}</th>
+                <td>{a ? of(a) : 'not in this batch'}</td>
+                <td>{b ? of(b) : 'not in this batch'}</td>
+              </tr>
+            ))}
+            {a && b && (
+              <tr>
+                <th scope="row">What differs</th>
+                <td colSpan={2}>{routeChangeWords(routeChanges(a.route, b.route), say) || 'nothing in the route'}</td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      ))}
+    </>
+  )
+}
