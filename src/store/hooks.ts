@@ -2,11 +2,9 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
 import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
-import type { Blade } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { GradeSheet } from '../core/shop/grade-sheet'
 import type { OvenLog } from '../core/shop/oven-log'
-import type { Picture } from '../core/shop/picture'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Workshop } from '../core/shop/workshop'
@@ -18,11 +16,11 @@ import { type SaveTrouble, saveTrouble } from './save-state'
 /** undefined while loading, null when there is none. Storage that cannot be read counts as empty; the banner says why. */
 export type Loaded<T> = T | null | undefined
 
-async function orNull<T>(read: PromiseLike<T | undefined>): Promise<T | null> {
+export async function orNull<T>(read: PromiseLike<T | undefined>): Promise<T | null> {
   return (await Promise.resolve(read).catch(() => undefined)) ?? null
 }
 
-const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
+export const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
 
 export function useBatch(id: string): Loaded<Batch> {
   const stored = useLiveQuery(() => orNull(readBatch(id)), [id])
@@ -46,10 +44,6 @@ export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>
       ),
     [bladeId],
   )
-
-/** The blade that a blade became when it was hardened again; null where it was not. */
-export const useHardenedAgain = (bladeId: string): Loaded<Blade> =>
-  useLiveQuery(() => orNull(db.blades.filter(blade => blade.before?.bladeId === bladeId).first()), [bladeId])
 
 /** Every batch that is not deleted, newest first. */
 export const useBatches = (): Batch[] | undefined =>
@@ -103,35 +97,6 @@ export const useMeasured = (): ReadonlySet<string> | undefined =>
       ),
     [],
   )
-
-/** Pictures of a blade, oldest first. */
-export const usePictures = (bladeId: string): Picture[] | undefined =>
-  useLiveQuery(
-    () =>
-      noneIfRefused(
-        db.pictures
-          .where('bladeId')
-          .equals(bladeId)
-          .filter(picture => picture.deletedAt === null)
-          .sortBy('at'),
-      ),
-    [bladeId],
-  )
-
-/** Batches with a tested edge, and their readings; undefined while loading. */
-export const useProved = ():
-  | { readonly batches: readonly Batch[]; readonly readings: readonly Reading[] }
-  | undefined =>
-  useLiveQuery(async () => {
-    const tested = await noneIfRefused(db.blades.filter(blade => (blade.edgeTests?.length ?? 0) > 0).toArray())
-    const ids = [...new Set(tested.map(blade => blade.batchId))]
-    const [records, blades, readings] = await Promise.all([
-      noneIfRefused(db.batches.where('id').anyOf(ids).toArray()),
-      noneIfRefused(db.blades.where('batchId').anyOf(ids).toArray()),
-      noneIfRefused(db.readings.where('batchId').anyOf(ids).toArray()),
-    ])
-    return { batches: withBlades(records, blades), readings }
-  }, [])
 
 export const useRecipes = (): Recipe[] | undefined => useLiveQuery(() => noneIfRefused(db.recipes.toArray()), [])
 

@@ -6,7 +6,6 @@ import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
 import { takeBack } from '../core/shop/merge'
 import type { Oven } from '../core/shop/oven'
 import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
-import { type Picture, pictureSchema } from '../core/shop/picture'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { withSaid } from '../core/shop/said'
@@ -171,33 +170,6 @@ export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Sa
     shop => withSaid({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }, 'oven'),
     'Change of an oven',
   )
-
-/** Marks a picture as taken out, or as there again. */
-const setPictureDeleted = async (id: string, deletedAt: string | null): Promise<Applied> =>
-  (await saving(() => db.pictures.update(id, { deletedAt }))).saved ? 'done' : 'refused'
-
-/** Keeps a picture of a blade, and remembers how to take it out again. */
-export async function addPicture(picture: Picture): Promise<Saving> {
-  const outcome = await saving(() => db.pictures.add(fitting(pictureSchema, picture)))
-  if (outcome.saved)
-    remember({
-      label: 'Picture added',
-      undo: () => setPictureDeleted(picture.id, new Date().toISOString()),
-      redo: () => setPictureDeleted(picture.id, null),
-    })
-  return outcome
-}
-
-/** Takes a picture out; it is kept, and comes back when that is undone. */
-export async function removePicture(id: string): Promise<void> {
-  const at = new Date().toISOString()
-  if ((await setPictureDeleted(id, at)) === 'done')
-    remember({
-      label: 'Picture taken out',
-      undo: () => setPictureDeleted(id, null),
-      redo: () => setPictureDeleted(id, at),
-    })
-}
 
 /** Readings that belonged to no blade are given to one. */
 export const placeReadings = (ids: readonly string[], bladeId: string): Promise<Saving> =>

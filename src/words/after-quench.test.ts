@@ -9,6 +9,7 @@ import { gradeOf, groupOf } from '../testing/tray'
 import { checkedWords, notACertificate } from './check'
 import { hoursWords, perGoodWords, quoteWords } from './cost'
 import { bestWords, nextWords, rateWords, testWords } from './edge-tests'
+import { holeWords, skinWords } from './finish-sizes'
 import { annealWords, hardenedAgainWords } from './re-harden'
 import { edgeCounts, hardnessList, routeLine, soakedRange } from './side-by-side'
 import { speakerOf } from './speaker'
@@ -99,6 +100,20 @@ describe('a re-hardening and a trial, in words', () => {
     )
     expect(outcomeWords({ difference: 0.3, from: -0.2, to: 0.8, p: 0.2 })).toMatch(/^Not shown yet: \+0\.3 HRC/)
     expect(outcomeWords(null)).toMatch(/at least two blades/)
+  })
+})
+
+describe('sizes in finishing, in words', () => {
+  it('say what is still to be done, in the shop’s units', () => {
+    expect(holeWords({ code: 'hone', byMm: 0.0508 }, -0.0254, say)).toBe(
+      'Hone 0.0020 in out: the gauge does not go in yet. The heat made it 0.0010 in tighter.',
+    )
+    expect(holeWords({ code: 'fits', overMm: 0.01 }, null, say)).toBe('Fits its gauge.')
+    expect(holeWords({ code: 'wide', byMm: 0.0254 }, 0, say)).toMatch(/^0\.0010 in too wide/)
+    expect(holeWords(null, null, say)).toBe('not measured')
+    expect(skinWords({ skinMm: 0.127, leftMm: null }, say)).toBe('0.0050 in a side to grind off')
+    expect(skinWords({ skinMm: 0.127, leftMm: 0.0508 }, say)).toBe('0.0020 in of 0.0050 in a side still soft')
+    expect(skinWords({ skinMm: 0.127, leftMm: 0 }, say)).toBe('gone (0.0050 in a side)')
   })
 })
 

@@ -142,11 +142,16 @@ describe('individuals and moving range', () => {
   })
 
   it.each([
-    ['beyond', [60, 60.2, 60, 60.2, 60, 60.1, 63]],
+    ['beyond', [60.1, 60, 60.2, 60, 60.2, 60, 60.1, 63]],
     ['run-of-eight', [60, 60.2, 59.9, 60.1, 60, 60.2, 59.9, 60.1, 61, 61.2, 60.9, 61.1, 61, 61.2, 60.9, 61.1]],
     ['trend-of-six', [60, 60.6, 60.1, 60.2, 60.3, 60.4, 60.5, 60.6]],
   ])('names %s', (rule, values) => {
     expect(controlChart(values)?.signals.map(s => s.rule)).toContain(rule)
+  })
+
+  it('calls nothing unusual of fewer than eight', () => {
+    const chart = controlChart([60, 60.2, 60, 60.2, 60, 60.1, 63], { min: 59, max: 61 })
+    expect([chart?.signals, chart?.capability]).toEqual([[], null])
   })
 
   it('is not drawn from two values', () => {

@@ -23,9 +23,12 @@ export interface Signal {
 /** Constants of ranges of two: d2, and D4. Source: Montgomery, Introduction to Statistical Quality Control, app. VI. */
 const D2 = 1.128
 const D4 = 3.267
+/** Fewer points have no limits worth the name: each moves them too far. */
+export const LEAST_POINTS = 8
 
 /**
- * Chart of individuals in the order of time. Null with fewer than three values. Signals: one point beyond three sigma, two of three
+ * Chart of individuals in the order of time. Null with fewer than three values; no signal and no capability with fewer
+ * than eight. Signals: one point beyond three sigma, two of three
  * beyond two, four of five beyond one, eight on one side (all on the same side), six rising or falling.
  * Source: Western Electric Handbook (1956); Nelson (1984) for the trend.
  */
@@ -47,13 +50,13 @@ export function controlChart(
     upperRange: D4 * meanRange,
     ranges,
     signals:
-      sigma > 0
+      sigma > 0 && values.length >= LEAST_POINTS
         ? signalsOf(
             values.map(v => (v - centre) / sigma),
             values,
           )
         : [],
-    capability: limits && sigma > 0 ? capabilityOf(centre, sigma, limits) : null,
+    capability: limits && sigma > 0 && values.length >= LEAST_POINTS ? capabilityOf(centre, sigma, limits) : null,
   }
 }
 

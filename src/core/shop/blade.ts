@@ -130,6 +130,16 @@ export const bladeSchema = z.object({
   files: z.array(fileTestSchema).max(20).optional(),
   /** How its edge was proved, oldest first. */
   edgeTests: z.array(edgeTestSchema).max(100).optional(),
+  /** What was measured in finishing: the pivot hole before the heat, after it and its gauge, what is left behind the edge, and what was ground off a side. */
+  sizes: z
+    .object({
+      holeBeforeMm: bounded('holeMm').optional(),
+      holeAfterMm: bounded('holeMm').optional(),
+      gaugeMm: bounded('holeMm').optional(),
+      edgeLeftMm: bounded('edgeLeftMm').optional(),
+      groundOffMm: bounded('groundOffMm').optional(),
+    })
+    .optional(),
   /** What of the finishing is done. */
   finished: z.array(z.enum(FINISH_TASKS)).max(FINISH_TASKS.length).optional(),
 })

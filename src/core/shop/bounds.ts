@@ -44,6 +44,10 @@ export const BOUNDS = {
   tangWidthMm: { min: 2, max: 150 },
   bowMm: { min: 0, max: 50 },
   rackMm: { min: -50, max: 2000 },
+  // Finishing
+  holeMm: { min: 1, max: 30 },
+  edgeLeftMm: { min: 0.02, max: 5 },
+  groundOffMm: { min: 0, max: 3 },
   // Edge tests
   behindEdgeMm: { min: 0.05, max: 3 },
   grit: { min: 40, max: 60_000 },

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { TREND_BY, type TrendBy } from '../../core/job/trend-by'
-import { controlChart } from '../../core/rockwell/control-chart'
+import { controlChart, LEAST_POINTS } from '../../core/rockwell/control-chart'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
@@ -110,7 +110,11 @@ export function TrendsView({ recipes }: Props) {
             {chart.capability &&
               ` Capability for ${limits?.min} to ${limits?.max} HRC: Cp ${chart.capability.cp.toFixed(2)}, Cpk ${chart.capability.cpk.toFixed(2)}${chart.capability.cpk < 1 ? '; some blades will miss the target even when all is as usual' : ''}.`}
           </p>
-          {chart.signals.length === 0 ? (
+          {values.length < LEAST_POINTS ? (
+            <p className="mt-1 text-small text-ink-2">
+              With fewer than {LEAST_POINTS} batches nothing can be called unusual yet: each one still moves the limits.
+            </p>
+          ) : chart.signals.length === 0 ? (
             <p className="mt-1 text-small text-good">Nothing unusual: leave the recipe as it is.</p>
           ) : (
             <ol className="mt-2 list-decimal pl-5 text-small">

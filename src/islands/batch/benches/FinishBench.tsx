@@ -7,10 +7,12 @@ import { ViewChoice } from '../../../ui/ViewChoice'
 import { useBench } from '../bench-context'
 import { CostView } from './finish/CostView'
 import { FinishHow, FinishTable } from './finish/FinishTable'
+import { SizesTable } from './finish/SizesTable'
 import { Tray } from './Tray'
 
 const VIEWS = [
   ['done', 'What is done'],
+  ['sizes', 'Sizes'],
   ['cost', 'What it costs'],
 ] as const
 
@@ -25,7 +27,7 @@ export function FinishBench() {
       title="Finish"
       says="Tempering is done. From here on, heat only makes the blade softer."
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
-      drawing={view === 'cost' ? <CostView /> : <Tray groupId={shown.group.id} />}
+      drawing={view === 'cost' ? <CostView /> : view === 'sizes' ? <SizesTable /> : <Tray groupId={shown.group.id} />}
       figures={
         <>
           <Figure

@@ -1,0 +1,41 @@
+import { useLiveQuery } from 'dexie-react-hooks'
+import type { Batch } from '../core/shop/batch'
+import { withBlades } from '../core/shop/batch-records'
+import type { Blade } from '../core/shop/blade'
+import type { Picture } from '../core/shop/picture'
+import type { Reading } from '../core/shop/reading'
+import { db } from './database'
+import { type Loaded, noneIfRefused, orNull } from './hooks'
+
+/** The blade that a blade became when it was hardened again; null where it was not. */
+export const useHardenedAgain = (bladeId: string): Loaded<Blade> =>
+  useLiveQuery(() => orNull(db.blades.filter(blade => blade.before?.bladeId === bladeId).first()), [bladeId])
+
+/** Pictures of a blade, oldest first. */
+export const usePictures = (bladeId: string): Picture[] | undefined =>
+  useLiveQuery(
+    () =>
+      noneIfRefused(
+        db.pictures
+          .where('bladeId')
+          .equals(bladeId)
+          .filter(picture => picture.deletedAt === null)
+          .sortBy('at'),
+      ),
+    [bladeId],
+  )
+
+/** Batches with a tested edge, and their readings; undefined while loading. */
+export const useProved = ():
+  | { readonly batches: readonly Batch[]; readonly readings: readonly Reading[] }
+  | undefined =>
+  useLiveQuery(async () => {
+    const tested = await noneIfRefused(db.blades.filter(blade => (blade.edgeTests?.length ?? 0) > 0).toArray())
+    const ids = [...new Set(tested.map(blade => blade.batchId))]
+    const [records, blades, readings] = await Promise.all([
+      noneIfRefused(db.batches.where('id').anyOf(ids).toArray()),
+      noneIfRefused(db.blades.where('batchId').anyOf(ids).toArray()),
+      noneIfRefused(db.readings.where('batchId').anyOf(ids).toArray()),
+    ])
+    return { batches: withBlades(records, blades), readings }
+  }, [])
