@@ -128,7 +128,7 @@ test('a certificate is of finished blades; its file and its paper are told to be
 }) => {
   await openDemoBatch(page, 'Galley knives for the ferry', 'Verdict')
   await page.goto(`/certificate/${page.url().split('/')[4]}`)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1)
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(1)
   await expect(page.getByRole('heading', { name: /Hardness certificate, B1/ })).toBeVisible()
   const shown = (await page.getByText(/^Digest [0-9a-f ]+\./).textContent()) ?? ''
   const digest = /Digest ([0-9a-f ]+)\./.exec(shown)?.[1] ?? ''

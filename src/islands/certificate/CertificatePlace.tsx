@@ -50,6 +50,7 @@ function Certificates({ batchId }: { batchId: string }) {
   }
   return (
     <div className="mx-auto max-w-[190mm] px-4 py-6 print:p-0">
+      <h1 className="no-print mb-3 text-page">Certificates of {batch.name}</h1>
       <div className="no-print mb-6 flex flex-wrap items-end gap-2">
         <SelectField
           label="Blade"
@@ -102,9 +103,9 @@ function Certificates({ batchId }: { batchId: string }) {
       {shown.map(certificate => (
         <section key={certificate.serial} className="print-page mb-10">
           <p className="text-ink-2">{certificate.shop}</p>
-          <h1 className="mb-4 text-title">
+          <h2 className="mb-4 text-title">
             Hardness certificate, {certificate.blade}, {certificate.serial}
-          </h1>
+          </h2>
           <table className="w-full text-body">
             <tbody>
               {certificateLines(certificate, shop.units).map(([name, value], i) =>

@@ -17,7 +17,6 @@ import { stageName } from '../../words/stages'
 import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
 import { download } from '../save-everything'
-import { SideBySide } from './SideBySide'
 import { TrendsView } from './TrendsView'
 
 const VIEWS = [
@@ -27,6 +26,7 @@ const VIEWS = [
 ] as const
 
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
+const SideBySide = lazy(() => import('./SideBySide'))
 
 export default function LogbookPlace() {
   return (
@@ -85,7 +85,9 @@ function Logbook() {
         )}
       </header>
       {view === 'compare' ? (
-        <SideBySide />
+        <Suspense fallback={<p className="py-6 text-ink-2">Opening …</p>}>
+          <SideBySide />
+        </Suspense>
       ) : view === 'trends' ? (
         <TrendsView recipes={recipes ?? []} />
       ) : rows.length === 0 ? (

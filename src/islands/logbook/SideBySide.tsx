@@ -11,7 +11,7 @@ import { routeChangeWords } from '../../words/steels'
 import { useShopNow } from '../shop-context'
 
 /** Two batches beside one another: what was done, what was read, what the edges did. */
-export function SideBySide() {
+export default function SideBySide() {
   const batches = useBatches()
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
   if (!batches) return <p className="py-6 text-ink-2">Reading …</p>
