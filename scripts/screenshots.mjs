@@ -21,7 +21,6 @@ const openBatch = async name => {
 for (const [name, path] of [
   ['today', '/'],
   ['batches', '/batches'],
-  ['recipes', '/recipes'],
   ['steels', '/steels'],
   ['workshop', '/workshop'],
   ['logbook', '/logbook'],
@@ -45,6 +44,10 @@ for (const station of ['Choose', 'Prepare', 'Wrap', 'Heat', 'Plates', 'Inspect',
   await page.getByRole('heading', { level: 2, name: station }).waitFor()
   await shoot(station.toLowerCase())
 }
+await openBatch('Boat knives')
+await page.getByRole('link', { name: 'Prove', exact: true }).click()
+await page.getByText(/holds best near/).waitFor()
+await shoot('prove')
 await openBatch('Net knives')
 for (const station of ['Measure', 'Verdict']) {
   await page.getByRole('link', { name: station, exact: true }).click()

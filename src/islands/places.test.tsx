@@ -41,6 +41,7 @@ const named = (name: string): Batch => {
 }
 const skerry = named('Skerry fillets')
 const net = named('Net knives')
+const galley = named('Galley knives')
 const recipe = demo.recipes[0]
 const LONG = { timeout: 20_000 }
 
@@ -63,7 +64,7 @@ const PLACES: readonly (readonly [name: string, place: () => ReactElement, shows
   ['the logbook', () => <LogbookPlace />, /Measured less predicted/],
   ['a blade', () => <BladePlace id={bladesOf(net)[0]?.id ?? ''} />, /Serial/],
   ['the sheets', () => <PrintPlace batchId={skerry.id} />, /Load 2/],
-  ['certificates', () => <CertificatePlace batchId={net.id} />, /Hardness/],
+  ['certificates', () => <CertificatePlace batchId={galley.id} />, /Hardness certificate, B1/],
   ['a run', () => <RunPlace batchId={skerry.id} />, /One action at a time/],
 ]
 

@@ -3,6 +3,7 @@ import { useBatch, useBatchLogs, useReadings } from '../../store/hooks'
 import { useRunsOf } from '../../store/run-hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
+import { certificateFonts } from '../../ui/pdf/certificate-fonts'
 import { certificatePdf } from '../../ui/pdf/certificate-pdf'
 import { PAPER_NAMES, type Paper } from '../../ui/pdf/fold-template-pdf'
 import { CERTIFICATE_METHOD, certificateLines } from '../../words/certificate'
@@ -45,7 +46,7 @@ function Certificates({ batchId }: { batchId: string }) {
   const shown =
     serial === 'finished' ? finished : serial === 'all' ? certificates : certificates.filter(c => c.serial === serial)
   const pdf = async () => {
-    const bytes = await certificatePdf(shown, paper, shop.units)
+    const bytes = await certificatePdf(shown, paper, shop.units, await certificateFonts())
     download(`certificates-${serial}.pdf`, 'application/pdf', bytes.slice().buffer)
   }
   return (

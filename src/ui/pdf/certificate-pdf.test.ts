@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
 import { expect, it } from 'vitest'
 import type { Certificate } from '../../core/job/certificate'
@@ -46,12 +47,22 @@ const certificate: Certificate = {
   inTargetProbability: 0.93,
 }
 
+const file = (name: string) => new Uint8Array(readFileSync(`node_modules/dejavu-fonts-ttf/ttf/${name}.ttf`))
+const fonts = { plain: file('DejaVuSans'), bold: file('DejaVuSans-Bold') }
+
 it('is one A4 page a blade, with its machine-readable copy inside', async () => {
-  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], 'A4', 'metric')
+  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], 'A4', 'metric', fonts)
   const pdf = await PDFDocument.load(bytes)
   expect(pdf.getPageCount()).toBe(2)
   expect(pdf.getPage(0).getWidth()).toBeCloseTo((210 * 72) / 25.4, 1)
   expect(new TextDecoder('latin1').decode(bytes)).toContain('A3.json')
+})
+
+it('writes names in any letters its font has, and stays small: only what is used is in it', async () => {
+  const named = { ...certificate, shop: 'Kováčňa Ångström, Žďár', batch: 'Ножи Μαχαίρια 刀' }
+  const bytes = await certificatePdf([named], 'Letter', 'imperial', fonts)
+  expect(bytes.length).toBeLessThan(200_000)
+  expect((await PDFDocument.load(bytes)).getPageCount()).toBe(1)
 })
 
 it('says route, readings, uncertainty and aim', () => {

@@ -9,14 +9,11 @@ import { PAPERS, type Paper, POINTS_PER_MM } from './fold-template-pdf'
 const MARGIN_MM = 20
 const LINE_MM = 6.2
 
-/** What the standard fonts cannot write, written so that they can. */
-const plain = (text: string) =>
-  text.replace(
-    /[^\u0020-\u007e\u00a0-\u00ff]/g,
-    sign =>
-      ({ '−': '-', '–': '-', '’': "'", '“': '"', '”': '"', '₂': '2' })[sign] ??
-      (sign.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?'),
-  )
+/** The fonts a certificate is set in, as their files' bytes. */
+export interface CertificateFonts {
+  readonly plain: Uint8Array
+  readonly bold: Uint8Array
+}
 
 /** A QR code of this side, drawn as squares. Source: ISO/IEC 18004, by the qrcode package. */
 const CODE_MM = 26
@@ -42,11 +39,23 @@ export async function certificatePdf(
   certificates: readonly Certificate[],
   paper: Paper,
   system: System,
+  fonts: CertificateFonts,
 ): Promise<Uint8Array> {
-  const { PDFDocument, StandardFonts, rgb } = await import('pdf-lib')
+  const [{ PDFDocument, rgb }, { default: fontkit }] = await Promise.all([
+    import('pdf-lib'),
+    import('@pdf-lib/fontkit'),
+  ])
   const pdf = await PDFDocument.create()
   pdf.setTitle('Hardness certificate')
-  const [font, bold] = [await pdf.embedFont(StandardFonts.Helvetica), await pdf.embedFont(StandardFonts.HelveticaBold)]
+  pdf.registerFontkit(fontkit)
+  // Only the letters that are used go into the file.
+  const [font, bold] = [
+    await pdf.embedFont(fonts.plain, { subset: true }),
+    await pdf.embedFont(fonts.bold, { subset: true }),
+  ]
+  const known = new Set(font.getCharacterSet())
+  /** What the font has no sign for stands as a question mark; the copy inside has it as it was written. */
+  const plain = (text: string) => [...text].map(sign => (known.has(sign.codePointAt(0) ?? 0) ? sign : '?')).join('')
   const [longMm, shortMm] = PAPERS[paper]
   const pt = (mm: number) => mm * POINTS_PER_MM
   for (const certificate of certificates) {
