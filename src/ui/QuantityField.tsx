@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import {
   type Dimension,
+  formatFine,
   formatNumber,
   formatQuantity,
   otherReading,
@@ -28,6 +29,8 @@ interface Props extends Range {
   readonly hideLabel?: boolean
   readonly mark?: string | undefined
   readonly hint?: ReactNode
+  /** A length that is measured with calipers: shown to the hundredth. */
+  readonly fine?: boolean
 }
 
 /** Checks what was typed: a value in range, or what is wrong with it and which other unit would fit. */
@@ -45,7 +48,19 @@ function readQuantity(text: string, dimension: Dimension, say: Speaker, range: R
 }
 
 /** A field that reads any spelling of a quantity ('1950F', '1/8in') and shows it in the workshop's units. */
-export function QuantityField({ label, value, dimension, min, max, onCommit, onClear, hideLabel, mark, hint }: Props) {
+export function QuantityField({
+  label,
+  value,
+  dimension,
+  min,
+  max,
+  onCommit,
+  onClear,
+  hideLabel,
+  mark,
+  hint,
+  fine,
+}: Props) {
   const say = useSay()
   const { system } = say
   return (
@@ -54,7 +69,7 @@ export function QuantityField({ label, value, dimension, min, max, onCommit, onC
       hideLabel={hideLabel}
       mark={mark}
       hint={hint}
-      shown={value === null ? '' : formatNumber(value, dimension, system)}
+      shown={value === null ? '' : fine ? formatFine(value, system) : formatNumber(value, dimension, system)}
       unit={shownUnitLabel(dimension, system)}
       whole={dimension === 'duration'}
       read={text => readQuantity(text, dimension, say, { min, max })}

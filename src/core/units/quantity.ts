@@ -136,6 +136,10 @@ export function formatNumber(base: number, dimension: Dimension, system: System)
   return inchFraction(value) ?? decimals(value, 3)
 }
 
+/** A length as gauges and calipers give it, without its unit: hundredths of a millimetre, ten-thousandths of an inch. */
+export const formatFine = (mm: number, system: System): string =>
+  system === 'metric' ? mm.toFixed(2) : (mm / 25.4).toFixed(4)
+
 /** A base-unit value with its unit: '1066 °C', '1/8 in', '2.02 kg'; durations from 60 min on as '2 h 05'. */
 export function formatQuantity(base: number, dimension: Dimension, system: System): string {
   if (dimension === 'duration' && base >= 60) return formatHours(base)

@@ -173,7 +173,6 @@ function Life({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
       <h2 className="text-heading">Its life</h2>
       <ol className="mt-2">
         {bladeLife(blade, { batch, runs, readings, tester }).map((event, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the list is read anew whole; nothing in it is edited.
           <li key={i} className="grid gap-x-4 border-t border-rule py-1.5 sm:grid-cols-[150px_minmax(0,1fr)]">
             <span className="text-note text-ink-2">{format(event.at)}</span>
             <span>{lifeWords(event, blade.mark, say)}</span>

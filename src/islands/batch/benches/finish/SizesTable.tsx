@@ -1,3 +1,4 @@
+import { standing } from '../../../../core/job/blade-state'
 import { holeChangeMm, holeOf, skinOf } from '../../../../core/job/finish-sizes'
 import type { Blade } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
@@ -20,7 +21,7 @@ const FIELDS = [
 export function SizesTable() {
   const { batch, blades, shown } = useBench()
   const say = useSay()
-  const own = blades.filter(blade => blade.group.id === shown.group.id)
+  const own = standing(blades.filter(blade => blade.group.id === shown.group.id))
   const set = (bladeId: string, mark: string, part: Blade['sizes']) =>
     editBlade(batch, bladeId, `${mark}: sizes`, blade => ({ ...blade, sizes: { ...blade.sizes, ...part } }))
   const clear = (bladeId: string, mark: string, name: keyof NonNullable<Blade['sizes']>) =>
@@ -53,6 +54,7 @@ export function SizesTable() {
                     hideLabel
                     label={`${label}, ${blade.mark}`}
                     dimension="length"
+                    fine
                     value={blade.record.sizes?.[name] ?? null}
                     {...BOUNDS[bound]}
                     onCommit={value => set(blade.id, blade.mark, { [name]: value })}

@@ -121,6 +121,7 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
             label="How deep"
             value={draft.depthMm ?? null}
             dimension="length"
+            fine
             {...BOUNDS.chipDepthMm}
             onCommit={depthMm => set({ depthMm })}
             onClear={() => without('depthMm')}
