@@ -24,6 +24,9 @@ describe('an edge test, in words', () => {
     expect(testWords({ ...test, amount: 30, where: 'belly', depthMm: 0.254 }, say)).toBe(
       'Bone, chopped, 30 blows at 20° a side: chips in the belly, 0.0100 in deep',
     )
+    expect(testWords({ ...test, behindMm: 0.254, grit: 1000 }, say)).toBe(
+      'Bone, chopped at 20° a side (0.0100 in behind the edge, grit 1000): chips',
+    )
     expect(testWords({ ...test, kind: 'own', name: 'Tin lids', result: 'holds' }, say)).toBe(
       'Tin lids at 20° a side: holds',
     )

@@ -44,7 +44,12 @@ export function testWords(test: EdgeTest, say: Speaker): string {
   const amount = test.amount === undefined ? '' : `, ${test.amount} ${UNIT_NAMES[EDGE_TEST_UNITS[test.kind]]}`
   const depth = test.depthMm === undefined ? '' : `, ${say.thin(test.depthMm)} deep`
   const where = test.where === undefined ? '' : ` ${EDGE_PLACE_NAMES[test.where]}`
-  return `${testName(test)}${amount} at ${test.edgeDeg}° a side: ${RESULT_NAMES[test.result]}${where}${depth}`
+  const ground = [
+    ...(test.behindMm === undefined ? [] : [`${say.thin(test.behindMm)} behind the edge`]),
+    ...(test.grit === undefined ? [] : [`grit ${test.grit}`]),
+  ]
+  const how = ground.length > 0 ? ` (${ground.join(', ')})` : ''
+  return `${testName(test)}${amount} at ${test.edgeDeg}° a side${how}: ${RESULT_NAMES[test.result]}${where}${depth}`
 }
 
 type Belief = Answer<'edge-belief'>

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { gradeOf, groupOf, readingOf, refusalOf, trayOf, withTray } from '../../testing/tray'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { predict } from '../steel/predict'
+import { advise } from './advise'
 import { batchFiguresOf } from './batch-figures'
 import { batchModelOf } from './batch-model'
 import { loadKeyOf, loadsOf } from './loads'
 import { newGroup } from './new-batch'
-import { followed } from './suggestion'
+import { stageReadingOf } from './stage-reading'
+import { adviceCanOf, followed } from './suggestion'
 
 const shop = DEFAULT_WORKSHOP
 const none = () => null
@@ -100,6 +102,34 @@ describe('the figures of a batch', () => {
     const after = first?.stages.find(one => one.stage === 'temper-2')
     const shift = (stage?.measured ?? 0) - (stage?.predicted ?? 0)
     expect(Math.sign((after?.expected ?? 0) - (after?.predicted ?? 0))).toBe(Math.sign(shift))
+  })
+
+  it('expect after a temper what the verdict promised for it, at Temper and on the line', () => {
+    const [group] = batch.groups
+    if (!group) throw new Error('group')
+    const readings = ['A1', 'A2', 'A3'].flatMap(id => [62.5, 62.7, 62.6].map(hrc => readingOf(id, hrc, 'temper-2')))
+    const asked = (of: typeof batch) => figuresOf(of, readings)
+    const latest = asked(batch).groups[0]?.measured.at(-1)
+    if (!latest) throw new Error('measured')
+    const temper = advise({
+      steel: gradeOf('X65Cr13'),
+      route: group.route,
+      reading: stageReadingOf(latest),
+      target: group.target,
+      symptom: null,
+      can: adviceCanOf(batch, shop),
+    }).find(option => option.kind === 'temper')
+    if (!temper?.temper) throw new Error('a temper')
+    const { temper: added } = temper
+    const tempers = [...group.route.tempers, added]
+    const taken = {
+      ...batch,
+      groups: batch.groups.map(one => (one.id === group.id ? { ...one, route: { ...one.route, tempers } } : one)),
+    }
+    const after = asked(taken)
+    const load = batchModelOf(taken, shop, readings, after).temperLoads.find(one => one.round === 3)
+    expect(load?.expected.map(one => one.hrc)).toEqual([expect.closeTo(temper.hrc.mean, 6)])
+    expect(after.groups[0]?.stages.at(-1)?.expected).toBeCloseTo(temper.hrc.mean, 6)
   })
 
   it('show nothing of another moment’s load: one that is still worked out has no programme', () => {

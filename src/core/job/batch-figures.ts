@@ -13,7 +13,7 @@ import type { Route } from '../steel/route'
 import type { System } from '../units/quantity'
 import { type BatchDay, batchDayOf, type PlacedTemper } from './batch-day'
 import { type Chamber, chamberOf } from './chambers'
-import { groupHardness, type Hardness } from './hardness'
+import { bladeHardness, groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
 import { type HeatPath, heatPathOf } from './load-heat'
@@ -21,11 +21,11 @@ import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, tempe
 import { ovenOf } from './ovens'
 import { type PlannedPull, type PullPlan, pullPlanOf } from './pull-plan'
 import { type SharedSoak, soakToShare } from './shared-soak'
-import { predictionAt, stagesOf } from './stages'
+import { predictionAt, stagesOf, temperOf } from './stages'
 import { suggestionOf } from './suggestion'
-import { type Expectation, expectedAfter, type KnownGroup } from './temper-expected'
+import { type Expectation, expectedAfter, type KnownGroup, type LastMeasured } from './temper-expected'
 import { planTimeline, type Stretch } from './timeline'
-import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
+import { ASSUMED_THICKNESS_MM, routeOfBlade, thicknessOf } from './tray'
 
 /** What is computed for one steel of a batch. */
 export interface GroupFigures {
@@ -90,10 +90,17 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
     return grade ? [{ group, groupId: group.id, grade, experience: experienceOf(group) }] : []
   })
   const predicted = new Map(known.map(one => [one.groupId, predict(one.grade, one.group.route, one.experience)]))
+  const measuredIn = new Map(
+    known.map(({ group }) => {
+      const prediction = predicted.get(group.id) as Prediction
+      return [group.id, measuredOf(batch, group, { readings, tester: shop.tester, prediction })] as const
+    }),
+  )
+  const lastMeasured = lastMeasuredIn(measuredIn, { readings, tester: shop.tester })
   return {
     groups: known.map(({ group, grade }) => {
       const prediction = predicted.get(group.id) as Prediction
-      const measured = measuredOf(batch, group, { readings, tester: shop.tester, prediction })
+      const measured = measuredIn.get(group.id) ?? []
       return {
         groupId: group.id,
         prediction,
@@ -107,19 +114,40 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
         }),
         stages: hardnessTrace(
           prediction,
+          predict(grade, group.route),
           stagesOf(group.route),
           new Map(measured.map(({ stage, hrc }) => [stage, hrc])),
         ),
         measured,
       }
     }),
-    expected: Object.fromEntries(temperLoadsOf(batch).map(load => [temperKeyOf(load), expectedAfter(load, known)])),
+    expected: Object.fromEntries(
+      temperLoadsOf(batch).map(load => [temperKeyOf(load), expectedAfter(load, known, lastMeasured)]),
+    ),
     day: dayOf(batch, shop),
     ...plansOf(loads, { batch, shop, oven, known, predicted }),
     shared: loads.length > 1 ? soakToShare(batch, shop.units) : null,
     chamber: oven.ok ? chamberOf(oven.value) : null,
   }
 }
+
+/** Where the tempers to come start from: a blade with tempers of its own from its own readings, any other from its steel's. */
+const lastMeasuredIn =
+  (
+    measuredIn: ReadonlyMap<string, readonly Hardness[]>,
+    evidence: { readonly readings: readonly Reading[]; readonly tester: Tester },
+  ): LastMeasured =>
+  (blade, beforeRound) => {
+    const isBefore = (stage: Stage) => (temperOf(stage) ?? 0) < beforeRound
+    if ((blade.record.tempers?.length ?? 0) > 0) {
+      const own = stagesOf(routeOfBlade(blade))
+        .filter(isBefore)
+        .flatMap(stage => bladeHardness(blade, stage, evidence) ?? [])
+        .at(-1)
+      if (own) return own
+    }
+    return measuredIn.get(blade.group.id)?.findLast(({ stage }) => isBefore(stage)) ?? null
+  }
 
 function dayOf(batch: Batch, shop: Workshop): DayFigures | null {
   const day = batchDayOf(batch, shop)

@@ -114,8 +114,13 @@ describe('hardness along the route', () => {
   it('goes on from what was measured', () => {
     const prediction = predict(grade, route)
     const stages = stagesOf(route)
-    const first = hardnessTrace(prediction, stages, new Map())
-    const off = hardnessTrace(prediction, stages, new Map([['as-quenched', (first[0]?.predicted ?? 0) - 1.2]]))
+    const first = hardnessTrace(prediction, prediction, stages, new Map())
+    const off = hardnessTrace(
+      prediction,
+      prediction,
+      stages,
+      new Map([['as-quenched', (first[0]?.predicted ?? 0) - 1.2]]),
+    )
     expect(off[0]?.expected).toBeCloseTo(first[0]?.predicted ?? 0, 9)
     off.slice(1).forEach((row, i) => {
       expect(row.expected).toBeCloseTo((first[i + 1]?.predicted ?? 0) - 1.2, 9)

@@ -11,19 +11,30 @@ export interface StageHardness {
   readonly expected: number
 }
 
-/** Hardness stage by stage. What follows a measured stage starts from the measured value. */
+/**
+ * Hardness stage by stage. What follows a measured stage starts from the measured value and takes the model's change from there, as
+ * the verdict does: `model` is the prediction without what the shop's readings add, which the measured value has in it already.
+ */
 export function hardnessTrace(
   prediction: Pick<Prediction, 'hrc'>,
+  model: Pick<Prediction, 'hrc'>,
   stages: readonly Stage[],
   measured: ReadonlyMap<Stage, number>,
 ): StageHardness[] {
-  let offset = 0
+  let from: { readonly stage: Stage; readonly hrc: number } | null = null
   return stages.flatMap((stage): StageHardness[] => {
     const predicted = predictedAt(prediction, stage)
     if (predicted === null) return []
     const own = measured.get(stage) ?? null
-    const row = { stage, predicted, measured: own, expected: predicted + offset }
-    if (own !== null) offset = own - predicted
+    const row = { stage, predicted, measured: own, expected: from ? carriedOn(model, from, stage) : predicted }
+    if (own !== null) from = { stage, hrc: own }
     return [row]
   })
 }
+
+/** What a hardness that was measured at one stage should come to at a later one, HRC. */
+export const carriedOn = (
+  model: Pick<Prediction, 'hrc'>,
+  from: { readonly stage: Stage; readonly hrc: number },
+  to: Stage,
+): number => from.hrc + (predictedAt(model, to) ?? from.hrc) - (predictedAt(model, from.stage) ?? from.hrc)

@@ -1,7 +1,9 @@
 import type { Grade } from '../../data/grades'
+import type { Stage } from '../shop/route'
 import { predict, type ShopExperience } from '../steel/predict'
+import { carriedOn } from './hardness-trace'
 import type { TemperLoad } from './loads'
-import { routeOfBlade } from './tray'
+import { type BatchBlade, routeOfBlade } from './tray'
 
 /** What the blades of one steel, on one route, should read after a temper load. */
 export interface Expectation {
@@ -16,16 +18,34 @@ export interface KnownGroup {
   readonly experience: ShopExperience | null
 }
 
-/** What a temper load should read afterwards, HRC, once for each route in it: a blade may have had tempers of its own. */
-export function expectedAfter(load: TemperLoad, known: readonly KnownGroup[]): Expectation[] {
+/** What was measured last of a blade, or of its steel, before a temper; null where nothing was. */
+export type LastMeasured = (
+  blade: BatchBlade,
+  beforeRound: number,
+) => { readonly stage: Stage; readonly hrc: number } | null
+
+/**
+ * What a temper load should read afterwards, HRC, once for each route and starting point in it: from what was measured before, as the
+ * verdict promises it, else as predicted.
+ */
+export function expectedAfter(
+  load: TemperLoad,
+  known: readonly KnownGroup[],
+  lastMeasured: LastMeasured = () => null,
+): Expectation[] {
   const found = new Map<string, Expectation>()
   for (const blade of load.blades) {
     const own = known.find(k => k.groupId === blade.group.id)
     if (!own) continue
     const route = routeOfBlade(blade)
-    const key = `${own.groupId} ${JSON.stringify(route.tempers.slice(0, load.round))}`
-    const after = found.has(key) ? null : predict(own.grade, route, own.experience).hrc.afterTempers[load.round - 1]
-    if (after) found.set(key, { groupId: own.groupId, hrc: after.mean })
+    const from = lastMeasured(blade, load.round)
+    const key = `${own.groupId} ${JSON.stringify([route.tempers.slice(0, load.round), from])}`
+    if (found.has(key)) continue
+    const to: Stage = `temper-${load.round}` as Stage
+    const hrc = from
+      ? carriedOn(predict(own.grade, route), from, to)
+      : predict(own.grade, route, own.experience).hrc.afterTempers[load.round - 1]?.mean
+    if (hrc !== undefined) found.set(key, { groupId: own.groupId, hrc })
   }
   return [...found.values()]
 }

@@ -35,7 +35,8 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
   const [bladeId, setBladeId] = useState(blades[0]?.id ?? '')
   const [draft, setDraft] = useState<Omit<Draft, 'edgeDeg'>>({ kind: 'rope-cuts', result: 'holds' })
   const set = (part: Partial<Draft>) => setDraft(now => ({ ...now, ...part }))
-  const without = (part: 'amount' | 'depthMm' | 'where' | 'control') => setDraft(({ [part]: _, ...rest }) => rest)
+  const without = (part: 'amount' | 'depthMm' | 'where' | 'control' | 'behindMm' | 'grit') =>
+    setDraft(({ [part]: _, ...rest }) => rest)
   const blade = blades.find(one => one.id === bladeId) ?? blades[0]
   if (!blade) return null
   const salt = draft.kind === 'salt-water'
@@ -134,6 +135,28 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
           onChange={control => (control ? set({ control }) : without('control'))}
         />
       )}
+      <details className="col-span-2">
+        <summary className="min-h-touch cursor-pointer py-2 text-small">How it was ground and sharpened</summary>
+        <div className="grid grid-cols-2 gap-x-4">
+          <QuantityField
+            label="Behind the edge"
+            value={draft.behindMm ?? null}
+            dimension="length"
+            fine
+            {...BOUNDS.behindEdgeMm}
+            onCommit={behindMm => set({ behindMm })}
+            onClear={() => without('behindMm')}
+          />
+          <NumberField
+            label="Grit"
+            value={draft.grit ?? null}
+            whole
+            {...BOUNDS.grit}
+            onCommit={grit => set({ grit })}
+            onClear={() => without('grit')}
+          />
+        </div>
+      </details>
       <button type="submit" className="btn btn-ember">
         Note the result
       </button>

@@ -45,10 +45,11 @@ export function SendBack({ option, group, hardness, onClose }: Props) {
     if (!saved) return sayProblems(problems, shop.units)
     await takeOption({ batch, group, option, hardness })
     const states = new Map(from.blades.map(blade => [blade.id, blade.states]))
-    await editBatch(batch, `${chosen.size} blades sent back`, now => ({
+    const marked = await editBatch(batch, `${chosen.size} blades sent back`, now => ({
       ...now,
       blades: now.blades.map(blade => (chosen.has(blade.id) ? { ...blade, states: states.get(blade.id) } : blade)),
     }))
+    if (!marked.saved) return sayProblems(marked.problems, shop.units)
     location.href = `/batch/${to.id}/prepare`
   }
   return (
