@@ -135,9 +135,9 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
           onChange={control => (control ? set({ control }) : without('control'))}
         />
       )}
-      <details className="col-span-2">
-        <summary className="min-h-touch cursor-pointer py-2 text-small">How it was ground and sharpened</summary>
-        <div className="grid grid-cols-2 gap-x-4">
+      <details>
+        <summary className="min-h-touch cursor-pointer py-2 text-small">How it was sharpened</summary>
+        <div className="grid gap-y-2">
           <QuantityField
             label="Behind the edge"
             value={draft.behindMm ?? null}
