@@ -9,6 +9,7 @@ import { usualTargetOf } from '../steel/usual'
 import { usualOvenOf } from './ovens'
 import { quenchSecondsOf } from './quench-way'
 import { routeWish } from './suggestion'
+import { newBladeRecord } from './tray-edit'
 
 /** A blade of a thickness alone, before there is one on the tray. */
 const USUAL_LINE = { id: '', mark: '', lengthMm: 250, widthMm: 40, bevels: 'pre-ground' } as const
@@ -76,14 +77,7 @@ export function batchLike(other: Batch, newId: () => string, name: string, nowIs
     blades: other.lines.flatMap(line =>
       other.blades
         .filter(blade => blade.lineId === line.id && blade.removedAt === null)
-        .map((_blade, i) => ({
-          id: newId(),
-          batchId: id,
-          lineId: lineIds.get(line.id) ?? line.id,
-          number: i + 1,
-          serial: '',
-          removedAt: null,
-        })),
+        .map((_blade, i) => newBladeRecord(newId(), id, lineIds.get(line.id) ?? line.id, i + 1)),
     ),
     countedOut: null,
     note: '',

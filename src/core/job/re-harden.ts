@@ -4,6 +4,7 @@ import type { BladeStateEvent } from '../shop/blade'
 import type { PlannedRoute } from '../shop/route'
 import { withState } from './blade-state'
 import { type BatchBlade, bladesOf } from './tray'
+import { newBladeRecord } from './tray-edit'
 
 /** How often a blade has been hardened, this batch's time included. */
 export const timesHardened = ({ record }: Pick<BatchBlade, 'record'>): number => (record.before?.hardened ?? 0) + 1
@@ -61,12 +62,7 @@ export function sentBack(
     groups: [{ ...group, id: groupId, route, fixed: [], recipeId: null, symptom: null, decisions: [] }],
     lines: lines.map(({ line }) => line),
     blades: lines.map(({ blade, line }) => ({
-      id: newId(),
-      batchId: id,
-      lineId: line.id,
-      number: 1,
-      serial: '',
-      removedAt: null,
+      ...newBladeRecord(newId(), id, line.id, 1),
       before: { batchId: batch.id, bladeId: blade.id, hardened: timesHardened(blade) },
     })),
     countedOut: null,

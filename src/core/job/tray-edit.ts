@@ -3,7 +3,7 @@ import type { Blade, Line } from '../shop/blade'
 import { bladesOf } from './tray'
 
 /** A blade that was just put on the tray: its serial is given when it is stored. */
-const newBladeRecord = (id: string, batchId: string, lineId: string, number: number): Blade => ({
+export const newBladeRecord = (id: string, batchId: string, lineId: string, number: number): Blade => ({
   id,
   batchId,
   lineId,

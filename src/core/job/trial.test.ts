@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { gradeOf, groupOf, trayOf } from '../../testing/tray'
+import { gradeOf, groupOf, readingOf, trayOf } from '../../testing/tray'
 import { createRandom } from '../numeric/random'
 import { batchSchema } from '../shop/batch'
+import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { routeChanges } from '../steel/compare-routes'
 import { bladesOf } from './tray'
-import { halvesOf, thingsChanged, trialOf, withTrial } from './trial'
+import { halvesOf, thingsChanged, trialOf, trialOutcome, withTrial } from './trial'
 
 const batch = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 6 }, { mark: 'B', count: 3 }, { mark: 'C' }])
 const { route, id } = groupOf(batch)
@@ -37,6 +38,22 @@ describe('a trial beside a control', () => {
     // Each of six is taken in half of 400 draws, ± 4 standard deviations of a binomial.
     expect(times.size).toBe(6)
     for (const count of times.values()) expect(Math.abs(count - 200)).toBeLessThan(40)
+  })
+
+  it('comes out with the difference of what was read and of the edges that held', () => {
+    const after = tried()
+    const trial = trialOf(after)
+    if (!trial) throw new Error('no trial')
+    const { control, changed } = halvesOf(after, trial)
+    const stage = 'temper-2' as const
+    const read = (blades: typeof control, hrc: number) =>
+      blades.map((blade, i) => readingOf(blade.id, hrc + (i % 2) * 0.5, stage))
+    const readings = [...read(control, 59), ...read(changed, 60)]
+    const { tester } = DEFAULT_WORKSHOP
+    const out = trialOutcome(after, trial, { readings, tester })
+    expect(out.hardness?.difference).toBeCloseTo(1, 6)
+    expect([out.control.hardness.length, out.changed.hardness.length, out.edges]).toEqual([6, 4, null])
+    expect(trialOutcome(after, trial, { readings: [], tester }).hardness).toBeNull()
   })
 
   it('counts two tempers moved together as one thing, and a soak beside them as two', () => {

@@ -1,8 +1,4 @@
-import { bladeHardness } from '../../../../core/job/hardness'
-import { stagesOf } from '../../../../core/job/stages'
-import { type BatchBlade, routeOfBlade } from '../../../../core/job/tray'
-import { halvesOf, type Trial } from '../../../../core/job/trial'
-import { meanDifference, rateDifference } from '../../../../core/numeric/two-means'
+import { type Trial, trialOutcome } from '../../../../core/job/trial'
 import { useReadings } from '../../../../store/hooks'
 import { useSay } from '../../../../ui/Units'
 import { marksOf } from '../../../../words/lists'
@@ -15,23 +11,11 @@ export function TrialView({ trial }: { trial: Trial }) {
   const { batch, shop } = useBench()
   const say = useSay()
   const readings = useReadings(batch.id) ?? []
-  const halves = halvesOf(batch, trial)
-  const hardnessOf = (blades: readonly BatchBlade[]) =>
-    blades.flatMap(blade => {
-      const stage = stagesOf(routeOfBlade(blade)).at(-1)
-      const found = stage && bladeHardness(blade, stage, { readings, tester: shop.tester })
-      return found ? [{ mark: blade.mark, hrc: found.hrc }] : []
-    })
-  const edgesOf = (blades: readonly BatchBlade[]) => {
-    const tests = blades.flatMap(blade => blade.record.edgeTests ?? []).filter(test => test.kind !== 'salt-water')
-    return { count: tests.filter(test => test.result === 'holds').length, of: tests.length }
-  }
+  const { control, changed, hardness, edges } = trialOutcome(batch, trial, { readings, tester: shop.tester })
   const rows = [
-    ['As usual', halves.control],
-    ['With the change', halves.changed],
+    ['As usual', control],
+    ['With the change', changed],
   ] as const
-  const [control, changed] = rows.map(([, blades]) => hardnessOf(blades).map(one => one.hrc))
-  const [usualEdges, changedEdges] = [edgesOf(halves.control), edgesOf(halves.changed)]
   return (
     <div className="space-y-3 py-2">
       <p className="text-lead">{trialWords(trial, say)}</p>
@@ -44,23 +28,17 @@ export function TrialView({ trial }: { trial: Trial }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(([name, blades]) => (
+          {rows.map(([name, half]) => (
             <tr key={name}>
               <td className="font-semibold">{name}</td>
-              <td>{marksOf(blades.map(blade => blade.mark))}</td>
-              <td>
-                {hardnessOf(blades)
-                  .map(one => `${one.mark} ${hrcText(one.hrc)}`)
-                  .join(', ') || 'not read'}
-              </td>
+              <td>{marksOf(half.marks)}</td>
+              <td>{half.hardness.map(one => `${one.mark} ${hrcText(one.hrc)}`).join(', ') || 'not read'}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p>{outcomeWords(meanDifference(control ?? [], changed ?? []))}</p>
-      {usualEdges.of > 0 && changedEdges.of > 0 && (
-        <p>{edgesWords(usualEdges, changedEdges, rateDifference(usualEdges, changedEdges))}</p>
-      )}
+      <p>{outcomeWords(hardness)}</p>
+      {edges && <p>{edgesWords(control.edges, changed.edges, edges)}</p>}
     </div>
   )
 }
