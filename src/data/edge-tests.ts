@@ -53,3 +53,9 @@ export const EDGE_PRIOR = {
   /** What is reckoned at, degrees a side. */
   referenceDeg: 18,
 } as const
+
+/**
+ * How blades of one batch scatter about what was aimed at, one standard deviation, HRC; and as they are read. Common practice, no
+ * published source.
+ */
+export const BLADE_SCATTER_HRC = { itself: 0.4, asRead: 0.5 } as const

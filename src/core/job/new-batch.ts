@@ -63,8 +63,10 @@ export function batchLike(other: Batch, newId: () => string, name: string, nowIs
     createdAt: nowIso,
     updatedAt: nowIso,
     deletedAt: null,
-    groups: other.groups.map(group => ({
+    groups: other.groups.map(({ trialOf, ...group }) => ({
       ...group,
+      // A trial is tried again only with its control.
+      ...(trialOf !== undefined && groupIds.has(trialOf) ? { trialOf: groupIds.get(trialOf) } : {}),
       id: groupIds.get(group.id) ?? group.id,
       symptom: null,
       decisions: [],

@@ -16,6 +16,16 @@ export const MOST_HARDENED = 2
 export const annealHours = ({ atC, holdMin, coolCPerH, downToC }: AnnealCycle): number =>
   holdMin / 60 + (atC - downToC) / coolCPerH
 
+/** A batch with some of its blades marked as sent back. */
+export const markedSentBack = (
+  batch: Batch,
+  bladeIds: readonly string[],
+  { why, nowIso }: { readonly why: string; readonly nowIso: string },
+): Batch => {
+  const state: BladeStateEvent = { is: 'sent-back', at: nowIso, why }
+  return bladeIds.reduce((all, id) => withState(all, id, state), batch)
+}
+
 export interface SentBack {
   /** The batch they leave, its blades marked as sent back. */
   readonly from: Batch
@@ -49,6 +59,7 @@ export function sentBack(
   const id = newId()
   const groupId = newId()
   const { foilLayout: _, foilCutAt: __, unplaced: ___, stressRelief: ____, ...rest } = batch
+  const { trialOf: _____, ...ofNoTrial } = group
   // Each keeps its mark: it is scribed on it.
   const lines = blades.map(blade => ({ blade, line: { ...blade.line, id: newId(), groupId, mark: blade.mark } }))
   const to: Batch = {
@@ -59,7 +70,7 @@ export function sentBack(
     createdAt: nowIso,
     updatedAt: nowIso,
     deletedAt: null,
-    groups: [{ ...group, id: groupId, route, fixed: [], recipeId: null, symptom: null, decisions: [] }],
+    groups: [{ ...ofNoTrial, id: groupId, route, fixed: [], recipeId: null, symptom: null, decisions: [] }],
     lines: lines.map(({ line }) => line),
     blades: lines.map(({ blade, line }) => ({
       ...newBladeRecord(newId(), id, line.id, 1),
@@ -68,6 +79,12 @@ export function sentBack(
     countedOut: null,
     note: why,
   }
-  const state: BladeStateEvent = { is: 'sent-back', at: nowIso, why }
-  return { from: blades.reduce((all, blade) => withState(all, blade.id, state), batch), to }
+  return {
+    from: markedSentBack(
+      batch,
+      blades.map(blade => blade.id),
+      { why, nowIso },
+    ),
+    to,
+  }
 }

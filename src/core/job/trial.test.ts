@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { gradeOf, groupOf, readingOf, trayOf } from '../../testing/tray'
+import { gradeOf, groupOf, NOW, readingOf, trayOf } from '../../testing/tray'
 import { createRandom } from '../numeric/random'
 import { batchSchema } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { routeChanges } from '../steel/compare-routes'
+import { batchAimedAt, batchLike } from './new-batch'
 import { bladesOf } from './tray'
 import { halvesOf, thingsChanged, trialOf, trialOutcome, withTrial } from './trial'
 
@@ -54,6 +55,17 @@ describe('a trial beside a control', () => {
     expect(out.hardness?.difference).toBeCloseTo(1, 6)
     expect([out.control.hardness.length, out.changed.hardness.length, out.edges]).toEqual([6, 4, null])
     expect(trialOutcome(after, trial, { readings: [], tester }).hardness).toBeNull()
+  })
+
+  it('is a trial again in a batch like it, and none where its control stays behind', () => {
+    const after = tried()
+    const like = batchLike(after, () => `like-${++made}`, 'Again', NOW)
+    expect(trialOf(like)?.changes).toEqual(trialOf(after)?.changes)
+    const changed = after.groups.find(group => group.trialOf)
+    if (!changed) throw new Error('changed')
+    const newId = () => `aim-${++made}`
+    const alone = batchAimedAt(after, changed.id, { min: 58, max: 59 }, { newId, name: 'Aimed', nowIso: NOW })
+    expect(alone.groups.map(group => group.trialOf)).toEqual([undefined])
   })
 
   it('counts two tempers moved together as one thing, and a soak beside them as two', () => {

@@ -1,7 +1,7 @@
 import type { Run } from '../shop/run'
 import { runStateAt } from './run-state'
 
-/** Presses no further apart than this had the same hands at it in between, s; a press by itself takes so long. */
+/** Presses no further apart than this had the same hands at it in between, s; a press by itself takes so long. Common practice, no published source. */
 const AT_IT_S = 600
 const ONE_PRESS_S = 120
 

@@ -4,7 +4,7 @@ import { evidenceOf, type ProvedEdge, provedEdges } from '../../../core/job/edge
 import type { BatchGroup } from '../../../core/shop/batch'
 import type { BladeState } from '../../../data/blade-states'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
-import { EDGE_RESULTS, type EdgeResult } from '../../../data/edge-tests'
+import { BLADE_SCATTER_HRC, EDGE_RESULTS, type EdgeResult } from '../../../data/edge-tests'
 import { useProved } from '../../../store/blade-hooks'
 import { Bench, CautionNote } from '../../../ui/Bench'
 import { EdgeMap } from '../../../ui/drawings/EdgeMap'
@@ -29,8 +29,6 @@ const VIEWS = [
 
 /** Usual edge of this shop's blades, degrees a side, until one was tested. */
 const USUAL_DEG = 18
-/** How blades of one batch scatter about what was aimed at, HRC. Common practice, no published source. */
-const SCATTER_HRC = 0.4
 
 const NOT_AT_HAND: readonly BladeState[] = ['lost', 'sold']
 
@@ -55,7 +53,7 @@ export function ProveBench() {
   const belief = useAnswer(
     'edge-belief',
     useMemo(
-      () => ({ targetHrc, edgeDeg, scatterHrc: SCATTER_HRC, evidence: evidenceOf(proved, null) }),
+      () => ({ targetHrc, edgeDeg, scatterHrc: BLADE_SCATTER_HRC.itself, evidence: evidenceOf(proved, null) }),
       [targetHrc, edgeDeg, proved],
     ),
   )

@@ -4,6 +4,7 @@ import { neededEach, shownBy } from '../../../../core/numeric/two-means'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { PlannedRoute } from '../../../../core/shop/route'
 import { routeChanges } from '../../../../core/steel/compare-routes'
+import { BLADE_SCATTER_HRC } from '../../../../data/edge-tests'
 import { editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { QuantityField } from '../../../../ui/QuantityField'
@@ -14,9 +15,6 @@ import { undoable } from '../../../undo'
 import { usePredictions } from '../../../use-predictions'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
-
-/** How blades of one batch scatter about what they should read, HRC. Common practice, no published source. */
-const BLADE_SD_HRC = 0.5
 
 /** Half of a steel's blades with one thing of the route changed, the other half as its control. */
 export function TryChange() {
@@ -107,9 +105,9 @@ function Change({ onDone }: { onDone: () => void }) {
           <p className="text-small">
             {powerWords({
               each: Math.min(half, each - half),
-              shownHrc: shownBy(Math.min(half, each - half), BLADE_SD_HRC),
+              shownHrc: shownBy(Math.min(half, each - half), BLADE_SCATTER_HRC.asRead),
               expectedHrc,
-              needed: Math.abs(expectedHrc) < 0.05 ? 1000 : neededEach(expectedHrc, BLADE_SD_HRC),
+              needed: Math.abs(expectedHrc) < 0.05 ? 1000 : neededEach(expectedHrc, BLADE_SCATTER_HRC.asRead),
             })}
           </p>
           <p className="text-small">{lotWords(half)}</p>

@@ -45,7 +45,7 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
   const listed = order ? order.flatMap(id => blades.find(one => one.id === id) ?? []) : blades
   const note = async () => {
     const test: EdgeTest = {
-      ...draft,
+      ...whatCounts(draft),
       id: newId(),
       at: new Date().toISOString(),
       edgeDeg,
@@ -56,6 +56,8 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
       edgeTests: [...(record.edgeTests ?? []), test],
     }))
     if (!saved) return
+    // What is of this edge alone does not go on to the next.
+    setDraft(({ where: _, depthMm: __, ...rest }) => rest)
     toast(`${shown(blade)}: ${RESULT_NAMES[test.result]}.`)
     const next = listed[listed.indexOf(blade) + 1]
     if (next) setBladeId(next.id)
@@ -162,6 +164,18 @@ export function EdgeTestForm({ blades, edgeDeg, onEdgeDeg, order }: Props) {
       </button>
     </form>
   )
+}
+
+/** Of what stands in the fields, what belongs to the test and its result: the rest was of another choice. */
+function whatCounts({ name, where, depthMm, control, ...rest }: Omit<Draft, 'edgeDeg'>): Omit<Draft, 'edgeDeg'> {
+  const damaged = rest.result !== 'holds' && rest.result !== 'clean'
+  return {
+    ...rest,
+    ...(rest.kind === 'own' && name ? { name } : {}),
+    ...(damaged && where ? { where } : {}),
+    ...(damaged && depthMm !== undefined ? { depthMm } : {}),
+    ...(rest.kind !== 'salt-water' && control ? { control } : {}),
+  }
 }
 
 /** The blade of known hardness that was tested beside it. */

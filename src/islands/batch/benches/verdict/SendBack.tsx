@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { standing } from '../../../../core/job/blade-state'
 import type { Hardness } from '../../../../core/job/hardness'
-import { MOST_HARDENED, sentBack, timesHardened } from '../../../../core/job/re-harden'
+import { MOST_HARDENED, markedSentBack, sentBack, timesHardened } from '../../../../core/job/re-harden'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import { LONGEST } from '../../../../core/shop/bounds'
 import { gradeOf } from '../../../../core/steel/grades'
@@ -34,21 +34,19 @@ export function SendBack({ option, group, hardness, onClose }: Props) {
     setChosen(now => new Set(on ? [...now, id] : [...now].filter(other => other !== id)))
   const send = async () => {
     const route = { ...group.route, ...option.again }
-    const { from, to } = sentBack(batch, group, [...chosen], {
+    const back = { why: why.trim(), nowIso: new Date().toISOString() }
+    const { to } = sentBack(batch, group, [...chosen], {
+      ...back,
       route,
-      why: why.trim(),
       newId,
       name: `${batch.name}, hardened again`.slice(0, LONGEST.batchName),
-      nowIso: new Date().toISOString(),
     })
     const { saved, problems } = await addBatch(to)
     if (!saved) return sayProblems(problems, shop.units)
     await takeOption({ batch, group, option, hardness })
-    const states = new Map(from.blades.map(blade => [blade.id, blade.states]))
-    const marked = await editBatch(batch, `${chosen.size} blades sent back`, now => ({
-      ...now,
-      blades: now.blades.map(blade => (chosen.has(blade.id) ? { ...blade, states: states.get(blade.id) } : blade)),
-    }))
+    const marked = await editBatch(batch, `${chosen.size} blades sent back`, now =>
+      markedSentBack(now, [...chosen], back),
+    )
     if (!marked.saved) return sayProblems(marked.problems, shop.units)
     location.href = `/batch/${to.id}/prepare`
   }
