@@ -104,7 +104,7 @@ test('a packet is sealed, its label opens its blade, and a leak found later stan
   await expect(page.getByRole('img', { name: 'Code that opens A3' })).toBeVisible()
   await page.goto(`/blade/${batch}/A3`)
   await expect(page.getByText(/^leaked: dark scale on opening/)).toBeVisible()
-  await expect(page.getByText(/5[45]\.\d HRC/)).toBeVisible()
+  await expect(page.getByRole('cell', { name: /5[45]\.\d HRC/ })).toBeVisible()
   await expectAccessible(page)
   await page.goto(`/blade/${batch}/Z9`)
   await expect(page.getByText('There is no blade Z9 here')).toBeVisible()

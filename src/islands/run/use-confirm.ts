@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { runSecondsAt } from '../../core/run/clock'
 import type { Run } from '../../core/shop/run'
 import { confirmStep } from './run-log'
 import type { RunOven } from './use-run-oven'
@@ -22,6 +23,9 @@ export function useConfirm(run: Run, { state, known, shownBy }: RunOven) {
   const confirm = useCallback(
     (atMs: number) => {
       if (!step || busy.current || Math.abs(atMs - lastMs.current) < BOUNCE_MS) return
+      // One press may reach two open tabs: the other one's is already in the log.
+      const loggedAtS = run.events.findLast(event => event.kind === 'confirm')?.atS ?? Number.NEGATIVE_INFINITY
+      if (Math.abs(runSecondsAt(run.clock, atMs) - loggedAtS) < BOUNCE_MS / 1000) return
       lastMs.current = atMs
       if (!ready && early !== step.id) return setEarly(step.id)
       setEarly(null)
