@@ -1,0 +1,45 @@
+import { downToGrid, GRID_MIN, upToGrid, type Window } from './problem'
+
+/** Hands at work as a task sees them. */
+export interface Calendar {
+  /** The last minute anything may end at. */
+  readonly endMin: number
+  /** The first start at or after `fromMin` at which a task of so many minutes lies whole in one window; infinite where there is none. */
+  readonly nextStart: (fromMin: number, durationMin: number) => number
+}
+
+/** Windows that overlap or touch are one; those that are empty are none. */
+const joined = (windows: readonly Window[]): Window[] => {
+  const all: [number, number][] = []
+  for (const [from, to] of [...windows].sort((a, b) => a[0] - b[0])) {
+    const last = all.at(-1)
+    if (to <= from) continue
+    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
+    else all.push([from, to])
+  }
+  return all
+}
+
+/** Tables of next starts, one for each length of task that is asked for: the search asks them without end. */
+export function calendarOf(windows: readonly Window[]): Calendar {
+  const open = joined(windows)
+  const endMin = open.at(-1)?.[1] ?? 0
+  const slots = Math.ceil(endMin / GRID_MIN) + 1
+  const tables = new Map<number, Float64Array>()
+  const tableOf = (durationMin: number): Float64Array => {
+    const known = tables.get(durationMin)
+    if (known) return known
+    const table = new Float64Array(slots).fill(Number.POSITIVE_INFINITY)
+    for (const [from, to] of open)
+      for (let start = upToGrid(from); start <= downToGrid(to - durationMin); start += GRID_MIN)
+        table[start / GRID_MIN] = start
+    for (let i = slots - 2; i >= 0; i--) table[i] = Math.min(table[i] as number, table[i + 1] as number)
+    tables.set(durationMin, table)
+    return table
+  }
+  return {
+    endMin,
+    nextStart: (fromMin, durationMin) =>
+      tableOf(durationMin)[Math.max(0, Math.ceil(fromMin / GRID_MIN))] ?? Number.POSITIVE_INFINITY,
+  }
+}

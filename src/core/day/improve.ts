@@ -1,0 +1,117 @@
+import type { Random } from '../numeric/random'
+import type { Decision } from './clashes'
+import type { Network } from './network'
+import type { Budget, Search } from './search'
+
+/** A plan of some runs, all of them in place. */
+export interface Placed {
+  readonly starts: Float64Array
+  readonly closings: Int16Array
+  readonly finishMin: number
+}
+
+/** Visits one insertion, and one try at doing a part of a plan anew, may cost. */
+const INSERT_VISITS = 60_000
+const ANEW_VISITS = 12_000
+
+const allOf = ({ runs }: Network): number[] => Array.from({ length: runs }, (_, i) => i)
+
+/** The orders a plan has among some of its runs, as decisions: what is left out can be placed anew between them. */
+export function ordersOf(network: Network, { starts, closings }: Placed, kept: ReadonlySet<number>): Decision[] {
+  const at = (task: number) => starts[task] as number
+  const arcs: [number, number, number][] = []
+  const tasks = network.tasks.flatMap(({ run }, i) => (kept.has(run) ? [i] : [])).sort((a, b) => at(a) - at(b))
+  for (let i = 1; i < tasks.length; i++) {
+    const [a, b] = [tasks[i - 1] as number, tasks[i] as number]
+    const lengthMin = network.tasks[a]?.durationMin ?? 0
+    // Tempers in one closing are in and out at once: nothing is first of them.
+    if (at(b) >= at(a) + lengthMin) arcs.push([a, b, lengthMin])
+    else arcs.push([a, b, 0])
+  }
+  const merges: Decision[] = []
+  for (const oven of [0, 1]) {
+    const stays = network.stays
+      .flatMap((stay, i) => (stay.oven === oven && kept.has(stay.run) ? [i] : []))
+      .sort((a, b) => at(network.stays[a]?.first ?? 0) - at(network.stays[b]?.first ?? 0))
+    for (let i = 1; i < stays.length; i++) {
+      const [a, b] = [stays[i - 1] as number, stays[i] as number]
+      const [one, other] = [network.stays[a], network.stays[b]]
+      if (!one || !other) continue
+      if (closings[a] === closings[b])
+        merges.push({
+          arcs: [
+            [one.first, other.first, 0],
+            [other.first, one.first, 0],
+            [one.last, other.last, 0],
+            [other.last, one.last, 0],
+          ],
+          merge: [a, b],
+        })
+      else
+        arcs.push([one.last, other.first, (network.tasks[one.last]?.durationMin ?? 0) + (network.setups[a]?.[b] ?? 0)])
+    }
+  }
+  return [{ arcs, merge: null }, ...merges]
+}
+
+/** Runs one after another into what is planned, in the order given, each where all that is there ends soonest; null where one finds no place. */
+export function inserted(
+  network: Network,
+  search: Search,
+  order: readonly number[],
+  { budget, beforeMin }: { readonly budget: Budget; readonly beforeMin: number },
+): Placed | null {
+  let placed: Placed | null = null
+  const there = new Set<number>()
+  for (const run of order) {
+    const fixed: Decision[] = placed ? ordersOf(network, placed, there) : []
+    there.add(run)
+    const own = spend(budget, INSERT_VISITS)
+    const found = search.find({ runs: there, fixed, beforeMin, budget: own })
+    budget.left += own.left
+    if (!found.starts || !found.closings) return null
+    placed = { starts: found.starts, closings: found.closings, finishMin: found.finishMin }
+  }
+  return placed
+}
+
+/** A part of what is left, taken out of it. */
+function spend(budget: Budget, most: number): Budget {
+  const own = { left: Math.max(0, Math.min(budget.left, most)) }
+  budget.left -= own.left
+  return own
+}
+
+/**
+ * A plan made better by taking out two or three of its runs and placing them anew between the others, again and again until the
+ * budget is spent. Deterministic for its random numbers.
+ */
+export function improved(
+  network: Network,
+  search: Search,
+  start: Placed,
+  { budget, random, boundMin }: { readonly budget: Budget; readonly random: Random; readonly boundMin: number },
+): Placed {
+  let best = start
+  const all = allOf(network)
+  while (budget.left > 0 && best.finishMin > boundMin) {
+    const out = new Set<number>()
+    const size = Math.min(all.length, random.uniform() < 0.5 ? 2 : 3)
+    while (out.size < size) out.add(random.pick(all))
+    const kept = new Set(all.filter(run => !out.has(run)))
+    const own = spend(budget, ANEW_VISITS)
+    const before = own.left
+    const found = search.find({
+      runs: new Set(all),
+      fixed: ordersOf(network, best, kept),
+      beforeMin: best.finishMin,
+      budget: own,
+    })
+    budget.left += own.left
+    // A try that costs nothing still counts: the loop has to end.
+    if (before === own.left) budget.left -= 50
+    if (found.starts && found.closings)
+      best = { starts: found.starts, closings: found.closings, finishMin: found.finishMin }
+  }
+  return best
+}

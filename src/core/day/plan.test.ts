@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import { daysOf, kind, REFERENCE_SHOP } from '../../testing/day-reference'
+import { type DayAnswer, planDay } from './plan'
+import { type RuleGroup, type RuleShop, ruleProblemOf, ruleTransMin } from './rule-problem'
+
+const plan = (shop: RuleShop, groups: readonly RuleGroup[], visits = 2_000_000): DayAnswer =>
+  planDay(ruleProblemOf(shop, groups), { visits })
+const finish = (answer: DayAnswer) => (answer.feasible ? answer.plan.finishMin : answer.why.code)
+
+describe('a day against figures of an exact solver', () => {
+  // Day plan of the design, solved by a constraint solver: minutes from midnight of the first day.
+  const noTemperOven = { ...REFERENCE_SHOP, temperOven: null }
+  it.each([
+    ['four in the cold', REFERENCE_SHOP, [kind('A', 4, 120)], 930],
+    ['the same in one oven', noTemperOven, [kind('A', 4, 600)], 1925],
+    ['two steels, two days', REFERENCE_SHOP, [kind('A', 4, 120), kind('D', 3, 120)], 1925],
+    ['two steels in one oven', noTemperOven, [kind('A', 4, 600), kind('D', 3, 600)], 2195],
+    ['three steels', REFERENCE_SHOP, [kind('F', 3, 60), kind('C', 2, 60), kind('E', 3, 60)], 1000],
+    [
+      'six with two sets of plates',
+      { ...REFERENCE_SHOP, oven: { ...REFERENCE_SHOP.oven, packets: 6 }, plates: { ...REFERENCE_SHOP.plates, sets: 2 } },
+      [kind('A', 6, 120)],
+      925,
+    ],
+  ] as const)('%s', (_, shop, groups, expected) => {
+    const answer = plan(shop, groups)
+    expect(finish(answer)).toBe(expected)
+    expect(answer.feasible && answer.plan.proven).toBe(true)
+  })
+
+  it('says what makes it impossible', () => {
+    const evenings = { ...noTemperOven, work: daysOf(1020, 1320) }
+    const answer = plan(evenings, [kind('A', 3, 600)])
+    expect(answer).toMatchObject({ feasible: false, why: { groups: ['A'] } })
+    const six = { ...REFERENCE_SHOP, oven: { ...REFERENCE_SHOP.oven, packets: 6 } }
+    // The fifth pull comes at 42 min, 7 past the longest soak; the sixth 3 later.
+    expect(plan(six, [kind('A', 6, 120)])).toMatchObject({ feasible: false, why: { code: 'soak-too-long', amount: 10 } })
+  })
+
+  it('takes the times of the design from one temperature to another', () => {
+    const up = (from: number, to: number) => Math.ceil(ruleTransMin(REFERENCE_SHOP.oven, from, to) / 5) * 5
+    expect([up(20, 800), up(800, 1060), up(1060, 200)]).toEqual([40, 30, 265])
+  })
+})

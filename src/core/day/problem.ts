@@ -1,0 +1,82 @@
+/** Hands at work, from and to, min from midnight of the first day. */
+export type Window = readonly [fromMin: number, toMin: number]
+
+/** Every time of a plan is a multiple of this, min; what is measured finer is rounded to the safe side. */
+export const GRID_MIN = 5
+
+/** An oven as the day knows it. */
+export interface DayOven {
+  readonly packets: number
+  /** Minutes from one temperature to another; infinite where it never gets there. */
+  readonly transMin: (fromC: number, toC: number) => number
+}
+
+/** Blades that are one in all that follows the quench. */
+export interface DayGroup {
+  readonly id: string
+  /** Packets in an oven, and in the cold box. */
+  readonly count: number
+  readonly cold: { readonly delayMin: number; readonly holdMin: Window } | null
+  /** The tempers still to come, the first of them that is left first. */
+  readonly tempers: readonly { readonly atC: number; readonly holdMin: number }[]
+  /** How long it may stand before its first temper, after the quench or the cold, min. */
+  readonly maxToTemperMin: number
+  /** When it must be out of its last temper; null: at any time. */
+  readonly deadlineMin: number | null
+}
+
+/** Hands on a hot run, min from the load's own start. */
+export interface HotTask {
+  readonly kind: 'load' | 'pull'
+  readonly load: number
+  readonly offsetMin: number
+  readonly durationMin: number
+}
+
+/** One or more loads that follow one another through the oven at fixed times: from the door's first opening to the last press. */
+export interface HotRun {
+  /** What the oven stands at when the packets go in, and when the last is out, °C. */
+  readonly firstC: number
+  readonly lastC: number
+  readonly tasks: readonly HotTask[]
+  /** Index of the pull task of each group, by the group's index in the problem. */
+  readonly pullOf: ReadonlyMap<number, number>
+  readonly loads: readonly {
+    readonly groups: readonly number[]
+    readonly austenitizeC: number
+    readonly entryC: number
+  }[]
+}
+
+/** Why some groups cannot go through the oven together. */
+export interface RunRefusal {
+  readonly code: 'windows-apart' | 'oven-too-small' | 'soak-too-long' | 'too-hot' | 'no-plan-for-load'
+  /** The most an oven holds, or minutes past the soak's end. */
+  readonly amount: number
+}
+
+/** The day plan's whole question. Times in minutes from midnight of the first day. */
+export interface DayProblem {
+  readonly oven: DayOven
+  /** Null: the oven that hardens tempers as well, once it has cooled. */
+  readonly temperOven: DayOven | null
+  readonly coldBoxPackets: number
+  readonly coolBetweenMin: number
+  /** How much longer than asked a temper may stay in. */
+  readonly overrunMin: number
+  readonly work: readonly Window[]
+  readonly groups: readonly DayGroup[]
+  /** Indices of groups that always go into the oven together. */
+  readonly atoms: readonly (readonly number[])[]
+  /** How some groups go through the oven together. */
+  readonly runOf: (groups: readonly number[]) => RunAnswer
+  /** When each atom may be loaded at the earliest, by the atom's index; absent: at once. */
+  readonly notBeforeMin?: readonly number[]
+}
+
+export type RunAnswer =
+  | { readonly ok: true; readonly run: HotRun }
+  | { readonly ok: false; readonly refusal: RunRefusal }
+
+export const upToGrid = (min: number): number => Math.ceil(min / GRID_MIN - 1e-9) * GRID_MIN
+export const downToGrid = (min: number): number => Math.floor(min / GRID_MIN + 1e-9) * GRID_MIN
