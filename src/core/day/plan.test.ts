@@ -18,7 +18,11 @@ describe('a day against figures of an exact solver', () => {
     ['three steels', REFERENCE_SHOP, [kind('F', 3, 60), kind('C', 2, 60), kind('E', 3, 60)], 1000],
     [
       'six with two sets of plates',
-      { ...REFERENCE_SHOP, oven: { ...REFERENCE_SHOP.oven, packets: 6 }, plates: { ...REFERENCE_SHOP.plates, sets: 2 } },
+      {
+        ...REFERENCE_SHOP,
+        oven: { ...REFERENCE_SHOP.oven, packets: 6 },
+        plates: { ...REFERENCE_SHOP.plates, sets: 2 },
+      },
       [kind('A', 6, 120)],
       925,
     ],
@@ -34,7 +38,10 @@ describe('a day against figures of an exact solver', () => {
     expect(answer).toMatchObject({ feasible: false, why: { groups: ['A'] } })
     const six = { ...REFERENCE_SHOP, oven: { ...REFERENCE_SHOP.oven, packets: 6 } }
     // The fifth pull comes at 42 min, 7 past the longest soak; the sixth 3 later.
-    expect(plan(six, [kind('A', 6, 120)])).toMatchObject({ feasible: false, why: { code: 'soak-too-long', amount: 10 } })
+    expect(plan(six, [kind('A', 6, 120)])).toMatchObject({
+      feasible: false,
+      why: { code: 'soak-too-long', amount: 10 },
+    })
   })
 
   it('takes the times of the design from one temperature to another', () => {
