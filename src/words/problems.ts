@@ -77,6 +77,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'too-long': () => 'The request is longer than 1 MiB.',
   'unreadable-file': () => 'This file could not be read from the disk. Copy it here and choose it again.',
   'worker-failed': () => 'The calculation did not start. Load the page again.',
+  'ids-not-apart': () => 'each group needs an id of its own',
   'bad-session': () => 'a session is 8 to 64 letters, digits, _ or -',
   'target-upside-down': () => 'the lower end of the target must be below the upper end',
   'more-than-the-whole': () => 'the alloying elements add up to so much that less than half would be iron',

@@ -2,9 +2,11 @@ import type { AirRefused, Caution } from '../core/codes/caution'
 import { caution } from '../core/codes/caution'
 import type { BandPart, WorkingLine } from '../core/codes/working'
 import type { AirLimit } from '../core/cold/air-in-room'
+import type { WhyNot } from '../core/day/limits'
 import type { AdviceOption } from '../core/job/advise'
 import { stepsOf, whyWords } from './advice'
 import { AIR_LIMIT_SOURCES, AIR_LIMIT_WORDS, airUnit, cautionWords } from './cautions'
+import { whyNotWords } from './day'
 import type { Speaker } from './speaker'
 import { bandPartWords, workingWords } from './working'
 
@@ -16,11 +18,12 @@ interface Coded {
   readonly limits?: readonly AirLimit[]
   readonly refused?: AirRefused | null
   readonly options?: readonly AdviceOption[]
+  readonly why?: WhyNot
 }
 
 /** An answer as programs outside get it: what is said in codes has its sentence beside it. */
 export function spoken(answer: Coded, say: Speaker): object {
-  const { cautions, working, band, limits, refused, options, ...rest } = answer
+  const { cautions, working, band, limits, refused, options, why, ...rest } = answer
   return {
     ...rest,
     ...(cautions && { cautions: cautions.map(one => ({ ...one, message: cautionWords(one, say) })) }),
@@ -39,6 +42,7 @@ export function spoken(answer: Coded, say: Speaker): object {
       refused: refused && cautionWords(caution('air-refused', refused), say),
       refusal: refused,
     }),
+    ...(why && { why: { ...why, message: whyNotWords(why, say) } }),
     ...(options && {
       options: options.map(({ why, ...option }) => ({
         ...option,

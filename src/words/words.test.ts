@@ -61,6 +61,7 @@ const PROBLEMS: ProblemCodes = {
   'unreadable-file': {},
   'worker-failed': {},
   'bad-session': {},
+  'ids-not-apart': {},
   'target-upside-down': {},
   'more-than-the-whole': {},
   'least-above-most': {},

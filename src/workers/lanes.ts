@@ -35,6 +35,7 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'logged-route',
   'oven',
   'oven-offset',
+  'plan',
   'plate-fit',
   'pull-list',
   'rank-steels',

@@ -18,6 +18,7 @@ export interface ProblemCodes {
   'unreadable-file': Nothing
   'worker-failed': Nothing
   'bad-session': Nothing
+  'ids-not-apart': Nothing
   'target-upside-down': Nothing
   'more-than-the-whole': Nothing
   'least-above-most': Nothing

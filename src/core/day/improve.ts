@@ -67,12 +67,27 @@ export function inserted(
     const fixed: Decision[] = placed ? ordersOf(network, placed, there) : []
     there.add(run)
     const own = spend(budget, INSERT_VISITS)
-    const found = search.find({ runs: there, fixed, beforeMin, budget: own })
+    const asked = { runs: there, fixed, beforeMin }
+    let found = search.find({ ...asked, budget: own })
     budget.left += own.left
+    if (!found.starts && placed) {
+      // Nowhere between the others within the work allowed: after all of them there is always room, as long as there are hours.
+      const after = lastBefore(network, placed, run, there)
+      found = search.find({ ...asked, fixed: [...fixed, after], first: true, budget: { left: INSERT_VISITS } })
+    }
     if (!found.starts || !found.closings) return null
     placed = { starts: found.starts, closings: found.closings, finishMin: found.finishMin }
   }
   return placed
+}
+
+/** A run that begins when all that is planned has ended. */
+function lastBefore({ tasks }: Network, { starts }: Placed, run: number, there: ReadonlySet<number>): Decision {
+  const end = (i: number) => (starts[i] as number) + (tasks[i]?.durationMin ?? 0)
+  const others = tasks.flatMap((task, i) => (task.run !== run && there.has(task.run) ? [i] : []))
+  const last = others.reduce((latest, i) => (end(i) > end(latest) ? i : latest), others[0] ?? 0)
+  const first = tasks.findIndex(task => task.run === run)
+  return { arcs: [[last, first, tasks[last]?.durationMin ?? 0]], merge: null }
 }
 
 /** A part of what is left, taken out of it. */

@@ -6,8 +6,8 @@ export type Partition = readonly (readonly number[])[]
 
 /** Up to so many atoms every way to join them is looked at. */
 export const MOST_JOINED_ALL_WAYS = 7
-/** Beyond, so many ways drawn at random. */
-const DRAWN_WAYS = 24
+/** Beyond, so many ways drawn at random: fewer where each costs more. */
+const drawnWays = (count: number): number => (count <= 12 ? 24 : count <= 20 ? 8 : 3)
 
 /** What each set of atoms is as one hot run, worked out once. */
 export function createRuns(problem: DayProblem) {
@@ -30,10 +30,10 @@ export function partitionsOf(count: number, runOf: ReturnType<typeof createRuns>
   const fits = (set: readonly number[]) => isRun(runOf(set))
   const all = Array.from({ length: count }, (_, i) => i)
   if (count <= MOST_JOINED_ALL_WAYS) return allWays(all, fits)
-  const drawn = Array.from({ length: DRAWN_WAYS }, (_, i) =>
+  const drawn = Array.from({ length: drawnWays(count) }, (_, i) =>
     joined(i === 0 ? all : shuffled(all, random), fits, i < 2 ? () => true : () => random.uniform() < 0.7),
   )
-  const ways = [all.map(atom => [atom]), ...drawn]
+  const ways = [...drawn, all.map(atom => [atom])]
   return [...new Map(ways.map(way => [keyOf(way), way])).values()]
 }
 

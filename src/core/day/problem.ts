@@ -80,3 +80,9 @@ export type RunAnswer =
 
 export const upToGrid = (min: number): number => Math.ceil(min / GRID_MIN - 1e-9) * GRID_MIN
 export const downToGrid = (min: number): number => Math.floor(min / GRID_MIN + 1e-9) * GRID_MIN
+
+/** How much each oven and the cold box hold, packets. */
+export const capacityOf = ({ oven, temperOven, coldBoxPackets }: DayProblem) => ({
+  ovens: [oven.packets, temperOven?.packets ?? 0],
+  box: coldBoxPackets,
+})

@@ -17,6 +17,7 @@ const RULES = [
   'most-below-least',
   'not-a-serial-pattern',
   'bad-session',
+  'ids-not-apart',
 ] as const
 type RuleCode = (typeof RULES)[number]
 

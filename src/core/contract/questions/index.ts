@@ -29,6 +29,7 @@ export const QUESTIONS = {
   misfit: async () => (await import('./misfit')).misfit,
   oven: async () => (await import('./oven')).oven,
   'oven-offset': async () => (await import('./oven-offset')).ovenOffset,
+  plan: async () => (await import('./plan')).plan,
   'plate-fit': async () => (await import('./plate-fit')).plateFit,
   predict: async () => (await import('./predict')).predict,
   predictions: async () => (await import('./predictions')).predictions,
@@ -59,7 +60,7 @@ export type Answer<N extends QuestionName> = Extract<ReturnType<Asked<N>['answer
 export type Answered<N extends QuestionName> = Result<Answer<N>>
 
 /** Those that are served to programs outside; their shapes are a promise. */
-export const SERVED = ['predict', 'quench', 'foil', 'oven', 'cold', 'rockwell', 'advise'] as const
+export const SERVED = ['predict', 'quench', 'foil', 'oven', 'cold', 'rockwell', 'advise', 'plan'] as const
 export type ServedName = (typeof SERVED)[number]
 
 /** Whether a question is answered over HTTP. */

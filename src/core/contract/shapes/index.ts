@@ -1,3 +1,4 @@
 /** Shapes of the questions, both ways: the same for HTTP and for the worker. */
+export * from './day'
 export * from './requests'
 export * from './responses'

@@ -1,0 +1,22 @@
+import { ok, type Result } from '../../codes/result'
+import { type DayAnswer, type DayPlan, planDay } from '../../day/plan'
+import { ruleProblemOf } from '../../day/rule-problem'
+import { question } from '../question'
+import { planRequest, planResponse } from '../shapes'
+
+/** Visits of a task's start that count as a second: about what a small machine does in one. */
+const VISITS_PER_SECOND = 1_500_000
+
+type PlanAnswer = ({ readonly feasible: true } & DayPlan) | Extract<DayAnswer, { feasible: false }>
+
+export const plan = question({
+  summary:
+    'The day plan: which groups share a load, when hands load, pull, chill and temper, and when all is done; or which limit makes it impossible',
+  request: planRequest,
+  response: planResponse,
+  answer: ({ shop: { coldBox, ...shop }, groups, seconds }): Result<PlanAnswer> => {
+    const problem = ruleProblemOf({ ...shop, coldBoxPackets: coldBox?.packets ?? 0 }, groups)
+    const answer = planDay(problem, { visits: seconds * VISITS_PER_SECOND })
+    return ok(answer.feasible ? { feasible: true, ...answer.plan } : answer)
+  },
+})

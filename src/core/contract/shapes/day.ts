@@ -1,0 +1,98 @@
+import { z } from 'zod'
+import { TASK_KINDS } from '../../day/network'
+import { rule } from '../../shop/problems'
+import { list } from './responses'
+
+const minute = z
+  .number()
+  .min(0)
+  .max(60 * 24 * 60)
+const minutes = z
+  .number()
+  .min(0)
+  .max(60 * 24 * 30)
+const celsius = z.number().min(20).max(1400)
+const packets = z.int().min(1).max(400)
+/** Hands at work; empty windows and those that overlap are put right. */
+const span = z.tuple([minute, minute]).readonly()
+const rising = <T extends readonly [number, number]>([least, most]: T) => most >= least
+const range = (of: z.ZodNumber) => z.tuple([of, of]).readonly().refine(rising, rule('most-below-least'))
+
+const ruleOven = z.object({
+  packets,
+  tInfC: z.number().min(100).max(3000),
+  tauHeatMin: z.number().min(1).max(2000),
+  tauCoolMin: z.number().min(1).max(5000),
+})
+
+export const planRequest = z.object({
+  shop: z.object({
+    oven: ruleOven,
+    temperOven: ruleOven.nullable(),
+    plates: z.object({
+      sets: z.int().min(1).max(10),
+      pressMin: z.number().min(0).max(600),
+      handleMin: z.number().min(0).max(600),
+      maxRun: z.int().min(1).max(400),
+      restMin: z.number().min(0).max(600),
+    }),
+    coldBox: z.object({ packets: z.int().min(0).max(400) }).nullable(),
+    coolBetweenMin: minutes,
+    overrunMin: minutes,
+    work: z.array(span).max(200).readonly(),
+  }),
+  groups: z
+    .array(
+      z.object({
+        id: z.string().min(1).max(80),
+        count: packets,
+        austenitizeC: range(celsius),
+        soakMin: range(z.number().min(0).max(600)),
+        entryC: celsius.nullable(),
+        equaliseMin: z.number().min(0).max(600),
+        cold: z.object({ delayMin: minutes, holdMin: range(minutes) }).nullable(),
+        temper: z.object({
+          atC: celsius,
+          holdMin: z
+            .number()
+            .min(5)
+            .max(60 * 48),
+        }),
+        rounds: z.int().min(1).max(6).default(2),
+        maxToTemperMin: minutes,
+        deadlineMin: minute.nullable().default(null),
+      }),
+    )
+    .min(1)
+    .max(60)
+    .readonly()
+    .refine(groups => new Set(groups.map(({ id }) => id)).size === groups.length, rule('ids-not-apart')),
+  /** How much work is done for it, as seconds of a small machine. */
+  seconds: z.number().min(0.05).max(5).default(1),
+})
+
+export const plannedDay = z.object({
+  finishMin: z.number(),
+  lowerBoundMin: z.number(),
+  proven: z.boolean(),
+  loads: list(z.object({ groups: list(z.string()), austenitizeC: z.number(), entryC: z.number() })),
+  tasks: list(
+    z.object({
+      kind: z.enum(TASK_KINDS),
+      load: z.int().nullable(),
+      groups: list(z.string()),
+      rounds: z.record(z.string(), z.int()).readonly().nullable(),
+      startMin: z.number(),
+      endMin: z.number(),
+    }),
+  ),
+})
+
+export const planResponse = z.union([
+  plannedDay.extend({ feasible: z.literal(true) }),
+  z.object({
+    feasible: z.literal(false),
+    why: z.object({ code: z.string(), message: z.string().optional(), groups: list(z.string()), amount: z.number() }),
+    nearest: plannedDay.nullable(),
+  }),
+])

@@ -1,0 +1,50 @@
+import { calendarOf } from './calendar'
+import { networkOf } from './network'
+import type { createRuns, Partition } from './partitions'
+import { capacityOf, type DayProblem, type HotRun } from './problem'
+import { type Budget, createSearch } from './search'
+
+/** Visits one part may cost. */
+const PART_VISITS = 20_000
+/** Ways with more runs than this are not looked at in pairs. */
+const MOST_PAIRED = 8
+
+/** What parts of a plan come to by themselves: no plan of the whole ends before one of its parts. */
+export function createParts(problem: DayProblem, runOf: ReturnType<typeof createRuns>) {
+  const calendar = calendarOf(problem.work)
+  const known = new Map<string, number>()
+  const notBeforeOf = (partition: Partition): number[] =>
+    partition.map(set => Math.max(0, ...set.map(atom => problem.notBeforeMin?.[atom] ?? 0)))
+  const exact = (sets: Partition, budget: Budget): number => {
+    const key = sets.map(set => set.join()).join(' ')
+    const before = known.get(key)
+    if (before !== undefined) return before
+    const network = networkOf(
+      problem,
+      sets.map(set => runOf(set) as HotRun),
+      notBeforeOf(sets),
+    )
+    const own = { left: Math.max(1, Math.min(PART_VISITS, budget.left)) }
+    budget.left -= own.left
+    const found = createSearch(network, calendar, capacityOf(problem)).find({
+      runs: new Set(sets.keys()),
+      fixed: [],
+      beforeMin: Number.POSITIVE_INFINITY,
+      budget: own,
+    })
+    budget.left += own.left
+    known.set(key, found.boundMin)
+    return found.boundMin
+  }
+  return {
+    notBeforeOf,
+    /** The longest of the runs alone. */
+    singleBound: (partition: Partition, budget: Budget): number =>
+      Math.max(0, ...partition.map(set => exact([set], budget))),
+    /** The longest of the runs two by two. */
+    pairBound: (partition: Partition, budget: Budget): number =>
+      partition.length > MOST_PAIRED
+        ? 0
+        : Math.max(0, ...partition.flatMap((a, i) => partition.slice(i + 1).map(b => exact([a, b], budget)))),
+  }
+}

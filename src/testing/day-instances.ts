@@ -1,0 +1,33 @@
+import type { RuleGroup, RuleShop } from '../core/day/rule-problem'
+import { createRandom } from '../core/numeric/random'
+import { daysOf, type KindName, kind, REFERENCE_KINDS, REFERENCE_SHOP } from './day-reference'
+
+export interface DayInstance {
+  readonly shop: RuleShop
+  readonly groups: readonly RuleGroup[]
+}
+
+const KIND_NAMES = Object.keys(REFERENCE_KINDS) as KindName[]
+
+/** A small made-up day: two to five kinds of blades, one oven or two, limits of an hour to ten. The same for a seed. */
+export function dayInstance(seed: number): DayInstance {
+  const random = createRandom(9000 + seed)
+  const one = random.uniform() < 0.25
+  const count = 2 + (seed % 4)
+  const late = one ? [600, 900] : [60, 120, 240]
+  const groups = Array.from({ length: count }, (_, i) => {
+    const group = kind(random.pick(KIND_NAMES), 1 + Math.floor(random.uniform() * 4), random.pick(late), `g${i}`)
+    const deadlineMin = random.uniform() < 0.15 ? 1440 * random.pick([1, 2]) + 1020 : null
+    return { ...group, deadlineMin }
+  })
+  return {
+    shop: {
+      ...REFERENCE_SHOP,
+      temperOven: one ? null : REFERENCE_SHOP.temperOven,
+      plates: { ...REFERENCE_SHOP.plates, sets: random.uniform() < 0.3 ? 2 : 1 },
+      coldBoxPackets: random.pick([4, 8]),
+      work: random.uniform() < 0.7 ? daysOf(480, 1020) : daysOf(420, 840),
+    },
+    groups,
+  }
+}
