@@ -1,4 +1,4 @@
-import type { DayPlan } from '../core/day/plan'
+import type { DayPlan } from '../core/day/day-plan'
 import type { RuleGroup, RuleOven, RuleShop } from '../core/day/rule-problem'
 
 /**

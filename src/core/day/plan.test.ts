@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { daysOf, kind, REFERENCE_SHOP } from '../../testing/day-reference'
-import { type DayAnswer, planDay } from './plan'
+import type { DayAnswer } from './day-plan'
+import { planDay } from './plan'
 import { type RuleGroup, type RuleShop, ruleProblemOf, ruleTransMin } from './rule-problem'
 
 const plan = (shop: RuleShop, groups: readonly RuleGroup[], visits = 2_000_000): DayAnswer =>

@@ -1,52 +1,9 @@
-import { AMBIENT_C } from '../oven/chamber'
+import type { DayAnswer, DayPlan, PlanOptions } from './day-plan'
 import { LIMITS, type WhyNot } from './limits'
-import type { TaskKind } from './network'
 import { createRuns } from './partitions'
 import type { DayProblem } from './problem'
 import { solveDay } from './solve'
 import { whyNot } from './why-not'
-
-/** One thing hands do; a temper with all that shares its closing. */
-export interface PlannedTask {
-  readonly kind: TaskKind
-  /** Which load, for load and pull. */
-  readonly load: number | null
-  readonly groups: readonly string[]
-  /** The round of each group, for a temper: a closing may mix them. */
-  readonly rounds: Readonly<Record<string, number>> | null
-  readonly startMin: number
-  readonly endMin: number
-}
-
-export interface PlannedLoad {
-  readonly groups: readonly string[]
-  readonly austenitizeC: number
-  readonly entryC: number
-}
-
-export interface DayPlan {
-  readonly finishMin: number
-  /** No plan ends before this. */
-  readonly lowerBoundMin: number
-  readonly proven: boolean
-  readonly loads: readonly PlannedLoad[]
-  /** In order of their start. */
-  readonly tasks: readonly PlannedTask[]
-}
-
-export type DayAnswer =
-  | { readonly feasible: true; readonly plan: DayPlan }
-  /** `nearest`: the plan without the limit that makes it impossible, where there is one. */
-  | { readonly feasible: false; readonly why: WhyNot; readonly nearest: DayPlan | null }
-
-/** What a day is planned with. */
-export interface PlanOptions {
-  /** How much may be looked at: visits of a task's start. Some two million a second on a small machine. */
-  readonly visits: number
-  readonly seed?: number
-  /** Told each time a better plan is found. */
-  readonly onBetter?: (plan: DayPlan) => void
-}
 
 /** A day with a limit less is looked at for so much of the budget, and no more. */
 const EASED_SHARE = 0.25
@@ -92,7 +49,3 @@ function nearestOf(problem: DayProblem, why: WhyNot, options: PlanOptions): DayP
   const eased = limit.without(problem)
   return whyNot(eased, createRuns(eased)) ? null : solveDay(eased, easedOf(options)).plan
 }
-
-/** When the oven must be switched on for a load to go in at its start, min. */
-export const ovenOnMin = ({ oven }: Pick<DayProblem, 'oven'>, entryC: number, loadMin: number): number =>
-  loadMin - oven.transMin(AMBIENT_C, entryC)

@@ -1,5 +1,6 @@
 import { ok, type Result } from '../../codes/result'
-import { type DayAnswer, type DayPlan, planDay } from '../../day/plan'
+import type { DayAnswer, DayPlan } from '../../day/day-plan'
+import { planDay } from '../../day/plan'
 import { ruleProblemOf } from '../../day/rule-problem'
 import { question } from '../question'
 import { planRequest, planResponse } from '../shapes'
