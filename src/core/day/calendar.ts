@@ -4,9 +4,15 @@ import { downToGrid, GRID_MIN, upToGrid, type Window } from './problem'
 export interface Calendar {
   /** The last minute anything may end at. */
   readonly endMin: number
-  /** The first start at or after `fromMin` at which a task of so many minutes lies whole in one window; infinite where there is none. */
-  readonly nextStart: (fromMin: number, durationMin: number) => number
+  /**
+   * The first start at or after `fromMin` at which a task of so many minutes lies whole in one window; infinite where there is none.
+   * `afterOpeningMin`: how long after hands came back it can be at the earliest.
+   */
+  readonly nextStart: (fromMin: number, durationMin: number, afterOpeningMin?: number) => number
 }
+
+/** Hands that were away for so long find their oven cold, min. */
+const COLD_AFTER_MIN = 180
 
 /** Windows that overlap or touch are one; those that are empty are none. */
 const joined = (windows: readonly Window[]): Window[] => {
@@ -26,20 +32,29 @@ export function calendarOf(windows: readonly Window[]): Calendar {
   const endMin = open.at(-1)?.[1] ?? 0
   const slots = Math.ceil(endMin / GRID_MIN) + 1
   const tables = new Map<number, Float64Array>()
-  const tableOf = (durationMin: number): Float64Array => {
-    const known = tables.get(durationMin)
+  const tableOf = (durationMin: number, afterOpeningMin: number): Float64Array => {
+    const key = durationMin * 10_000 + afterOpeningMin
+    const known = tables.get(key)
     if (known) return known
     const table = new Float64Array(slots).fill(Number.POSITIVE_INFINITY)
-    for (const [from, to] of open)
-      for (let start = upToGrid(from); start <= downToGrid(to - durationMin); start += GRID_MIN)
+    for (const [i, [from, to]] of open.entries())
+      for (
+        let start = upToGrid(from + lateBy(i, afterOpeningMin));
+        start <= downToGrid(to - durationMin);
+        start += GRID_MIN
+      )
         table[start / GRID_MIN] = start
     for (let i = slots - 2; i >= 0; i--) table[i] = Math.min(table[i] as number, table[i + 1] as number)
-    tables.set(durationMin, table)
+    tables.set(key, table)
     return table
+  }
+  const lateBy = (window: number, minutes: number): number => {
+    const away = (open[window]?.[0] ?? 0) - (open[window - 1]?.[1] ?? Number.NEGATIVE_INFINITY)
+    return away < COLD_AFTER_MIN ? 0 : minutes
   }
   return {
     endMin,
-    nextStart: (fromMin, durationMin) =>
-      tableOf(durationMin)[Math.max(0, Math.ceil(fromMin / GRID_MIN))] ?? Number.POSITIVE_INFINITY,
+    nextStart: (fromMin, durationMin, afterOpeningMin = 0) =>
+      tableOf(durationMin, afterOpeningMin)[Math.max(0, Math.ceil(fromMin / GRID_MIN))] ?? Number.POSITIVE_INFINITY,
   }
 }

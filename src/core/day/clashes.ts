@@ -1,4 +1,4 @@
-import type { Network } from './network'
+import type { Network } from './day-network'
 
 /** An order that was decided on: `to` starts at least `lagMin` after `from` does; or two stays that share their closing. */
 export interface Decision {
@@ -67,6 +67,7 @@ export function createClashes(network: Network, capacity: { readonly ovens: read
       for (let j = i + 1; j < ownStays.length; j++) {
         const [a, b] = [ownStays[i] as number, ownStays[j] as number]
         if (stays[a]?.oven !== stays[b]?.oven || closings[a] === closings[b]) continue
+        if (stays[a]?.begun && stays[b]?.begun) continue
         const least = Math.min(putOff(starts, a, b), putOff(starts, b, a))
         if (least > best) [worst, best] = [[a, b], least]
       }

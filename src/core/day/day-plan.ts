@@ -1,5 +1,5 @@
 import type { WhyNot } from './limits'
-import type { TaskKind } from './network'
+import type { TaskKind } from './task-kinds'
 
 /** One thing hands do; a temper with all that shares its closing. */
 export interface PlannedTask {

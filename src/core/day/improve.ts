@@ -1,6 +1,6 @@
 import type { Random } from '../numeric/random'
 import type { Decision } from './clashes'
-import type { Network } from './network'
+import type { Network } from './day-network'
 import type { Budget, Search } from './search'
 
 /** A plan of some runs, all of them in place. */

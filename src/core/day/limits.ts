@@ -89,4 +89,10 @@ export const LIMITS: readonly Limit[] = [
         cold: group.cold && { ...group.cold, holdMin: [group.cold.holdMin[0], NO_LIMIT_MIN] },
       })),
   },
+  {
+    code: 'hours-too-short',
+    of: (_, { work }) => work.at(-1)?.[1] ?? 0,
+    // Hands round the clock.
+    without: problem => ({ ...problem, work: [[0, (problem.work.at(-1)?.[1] ?? 0) + MORE_DAYS * DAY_MIN]] }),
+  },
 ]

@@ -1,6 +1,6 @@
+import type { Network } from './day-network'
 import type { DayPlan, PlannedTask } from './day-plan'
 import type { Placed } from './improve'
-import type { Network } from './network'
 import type { DayProblem, HotRun } from './problem'
 
 /** A plan as it is told: tempers that share a closing are one task. */

@@ -11,23 +11,30 @@ export interface DayOven {
   readonly transMin: (fromC: number, toC: number) => number
 }
 
+/** How far blades are on a day that has begun; since when, min. */
+export type Progress =
+  | { readonly kind: 'quenched' | 'in-cold' | 'thawed'; readonly atMin: number }
+  | { readonly kind: 'in-temper' | 'tempered'; readonly round: number; readonly atMin: number }
+
 /** Blades that are one in all that follows the quench. */
 export interface DayGroup {
   readonly id: string
   /** Packets in an oven, and in the cold box. */
   readonly count: number
   readonly cold: { readonly delayMin: number; readonly holdMin: Window } | null
-  /** The tempers still to come, the first of them that is left first. */
+  /** All tempers of it; what is done of them is in its progress. */
   readonly tempers: readonly { readonly atC: number; readonly holdMin: number }[]
   /** How long it may stand before its first temper, after the quench or the cold, min. */
   readonly maxToTemperMin: number
   /** When it must be out of its last temper; null: at any time. */
   readonly deadlineMin: number | null
+  /** Absent: it is still to be hardened. */
+  readonly progress?: Progress
 }
 
 /** Hands on a hot run, min from the load's own start. */
 export interface HotTask {
-  readonly kind: 'load' | 'pull'
+  readonly kind: 'load' | 'pull' | 'inspect'
   readonly load: number
   readonly offsetMin: number
   readonly durationMin: number
@@ -35,12 +42,20 @@ export interface HotTask {
 
 /** One or more loads that follow one another through the oven at fixed times: from the door's first opening to the last press. */
 export interface HotRun {
+  /** Which oven of the problem. */
+  readonly oven: number
   /** What the oven stands at when the packets go in, and when the last is out, °C. */
   readonly firstC: number
   readonly lastC: number
   readonly tasks: readonly HotTask[]
   /** Index of the pull task of each group, by the group's index in the problem. */
   readonly pullOf: ReadonlyMap<number, number>
+  /** The task after which blades can go on, where that is another than their pull. */
+  readonly readyAfter?: number
+  /** Groups that are past the oven: such a run has no task in it. */
+  readonly going?: readonly number[]
+  /** When it was begun, min: it stands. */
+  readonly begunMin?: number
   readonly loads: readonly {
     readonly groups: readonly number[]
     readonly austenitizeC: number
@@ -57,9 +72,9 @@ export interface RunRefusal {
 
 /** The day plan's whole question. Times in minutes from midnight of the first day. */
 export interface DayProblem {
-  readonly oven: DayOven
-  /** Null: the oven that hardens tempers as well, once it has cooled. */
-  readonly temperOven: DayOven | null
+  readonly ovens: readonly DayOven[]
+  /** Which of them tempers; it may be one that hardens, once it has cooled. */
+  readonly temperOven: number
   readonly coldBoxPackets: number
   readonly coolBetweenMin: number
   /** How much longer than asked a temper may stay in. */
@@ -72,6 +87,10 @@ export interface DayProblem {
   readonly runOf: (groups: readonly number[]) => RunAnswer
   /** When each atom may be loaded at the earliest, by the atom's index; absent: at once. */
   readonly notBeforeMin?: readonly number[]
+  /** What is not done yet starts from now on; absent: at any time. */
+  readonly nowMin?: number
+  /** An oven may heat up before hands are there; absent: it may. */
+  readonly heatsAlone?: boolean
 }
 
 export type RunAnswer =
@@ -82,7 +101,9 @@ export const upToGrid = (min: number): number => Math.ceil(min / GRID_MIN - 1e-9
 export const downToGrid = (min: number): number => Math.floor(min / GRID_MIN + 1e-9) * GRID_MIN
 
 /** How much each oven and the cold box hold, packets. */
-export const capacityOf = ({ oven, temperOven, coldBoxPackets }: DayProblem) => ({
-  ovens: [oven.packets, temperOven?.packets ?? 0],
+export const capacityOf = ({ ovens, coldBoxPackets }: DayProblem) => ({
+  ovens: ovens.map(({ packets }) => packets),
   box: coldBoxPackets,
 })
+
+export const temperOvenOf = ({ ovens, temperOven }: DayProblem): DayOven => ovens[temperOven] as DayOven

@@ -80,6 +80,7 @@ function closingOf(shop: RuleShop, groups: readonly RuleGroup[], indices: readon
   if (pulls.overMin > 0) return refused('soak-too-long', pulls.overMin)
   const offsetMin = downToGrid(soakMin + pulls.firstMin)
   const run: HotRun = {
+    oven: 0,
     firstC: entryC,
     lastC: austenitizeC,
     tasks: [
@@ -94,8 +95,8 @@ function closingOf(shop: RuleShop, groups: readonly RuleGroup[], indices: readon
 
 /** The plan's question by plain figures alone: ovens by two time constants, plates by minutes. Each group may be loaded by itself. */
 export const ruleProblemOf = (shop: RuleShop, groups: readonly RuleGroup[]): DayProblem => ({
-  oven: dayOven(shop.oven),
-  temperOven: shop.temperOven ? dayOven(shop.temperOven) : null,
+  ovens: [shop.oven, ...(shop.temperOven ? [shop.temperOven] : [])].map(dayOven),
+  temperOven: shop.temperOven ? 1 : 0,
   coldBoxPackets: shop.coldBoxPackets,
   coolBetweenMin: shop.coolBetweenMin,
   overrunMin: shop.overrunMin,

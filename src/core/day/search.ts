@@ -1,6 +1,6 @@
 import type { Calendar } from './calendar'
 import { type Clash, createClashes, type Decision } from './clashes'
-import type { Network } from './network'
+import type { Network } from './day-network'
 
 /** Work that may still be done, in visits of a task's start: the same plan on any machine, however fast. */
 export interface Budget {
@@ -33,7 +33,7 @@ export function createSearch(
   calendar: Calendar,
   capacity: { ovens: readonly number[]; box: number },
 ) {
-  const { tasks, tails, latest } = network
+  const { tasks, tails, latest, lates } = network
   const count = tasks.length
   const lags = tasks.map(() => [] as number[])
   const nexts = tasks.map(() => [] as number[])
@@ -70,7 +70,7 @@ export function createSearch(
         const to = next[i] as number
         const least = start + (lag[i] as number)
         if (least <= (starts[to] as number)) continue
-        const at = calendar.nextStart(least, lengths[to] as number)
+        const at = calendar.nextStart(least, lengths[to] as number, lates[to] as number)
         if (!(at <= (latest[to] as number)) || at + (tails[to] as number) >= beforeMin) {
           fits = false
           break
@@ -136,7 +136,7 @@ export function createSearch(
     let fits = true
     for (let i = 0; i < count; i++) {
       if (!active[i]) continue
-      starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number)
+      starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
       if (!((starts[i] as number) < Number.POSITIVE_INFINITY) || (starts[i] as number) > (latest[i] as number))
         fits = false
       seeds.push(i)

@@ -1,8 +1,9 @@
 import { createRandom } from '../numeric/random'
 import { calendarOf } from './calendar'
+import type { Network } from './day-network'
 import type { DayPlan, PlanOptions } from './day-plan'
 import { improved, inserted, type Placed } from './improve'
-import { type Network, networkOf } from './network'
+import { networkOf } from './network'
 import { createRuns, MOST_JOINED_ALL_WAYS, type Partition, partitionsOf, shuffled } from './partitions'
 import { createParts } from './parts'
 import { planOf } from './plan-of'
@@ -73,8 +74,9 @@ export function solveDay(
     Math.min(finish(), ...ways.map(way => way.boundMin)) - (count > MOST_JOINED_ALL_WAYS ? DRAWN_SLACK_MIN : 0)
   const take = (way: Way, placed: Placed | null) => {
     if (!placed) return
+    const isBetter = placed.finishMin < finish()
     if (placed.finishMin < endOf(way)) way.best = placed
-    if (placed.finishMin >= finish()) return
+    if (!isBetter) return
     best = way
     onBetter?.(planOf(problem, way.runs, way.network, placed, boundNow()))
   }

@@ -3,7 +3,7 @@ import { calendarOf } from './calendar'
 import { LIMITS, type WhyNot } from './limits'
 import { networkOf } from './network'
 import { type createRuns, isRun } from './partitions'
-import { capacityOf, type DayGroup, type DayProblem } from './problem'
+import { capacityOf, type DayGroup, type DayProblem, temperOvenOf } from './problem'
 import { createSearch } from './search'
 
 const ALONE_VISITS = 40_000
@@ -32,7 +32,7 @@ export function whyNot(problem: DayProblem, runOf: ReturnType<typeof createRuns>
 }
 
 function tooLittleFor(problem: DayProblem, group: DayGroup): Omit<WhyNot, 'groups'> | null {
-  const oven = problem.temperOven ?? problem.oven
+  const oven = temperOvenOf(problem)
   if (group.tempers.length > 0 && group.count > oven.packets)
     return { code: 'temper-oven-too-small', amount: oven.packets }
   if (group.cold && problem.coldBoxPackets === 0) return { code: 'no-cold-box', amount: 0 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TASK_KINDS } from '../../day/network'
+import { TASK_KINDS } from '../../day/task-kinds'
 import { rule } from '../../shop/problems'
 import { list } from './responses'
 
