@@ -28,6 +28,7 @@ const WHY_NOT: Readonly<Record<WhyNotCode, (amount: number, who: string, say: Sp
     `${who} would stand longer than the ${say.minutes(n)} their steel may before its first temper. A tempering oven, or longer hours, mend it.`,
   overrun: (n, who, say) =>
     `${who} would stay in a temper more than ${say.minutes(n)} too long. Working hours closer together mend it.`,
+  'start-set': (_, who) => `${who} cannot start at the time set. Let the start go, or move what is before it.`,
   deadline: (_, who) => `${who} cannot be done by the time set. Set a later one, or plan less before it.`,
   'hours-too-short': (_, who) => `The working hours do not suffice for ${who}. Add hours, or plan less.`,
   'none-found': (_, who) => `No plan was found for ${who}. Plan less at once, or add hours.`,

@@ -26,6 +26,8 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
 const LONG: ReadonlySet<QuestionName> = new Set([
   'band',
   'certificates',
+  'day',
+  'day-helps',
   'days',
   'entries',
   'foil',

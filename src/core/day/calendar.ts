@@ -26,9 +26,13 @@ const joined = (windows: readonly Window[]): Window[] => {
   return all
 }
 
-/** Tables of next starts, one for each length of task that is asked for: the search asks them without end. */
-export function calendarOf(windows: readonly Window[]): Calendar {
-  const open = joined(windows)
+/**
+ * Tables of next starts, one for each length of task that is asked for: the search asks them without end. What was before `nowMin`
+ * was done whenever it was.
+ */
+export function calendarOf(windows: readonly Window[], nowMin = 0): Calendar {
+  const real = joined(windows)
+  const open: readonly Window[] = nowMin > 0 ? joined([[0, nowMin], ...real]) : real
   const endMin = open.at(-1)?.[1] ?? 0
   const slots = Math.ceil(endMin / GRID_MIN) + 1
   const tables = new Map<number, Float64Array>()
@@ -37,20 +41,18 @@ export function calendarOf(windows: readonly Window[]): Calendar {
     const known = tables.get(key)
     if (known) return known
     const table = new Float64Array(slots).fill(Number.POSITIVE_INFINITY)
-    for (const [i, [from, to]] of open.entries())
-      for (
-        let start = upToGrid(from + lateBy(i, afterOpeningMin));
-        start <= downToGrid(to - durationMin);
-        start += GRID_MIN
-      )
-        table[start / GRID_MIN] = start
+    for (const [from, to] of open)
+      for (let start = upToGrid(from); start <= downToGrid(to - durationMin); start += GRID_MIN)
+        if (start >= earliestIn(start, afterOpeningMin)) table[start / GRID_MIN] = start
     for (let i = slots - 2; i >= 0; i--) table[i] = Math.min(table[i] as number, table[i + 1] as number)
     tables.set(key, table)
     return table
   }
-  const lateBy = (window: number, minutes: number): number => {
-    const away = (open[window]?.[0] ?? 0) - (open[window - 1]?.[1] ?? Number.NEGATIVE_INFINITY)
-    return away < COLD_AFTER_MIN ? 0 : minutes
+  /** The earliest in the window of a start for what needs an oven that hands switched on. */
+  const earliestIn = (start: number, minutes: number): number => {
+    const window = real.findLastIndex(([from]) => from <= start)
+    const away = (real[window]?.[0] ?? 0) - (real[window - 1]?.[1] ?? Number.NEGATIVE_INFINITY)
+    return window < 0 || away < COLD_AFTER_MIN ? 0 : (real[window]?.[0] ?? 0) + minutes
   }
   return {
     endMin,

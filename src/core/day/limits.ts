@@ -1,21 +1,28 @@
 import type { DayGroup, DayProblem, RunRefusal, Window } from './problem'
 
 /** Which limit makes a day impossible. */
-export type WhyNotCode =
-  | RunRefusal['code']
-  | 'no-hours'
-  | 'no-groups'
-  | 'temper-oven-too-small'
-  | 'no-cold-box'
-  | 'cold-box-too-small'
-  | 'temper-too-hot'
-  | 'cold-delay'
-  | 'cold-hold'
-  | 'to-temper'
-  | 'overrun'
-  | 'deadline'
-  | 'hours-too-short'
-  | 'none-found'
+export const WHY_NOT_CODES = [
+  'windows-apart',
+  'oven-too-small',
+  'soak-too-long',
+  'too-hot',
+  'no-plan-for-load',
+  'no-hours',
+  'no-groups',
+  'temper-oven-too-small',
+  'no-cold-box',
+  'cold-box-too-small',
+  'temper-too-hot',
+  'cold-delay',
+  'cold-hold',
+  'to-temper',
+  'overrun',
+  'deadline',
+  'start-set',
+  'hours-too-short',
+  'none-found',
+] as const satisfies readonly (RunRefusal['code'] | string)[]
+export type WhyNotCode = (typeof WHY_NOT_CODES)[number]
 
 export interface WhyNot {
   readonly code: WhyNotCode
@@ -58,6 +65,11 @@ export const LIMITS: readonly Limit[] = [
     code: 'deadline',
     of: group => group.deadlineMin ?? Number.POSITIVE_INFINITY,
     without: problem => eachGroup(problem, group => ({ ...group, deadlineMin: null })),
+  },
+  {
+    code: 'start-set',
+    of: (_, { notAfterMin }) => Math.min(...(notAfterMin ?? [])),
+    without: problem => ({ ...problem, notAfterMin: [] }),
   },
   {
     code: 'hours-too-short',

@@ -8,12 +8,19 @@ import { type DayGroup, type DayOven, type DayProblem, type HotRun, upToGrid } f
 const unitKeyOf = ({ cold, tempers, maxToTemperMin, deadlineMin }: DayGroup): string =>
   JSON.stringify([cold, tempers, maxToTemperMin, deadlineMin])
 
-/** The network of some hot runs. `notBeforeMin`: when each may be loaded at the earliest. */
-export function networkOf(problem: DayProblem, runs: readonly HotRun[], notBeforeMin: readonly number[] = []): Network {
+/** When a run may be loaded, at the earliest and at the latest, min. */
+export interface LoadBetween {
+  readonly fromMin: number
+  readonly toMin: number
+}
+const ANY_TIME: LoadBetween = { fromMin: 0, toMin: Number.POSITIVE_INFINITY }
+
+/** The network of some hot runs. */
+export function networkOf(problem: DayProblem, runs: readonly HotRun[], between: readonly LoadBetween[] = []): Network {
   const builder = createBuilder(problem.nowMin ?? 0)
   let unit = 0
   runs.forEach((run, runIndex) => {
-    const own = hotPart(builder, problem, run, { runIndex, notBeforeMin: notBeforeMin[runIndex] ?? 0 })
+    const own = hotPart(builder, problem, run, { runIndex, between: between[runIndex] ?? ANY_TIME })
     for (const groups of unitsOf(problem, run)) {
       const first = problem.groups[groups[0] as number] as DayGroup
       const pull = own[run.pullOf.get(groups[0] as number) ?? -1] ?? null
@@ -44,17 +51,20 @@ function hotPart(
   builder: ReturnType<typeof createBuilder>,
   problem: DayProblem,
   run: HotRun,
-  { runIndex, notBeforeMin }: { readonly runIndex: number; readonly notBeforeMin: number },
+  { runIndex, between }: { readonly runIndex: number; readonly between: LoadBetween },
 ): number[] {
   const heatMin = upToGrid(problem.ovens[run.oven]?.transMin(AMBIENT_C, run.firstC) ?? 0)
   const own = run.tasks.map(({ kind, load, durationMin }, i) => {
     const task = { kind, run: runIndex, load, groups: run.loads[load]?.groups ?? [], round: null, durationMin }
     if (run.begunMin !== undefined) return builder.stood(task, run.begunMin + (run.tasks[i]?.offsetMin ?? 0))
-    return builder.add(task, i === 0 ? { fromMin: Math.max(notBeforeMin, heatMin) } : {})
+    return builder.add(
+      task,
+      i === 0 ? { fromMin: Math.max(between.fromMin, (problem.nowMin ?? 0) + heatMin), toMin: between.toMin } : {},
+    )
   })
   const [first] = own
   if (first === undefined) return own
-  if (problem.heatsAlone === false) builder.late(first, heatMin)
+  if (problem.heatsAlone === false && run.begunMin === undefined) builder.late(first, heatMin)
   own.slice(1).forEach((task, i) => {
     const gap = (run.tasks[i + 1]?.offsetMin ?? 0) - (run.tasks[i]?.offsetMin ?? 0)
     builder.tie(own[i] as number, task, gap, gap)

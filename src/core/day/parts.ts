@@ -1,5 +1,5 @@
 import { calendarOf } from './calendar'
-import { networkOf } from './network'
+import { type LoadBetween, networkOf } from './network'
 import type { createRuns, Partition } from './partitions'
 import { capacityOf, type DayProblem, type HotRun } from './problem'
 import { type Budget, createSearch } from './search'
@@ -9,12 +9,17 @@ const PART_VISITS = 20_000
 /** Ways with more runs than this are not looked at in pairs. */
 const MOST_PAIRED = 8
 
+/** When some atoms may go in together. */
+export const loadBetween = ({ notBeforeMin, notAfterMin }: DayProblem, atoms: readonly number[]): LoadBetween => ({
+  fromMin: Math.max(0, ...atoms.map(atom => notBeforeMin?.[atom] ?? 0)),
+  toMin: Math.min(...atoms.map(atom => notAfterMin?.[atom] ?? Number.POSITIVE_INFINITY)),
+})
+
 /** What parts of a plan come to by themselves: no plan of the whole ends before one of its parts. */
 export function createParts(problem: DayProblem, runOf: ReturnType<typeof createRuns>) {
-  const calendar = calendarOf(problem.work)
+  const calendar = calendarOf(problem.work, problem.nowMin)
   const known = new Map<string, number>()
-  const notBeforeOf = (partition: Partition): number[] =>
-    partition.map(set => Math.max(0, ...set.map(atom => problem.notBeforeMin?.[atom] ?? 0)))
+  const betweenOf = (partition: Partition): LoadBetween[] => partition.map(set => loadBetween(problem, set))
   const exact = (sets: Partition, budget: Budget): number => {
     const key = sets.map(set => set.join()).join(' ')
     const before = known.get(key)
@@ -22,7 +27,7 @@ export function createParts(problem: DayProblem, runOf: ReturnType<typeof create
     const network = networkOf(
       problem,
       sets.map(set => runOf(set) as HotRun),
-      notBeforeOf(sets),
+      betweenOf(sets),
     )
     const own = { left: Math.max(1, Math.min(PART_VISITS, budget.left)) }
     budget.left -= own.left
@@ -37,7 +42,7 @@ export function createParts(problem: DayProblem, runOf: ReturnType<typeof create
     return found.boundMin
   }
   return {
-    notBeforeOf,
+    betweenOf,
     /** The longest of the runs alone. */
     singleBound: (partition: Partition, budget: Budget): number =>
       Math.max(0, ...partition.map(set => exact([set], budget))),

@@ -87,6 +87,8 @@ export interface DayProblem {
   readonly runOf: (groups: readonly number[]) => RunAnswer
   /** When each atom may be loaded at the earliest, by the atom's index; absent: at once. */
   readonly notBeforeMin?: readonly number[]
+  /** The same, at the latest: where the maker set its start; absent: at any time. */
+  readonly notAfterMin?: readonly number[]
   /** What is not done yet starts from now on; absent: at any time. */
   readonly nowMin?: number
   /** An oven may heat up before hands are there; absent: it may. */

@@ -48,7 +48,7 @@ export function solveDay(
 ): { readonly plan: DayPlan | null } {
   const random = createRandom(seed)
   const budget: Budget = { left: visits }
-  const calendar = calendarOf(problem.work)
+  const calendar = calendarOf(problem.work, problem.nowMin)
   const runOf = createRuns(problem)
   const count = problem.atoms.length
   const capacity = capacityOf(problem)
@@ -56,7 +56,7 @@ export function solveDay(
   const ways = partitionsOf(count, runOf, random)
     .map((partition): Way => {
       const runs = partition.map(set => runOf(set) as HotRun)
-      const network = networkOf(problem, runs, parts.notBeforeOf(partition))
+      const network = networkOf(problem, runs, parts.betweenOf(partition))
       return {
         partition,
         runs,

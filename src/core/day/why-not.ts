@@ -3,6 +3,7 @@ import { calendarOf } from './calendar'
 import { LIMITS, type WhyNot } from './limits'
 import { networkOf } from './network'
 import { type createRuns, isRun } from './partitions'
+import { loadBetween } from './parts'
 import { capacityOf, type DayGroup, type DayProblem, temperOvenOf } from './problem'
 import { createSearch } from './search'
 
@@ -12,7 +13,7 @@ const ALONE_VISITS = 40_000
 export function whyNot(problem: DayProblem, runOf: ReturnType<typeof createRuns>): WhyNot | null {
   const all = problem.groups.map(({ id }) => id)
   if (all.length === 0) return { code: 'no-groups', groups: [], amount: 0 }
-  if (calendarOf(problem.work).endMin <= 0) return { code: 'no-hours', groups: all, amount: 0 }
+  if (calendarOf(problem.work).endMin <= (problem.nowMin ?? 0)) return { code: 'no-hours', groups: all, amount: 0 }
   for (const group of problem.groups) {
     const why = tooLittleFor(problem, group)
     if (why) return { ...why, groups: [group.id] }
@@ -45,8 +46,8 @@ function tooLittleFor(problem: DayProblem, group: DayGroup): Omit<WhyNot, 'group
 function canAlone(problem: DayProblem, runOf: ReturnType<typeof createRuns>, atom: number): boolean {
   const run = runOf([atom])
   if (!isRun(run)) return false
-  const network = networkOf(problem, [run], [problem.notBeforeMin?.[atom] ?? 0])
-  const search = createSearch(network, calendarOf(problem.work), capacityOf(problem))
+  const network = networkOf(problem, [run], [loadBetween(problem, [atom])])
+  const search = createSearch(network, calendarOf(problem.work, problem.nowMin), capacityOf(problem))
   const asked = { runs: new Set([0]), fixed: [], beforeMin: Number.POSITIVE_INFINITY, first: true }
   return search.find({ ...asked, budget: { left: ALONE_VISITS } }).starts !== null
 }

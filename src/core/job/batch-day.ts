@@ -7,10 +7,9 @@ import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { chamberOf } from './chambers'
-import { heatPathOf } from './load-heat'
+import { hotTimesOf } from './hot-times'
 import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
-import { pullPlanOf } from './pull-plan'
 import { type OrderedJob, type TemperJob, temperOrder } from './temper-order'
 import { tempersOf } from './tray'
 
@@ -35,9 +34,6 @@ export interface BatchDay {
   readonly totalMin: number
 }
 
-/** A load that its oven never brings to its soak is taken to be there after a day: Heat says so. */
-const NEVER_MIN = 24 * 60
-
 type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units' | 'temperingOvenId'>
 
 /**
@@ -49,17 +45,11 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   if (!hardens.ok) return hardens
   if (!tempers.ok) return tempers
   const loads = loadsOf(batch, shop.units)
-  const chamber = chamberOf(hardens.value)
-  const quenchedAt = new Map<string, number>()
-  let offMin = 0
-  for (const [i, load] of loads.entries()) {
-    const plan = pullPlanOf(load, shop, batch)
-    if (!plan.ok) return plan
-    if (load.blades.length === 0) continue
-    const heatMin = heatPathOf({ batch, shop }, loads, i)?.reachedMin ?? offMin + NEVER_MIN
-    for (const pull of plan.value?.pulls ?? []) quenchedAt.set(pull.bladeId, heatMin + pull.outAtS / 60)
-    offMin = heatMin + Math.max(0, ...(plan.value?.pulls ?? []).map(pull => pull.pullAtS)) / 60
-  }
+  const hot = hotTimesOf(batch, shop)
+  if (!hot.ok) return hot
+  const pulls = hot.value.flatMap(times => times.pulls)
+  const quenchedAt = new Map(pulls.map(({ bladeId, outMin }) => [bladeId, outMin]))
+  const offMin = Math.max(0, ...pulls.map(({ pullMin }) => pullMin))
   const quenchedMin = Math.max(0, ...quenchedAt.values())
   const lookedAtMin = quenchedMin + (quenchedAt.size > 0 ? PACE.inspectMin : 0)
   const cold = coldOf(batch, loads, { quenchedAt, lookedAtMin })
@@ -69,7 +59,7 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const placed = placeTempers(temperLoadsOf(batch), dueOf({ quenchedAt, cold }), {
     chamber: chamberOf(tempers.value),
     readyMin,
-    atC: own && loads.length > 0 ? fallenC(chamber, hottest, readyMin - offMin) : AMBIENT_C,
+    atC: own && loads.length > 0 ? fallenC(chamberOf(hardens.value), hottest, readyMin - offMin) : AMBIENT_C,
     coolBetweenMin: PACE.coolBetweenMin,
   })
   return ok({

@@ -96,6 +96,10 @@ export const batchRecordSchema = z.object({
   ovenName: textUpTo('ovenName'),
   /** How packets come to heat; absent: equalised where a grade asks for it, else on the way up. */
   entry: z.enum(ENTRY_SCHOOLS).optional(),
+  /** When it is to be hardened, as far as the maker said: from an instant on, or then exactly; done by; or not yet at all. */
+  day: z
+    .object({ from: instant.nullable(), exactly: z.boolean(), doneBy: instant.nullable(), later: z.boolean() })
+    .optional(),
   countedOut: wholeBounded('countedOut').nullable(),
   note: textUpTo('note'),
   /** What an older version noted under marks that no blade of the batch bears, or that two bear. */

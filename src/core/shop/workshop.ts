@@ -4,6 +4,7 @@ import { SETUP_STEPS } from '../../data/setup'
 import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
 import { SYSTEMS } from '../units/quantity'
 import { bounded, id, instant, textUpTo, wholeBounded } from './bounds'
+import { hoursSchema } from './hours'
 import { ovenSchema } from './oven'
 import { rule } from './problems'
 import type { ReadOnly } from './read-only'
@@ -131,6 +132,8 @@ export const workshopSchema = z.object({
     price: bounded('coolantPrice').optional(),
   }),
   tester: testerSchema,
+  /** When hands are at work; absent: as usual. */
+  hours: hoursSchema.optional(),
 })
 
 export type Workshop = ReadOnly<z.infer<typeof workshopSchema>>

@@ -37,6 +37,17 @@ const RUN = { steps, events, blades }
 const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }
 
 /** A good request for each question that only the interface asks. */
+const DAY = {
+  batches: [{ batch: BATCH, progress: {}, notBeforeMin: null, notAfterMin: null, deadlineMin: null }],
+  shop: SHOP.shop,
+  work: [
+    [480, 1080],
+    [1920, 2520],
+  ],
+  nowMin: 450,
+  heatsAlone: false,
+  visits: 50_000,
+} as const
 const LOCAL = {
   band: { steel: STEEL, route: ROUTE, draws: 50, seed: 1, target: { min: 59, max: 61 }, learnt: LEARNT },
   batch: { batch: BATCH, shop: SHOP.shop, readings: SHOP.readings.filter(r => r.batchId === BATCH?.id) },
@@ -59,6 +70,8 @@ const LOCAL = {
     issuedAt: '2026-03-02T08:00:00.000Z',
   },
   chamber: { oven: OVEN },
+  day: DAY,
+  'day-helps': DAY,
   days: { batches: [BATCH], shop: SHOP.shop },
   'each-blade': {
     batch: BATCH,

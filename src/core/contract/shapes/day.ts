@@ -1,6 +1,10 @@
 import { z } from 'zod'
+import { WHY_NOT_CODES } from '../../day/limits'
 import { TASK_KINDS } from '../../day/task-kinds'
+import { batchSchema } from '../../shop/batch'
+import { id } from '../../shop/bounds'
 import { rule } from '../../shop/problems'
+import { workshopSchema } from '../../shop/workshop'
 import { list } from './responses'
 
 const minute = z
@@ -92,7 +96,99 @@ export const planResponse = z.union([
   plannedDay.extend({ feasible: z.literal(true) }),
   z.object({
     feasible: z.literal(false),
-    why: z.object({ code: z.string(), message: z.string().optional(), groups: list(z.string()), amount: z.number() }),
+    why: z.object({
+      code: z.enum(WHY_NOT_CODES),
+      message: z.string().optional(),
+      groups: list(z.string()),
+      amount: z.number(),
+    }),
     nearest: plannedDay.nullable(),
   }),
 ])
+
+const somewhen = z
+  .number()
+  .min(-60 * 24 * 400)
+  .max(60 * 24 * 400)
+
+/** The day of a workshop: its batches and where their blades stand, its hours, and now; times in min from a midnight. */
+export const shopDayRequest = z.object({
+  batches: z
+    .array(
+      z.object({
+        batch: batchSchema,
+        progress: z.record(
+          id,
+          z.object({
+            kind: z.enum(['in-oven', 'quenched', 'in-cold', 'thawed', 'in-temper', 'tempered']),
+            atMin: somewhen,
+            round: z.int().min(0).max(20),
+          }),
+        ),
+        notBeforeMin: minute.nullable(),
+        notAfterMin: somewhen.nullable(),
+        deadlineMin: somewhen.nullable(),
+      }),
+    )
+    .max(60)
+    .readonly(),
+  shop: workshopSchema,
+  work: z.array(span).max(200).readonly(),
+  nowMin: minute,
+  heatsAlone: z.boolean(),
+  /** How much work is done for it: visits of a task's start. */
+  visits: z.int().min(1000).max(20_000_000),
+})
+
+const groupIds = list(z.string())
+
+export const shopDayResponse = z.object({
+  plan: plannedDay
+    .extend({
+      lanes: list(
+        z.object({
+          ovenId: z.string(),
+          curve: list(z.tuple([z.number(), z.number()]).readonly()),
+          stays: list(
+            z.object({
+              groups: groupIds,
+              fromMin: z.number(),
+              toMin: z.number(),
+              atC: z.number(),
+              rounds: z.record(z.string(), z.int()).readonly().nullable(),
+            }),
+          ),
+          onMin: z.number().nullable(),
+        }),
+      ),
+      waits: list(
+        z.object({
+          kind: z.enum(['to-cold', 'to-temper']),
+          groups: groupIds,
+          fromMin: z.number(),
+          toMin: z.number(),
+          limitMin: z.number(),
+        }),
+      ),
+      hands: z.object({ fromMin: z.number(), toMin: z.number(), totalMin: z.number() }).nullable(),
+    })
+    .nullable(),
+  why: z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() }).nullable(),
+  groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
+})
+
+export const helpsResponse = list(
+  z.object({
+    code: z.enum(['helper', 'second-set', 'temper-oven', 'longer-hours', 'heats-alone', 'share-soak', 'leave-out']),
+    batchIds: list(z.string()),
+    untilMin: z.number(),
+    soak: z
+      .object({
+        atC: z.number(),
+        changes: list(z.object({ groupId: z.string(), gradeName: z.string(), fromC: z.number(), hrc: z.number() })),
+      })
+      .nullable(),
+    finishMin: z.number(),
+    savedMin: z.number().nullable(),
+  }),
+)

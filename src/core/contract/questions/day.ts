@@ -1,0 +1,35 @@
+import type { z } from 'zod'
+import { ok } from '../../codes/result'
+import { planShopDay } from '../../day/shop-day'
+import type { ShopDay } from '../../day/shop-problem'
+import { helpsOf } from '../../day/what-if'
+import { question } from '../question'
+import { helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
+
+const dayOf = ({ batches, shop, work, nowMin, heatsAlone }: z.infer<typeof shopDayRequest>): ShopDay => ({
+  batches: batches.map(({ batch, progress, notBeforeMin, notAfterMin, deadlineMin }) => ({
+    batch,
+    progress: new Map(Object.entries(progress)),
+    notBeforeMin: notBeforeMin ?? 0,
+    notAfterMin: notAfterMin ?? Number.POSITIVE_INFINITY,
+    deadlineMin,
+  })),
+  shop,
+  work,
+  nowMin,
+  heatsAlone,
+})
+
+export const day = question({
+  summary: 'The day of a workshop: when its batches go in, are pulled, chilled and tempered, and when all is done',
+  request: shopDayRequest,
+  response: shopDayResponse,
+  answer: request => ok(planShopDay(dayOf(request), request.visits)),
+})
+
+export const dayHelps = question({
+  summary: 'What would bring the end of a workshop’s day nearer, each planned',
+  request: shopDayRequest,
+  response: helpsResponse,
+  answer: request => ok(helpsOf(dayOf(request), request.visits)),
+})

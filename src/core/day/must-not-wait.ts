@@ -1,0 +1,75 @@
+import { TEMPER_WITHIN_MIN } from '../../data/delays'
+import { PACE } from '../../data/pace'
+import { standing } from '../job/blade-state'
+import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
+import { gradeOf } from '../steel/grades'
+import type { DayBatch } from './shop-problem'
+
+/** Blades that something is lost of if they wait. */
+export interface Urgent {
+  readonly code: 'in-oven' | 'to-cold' | 'in-cold' | 'to-temper' | 'in-temper' | 'next-temper'
+  readonly batchId: string
+  readonly bladeIds: readonly string[]
+  /** When it should be done, min; and whether something is lost after it, or only time. */
+  readonly dueMin: number
+  readonly loses: boolean
+  readonly round: number
+}
+
+/** The least a blade may wait for its cold, min; as the plan has it. */
+const COLD_WITHIN_MIN = 120
+
+/** Blades of begun batches by what their next step is, those first of which the most is lost the soonest. */
+export function mustNotWait(batches: readonly DayBatch[]): Urgent[] {
+  return batches
+    .flatMap(one => {
+      const found = new Map<string, Urgent>()
+      for (const blade of standing(bladesOf(one.batch))) {
+        const urgent = urgentOf(blade, one)
+        if (!urgent) continue
+        const key = `${urgent.code} ${urgent.round}`
+        const before = found.get(key)
+        found.set(key, {
+          ...urgent,
+          batchId: one.batch.id,
+          bladeIds: [...(before?.bladeIds ?? []), blade.id],
+          dueMin: Math.min(urgent.dueMin, before?.dueMin ?? Number.POSITIVE_INFINITY),
+        })
+      }
+      return [...found.values()]
+    })
+    .sort((a, b) => Number(b.loses) - Number(a.loses) || a.dueMin - b.dueMin)
+}
+
+type OfBlade = Omit<Urgent, 'batchId' | 'bladeIds'>
+
+function urgentOf(blade: BatchBlade, { progress }: DayBatch): OfBlade | null {
+  const at = progress.get(blade.id)
+  if (!at) return null
+  const { cold } = blade.group.route
+  const tempers = tempersOf(blade)
+  const withinMin = TEMPER_WITHIN_MIN[gradeOf(blade.group)?.family ?? 'low-alloy']
+  switch (at.kind) {
+    case 'in-oven':
+      return { code: 'in-oven', dueMin: at.atMin, loses: true, round: 0 }
+    case 'quenched':
+      return cold
+        ? { code: 'to-cold', dueMin: at.atMin + Math.max(COLD_WITHIN_MIN, cold.delayMin), loses: true, round: 0 }
+        : firstTemper(tempers.length, at.atMin + withinMin)
+    case 'in-cold':
+      return { code: 'in-cold', dueMin: at.atMin + (cold?.holdMin ?? 0), loses: false, round: 0 }
+    case 'thawed':
+      return firstTemper(tempers.length, at.atMin + withinMin)
+    case 'in-temper': {
+      const holdMin = (tempers[at.round - 1]?.holdMin ?? 0) + PACE.temperLagMin
+      return { code: 'in-temper', dueMin: at.atMin + holdMin, loses: false, round: at.round }
+    }
+    case 'tempered':
+      return at.round < tempers.length
+        ? { code: 'next-temper', dueMin: at.atMin + PACE.coolBetweenMin, loses: false, round: at.round + 1 }
+        : null
+  }
+}
+
+const firstTemper = (tempers: number, dueMin: number): OfBlade | null =>
+  tempers > 0 ? { code: 'to-temper', dueMin, loses: true, round: 1 } : null

@@ -1,0 +1,134 @@
+import { describe, expect, it } from 'vitest'
+import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { batchDayOf } from '../job/batch-day'
+import { standing } from '../job/blade-state'
+import { bladesOf } from '../job/tray'
+import { withBlades } from '../shop/batch-records'
+import { mustNotWait } from './must-not-wait'
+import { planShopDay } from './shop-day'
+import type { DayBatch, ShopDay } from './shop-problem'
+import { helpsOf } from './what-if'
+
+const demo = makeDemoWorkshop(7, new Date('2026-03-02T08:00:00Z'))
+const batches = withBlades(demo.batches, demo.blades)
+const measured = new Set(demo.readings.map(reading => reading.batchId))
+const BATCH = batches.find(batch => batch.blades.length > 4 && !measured.has(batch.id))
+if (!BATCH) throw new Error('the demo has no batch to plan')
+const VISITS = 100_000
+
+const at = (kind: string, atMin: number, round = 0) =>
+  new Map(standing(bladesOf(BATCH)).map(blade => [blade.id, { kind, atMin, round }])) as DayBatch['progress']
+const dayBatch = (change: Partial<DayBatch> = {}): DayBatch => ({
+  batch: BATCH,
+  progress: new Map(),
+  notBeforeMin: 0,
+  notAfterMin: Number.POSITIVE_INFINITY,
+  deadlineMin: null,
+  ...change,
+})
+const day = (change: Partial<ShopDay> = {}): ShopDay => ({
+  batches: [dayBatch()],
+  shop: demo.shop,
+  work: [
+    [480, 1080],
+    [1920, 2520],
+  ],
+  nowMin: 450,
+  heatsAlone: false,
+  ...change,
+})
+const planned = (of: ShopDay) => {
+  const { plan, why } = planShopDay(of, VISITS)
+  if (!plan || why) throw new Error(why?.code ?? 'nothing to plan')
+  return plan
+}
+const task = (of: ShopDay, kind: string) => planned(of).tasks.find(one => one.kind === kind)
+
+describe('the day of a workshop', () => {
+  it('takes as long as the batch’s own page says, where hands are there day and night', () => {
+    const alone = batchDayOf(BATCH, demo.shop)
+    if (!alone.ok) throw new Error('no day of its own')
+    const plan = planned(day({ work: [[0, 6000]], nowMin: 0 }))
+    const onMin = plan.lanes[0]?.onMin ?? 0
+    // Every wait and every act is rounded to five minutes, and hands chill two steels one after the other.
+    expect(Math.abs(plan.finishMin - onMin - alone.value.totalMin)).toBeLessThan(45)
+  })
+
+  it('heats the oven once hands are there, or before where it may heat by itself', () => {
+    const [attended, alone] = [task(day(), 'load'), task(day({ heatsAlone: true }), 'load')]
+    const onMin = planned(day()).lanes[0]?.onMin ?? 0
+    expect(onMin).toBeGreaterThanOrEqual(480)
+    expect(attended?.startMin).toBeGreaterThan(alone?.startMin ?? 0)
+    expect(alone?.startMin).toBeGreaterThanOrEqual(480)
+  })
+
+  it('leaves hands and blades within their limits', () => {
+    const plan = planned(day())
+    for (const wait of plan.waits) expect(wait.toMin - wait.fromMin).toBeLessThanOrEqual(wait.limitMin + 60)
+    const ordered = [...plan.tasks].sort((a, b) => a.startMin - b.startMin)
+    ordered.slice(1).forEach((one, i) => {
+      expect(one.startMin).toBeGreaterThanOrEqual(ordered[i]?.endMin ?? 0)
+    })
+  })
+
+  it('begins when the maker says, and says so where it cannot be done by then', () => {
+    const pinned = day({ batches: [dayBatch({ notBeforeMin: 700, notAfterMin: 700 })] })
+    expect(task(pinned, 'load')?.startMin).toBe(700)
+    const answer = planShopDay(day({ batches: [dayBatch({ deadlineMin: 900 })] }), VISITS)
+    expect(answer.why?.code).toBe('deadline')
+    expect(answer.plan?.finishMin).toBeGreaterThan(900)
+    const tooLate = planShopDay(day({ batches: [dayBatch({ notBeforeMin: 300, notAfterMin: 300 })] }), VISITS)
+    expect(tooLate.why?.code).toBe('start-set')
+  })
+
+  it('goes on from where a run stands: tempers that are left, one that is in', () => {
+    const left = planned(day({ batches: [dayBatch({ progress: at('tempered', 400, 1) })], nowMin: 500 }))
+    expect(left.tasks.some(one => one.kind === 'load')).toBe(false)
+    expect(left.tasks.every(one => Object.values(one.rounds ?? {}).every(round => round === 2))).toBe(true)
+    const inside = planned(day({ batches: [dayBatch({ progress: at('in-temper', 460, 1) })], nowMin: 500 }))
+    expect(inside.tasks.find(one => one.kind === 'temper-out')?.startMin).toBeGreaterThanOrEqual(460 + 120)
+    const done = planShopDay(day({ batches: [dayBatch({ progress: at('tempered', 400, 9) })], nowMin: 500 }), VISITS)
+    expect(done).toMatchObject({ plan: null, why: null })
+  })
+
+  it('follows a run that is late', () => {
+    const loaded = (nowMin: number) =>
+      planned(day({ batches: [dayBatch({ progress: at('in-oven', 480) })], nowMin })).finishMin
+    expect(loaded(900)).toBeGreaterThan(loaded(500))
+  })
+})
+
+describe('what would help', () => {
+  it('is planned: hands that stay longer save the night', () => {
+    const longer = helpsOf(day(), VISITS).find(help => help.code === 'longer-hours')
+    const untilMin = longer?.untilMin ?? 0
+    expect(untilMin).toBeGreaterThan(1080)
+    const really = planned(
+      day({
+        work: [
+          [480, untilMin],
+          [1920, 2520],
+        ],
+      }),
+    ).finishMin
+    expect(longer?.finishMin).toBe(really)
+    expect(longer?.savedMin).toBe(planned(day()).finishMin - really)
+    expect(really).toBeLessThanOrEqual(untilMin)
+  })
+})
+
+describe('what must not wait', () => {
+  it('is what is lost the soonest first, then what only takes time', () => {
+    const urgent = mustNotWait([
+      dayBatch({ progress: at('in-temper', 300, 1) }),
+      dayBatch({ progress: at('thawed', 400) }),
+      dayBatch({ progress: at('quenched', 350) }),
+    ])
+    expect(urgent.map(one => one.loses)).toEqual(
+      [...urgent.map(one => one.loses)].sort((a, b) => Number(b) - Number(a)),
+    )
+    expect(urgent[0]?.code).toBe('to-cold')
+    expect(urgent.at(-1)?.code).toBe('in-temper')
+    expect(mustNotWait([dayBatch()])).toEqual([])
+  })
+})

@@ -1,0 +1,203 @@
+import { chamberOf } from '../job/chambers'
+import { coolDownMin, fallenC, heatUpMin } from '../oven/chamber'
+import type { Oven } from '../shop/oven'
+import type { DayPlan, PlannedTask } from './day-plan'
+import type { WhyNot } from './limits'
+import { planDay } from './plan'
+import type { DayGroup } from './problem'
+import { type ShopDay, type ShopGroup, type ShopProblem, shopProblem } from './shop-problem'
+
+/** Blades that stand and wait, and until when they may, min; null: as long as one likes. */
+export interface Wait {
+  readonly kind: 'to-cold' | 'to-temper'
+  readonly groups: readonly string[]
+  readonly fromMin: number
+  readonly toMin: number
+  readonly limitMin: number
+}
+
+/** An oven through the day: what it shows, [min, °C], and what stands in it. */
+export interface OvenLane {
+  readonly ovenId: string
+  readonly curve: readonly (readonly [min: number, c: number])[]
+  readonly stays: readonly {
+    readonly groups: readonly string[]
+    readonly fromMin: number
+    readonly toMin: number
+    readonly atC: number
+    /** Round of a temper; null: it is hardened. */
+    readonly rounds: Readonly<Record<string, number>> | null
+  }[]
+  /** When it has to be switched on first, min; null: it is not used. */
+  readonly onMin: number | null
+}
+
+export interface ShopDayPlan extends DayPlan {
+  readonly lanes: readonly OvenLane[]
+  readonly waits: readonly Wait[]
+  /** When hands are needed, min, and for how long altogether. */
+  readonly hands: { readonly fromMin: number; readonly toMin: number; readonly totalMin: number } | null
+}
+
+export interface ShopDayAnswer {
+  readonly plan: ShopDayPlan | null
+  /** Why there is none; then the plan is the nearest that can be, without the limit. */
+  readonly why: WhyNot | null
+  readonly groups: readonly { readonly id: string; readonly batchId: string; readonly bladeIds: readonly string[] }[]
+}
+
+/** Minutes between two points of a falling oven's curve. */
+const FALL_STEP_MIN = 20
+const ROOM_C = 20
+
+/** The day of a workshop: what its hands do when, what each oven shows, who waits and how long he may. */
+export function planShopDay(day: ShopDay, visits: number): ShopDayAnswer {
+  const made = shopProblem(day)
+  const groups = made.groups.map(({ id, batchId, blades }) => ({
+    id,
+    batchId,
+    bladeIds: blades.map(blade => blade.id),
+  }))
+  if (groups.length === 0) return { plan: null, why: null, groups }
+  const answer = planDay(made.problem, { visits })
+  const plan = answer.feasible ? answer.plan : answer.nearest
+  return { plan: plan && told(plan, made, day), why: answer.feasible ? null : answer.why, groups }
+}
+
+function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
+  const ahead = plan.tasks.filter(task => task.endMin > day.nowMin)
+  return {
+    ...plan,
+    lanes: day.shop.ovens.map((oven, index) => laneOf(oven, index, plan, made, day)),
+    waits: waitsOf(plan, made.problem.groups),
+    hands:
+      ahead.length === 0
+        ? null
+        : {
+            fromMin: Math.min(...ahead.map(task => task.startMin)),
+            toMin: Math.max(...ahead.map(task => task.endMin)),
+            totalMin: ahead.reduce((sum, task) => sum + task.endMin - task.startMin, 0),
+          },
+  }
+}
+
+function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane {
+  const hot = plan.loads.flatMap((load, i) => {
+    const into = plan.tasks.find(task => task.kind === 'load' && task.load === i)
+    const pull = plan.tasks.find(task => task.kind === 'pull' && task.load === i)
+    const ovenId = batchOf(load.groups[0], made.groups, day)?.batch.ovenId
+    return into && pull && ovenId === oven.id
+      ? [
+          {
+            groups: load.groups,
+            fromMin: into.startMin,
+            pullMin: pull.startMin,
+            toMin: pull.endMin,
+            inC: load.entryC,
+            atC: load.austenitizeC,
+            rounds: null,
+          },
+        ]
+      : []
+  })
+  const tempers =
+    index === made.problem.temperOven
+      ? plan.tasks
+          .filter(task => task.kind === 'temper-in')
+          .flatMap(into => temperStay(into, plan, made.problem.groups))
+      : []
+  const stays = [...hot, ...tempers].sort((a, b) => a.fromMin - b.fromMin)
+  const chamber = chamberOf(oven)
+  const curve: [number, number][] = []
+  let [lastMin, lastC]: [number | null, number] = [null, ROOM_C]
+  for (const stay of stays) {
+    const heatMin = (fromC: number) => heatUpMin(chamber, fromC, stay.inC, 0)
+    if (lastMin === null) {
+      curve.push([stay.fromMin - heatMin(ROOM_C), ROOM_C])
+    } else {
+      // It falls until it has to rise again for what comes next.
+      const from = lastMin
+      const fellC = (min: number) => fallenC(chamber, lastC, min - from)
+      const coolMin = coolDownMin(chamber, lastC, stay.inC)
+      let at = from
+      while (at < stay.fromMin && at - from < coolMin && heatMin(fellC(at)) < stay.fromMin - at) {
+        curve.push([at, fellC(at)])
+        at += FALL_STEP_MIN
+      }
+    }
+    curve.push([stay.fromMin, stay.inC], [stay.pullMin, stay.atC], [stay.toMin, stay.atC])
+    ;[lastMin, lastC] = [stay.toMin, stay.atC]
+  }
+  if (lastMin !== null)
+    for (let min = FALL_STEP_MIN; fallenC(chamber, lastC, min) > ROOM_C + 30; min += FALL_STEP_MIN)
+      curve.push([lastMin + min, fallenC(chamber, lastC, min)])
+  const [first] = stays
+  return {
+    ovenId: oven.id,
+    curve,
+    stays: stays.map(({ groups, fromMin, toMin, atC, rounds }) => ({ groups, fromMin, toMin, atC, rounds })),
+    onMin: first ? (curve[0]?.[0] ?? null) : null,
+  }
+}
+
+function temperStay(into: PlannedTask, plan: DayPlan, groups: readonly DayGroup[]) {
+  const first = into.groups[0] ?? ''
+  const round = into.rounds?.[first] ?? 1
+  const out = plan.tasks.find(task => task.kind === 'temper-out' && task.rounds?.[first] === round)
+  const atC = groups.find(({ id }) => id === first)?.tempers[round - 1]?.atC
+  return out && atC !== undefined
+    ? [
+        {
+          groups: into.groups,
+          fromMin: into.startMin,
+          pullMin: into.endMin,
+          toMin: out.endMin,
+          inC: atC,
+          atC,
+          rounds: into.rounds,
+        },
+      ]
+    : []
+}
+
+const batchOf = (group: string | undefined, groups: readonly ShopGroup[], day: ShopDay) =>
+  day.batches.find(({ batch }) => batch.id === groups.find(({ id }) => id === group)?.batchId)
+
+function waitsOf(plan: DayPlan, groups: readonly DayGroup[]): Wait[] {
+  const of = (kind: PlannedTask['kind'], id: string) =>
+    plan.tasks.find(
+      task => task.kind === kind && task.groups.includes(id) && (task.rounds === null || task.rounds[id] === 1),
+    )
+  return groups.flatMap(({ id, cold, maxToTemperMin, progress }): Wait[] => {
+    const pull = plan.tasks.find(
+      task => task.kind === 'pull' && task.load !== null && plan.loads[task.load]?.groups.includes(id),
+    )
+    const [into, out, temper] = [of('cold-in', id), of('cold-out', id), of('temper-in', id)]
+    const quenchedMin = pull?.endMin ?? (progress?.kind === 'quenched' ? progress.atMin : null)
+    const toCold =
+      cold && into && quenchedMin !== null
+        ? [
+            {
+              kind: 'to-cold' as const,
+              groups: [id],
+              fromMin: quenchedMin,
+              toMin: into.startMin,
+              limitMin: cold.delayMin,
+            },
+          ]
+        : []
+    const readyMin = out?.endMin ?? (progress?.kind === 'thawed' ? progress.atMin : cold ? null : quenchedMin)
+    return temper && readyMin !== null
+      ? [
+          ...toCold,
+          {
+            kind: 'to-temper' as const,
+            groups: [id],
+            fromMin: readyMin,
+            toMin: temper.startMin,
+            limitMin: maxToTemperMin,
+          },
+        ]
+      : toCold
+  })
+}

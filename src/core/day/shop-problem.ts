@@ -1,0 +1,283 @@
+import { TEMPER_WITHIN_MIN } from '../../data/delays'
+import { PACE } from '../../data/pace'
+import type { BladeProgress } from '../job/blade-progress'
+import { standing } from '../job/blade-state'
+import { chamberOf } from '../job/chambers'
+import { hotTimesOf } from '../job/hot-times'
+import { together } from '../job/together'
+import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
+import { coolDownMin, heatUpMin } from '../oven/chamber'
+import type { Batch } from '../shop/batch'
+import type { Oven } from '../shop/oven'
+import type { Workshop } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import {
+  type DayGroup,
+  type DayProblem,
+  downToGrid,
+  type HotTask,
+  type Progress,
+  type RunAnswer,
+  upToGrid,
+  type Window,
+} from './problem'
+
+/** A batch on a day, times in min from the day's origin. */
+export interface DayBatch {
+  readonly batch: Batch
+  /** Where its blades stand, by id; those not begun are not in it. */
+  readonly progress: ReadonlyMap<string, Omit<BladeProgress, 'atMs'> & { readonly atMin: number }>
+  readonly notBeforeMin: number
+  readonly notAfterMin: number
+  readonly deadlineMin: number | null
+}
+
+export interface ShopDay {
+  readonly batches: readonly DayBatch[]
+  readonly shop: Workshop
+  readonly work: readonly Window[]
+  readonly nowMin: number
+  readonly heatsAlone: boolean
+}
+
+/** Blades of one batch that are one group of the day. */
+export interface ShopGroup {
+  readonly id: string
+  readonly batchId: string
+  readonly blades: readonly BatchBlade[]
+}
+
+export interface ShopProblem {
+  readonly problem: DayProblem
+  readonly groups: readonly ShopGroup[]
+}
+
+/** A tempering hold may run on so long until hands are back, min; so may the cold. Common practice, no published source. */
+const OVERRUN_MIN = 960
+/** The least a blade may wait for its cold before the hardness foretold no longer stands, min, where its route says less. */
+const COLD_WITHIN_MIN = 120
+const HANDS_MIN = 5
+/** Packets nobody counts: the loads of a batch are planned at its own benches. */
+const ROOM_ENOUGH = 400
+
+/** The day of a real workshop as the planner's question: each batch's loads as its Heat Line has them, its cold, its tempers. */
+export function shopProblem(day: ShopDay): ShopProblem {
+  const { shop } = day
+  const temperId = shop.temperingOvenId ?? shop.hardeningOvenId
+  const temperOven = Math.max(
+    0,
+    shop.ovens.findIndex(oven => oven.id === temperId),
+  )
+  const groups: ShopGroup[] = []
+  const dayGroups: DayGroup[] = []
+  const atoms: number[][] = []
+  const parts: {
+    readonly from: DayBatch
+    readonly batch: Batch
+    readonly going: boolean
+    readonly begunMin: number | null
+  }[] = []
+  for (const from of day.batches) {
+    const blades = standing(bladesOf(from.batch))
+    const isHot = (blade: BatchBlade) => (from.progress.get(blade.id)?.kind ?? 'in-oven') === 'in-oven'
+    const inOven = blades.filter(blade => from.progress.get(blade.id)?.kind === 'in-oven')
+    const sets =
+      inOven.length > 0
+        ? [{ going: false, blades }]
+        : [
+            { going: false, blades: blades.filter(isHot) },
+            ...groupsOf(
+              blades.filter(blade => !isHot(blade)),
+              from,
+            ).map(set => ({ going: true, blades: set })),
+          ]
+    for (const set of sets) {
+      if (set.blades.length === 0 || set.blades.every(blade => isDone(blade, from))) continue
+      const ids = new Set(set.blades.map(blade => blade.id))
+      const loadedMin = Math.min(...inOven.map(blade => from.progress.get(blade.id)?.atMin ?? 0))
+      parts.push({
+        from,
+        batch: { ...from.batch, blades: from.batch.blades.filter(blade => ids.has(blade.id)) },
+        going: set.going,
+        begunMin: inOven.length > 0 ? loadedMin : null,
+      })
+      atoms.push(
+        (set.going ? [set.blades] : groupsOf(set.blades, null)).map(own => {
+          const id = `${from.batch.id}~${groups.length}`
+          groups.push({ id, batchId: from.batch.id, blades: own })
+          return dayGroups.push(dayGroupOf(id, own, set.going ? from : null, from.deadlineMin)) - 1
+        }),
+      )
+    }
+  }
+  const partOf = (group: number) => parts[atoms.findIndex(atom => atom.includes(group))]
+  const ovens = shop.ovens.map(oven => dayOvenOf(oven))
+  return {
+    groups,
+    problem: {
+      ovens,
+      temperOven,
+      coldBoxPackets: shop.cold.medium === 'none' ? 0 : ROOM_ENOUGH,
+      coolBetweenMin: PACE.coolBetweenMin,
+      overrunMin: OVERRUN_MIN,
+      work: day.work,
+      groups: dayGroups,
+      atoms,
+      nowMin: day.nowMin,
+      heatsAlone: day.heatsAlone,
+      notBeforeMin: parts.map(({ from }) => from.notBeforeMin),
+      notAfterMin: parts.map(({ from }) => from.notAfterMin),
+      runOf: indices => {
+        const own = [...new Set(indices.map(partOf))].flatMap(part => part ?? [])
+        if (own.some(part => part.going)) return own.length > 1 ? REFUSED : goingRun(indices)
+        return hotRun(own, indices, groups, day)
+      },
+    },
+  }
+}
+
+const REFUSED: RunAnswer = { ok: false, refusal: { code: 'windows-apart', amount: 0 } }
+
+/** Blades with the same cold, tempers and limits, and where they stand. */
+function groupsOf(blades: readonly BatchBlade[], from: DayBatch | null): BatchBlade[][] {
+  const sets = new Map<string, BatchBlade[]>()
+  for (const blade of blades) {
+    const at = from?.progress.get(blade.id)
+    const key = JSON.stringify([blade.group.route.cold, tempersOf(blade), withinOf(blade), at?.kind, at?.round])
+    sets.set(key, [...(sets.get(key) ?? []), blade])
+  }
+  return [...sets.values()]
+}
+
+const withinOf = ({ group }: BatchBlade): number => TEMPER_WITHIN_MIN[gradeOf(group)?.family ?? 'low-alloy']
+
+/** All its tempers are behind it. */
+const isDone = (blade: BatchBlade, { progress }: DayBatch): boolean => {
+  const at = progress.get(blade.id)
+  return at?.kind === 'tempered' && at.round >= tempersOf(blade).length
+}
+
+function dayGroupOf(
+  id: string,
+  blades: readonly BatchBlade[],
+  from: DayBatch | null,
+  deadlineMin: number | null,
+): DayGroup {
+  const first = blades[0] as BatchBlade
+  const { cold } = first.group.route
+  const progress = from && progressOf(blades, from)
+  return {
+    id,
+    count: blades.length,
+    cold: cold && {
+      delayMin: Math.max(COLD_WITHIN_MIN, cold.delayMin),
+      holdMin: [cold.holdMin + PACE.coldLagS / 60, cold.holdMin + OVERRUN_MIN],
+    },
+    tempers: tempersOf(first).map(({ atC, holdMin }) => ({ atC, holdMin: holdMin + PACE.temperLagMin })),
+    maxToTemperMin: Math.min(...blades.map(withinOf)),
+    deadlineMin,
+    ...(progress ? { progress } : {}),
+  }
+}
+
+/** Where blades that are past the oven stand: the last of them. */
+function progressOf(blades: readonly BatchBlade[], { progress }: DayBatch): Progress | null {
+  const all = blades.flatMap(blade => progress.get(blade.id) ?? [])
+  const last = all.reduce((latest, one) => (one.atMin > latest.atMin ? one : latest), all[0] ?? NOT_BEGUN)
+  const { kind, atMin, round } = last
+  if (kind === 'in-oven') return null
+  return kind === 'in-temper' || kind === 'tempered' ? { kind, atMin, round } : { kind, atMin }
+}
+
+const NOT_BEGUN = { kind: 'in-oven', atMin: 0, round: 0 } as const
+
+function dayOvenOf(oven: Oven) {
+  const chamber = chamberOf(oven)
+  return {
+    packets: ROOM_ENOUGH,
+    transMin: (fromC: number, toC: number) =>
+      toC > fromC ? heatUpMin(chamber, fromC, toC, 0) : coolDownMin(chamber, fromC, toC),
+  }
+}
+
+/** Blades past the oven: nothing of them is hot any more. */
+const goingRun = (groups: readonly number[]): RunAnswer => ({
+  ok: true,
+  run: { oven: 0, firstC: 0, lastC: 0, tasks: [], pullOf: new Map(), going: groups, loads: [] },
+})
+
+/** One or more batches in one go, as their Heat Line has it. */
+function hotRun(
+  parts: readonly { readonly batch: Batch; readonly begunMin: number | null }[],
+  indices: readonly number[],
+  groups: readonly ShopGroup[],
+  { shop, nowMin }: ShopDay,
+): RunAnswer {
+  const [first, ...rest] = parts
+  if (!first || (rest.length > 0 && !canJoin(parts))) return REFUSED
+  const times = hotTimesOf(together([first.batch, ...rest.map(({ batch }) => batch)]), shop)
+  const oven = shop.ovens.findIndex(({ id }) => id === first.batch.ovenId)
+  if (!times.ok || times.value.length === 0 || oven < 0)
+    return { ok: false, refusal: { code: 'no-plan-for-load', amount: 0 } }
+  const startMin = times.value[0]?.loadedMin ?? 0
+  const tasks: HotTask[] = []
+  const pullAt = new Map<string, number>()
+  for (const [load, { loadedMin, pulls }] of times.value.entries()) {
+    // Hands do one thing after the other: a task begins when the one before it has ended.
+    const freeMin = () => (tasks.at(-1)?.offsetMin ?? 0) + (tasks.at(-1)?.durationMin ?? 0)
+    tasks.push({
+      kind: 'load',
+      load,
+      offsetMin: Math.max(freeMin(), downToGrid(loadedMin - startMin)),
+      durationMin: HANDS_MIN,
+    })
+    const offsetMin = Math.max(freeMin(), downToGrid(Math.min(...pulls.map(pull => pull.pullMin)) - startMin))
+    const endMin = upToGrid(Math.max(...pulls.map(pull => pull.outMin)) - startMin)
+    tasks.push({ kind: 'pull', load, offsetMin, durationMin: Math.max(HANDS_MIN, endMin - offsetMin) })
+    for (const { bladeId } of pulls) pullAt.set(bladeId, tasks.length - 1)
+  }
+  const last = tasks.at(-1) as HotTask
+  tasks.push({
+    kind: 'inspect',
+    load: times.value.length - 1,
+    offsetMin: last.offsetMin + last.durationMin,
+    durationMin: upToGrid(PACE.inspectMin),
+  })
+  const begunMin = first.begunMin
+  const lateMin = begunMin === null ? 0 : lateBy(begunMin, tasks, nowMin)
+  return {
+    ok: true,
+    run: {
+      oven,
+      firstC: times.value[0]?.load.entryC ?? 0,
+      lastC: times.value.at(-1)?.load.austenitizeC ?? 0,
+      tasks,
+      pullOf: new Map(
+        indices.map(index => [index, pullAt.get(groups[index]?.blades.at(-1)?.id ?? '') ?? tasks.length - 2]),
+      ),
+      readyAfter: tasks.length - 1,
+      loads: times.value.map(({ load }) => ({
+        groups: indices.filter(index =>
+          groups[index]?.blades.some(({ id }) => load.blades.some(blade => blade.id === id)),
+        ),
+        austenitizeC: load.austenitizeC,
+        entryC: load.entryC,
+      })),
+      ...(begunMin === null ? {} : { begunMin: begunMin + lateMin }),
+    },
+  }
+}
+
+/** How far a run that has begun is behind: its first pull should be over by now, and blades are still in the oven. */
+const lateBy = (begunMin: number, tasks: readonly HotTask[], nowMin: number): number => {
+  const last = tasks.findLast(({ kind }) => kind === 'pull')
+  return Math.max(0, nowMin - begunMin - (last?.offsetMin ?? 0))
+}
+
+/** Batches that gain by going in together: the same oven, and a soak they share; none of them begun. */
+function canJoin(parts: readonly { readonly batch: Batch; readonly begunMin: number | null }[]): boolean {
+  if (parts.some(({ begunMin }) => begunMin !== null)) return false
+  if (new Set(parts.map(({ batch }) => batch.ovenId)).size > 1) return false
+  const soaks = parts.map(({ batch }) => new Set(bladesOf(batch).map(({ group }) => group.route.austenitizeC)))
+  return soaks.every((own, i) => [...own].some(c => soaks.some((other, j) => j !== i && other.has(c))))
+}

@@ -1,0 +1,132 @@
+import { type SharedSoak, soakToShare } from '../job/shared-soak'
+import { together } from '../job/together'
+import { newOven } from '../shop/defaults'
+import { planDay } from './plan'
+import type { Window } from './problem'
+import { type DayBatch, type ShopDay, shopProblem } from './shop-problem'
+
+/** Something that could be otherwise, and when all would be done then; null: then too it cannot be. */
+export interface Help {
+  readonly code: 'helper' | 'second-set' | 'temper-oven' | 'longer-hours' | 'heats-alone' | 'share-soak' | 'leave-out'
+  /** The batches it is about; none where it is about the shop. */
+  readonly batchIds: readonly string[]
+  /** Hands would be there until then, min; 0 where it is not about hours. */
+  readonly untilMin: number
+  /** For a shared soak: at what, and what it does to each steel, HRC. */
+  readonly soak: SharedSoak | null
+  readonly finishMin: number
+  /** How much sooner all is done; null: only so it can be done at all. */
+  readonly savedMin: number | null
+}
+
+/** Less is not worth saying. */
+const WORTH_MIN = 15
+/** Hands stay so much longer on the first day that is left, min: the least that helps is told. */
+const LONGER_MIN = [60, 120, 180, 240, 300, 360]
+const MOST_TOLD = 6
+
+interface Variant extends Omit<Help, 'finishMin' | 'savedMin'> {
+  readonly day: ShopDay
+}
+
+/** What would bring the day's end nearer, each worked out by planning it, the most helpful first. */
+export function helpsOf(day: ShopDay, visits: number): Help[] {
+  const finishOf = (of: ShopDay): number | null => {
+    const answer = planDay(shopProblem(of).problem, { visits })
+    return answer.feasible ? answer.plan.finishMin : null
+  }
+  const now = finishOf(day)
+  const helpOf = ({ day: changed, ...variant }: Variant): Help[] => {
+    const finishMin = finishOf(changed)
+    if (finishMin === null) return []
+    const savedMin = now === null ? null : now - finishMin
+    return savedMin !== null && savedMin < WORTH_MIN ? [] : [{ ...variant, finishMin, savedMin }]
+  }
+  const longer = longerHours(day, now)
+  const helps = variantsOf(day).flatMap(helpOf)
+  for (const variant of longer) {
+    const help = helpOf(variant)
+    helps.push(...help)
+    if (help.length > 0) break
+  }
+  return helps
+    .sort((a, b) => (b.savedMin ?? Number.POSITIVE_INFINITY) - (a.savedMin ?? Number.POSITIVE_INFINITY))
+    .slice(0, MOST_TOLD)
+}
+
+function variantsOf(day: ShopDay): Variant[] {
+  const { shop } = day
+  const about = { batchIds: [], untilMin: 0, soak: null }
+  const withPlates = (change: Partial<typeof shop.plates>): ShopDay => ({
+    ...day,
+    shop: { ...shop, plates: { ...shop.plates, ...change } },
+  })
+  const variants: Variant[] = []
+  if ((shop.plates.people ?? 1) < 2) variants.push({ ...about, code: 'helper', day: withPlates({ people: 2 }) })
+  if ((shop.plates.sets ?? 1) < 2) variants.push({ ...about, code: 'second-set', day: withPlates({ sets: 2 }) })
+  if (shop.temperingOvenId === null || shop.temperingOvenId === shop.hardeningOvenId) {
+    const extra = newOven('day-extra-oven', 'A tempering oven', 'small')
+    const more = { ...shop, ovens: [...shop.ovens, extra], temperingOvenId: extra.id }
+    variants.push({ ...about, code: 'temper-oven', day: { ...day, shop: more } })
+  }
+  if (!day.heatsAlone) variants.push({ ...about, code: 'heats-alone', day: { ...day, heatsAlone: true } })
+  return [...variants, ...shared(day), ...without(day)]
+}
+
+/** The hours of the first day that is left made longer bit by bit, where all is not done on it. */
+function longerHours(day: ShopDay, finishMin: number | null): Variant[] {
+  const { work, nowMin } = day
+  const first = work.findIndex(([, to]) => to > nowMin)
+  const window = work[first]
+  if (!window || (finishMin !== null && finishMin <= window[1])) return []
+  const nextMin = work[first + 1]?.[0] ?? Number.POSITIVE_INFINITY
+  return LONGER_MIN.map(more => window[1] + more)
+    .filter(untilMin => untilMin < nextMin)
+    .map(untilMin => ({
+      code: 'longer-hours',
+      batchIds: [],
+      untilMin,
+      soak: null,
+      day: { ...day, work: work.map((one, i): Window => (i === first ? [one[0], untilMin] : one)) },
+    }))
+}
+
+const isWhole = ({ progress }: DayBatch): boolean => progress.size === 0
+
+/** Steels of one batch, or of two, that could be soaked at one temperature. */
+function shared(day: ShopDay): Variant[] {
+  const whole = day.batches.filter(isWhole)
+  const sets = [...whole.map(one => [one]), ...whole.flatMap((a, i) => whole.slice(i + 1).map(b => [a, b]))]
+  for (const set of sets) {
+    const [first, ...rest] = set.map(({ batch }) => batch)
+    const soak = first ? soakToShare(together([first, ...rest]), day.shop.units) : null
+    if (!soak) continue
+    const atC = new Map(soak.changes.map(({ groupId }) => [groupId, soak.atC]))
+    const batches = day.batches.map(one => ({
+      ...one,
+      batch: {
+        ...one.batch,
+        groups: one.batch.groups.map(group => ({
+          ...group,
+          route: { ...group.route, austenitizeC: atC.get(group.id) ?? group.route.austenitizeC },
+        })),
+      },
+    }))
+    return [
+      { code: 'share-soak', batchIds: set.map(({ batch }) => batch.id), untilMin: 0, soak, day: { ...day, batches } },
+    ]
+  }
+  return []
+}
+
+/** Each batch left for another day. */
+const without = (day: ShopDay): Variant[] =>
+  day.batches.length < 2
+    ? []
+    : day.batches.filter(isWhole).map(({ batch }) => ({
+        code: 'leave-out',
+        batchIds: [batch.id],
+        untilMin: 0,
+        soak: null,
+        day: { ...day, batches: day.batches.filter(one => one.batch.id !== batch.id) },
+      }))
