@@ -21,7 +21,7 @@ export interface Help {
 
 /** Less is not worth saying. */
 const WORTH_MIN = 15
-/** Hands stay so much longer on the first day that is left, min: the least that helps is told. */
+/** Hands stay so much longer on the first day that is left, min. */
 const LONGER_MIN = [60, 120, 180, 240, 300, 360]
 const MOST_TOLD = 6
 
@@ -42,14 +42,10 @@ export function helpsOf(day: ShopDay, visits: number): Help[] {
     const savedMin = now === null ? null : now - finishMin
     return savedMin !== null && savedMin < WORTH_MIN ? [] : [{ ...variant, finishMin, savedMin }]
   }
-  const longer = longerHours(day, now)
-  const helps = variantsOf(day).flatMap(helpOf)
-  for (const variant of longer) {
-    const help = helpOf(variant)
-    helps.push(...help)
-    if (help.length > 0) break
-  }
-  return helps
+  const longer = longerHours(day, now).flatMap(helpOf)
+  // Best is what gets all of it done on the same day; else the least that helps.
+  const stay = longer.find(help => help.finishMin <= help.untilMin) ?? longer[0]
+  return [...variantsOf(day).flatMap(helpOf), ...(stay ? [stay] : [])]
     .sort((a, b) => (b.savedMin ?? Number.POSITIVE_INFINITY) - (a.savedMin ?? Number.POSITIVE_INFINITY))
     .slice(0, MOST_TOLD)
 }
