@@ -1,6 +1,9 @@
 import type { WhyNot, WhyNotCode } from '../core/day/limits'
+import type { Urgent } from '../core/day/must-not-wait'
+import type { TaskKind } from '../core/day/task-kinds'
+import type { Help } from '../core/day/what-if'
 import { counted, listOf } from './lists'
-import type { Speaker } from './speaker'
+import { type Speaker, signedText } from './speaker'
 
 const packets = (n: number): string => counted(n, 'packet')
 
@@ -40,3 +43,84 @@ export const whyNotWords = (
   say: Speaker,
   nameOf = (id: string): string => id,
 ): string => WHY_NOT[code](amount, listOf([...new Set(groups.map(nameOf))]), say)
+
+/** What hands do, of whom. */
+const TASKS: Readonly<Record<TaskKind, (who: string, load: string) => string>> = {
+  load: (_, load) => `Load ${load}`,
+  pull: (_, load) => `Pull and quench ${load}`,
+  inspect: (_, load) => `Look at ${load}`,
+  'cold-in': who => `${who} into the cold`,
+  'cold-out': who => `${who} out of the cold`,
+  'temper-in': who => `${who} into the tempering oven`,
+  'temper-out': who => `${who} out of the tempering oven`,
+}
+
+export const taskWords = (kind: TaskKind, who: string): string => TASKS[kind](who, who)
+
+/** The same in a word or two, for a drawing. */
+const SHORT_TASKS: Readonly<Record<TaskKind, string>> = {
+  load: 'load',
+  pull: 'pull, quench',
+  inspect: 'inspect',
+  'cold-in': 'into the cold',
+  'cold-out': 'out of the cold',
+  'temper-in': 'temper in',
+  'temper-out': 'temper out',
+}
+export const shortTask = (kind: TaskKind): string => SHORT_TASKS[kind]
+
+const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth'] as const
+
+/** The rounds a closing holds: 'First temper', 'First and second temper'. */
+export const roundWords = (rounds: readonly number[]): string => {
+  const names = [...new Set(rounds)].sort((a, b) => a - b).map(round => ORDINALS[round - 1] ?? `${round}.`)
+  return `${listOf(names.map((name, i) => (i === 0 ? name : name.toLowerCase())))} temper`
+}
+
+const URGENT: Readonly<Record<Urgent['code'], (who: string, by: string) => string>> = {
+  'in-oven': who => `${who} is in the hot oven: every minute past its soak coarsens the grain`,
+  'to-cold': (who, by) => `${who} must be in the cold by ${by}: austenite that stands keeps more of itself`,
+  'in-cold': (who, by) => `${who} is in the cold, long enough from ${by} on`,
+  'to-temper': (who, by) => `${who} must be in its first temper by ${by}: hard and untempered it may crack`,
+  'in-temper': (who, by) => `${who} is in its temper, done at ${by}`,
+  'next-temper': (who, by) => `${who} is cool enough for its next temper from ${by} on`,
+}
+
+/** What something must not wait for, and why. */
+export const urgentWords = (code: Urgent['code'], who: string, by: string): string => URGENT[code](who, by)
+
+/** What would help, and what it does to a steel where it does. */
+export function helpWords(help: Help, names: { readonly who: string; readonly until: string }, say: Speaker): string {
+  switch (help.code) {
+    case 'helper':
+      return 'A helper at the plates'
+    case 'second-set':
+      return 'A second set of plates'
+    case 'temper-oven':
+      return 'A tempering oven of its own'
+    case 'longer-hours':
+      return `Work until ${names.until}`
+    case 'heats-alone':
+      return 'The oven heats up before you come'
+    case 'share-soak':
+      return `${listOf(help.soak?.changes.map(change => change.gradeName) ?? [])} in one soak at ${say.t(help.soak?.atC ?? 0)}`
+    case 'leave-out':
+      return `${names.who} on another day`
+  }
+}
+
+/** What a help costs, where it is not only time. */
+export const helpCost = (help: Help): string => {
+  switch (help.code) {
+    case 'share-soak':
+      return listOf(
+        help.soak?.changes
+          .filter(change => Math.abs(change.hrc) >= 0.05)
+          .map(change => `${change.gradeName} ${signedText(change.hrc)} HRC`) ?? [],
+      )
+    case 'heats-alone':
+      return 'only where your local rules let it'
+    default:
+      return ''
+  }
+}

@@ -31,15 +31,40 @@ export interface Ready {
   readonly atMin: number | null
 }
 
-/** Cold and tempers of blades that go on together, from where they stand. */
-export function afterQuench(builder: Builder, problem: DayProblem, unit: Unit, quenched: Ready | null) {
+/** Units of a run whose cold is the same go into it as one act, each out of it in its own time; that act, by the cold they have. */
+export function coldInTogether(
+  builder: Builder,
+  units: readonly { readonly unit: Unit; readonly ready: Ready }[],
+): ReadonlyMap<string, number> {
+  const into = new Map<string, number>()
+  for (const { unit } of units) {
+    const { cold } = unit.group
+    const key = JSON.stringify(cold)
+    if (!cold || into.has(key)) continue
+    const same = units.filter(other => JSON.stringify(other.unit.group.cold) === key)
+    // The delay counts from the first that was quenched.
+    const first = same.reduce((one, other) => ((other.ready.pull ?? 0) < (one.ready.pull ?? 0) ? other : one))
+    const groups = same.flatMap(other => other.unit.groups)
+    into.set(key, coldIn(builder, { ...unit, groups }, cold, first.ready))
+  }
+  return into
+}
+
+/** Cold and tempers of blades that go on together, from where they stand; `intoCold`: the act they go into it with, where it is shared. */
+export function afterQuench(
+  builder: Builder,
+  problem: DayProblem,
+  unit: Unit,
+  quenched: Ready | null,
+  intoCold: number | undefined,
+) {
   const { group } = unit
   const { progress } = group
   const past = (kinds: readonly string[]) => progress !== undefined && kinds.includes(progress.kind)
   let ready = quenched ?? standing(progress?.atMin ?? builder.nowMin)
   let thenMin = TO_TEMPER_MIN
   if (group.cold && !past(['thawed', 'in-temper', 'tempered'])) {
-    ready = coldPart(builder, unit, group.cold, ready)
+    ready = coldPart(builder, unit, group.cold, intoCold ?? coldIn(builder, unit, group.cold, ready))
     thenMin = WARM_MIN
   } else if (past(['thawed'])) thenMin = WARM_MIN
   const done = progress && 'round' in progress ? progress.round - (progress.kind === 'in-temper' ? 1 : 0) : 0
@@ -71,21 +96,30 @@ function follow(
   return add({ fromMin: atMin + least, toMin: Math.max(atMin + most, builder.nowMin + GRACE_MIN) })
 }
 
-function coldPart(builder: Builder, unit: Unit, cold: NonNullable<DayGroup['cold']>, ready: Ready): Ready {
-  const { run, groups, group, count } = unit
-  const hands = { run, load: null, groups, round: null, durationMin: TASK_LENGTH_MIN } as const
-  const isIn = group.progress?.kind === 'in-cold'
-  const into = isIn
-    ? builder.stood({ ...hands, kind: 'cold-in' }, group.progress?.atMin ?? builder.nowMin)
-    : follow(builder, ready, between => builder.add({ ...hands, kind: 'cold-in' }, between), {
-        least: TO_COLD_MIN,
-        most: ready.pull === null ? cold.delayMin : Number.POSITIVE_INFINITY,
-      })
+function coldIn(
+  builder: Builder,
+  { run, groups, group }: Unit,
+  cold: NonNullable<DayGroup['cold']>,
+  ready: Ready,
+): number {
+  const task = { run, load: null, groups, round: null, durationMin: TASK_LENGTH_MIN, kind: 'cold-in' } as const
+  if (group.progress?.kind === 'in-cold') return builder.stood(task, group.progress.atMin)
+  const into = follow(builder, ready, between => builder.add(task, between), {
+    least: TO_COLD_MIN,
+    most: ready.pull === null ? cold.delayMin : Number.POSITIVE_INFINITY,
+  })
   // The blades come out of the plates one after another: the delay is counted from the first.
-  if (!isIn && ready.pull !== null) builder.tie(ready.pull, into, 0, TO_COLD_MIN + cold.delayMin)
+  if (ready.pull !== null) builder.tie(ready.pull, into, 0, TO_COLD_MIN + cold.delayMin)
+  return into
+}
+
+function coldPart(builder: Builder, unit: Unit, cold: NonNullable<DayGroup['cold']>, into: number): Ready {
+  const { run, groups, group, count } = unit
+  const task = { run, load: null, groups, round: null, durationMin: TASK_LENGTH_MIN, kind: 'cold-out' } as const
   const [least, most] = cold.holdMin
+  const isIn = group.progress?.kind === 'in-cold'
   // What is in already comes out by when it went in, be it days ago.
-  const out = builder.add({ ...hands, kind: 'cold-out' }, isIn ? { fromMin: (group.progress?.atMin ?? 0) + least } : {})
+  const out = builder.add(task, isIn ? { fromMin: (group.progress?.atMin ?? 0) + least } : {})
   if (!isIn) builder.tie(into, out, least, most)
   builder.box.push({ run, in: into, out, count })
   return { pull: null, task: out, endMin: TASK_LENGTH_MIN, atMin: null }

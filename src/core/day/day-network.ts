@@ -48,6 +48,8 @@ export interface Network {
   readonly earliest: Float64Array
   readonly latest: Float64Array
   readonly lates: Float64Array
+  /** Those that were done or are being done, at whatever hour. */
+  readonly stood: Uint8Array
   /** From each task's start to the end of all that must follow it, at the least. */
   readonly tails: Float64Array
   /** Minutes between two stays of one oven, [stay][next stay]. */

@@ -8,10 +8,12 @@ export function createBuilder(nowMin: number) {
   const stays: Stay[] = []
   const box: BoxStay[] = []
   const [earliest, latest, lates]: [number[], number[], number[]] = [[], [], []]
+  const stood: boolean[] = []
   const put = (task: NetworkTask, from: number, to: number): number => {
     earliest.push(from)
     latest.push(to)
     lates.push(0)
+    stood.push(false)
     return tasks.push(task) - 1
   }
   return {
@@ -26,7 +28,10 @@ export function createBuilder(nowMin: number) {
     stood(task: NetworkTask, atMin: number): number {
       const at = Math.max(0, downToGrid(atMin))
       // What was done needs no hands any more.
-      return put(at + task.durationMin <= nowMin ? { ...task, durationMin: 0 } : task, at, at)
+      const isOver = task.kind === 'pull' ? at + task.durationMin <= nowMin : at <= nowMin
+      const index = put(isOver ? { ...task, durationMin: 0 } : task, at, at)
+      stood[index] = true
+      return index
     },
     /** It can be so long after hands came back at the earliest. */
     late(task: number, minutes: number) {
@@ -45,6 +50,7 @@ export function createBuilder(nowMin: number) {
       earliest: Float64Array.from(earliest),
       latest: Float64Array.from(latest),
       lates: Float64Array.from(lates),
+      stood: Uint8Array.from(stood, Number),
       tails: tailsOf(tasks, arcs),
     }),
   }

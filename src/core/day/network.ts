@@ -1,5 +1,5 @@
 import { AMBIENT_C } from '../oven/chamber'
-import { afterQuench, type Ready } from './after-quench'
+import { afterQuench, coldInTogether, type Ready, type Unit } from './after-quench'
 import type { Network } from './day-network'
 import { createBuilder } from './network-builder'
 import { type DayGroup, type DayOven, type DayProblem, type HotRun, upToGrid } from './problem'
@@ -18,21 +18,30 @@ const ANY_TIME: LoadBetween = { fromMin: 0, toMin: Number.POSITIVE_INFINITY }
 /** The network of some hot runs. */
 export function networkOf(problem: DayProblem, runs: readonly HotRun[], between: readonly LoadBetween[] = []): Network {
   const builder = createBuilder(problem.nowMin ?? 0)
-  let unit = 0
+  let unitCount = 0
   runs.forEach((run, runIndex) => {
     const own = hotPart(builder, problem, run, { runIndex, between: between[runIndex] ?? ANY_TIME })
-    for (const groups of unitsOf(problem, run)) {
-      const first = problem.groups[groups[0] as number] as DayGroup
+    const units = unitsOf(problem, run).flatMap((groups): { unit: Unit; ready: Ready | null }[] => {
+      const group = problem.groups[groups[0] as number] as DayGroup
       const pull = own[run.pullOf.get(groups[0] as number) ?? -1] ?? null
       const after = own[run.readyAfter ?? -1] ?? pull
-      const ready: Ready | null =
+      if ((pull === null || after === null) && !group.progress) return []
+      const count = groups.reduce((sum, i) => sum + (problem.groups[i]?.count ?? 0), 0)
+      const ready =
         pull === null || after === null
           ? null
           : { pull, task: after, endMin: builder.tasks[after]?.durationMin ?? 0, atMin: null }
-      if (ready === null && !first.progress) continue
-      const count = groups.reduce((sum, i) => sum + (problem.groups[i]?.count ?? 0), 0)
-      afterQuench(builder, problem, { run: runIndex, groups, group: first, count, unit: unit++ }, ready)
-    }
+      return [{ unit: { run: runIndex, groups, group, count, unit: unitCount++ }, ready }]
+    })
+    const intoCold =
+      run.readyAfter === undefined
+        ? null
+        : coldInTogether(
+            builder,
+            units.flatMap(({ unit, ready }) => (ready ? [{ unit, ready }] : [])),
+          )
+    for (const { unit, ready } of units)
+      afterQuench(builder, problem, unit, ready, ready ? intoCold?.get(JSON.stringify(unit.group.cold)) : undefined)
   })
   const { stays } = builder
   return {
@@ -55,7 +64,7 @@ function hotPart(
 ): number[] {
   const heatMin = upToGrid(problem.ovens[run.oven]?.transMin(AMBIENT_C, run.firstC) ?? 0)
   const own = run.tasks.map(({ kind, load, durationMin }, i) => {
-    const task = { kind, run: runIndex, load, groups: run.loads[load]?.groups ?? [], round: null, durationMin }
+    const task = { kind, run: runIndex, load, groups: groupsOfTask(run, kind, load), round: null, durationMin }
     if (run.begunMin !== undefined) return builder.stood(task, run.begunMin + (run.tasks[i]?.offsetMin ?? 0))
     return builder.add(
       task,
@@ -85,6 +94,10 @@ function hotPart(
   })
   return own
 }
+
+/** A load's own groups; all of them are looked at. */
+const groupsOfTask = (run: HotRun, kind: HotRun['tasks'][number]['kind'], load: number): readonly number[] =>
+  kind === 'inspect' ? [...run.pullOf.keys()] : (run.loads[load]?.groups ?? [])
 
 /** Groups of a run that go on together: pulled at once, and with all that follows the same. */
 function unitsOf({ groups }: DayProblem, run: HotRun): number[][] {

@@ -136,7 +136,8 @@ export function createSearch(
     let fits = true
     for (let i = 0; i < count; i++) {
       if (!active[i]) continue
-      starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
+      if (!network.stood[i])
+        starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
       if (!((starts[i] as number) < Number.POSITIVE_INFINITY) || (starts[i] as number) > (latest[i] as number))
         fits = false
       seeds.push(i)

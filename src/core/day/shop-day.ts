@@ -1,10 +1,11 @@
+import { coolantBought } from '../job/batch-cost'
 import { chamberOf } from '../job/chambers'
 import { coolDownMin, fallenC, heatUpMin } from '../oven/chamber'
 import type { Oven } from '../shop/oven'
 import type { DayPlan, PlannedTask } from './day-plan'
 import type { WhyNot } from './limits'
 import { planDay } from './plan'
-import type { DayGroup } from './problem'
+import { type DayGroup, downToGrid } from './problem'
 import { type ShopDay, type ShopGroup, type ShopProblem, shopProblem } from './shop-problem'
 
 /** Blades that stand and wait, and until when they may, min; null: as long as one likes. */
@@ -35,6 +36,12 @@ export interface OvenLane {
 export interface ShopDayPlan extends DayPlan {
   readonly lanes: readonly OvenLane[]
   readonly waits: readonly Wait[]
+  /** What has to be bought for the cold, kg of dry ice or litres of nitrogen, and by when; null: nothing. */
+  readonly coolant: {
+    readonly medium: 'dry-ice' | 'liquid-nitrogen'
+    readonly amount: number
+    readonly byMin: number
+  } | null
   /** When hands are needed, min, and for how long altogether. */
   readonly hands: { readonly fromMin: number; readonly toMin: number; readonly totalMin: number } | null
 }
@@ -69,6 +76,7 @@ function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
   return {
     ...plan,
     lanes: day.shop.ovens.map((oven, index) => laneOf(oven, index, plan, made, day)),
+    coolant: coolantOf(ahead, made, day),
     waits: waitsOf(plan, made.problem.groups),
     hands:
       ahead.length === 0
@@ -79,6 +87,15 @@ function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
             totalMin: ahead.reduce((sum, task) => sum + task.endMin - task.startMin, 0),
           },
   }
+}
+
+function coolantOf(ahead: readonly PlannedTask[], { groups }: ShopProblem, { shop }: ShopDay): ShopDayPlan['coolant'] {
+  const first = ahead.find(task => task.kind === 'cold-in')
+  const ids = new Set(ahead.filter(task => task.kind === 'cold-in').flatMap(task => task.groups))
+  const blades = groups.filter(({ id }) => ids.has(id)).flatMap(group => group.blades)
+  const { medium } = shop.cold
+  if (!first || medium === 'none' || medium === 'freezer') return null
+  return { medium, amount: coolantBought(blades, shop), byMin: first.startMin }
 }
 
 function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane {
@@ -136,7 +153,7 @@ function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day
     ovenId: oven.id,
     curve,
     stays: stays.map(({ groups, fromMin, toMin, atC, rounds }) => ({ groups, fromMin, toMin, atC, rounds })),
-    onMin: first ? (curve[0]?.[0] ?? null) : null,
+    onMin: first ? downToGrid(curve[0]?.[0] ?? 0) : null,
   }
 }
 

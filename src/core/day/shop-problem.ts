@@ -120,7 +120,7 @@ export function shopProblem(day: ShopDay): ShopProblem {
       coldBoxPackets: shop.cold.medium === 'none' ? 0 : ROOM_ENOUGH,
       coolBetweenMin: PACE.coolBetweenMin,
       overrunMin: OVERRUN_MIN,
-      work: day.work,
+      work: [...day.work, ...stayedFor(parts, day.nowMin)],
       groups: dayGroups,
       atoms,
       nowMin: day.nowMin,
@@ -135,6 +135,13 @@ export function shopProblem(day: ShopDay): ShopProblem {
     },
   }
 }
+
+/** Who has begun a hot run stays with it, whatever the hours say: until it is pulled, looked at and in the cold. */
+const HOT_RUN_MIN = 240
+const stayedFor = (parts: readonly { readonly begunMin: number | null }[], nowMin: number): Window[] =>
+  parts.flatMap(({ begunMin }) =>
+    begunMin === null ? [] : [[nowMin, Math.max(nowMin + 60, begunMin + HOT_RUN_MIN)] as const],
+  )
 
 const REFUSED: RunAnswer = { ok: false, refusal: { code: 'windows-apart', amount: 0 } }
 

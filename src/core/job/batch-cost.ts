@@ -98,7 +98,7 @@ function heatKWh(batch: Batch, shop: Workshop): number {
 }
 
 /** Dry ice, kg, or nitrogen, l, for all that goes into the cold together. */
-function coolantBought(blades: readonly BatchBlade[], shop: Workshop): number {
+export function coolantBought(blades: readonly BatchBlade[], shop: Workshop): number {
   const cold = blades.filter(blade => blade.group.route.cold)
   const [first] = cold
   const way = first?.group.route.cold

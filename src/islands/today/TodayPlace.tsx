@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react'
 import type { Answer } from '../../core/contract/questions'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
@@ -19,6 +20,9 @@ import { useAnswer } from '../../workers/use-answer'
 import { NewBatchButton } from '../batch/NewBatchButton'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
+
+/** Its drawing and its planner's words are fetched once the page stands. */
+const DayPart = lazy(() => import('./DayPart'))
 
 /** Batches shown of those that were measured. */
 const MOST_LATELY = 5
@@ -69,7 +73,7 @@ function Today() {
   const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
   const waiting = batches.filter(b => !hotIds.has(b.id) && tempersWaiting(b, runsOf(b)).length > 0)
   return (
-    <div className="mx-auto max-w-5xl px-4 py-6 md:px-8">
+    <div className="mx-auto max-w-6xl px-4 py-6 md:px-8">
       <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
         <div>
           <p className="text-ink-2">{shopName}</p>
@@ -80,6 +84,11 @@ function Today() {
         <NewBatchButton />
       </header>
       <FirstSteps batches={batches} />
+      {batches.length > 0 && (
+        <Suspense fallback={<p className="py-2.5 text-ink-2">Planning the day …</p>}>
+          <DayPart batches={batches} runs={runs} measured={measured} />
+        </Suspense>
+      )}
       <Part title="Hot now" empty="Nothing is hot.">
         {hot.map(run => (
           <HotLine key={run.id} run={run} batch={batches.find(b => b.id === run.batchIds[0])} />
@@ -222,7 +231,7 @@ const measuredWords = (batch: Answer<'lately'>[number] | undefined): string =>
 
 function Part({ title, empty, children }: { title: string; empty: string; children: React.ReactNode[] }) {
   return (
-    <section className="mb-6">
+    <section className="no-print mb-6">
       <h2 className="border-b border-rule-strong pb-1 text-lead">{title}</h2>
       {children.length > 0 ? <ul>{children}</ul> : <p className="py-2.5 text-ink-2">{empty}</p>}
     </section>

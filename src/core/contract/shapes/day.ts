@@ -170,6 +170,9 @@ export const shopDayResponse = z.object({
           limitMin: z.number(),
         }),
       ),
+      coolant: z
+        .object({ medium: z.enum(['dry-ice', 'liquid-nitrogen']), amount: z.number(), byMin: z.number() })
+        .nullable(),
       hands: z.object({ fromMin: z.number(), toMin: z.number(), totalMin: z.number() }).nullable(),
     })
     .nullable(),

@@ -1,0 +1,111 @@
+import { readFile } from 'node:fs/promises'
+import type { Page } from '@playwright/test'
+import { begin, goOn, title } from './hot-run'
+import { expect, expectAccessible, test } from './shop'
+
+const acts = (page: Page) => page.getByRole('region', { name: 'Act by act' })
+const answers = (page: Page) => page.getByRole('region', { name: 'The day', exact: true })
+
+/** Today on a Tuesday morning, before anyone is in the shop. */
+async function openTuesday(page: Page) {
+  await page.clock.install({ time: new Date('2026-03-03T07:00:00') })
+  await page.goto('/')
+  await expect(answers(page).getByText('proven: no order is sooner')).toBeVisible()
+}
+
+test('the day says when all is done, what hands do when, and what would help', async ({ page }) => {
+  await openTuesday(page)
+  await expect(acts(page).getByText(/Load C1 and C2/)).toBeVisible()
+  await expect(acts(page).getByRole('listitem').first()).toContainText('08:40 to 08:45')
+  await expect(page.getByRole('region', { name: 'What would help' }).getByText(/Work until/)).toBeVisible()
+  await expect(page.getByText('Nothing: no blade stands hard and untempered.')).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Tomorrow' }).click()
+  await expect(
+    acts(page)
+      .getByText(/out of the tempering oven/)
+      .first(),
+  ).toBeVisible()
+})
+
+test('a load is moved by keys and planned anew; it can be left for later, and comes back', async ({ page }) => {
+  await openTuesday(page)
+  const load = page.getByRole('button', { name: /^C1 and C2, 1050 °C/ })
+  await load.focus()
+  for (const start of ['08:45 to', '08:50 to', '08:55 to']) {
+    await page.keyboard.press('ArrowRight')
+    await expect(acts(page).getByRole('listitem').first()).toContainText(start)
+  }
+  await acts(page).getByRole('button', { name: 'When?' }).first().click()
+  const dialog = page.getByRole('dialog', { name: /When is Skerry fillets/ })
+  await expect(dialog.getByLabel('Load it exactly at')).toBeChecked()
+  await expect(dialog.getByLabel('Start, time')).toHaveValue('08:55')
+  await expectAccessible(page)
+  await dialog.getByLabel('Not these days').check()
+  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await expect(page.getByText('Nothing is to be hardened or tempered.')).toBeVisible()
+  await page.getByRole('button', { name: 'Skerry fillets and galley knives' }).click()
+  await dialog.getByLabel('When it fits best').check()
+  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await expect(acts(page).getByText(/Load C1 and C2/)).toBeVisible()
+})
+
+test('a time that cannot be kept is said, with the nearest plan; without hours too', async ({ page }) => {
+  await openTuesday(page)
+  await acts(page).getByRole('button', { name: 'When?' }).first().click()
+  await page.getByLabel('Done by, day').fill('2026-03-03')
+  await page.getByLabel('Done by, time').fill('12:00')
+  await page.getByRole('button', { name: 'Plan it so' }).click()
+  await expect(page.getByText(/cannot be done by the time set.*nearest plan/)).toBeVisible()
+  await page.getByRole('button', { name: 'Working hours' }).click()
+  const dialog = page.getByRole('dialog', { name: 'When are you in the shop?' })
+  await expectAccessible(page)
+  const days = ['Only today', 'Only tomorrow', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
+  for (const name of days) {
+    await dialog.getByRole('checkbox', { name }).click()
+    await expect(dialog.getByRole('checkbox', { name })).not.toBeChecked()
+  }
+  await page.keyboard.press('Escape')
+  await expect(page.getByText('There are no working hours. Set when you work.')).toBeVisible()
+})
+
+test('the day goes out as a calendar and as data', async ({ page }) => {
+  await openTuesday(page)
+  const fileOf = async (name: string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name, exact: true }).click(),
+    ])
+    return { name: file.suggestedFilename(), text: await readFile(await file.path(), 'utf8') }
+  }
+  const calendar = await fileOf('Into a calendar')
+  expect(calendar.name).toBe('day-2026-03-03.ics')
+  expect(calendar.text).toContain('BEGIN:VALARM')
+  expect(calendar.text).toContain('SUMMARY:Load C1 and C2')
+  const data = JSON.parse((await fileOf('As data')).text)
+  expect(data.plan.tasks.length).toBeGreaterThan(8)
+})
+
+test('a run moves the plan: what is in the oven must not wait, and is not loaded a second time', async ({ page }) => {
+  await begin(page, 'shop')
+  for (let i = 0; i < 3; i++) await goOn(page)
+  await expect(title(page)).toHaveText('Equalise at 790')
+  await page.goto('/')
+  const urgent = page.getByRole('region', { name: 'What must not wait' })
+  await expect(urgent.getByText(/is in the hot oven/)).toBeVisible()
+  await expect(urgent.getByRole('link', { name: /Open the run/ })).toBeVisible()
+  await expect(
+    acts(page)
+      .getByText(/Pull and quench/)
+      .first(),
+  ).toBeVisible()
+  await expect(acts(page).getByText(/^Load C1 and C2/)).toHaveCount(0)
+})
+
+test('on a phone the day stays within it, its drawing scrolls by itself', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openTuesday(page)
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(wide).toBeLessThanOrEqual(390)
+  await expect(page.getByRole('region', { name: 'The day’s drawing' })).toBeVisible()
+})

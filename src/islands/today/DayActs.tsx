@@ -1,0 +1,52 @@
+import { taskWords } from '../../words/day'
+import { clockAt, type NameOf } from './day-view'
+import type { Day, DayPlan } from './use-day'
+
+interface Props {
+  readonly plan: DayPlan
+  readonly day: Day
+  readonly nameOf: NameOf
+  readonly index: number
+  /** Asks when a batch is to be hardened. */
+  readonly onMove: (batchId: string) => void
+}
+
+/** One day act by act: the drawing in words, to be ticked off on paper. */
+export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
+  const tasks = plan.tasks.filter(
+    task => Math.floor(task.startMin / 1440) === index && (index > 0 || task.endMin > day.nowMin),
+  )
+  const batchIdOf = (group: string | undefined) => day.answer?.groups.find(({ id }) => id === group)?.batchId
+  const nameOfBatch = (id: string | undefined) => day.batches.find(batch => batch.id === id)?.name ?? ''
+  return (
+    <section aria-label="Act by act" className="mt-6">
+      <h2 className="border-b border-rule-strong pb-1 text-lead">Act by act</h2>
+      {tasks.length === 0 && <p className="py-2.5 text-ink-2">Nothing is left to do on this day.</p>}
+      <ol>
+        {tasks.map(task => {
+          const batchId = batchIdOf(task.groups[0])
+          return (
+            <li
+              key={`${task.kind} ${task.startMin} ${task.groups[0]}`}
+              className="grid min-h-touch grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-1"
+            >
+              <span className="font-semibold tabular-nums">
+                {clockAt(day.origin, task.startMin)} to {clockAt(day.origin, task.endMin)}
+              </span>
+              <span>
+                {taskWords(task.kind, nameOf(task.groups))} <span className="text-ink-2">{nameOfBatch(batchId)}</span>
+              </span>
+              {task.kind === 'load' && batchId ? (
+                <button type="button" className="btn btn-plain no-print" onClick={() => onMove(batchId)}>
+                  When?
+                </button>
+              ) : (
+                <span />
+              )}
+            </li>
+          )
+        })}
+      </ol>
+    </section>
+  )
+}

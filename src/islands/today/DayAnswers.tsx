@@ -1,0 +1,70 @@
+import { useSay } from '../../ui/Units'
+import { taskWords } from '../../words/day'
+import { useShopNow } from '../shop-context'
+import { dayAndClock, type NameOf } from './day-view'
+import type { Day, DayPlan } from './use-day'
+
+interface Props {
+  readonly plan: DayPlan
+  readonly day: Day
+  readonly nameOf: NameOf
+}
+
+/** The figures one opens the day for. */
+export function DayAnswers({ plan, day, nameOf }: Props) {
+  const say = useSay()
+  const shop = useShopNow()
+  const at = (min: number) => dayAndClock(day.origin, min)
+  const next = plan.tasks.find(task => task.endMin > day.nowMin)
+  const lane = plan.lanes.find(one => one.onMin !== null && one.curve.some(([, c]) => c > 500))
+  const { hands, coolant } = plan
+  return (
+    <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-5">
+      <Answer
+        name="Done at"
+        figure={at(plan.finishMin)}
+        note={
+          plan.proven
+            ? 'proven: no order is sooner'
+            : `${day.searching ? 'still searching; ' : ''}no plan ends before ${at(plan.lowerBoundMin)}`
+        }
+      />
+      {next && (
+        <Answer
+          name="Next"
+          figure={at(Math.max(next.startMin, day.nowMin))}
+          note={taskWords(next.kind, nameOf(next.groups))}
+        />
+      )}
+      {lane && lane.onMin !== null && lane.onMin >= day.nowMin - 5 && (
+        <Answer
+          name="Oven on"
+          figure={at(lane.onMin)}
+          note={shop.ovens.find(oven => oven.id === lane.ovenId)?.name ?? ''}
+        />
+      )}
+      {hands && (
+        <Answer
+          name="Your hands"
+          figure={say.minutes(hands.totalMin)}
+          note={`between ${at(hands.fromMin)} and ${at(hands.toMin)}`}
+        />
+      )}
+      {coolant && (
+        <Answer
+          name={coolant.medium === 'dry-ice' ? 'Dry ice' : 'Liquid nitrogen'}
+          figure={coolant.medium === 'dry-ice' ? say.mass(coolant.amount) : say.litres(coolant.amount)}
+          note={`in the shop by ${at(coolant.byMin)}`}
+        />
+      )}
+    </dl>
+  )
+}
+
+const Answer = ({ name, figure, note }: { name: string; figure: string; note: string }) => (
+  <div className="flex flex-col">
+    <dt className="text-small text-ink-2">{name}</dt>
+    <dd className="figure my-1 text-[26px]">{figure}</dd>
+    <dd className="text-small text-ink-2">{note}</dd>
+  </div>
+)

@@ -1,0 +1,95 @@
+import { useState } from 'react'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
+import { DayBoard } from '../../ui/drawings/day/DayBoard'
+import { ScrollRegion } from '../../ui/ScrollRegion'
+import { useSay } from '../../ui/Units'
+import { whyNotWords } from '../../words/day'
+import { useShopNow } from '../shop-context'
+import { DayActs } from './DayActs'
+import { DayAnswers } from './DayAnswers'
+import { DayOut } from './DayOut'
+import { DayTabs } from './DayTabs'
+import { boardOf, daysWithTasks, namesOf } from './day-view'
+import { HoursDialog } from './HoursDialog'
+import { MoveDialog } from './MoveDialog'
+import { MustNotWait } from './MustNotWait'
+import { moveBatch } from './move-batch'
+import { useDay } from './use-day'
+import { WouldHelp } from './WouldHelp'
+
+interface Props {
+  readonly batches: readonly Batch[]
+  readonly runs: readonly Run[]
+  readonly measured: ReadonlySet<string>
+}
+
+/** The day: when all is done, what hands do when, what must not wait, and what would help. */
+export default function DayPart({ batches, runs, measured }: Props) {
+  const shop = useShopNow()
+  const say = useSay()
+  const day = useDay(batches, runs, measured)
+  const [chosen, setChosen] = useState<number | null>(null)
+  const [moving, setMoving] = useState<string | null>(null)
+  const { answer } = day
+  const plan = answer?.plan ?? null
+  // A batch may have nothing left to do, though it was not measured.
+  const isEmpty = day.batches.length === 0 || (answer !== null && plan === null && answer.why === null)
+  const later = batches.filter(batch => batch.day?.later)
+  const nameOf = answer ? namesOf(answer, batches) : () => ''
+  const days = plan ? daysWithTasks(plan, day.nowMin) : []
+  const firstBusy = days.find(index => plan?.tasks.some(task => Math.floor(task.startMin / 1440) === index))
+  const index = chosen !== null && days.includes(chosen) ? chosen : (firstBusy ?? days[0] ?? 0)
+  const movingBatch = batches.find(batch => batch.id === moving)
+  return (
+    <section aria-label="The day" className="mb-6">
+      {isEmpty && <p className="py-2.5 text-ink-2">Nothing is to be hardened or tempered.</p>}
+      {!isEmpty && !answer && <p className="py-2.5 text-ink-2">Planning the day …</p>}
+      {later.length > 0 && (
+        <p className="mb-2 flex flex-wrap items-center gap-x-2">
+          Left for later:{' '}
+          {later.map(batch => (
+            <button key={batch.id} type="button" className="btn btn-plain link" onClick={() => setMoving(batch.id)}>
+              {batch.name}
+            </button>
+          ))}
+        </p>
+      )}
+      {day.leftOut > 0 && (
+        <p className="mb-2 text-ink-2">
+          {day.leftOut} more {day.leftOut === 1 ? 'batch waits' : 'batches wait'}: the newest twenty are planned.
+        </p>
+      )}
+      {answer?.why && (
+        <p role="alert" className="mb-3 border-l-3 border-bad pl-3">
+          {whyNotWords(answer.why, say, id => nameOf([id]))}{' '}
+          {plan && 'Below is the nearest plan that can be, without that limit.'}
+        </p>
+      )}
+      {plan && (
+        <>
+          <DayAnswers plan={plan} day={day} nameOf={nameOf} />
+          <DayTabs days={days} chosen={index} origin={day.origin} onChoose={setChosen}>
+            <HoursDialog />
+            <DayOut plan={plan} day={day} nameOf={nameOf} />
+          </DayTabs>
+          <ScrollRegion label="The day’s drawing" className="on-soot overflow-x-auto bg-soot py-2 print:hidden">
+            <DayBoard
+              {...boardOf({ plan, day, shop, say, nameOf, index })}
+              onMove={(batchId, byMin) => void moveBatch(batches, plan, day, batchId, byMin)}
+              onOpen={setMoving}
+            />
+          </ScrollRegion>
+        </>
+      )}
+      <div className="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-2">
+        <MustNotWait day={day} batches={batches} runs={runs} measured={measured} />
+        <WouldHelp day={day} />
+      </div>
+      {plan && <DayActs plan={plan} day={day} nameOf={nameOf} index={index} onMove={setMoving} />}
+      {movingBatch && (
+        <MoveDialog key={movingBatch.id} batch={movingBatch} origin={day.origin} onClose={() => setMoving(null)} />
+      )}
+    </section>
+  )
+}

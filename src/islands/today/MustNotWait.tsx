@@ -1,0 +1,84 @@
+import { isChecked } from '../../core/job/tester'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
+import { useSay } from '../../ui/Units'
+import { urgentWords } from '../../words/day'
+import { marksOfBlades } from '../../words/lists'
+import { useShopNow } from '../shop-context'
+import { dayAndClock } from './day-view'
+import type { Day } from './use-day'
+
+interface Props {
+  readonly day: Day
+  readonly batches: readonly Batch[]
+  readonly runs: readonly Run[]
+  readonly measured: ReadonlySet<string>
+}
+
+/** Shown of the batches that wait for their readings. */
+const MOST_UNREAD = 3
+
+/** What is lost if it waits, in order of what is lost the soonest; each with its one act. */
+export function MustNotWait({ day, batches, runs, measured }: Props) {
+  const shop = useShopNow()
+  const say = useSay()
+  const { origin, nowMin } = day
+  const unread = batches.filter(
+    batch => !measured.has(batch.id) && runs.some(run => run.endedAt !== null && run.batchIds.includes(batch.id)),
+  )
+  const needsTester = unread.length > 0 && !isChecked(shop.tester, new Date().toISOString())
+  return (
+    <section aria-label="What must not wait">
+      <h2 className="border-b border-rule-strong pb-1 text-lead">What must not wait</h2>
+      <ul>
+        {day.urgent.map(one => {
+          const batch = batches.find(({ id }) => id === one.batchId)
+          const leftMin = one.dueMin - nowMin
+          const late = leftMin < 0
+          return (
+            <Row
+              key={`${one.batchId} ${one.code} ${one.round}`}
+              when={late ? (one.loses ? 'Now' : 'Due') : say.minutes(Math.round(leftMin))}
+              alarm={one.loses && leftMin < 60}
+              href={`/run/${one.batchId}`}
+              act="Open the run"
+            >
+              {urgentWords(one.code, batch ? marksOfBlades(batch, one.bladeIds) : '', dayAndClock(origin, one.dueMin))}
+            </Row>
+          )
+        })}
+        {unread.slice(0, MOST_UNREAD).map(batch => (
+          <Row key={batch.id} when="Today" href={`/batch/${batch.id}/measure`} act="Measure">
+            {batch.name} is tempered and not measured
+          </Row>
+        ))}
+        {needsTester && (
+          <Row when="First" href="/workshop#tester" act="Check it">
+            The tester was not checked on its block today
+          </Row>
+        )}
+      </ul>
+      {day.urgent.length === 0 && unread.length === 0 && (
+        <p className="py-2.5 text-ink-2">Nothing: no blade stands hard and untempered.</p>
+      )}
+    </section>
+  )
+}
+
+interface RowProps {
+  readonly when: string
+  readonly alarm?: boolean
+  readonly href: string
+  readonly act: string
+  readonly children: React.ReactNode
+}
+
+const Row = ({ when, alarm, href, act, children }: RowProps) => (
+  <li className="border-b border-rule">
+    <a href={href} className="grid min-h-touch grid-cols-[64px_minmax(0,1fr)_auto] items-center gap-x-3 py-1.5">
+      <span className={`font-semibold ${alarm ? 'text-bad' : ''}`}>{when}</span>
+      <span>{children}</span>
+      <span className="link font-medium text-ember">{act}</span>
+    </a>
+  </li>
+)

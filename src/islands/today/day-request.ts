@@ -1,0 +1,77 @@
+import type { Request } from '../../core/contract/questions'
+import type { DayBatch } from '../../core/day/shop-problem'
+import { bladeProgress } from '../../core/job/blade-progress'
+import type { Batch } from '../../core/shop/batch'
+import { USUAL_HOURS } from '../../core/shop/hours'
+import type { Run } from '../../core/shop/run'
+import type { Workshop } from '../../core/shop/workshop'
+import { workWindows } from './work-windows'
+
+/** Days that are planned. */
+const PLANNED_DAYS = 14
+/** Batches that are planned at once; the others are said to wait. */
+const MOST_PLANNED = 20
+const MINUTE_MS = 60_000
+
+export type DayRequest = Request<'day'>
+
+/** What the day's question is made of, and the batches in it as the rest of the page knows them. */
+export interface DayAsked {
+  readonly request: Omit<DayRequest, 'visits'>
+  readonly batches: readonly DayBatch[]
+  /** Batches for which there is no room in the plan. */
+  readonly leftOut: number
+}
+
+interface DaySources {
+  /** Newest first, as are the runs. */
+  readonly batches: readonly Batch[]
+  readonly runs: readonly Run[]
+  /** Batches with a reading. */
+  readonly measured: ReadonlySet<string>
+  readonly shop: Workshop
+  readonly origin: Date
+  readonly nowMin: number
+}
+
+/** All batches that are to come or under way as one question, times in min from today's midnight. */
+export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DaySources): DayAsked {
+  const hours = shop.hours ?? USUAL_HOURS
+  const since = (ms: number) => (ms - origin.getTime()) / MINUTE_MS
+  const minutes = (instant: string | null | undefined) => (instant ? since(Date.parse(instant)) : null)
+  const own = batches.flatMap((batch): DayBatch[] => {
+    const progress = bladeProgress(runs.filter(run => run.batchIds.includes(batch.id)).reverse())
+    if (batch.blades.length === 0 || (measured.has(batch.id) && progress.size === 0)) return []
+    if (batch.day?.later && progress.size === 0) return []
+    const from = minutes(batch.day?.from)
+    return [
+      {
+        batch,
+        progress: new Map(
+          [...progress].map(([id, { kind, round, atMs }]) => [id, { kind, round, atMin: since(atMs) }]),
+        ),
+        notBeforeMin: Math.max(0, from ?? 0),
+        notAfterMin: batch.day?.exactly && from !== null ? from : Number.POSITIVE_INFINITY,
+        deadlineMin: minutes(batch.day?.doneBy),
+      },
+    ]
+  })
+  const told = own.slice(0, MOST_PLANNED)
+  return {
+    request: {
+      batches: told.map(({ batch, progress, notBeforeMin, notAfterMin, deadlineMin }) => ({
+        batch,
+        progress: Object.fromEntries(progress),
+        notBeforeMin,
+        notAfterMin: Number.isFinite(notAfterMin) ? notAfterMin : null,
+        deadlineMin,
+      })),
+      shop,
+      work: workWindows(hours, origin, PLANNED_DAYS),
+      nowMin,
+      heatsAlone: hours.heatsAlone,
+    },
+    batches: told,
+    leftOut: own.length - told.length,
+  }
+}

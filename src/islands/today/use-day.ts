@@ -1,0 +1,98 @@
+import { startOfDay } from 'date-fns/startOfDay'
+import { useEffect, useMemo, useState } from 'react'
+import type { Answer } from '../../core/contract/questions'
+import { mustNotWait, type Urgent } from '../../core/day/must-not-wait'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
+import { useAnswer } from '../../workers/use-answer'
+import { useShopNow } from '../shop-context'
+import { type DayAsked, type DayRequest, dayAsked } from './day-request'
+
+/** Work for a first plan, and for the best: a tenth of a second, and about one. */
+const FIRST_VISITS = 60_000
+const BEST_VISITS = 1_500_000
+const HELP_VISITS = 80_000
+const MINUTE_MS = 60_000
+/** A plan looks at the clock this often, min. */
+const STEP_MIN = 5
+
+export type DayPlan = NonNullable<Answer<'day'>['plan']>
+
+export interface Day {
+  /** Midnight of today, from which all minutes count. */
+  readonly origin: Date
+  readonly nowMin: number
+  readonly work: readonly (readonly [number, number])[]
+  readonly batches: readonly Batch[]
+  readonly leftOut: number
+  readonly answer: Answer<'day'> | null
+  /** A better plan is still looked for. */
+  readonly searching: boolean
+  readonly helps: Answer<'day-helps'>
+  readonly urgent: readonly Urgent[]
+}
+
+const stepNow = (): number => Math.floor(Date.now() / (STEP_MIN * MINUTE_MS))
+
+/** Now, on the plan's own grid: a plan is not made anew each second. */
+function useNowMin(): { readonly origin: Date; readonly nowMin: number } {
+  const [step, setStep] = useState(stepNow)
+  useEffect(() => {
+    const timer = setInterval(() => setStep(stepNow()), 20_000)
+    return () => clearInterval(timer)
+  }, [])
+  return useMemo(() => {
+    const now = new Date(step * STEP_MIN * MINUTE_MS)
+    const origin = startOfDay(now)
+    return { origin, nowMin: Math.max(0, (now.getTime() - origin.getTime()) / MINUTE_MS) }
+  }, [step])
+}
+
+const withVisits = ({ request }: DayAsked, visits: number, isAsked = true): DayRequest | null =>
+  isAsked && request.batches.length > 0 ? { ...request, visits } : null
+
+/** The day of all batches that are to come or under way: a first plan at once, the best as it is found. */
+export function useDay(batches: readonly Batch[], runs: readonly Run[], measured: ReadonlySet<string>): Day {
+  const shop = useShopNow()
+  const { origin, nowMin } = useNowMin()
+  const asked = useMemo(
+    () => dayAsked({ batches, runs, measured, shop, origin, nowMin }),
+    [batches, runs, measured, shop, origin, nowMin],
+  )
+  const first = useAnswer(
+    'day',
+    useMemo(() => withVisits(asked, FIRST_VISITS), [asked]),
+  )
+  const isThere = first?.ok === true
+  const isBest = isThere && (first.value.plan?.proven ?? true)
+  const best = useAnswer(
+    'day',
+    useMemo(() => withVisits(asked, BEST_VISITS, isThere && !isBest), [asked, isThere, isBest]),
+  )
+  const helps = useAnswer(
+    'day-helps',
+    useMemo(() => withVisits(asked, HELP_VISITS, isThere), [asked, isThere]),
+  )
+  // The last answer is kept while a new one is worked out: of a day with nothing in it there is none.
+  const isEmpty = asked.batches.length === 0
+  const urgent = useMemo(() => mustNotWait(asked.batches), [asked])
+  return {
+    origin,
+    nowMin,
+    work: asked.request.work,
+    batches: asked.batches.map(({ batch }) => batch),
+    leftOut: asked.leftOut,
+    answer: isEmpty ? null : soonest([first, isBest ? undefined : best].flatMap(one => (one?.ok ? [one.value] : []))),
+    searching: !isEmpty && (!first || (isThere && !isBest && !best)),
+    helps: helps?.ok && !isEmpty ? helps.value : [],
+    urgent,
+  }
+}
+
+/** Of the answers there are the one that ends first; one without a plan says why. */
+const soonest = (answers: readonly Answer<'day'>[]): Answer<'day'> | null =>
+  answers.reduce<Answer<'day'> | null>((best, one) => {
+    if (best === null) return one
+    const isSooner = (one.plan?.finishMin ?? 0) <= (best.plan?.finishMin ?? Number.POSITIVE_INFINITY)
+    return one.why === null && (best.why !== null || isSooner) ? one : best
+  }, null)
