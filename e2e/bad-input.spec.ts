@@ -96,7 +96,7 @@ test('the workshop goes out as one file and comes back; files that are not ours 
   await page.getByRole('button', { name: 'Start empty …' }).click()
   await page.getByRole('button', { name: 'Delete and start empty' }).click()
   await read(text)
-  await expect(page.getByText('14 batches')).toBeVisible()
+  await expect(page.getByText('15 batches')).toBeVisible()
   await page.getByRole('button', { name: 'Replace what is here' }).click()
   await expect(page.getByText(/readings read in/)).toBeVisible()
   await page.goto('/batches')

@@ -7,7 +7,7 @@ import { withBlades } from '../shop/batch-records'
 import { mustNotWait } from './must-not-wait'
 import { planShopDay } from './shop-day'
 import type { DayBatch, ShopDay } from './shop-problem'
-import { helpsOf } from './what-if'
+import { helpsOf, latestStart } from './what-if'
 
 const demo = makeDemoWorkshop(7, new Date('2026-03-02T08:00:00Z'))
 const batches = withBlades(demo.batches, demo.blades)
@@ -114,6 +114,23 @@ describe('what would help', () => {
     expect(longer?.finishMin).toBe(really)
     expect(longer?.savedMin).toBe(planned(day()).finishMin - really)
     expect(really).toBeLessThanOrEqual(untilMin)
+  })
+})
+
+describe('the latest start', () => {
+  const long: ShopDay = day({ work: [[480, 1380]], nowMin: 450 })
+  it('is the last that still ends within the hours: five minutes later does not', () => {
+    const latest = latestStart(long, VISITS)
+    const startMin = latest?.startMin ?? 0
+    expect(latest?.byMin).toBe(1380)
+    const from = (notBeforeMin: number) => planShopDay({ ...long, batches: [dayBatch({ notBeforeMin })] }, VISITS)
+    expect(from(startMin).plan?.finishMin).toBeLessThanOrEqual(1380)
+    expect(from(startMin).why).toBeNull()
+    expect(from(startMin + 15).why).not.toBeNull()
+  })
+
+  it('is none where the day does not suffice', () => {
+    expect(latestStart(day(), VISITS)).toBeNull()
   })
 })
 

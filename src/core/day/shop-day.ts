@@ -1,6 +1,6 @@
 import { coolantBought } from '../job/batch-cost'
 import { chamberOf } from '../job/chambers'
-import { coolDownMin, fallenC, heatUpMin } from '../oven/chamber'
+import { fallenC, heatUpMin } from '../oven/chamber'
 import type { Oven } from '../shop/oven'
 import type { DayPlan, PlannedTask } from './day-plan'
 import type { WhyNot } from './limits'
@@ -132,15 +132,15 @@ function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day
     if (lastMin === null) {
       curve.push([stay.fromMin - heatMin(ROOM_C), ROOM_C])
     } else {
-      // It falls until it has to rise again for what comes next.
       const from = lastMin
+      // Off, it falls until it has to rise again for what comes next.
       const fellC = (min: number) => fallenC(chamber, lastC, min - from)
-      const coolMin = coolDownMin(chamber, lastC, stay.inC)
       let at = from
-      while (at < stay.fromMin && at - from < coolMin && heatMin(fellC(at)) < stay.fromMin - at) {
+      while (at + FALL_STEP_MIN < stay.fromMin - heatMin(fellC(at))) {
         curve.push([at, fellC(at)])
         at += FALL_STEP_MIN
       }
+      curve.push([Math.max(at, stay.fromMin - heatMin(fellC(at))), fellC(at)])
     }
     curve.push([stay.fromMin, stay.inC], [stay.pullMin, stay.atC], [stay.toMin, stay.atC])
     ;[lastMin, lastC] = [stay.toMin, stay.atC]

@@ -2,7 +2,7 @@ import { type SharedSoak, soakToShare } from '../job/shared-soak'
 import { together } from '../job/together'
 import { newOven } from '../shop/defaults'
 import { planDay } from './plan'
-import type { Window } from './problem'
+import { GRID_MIN, upToGrid, type Window } from './problem'
 import { type DayBatch, type ShopDay, shopProblem } from './shop-problem'
 
 /** Something that could be otherwise, and when all would be done then; null: then too it cannot be. */
@@ -46,7 +46,12 @@ export function helpsOf(day: ShopDay, visits: number): Help[] {
   // Best is what gets all of it done on the same day; else the least that helps.
   const stay = longer.find(help => help.finishMin <= help.untilMin) ?? longer[0]
   return [...variantsOf(day).flatMap(helpOf), ...(stay ? [stay] : [])]
-    .sort((a, b) => (b.savedMin ?? Number.POSITIVE_INFINITY) - (a.savedMin ?? Number.POSITIVE_INFINITY))
+    .sort(
+      (a, b) =>
+        // To do less is no help but the last.
+        Number(a.code === 'leave-out') - Number(b.code === 'leave-out') ||
+        (b.savedMin ?? Number.POSITIVE_INFINITY) - (a.savedMin ?? Number.POSITIVE_INFINITY),
+    )
     .slice(0, MOST_TOLD)
 }
 
@@ -126,3 +131,41 @@ const without = (day: ShopDay): Variant[] =>
         soak: null,
         day: { ...day, batches: day.batches.filter(one => one.batch.id !== batch.id) },
       }))
+
+/** Halvings of the time that is left: to within some minutes. */
+const HALVINGS = 7
+
+/**
+ * When the first load may go in at the latest for all to be done by the end of the day's hours, min; null where it cannot be done by
+ * then even at once, or nothing is to be loaded.
+ */
+export function latestStart(
+  day: ShopDay,
+  visits: number,
+): { readonly startMin: number; readonly byMin: number } | null {
+  const byMin = day.work.find(([, to]) => to > day.nowMin)?.[1]
+  if (byMin === undefined || !day.batches.some(isWhole)) return null
+  /** When the first load goes in, if none may before `fromMin`; null where all is not done in time. */
+  const loadedFrom = (fromMin: number): number | null => {
+    const batches = day.batches.map(one =>
+      isWhole(one) ? { ...one, notBeforeMin: Math.max(one.notBeforeMin, fromMin) } : one,
+    )
+    const answer = planDay(shopProblem({ ...day, batches }).problem, { visits })
+    if (!answer.feasible || answer.plan.finishMin > byMin) return null
+    return answer.plan.tasks.find(task => task.kind === 'load')?.startMin ?? null
+  }
+  let latest = loadedFrom(day.nowMin)
+  if (latest === null) return null
+  let [low, high] = [latest, byMin]
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = upToGrid((low + high) / 2)
+    const loaded = loadedFrom(middle)
+    if (loaded === null) high = middle - GRID_MIN
+    else {
+      latest = Math.max(latest, loaded)
+      low = Math.max(middle, loaded)
+    }
+    if (high <= low) break
+  }
+  return { startMin: latest, byMin }
+}

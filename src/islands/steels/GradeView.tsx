@@ -35,7 +35,7 @@ interface Props {
 }
 
 /** One grade whole: its tempering curve, its soak curve, what the mill's range does, and every figure with its source. */
-export function GradeView({ grade, onEdit }: Props) {
+export default function GradeView({ grade, onEdit }: Props) {
   const shop = useShopNow()
   const suggested = useAnswer(
     'suggested-route',

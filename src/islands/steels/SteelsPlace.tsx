@@ -5,8 +5,8 @@ import { useOwnGrades } from '../../store/hooks'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { GradeList } from './GradeList'
-import { GradeView } from './GradeView'
 
+const GradeView = lazy(() => import('./GradeView'))
 const SuggestView = lazy(() => import('./SuggestView'))
 const FolkloreView = lazy(() => import('./FolkloreView'))
 const OwnGradeForm = lazy(() => import('./own/OwnGradeForm'))
@@ -85,7 +85,9 @@ function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: stri
         {view === 'grades' && (
           <div className="grid gap-x-10 lg:grid-cols-[236px_minmax(0,1fr)]">
             <GradeList grades={grades} shown={grade} onShow={g => go('grades', g)} />
-            <GradeView key={grade.id} grade={grade} onEdit={isOwn ? () => go('own', grade.id) : null} />
+            <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
+              <GradeView key={grade.id} grade={grade} onEdit={isOwn ? () => go('own', grade.id) : null} />
+            </Suspense>
           </div>
         )}
       </Suspense>

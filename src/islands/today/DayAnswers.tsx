@@ -18,6 +18,7 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   const next = plan.tasks.find(task => task.endMin > day.nowMin)
   const lane = plan.lanes.find(one => one.onMin !== null && one.curve.some(([, c]) => c > 500))
   const { hands, coolant } = plan
+  const { latestStart } = day
   return (
     <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-5">
       <Answer
@@ -40,7 +41,11 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
         <Answer
           name="Oven on"
           figure={at(lane.onMin)}
-          note={shop.ovens.find(oven => oven.id === lane.ovenId)?.name ?? ''}
+          note={
+            latestStart
+              ? `load by ${at(latestStart.startMin)} at the latest to be done by ${at(latestStart.byMin)}`
+              : (shop.ovens.find(oven => oven.id === lane.ovenId)?.name ?? '')
+          }
         />
       )}
       {hands && (

@@ -10,6 +10,7 @@ import { DayActs } from './DayActs'
 import { DayAnswers } from './DayAnswers'
 import { DayOut } from './DayOut'
 import { DayTabs } from './DayTabs'
+import { DayWaits } from './DayWaits'
 import { boardOf, daysWithTasks, namesOf } from './day-view'
 import { HoursDialog } from './HoursDialog'
 import { MoveDialog } from './MoveDialog'
@@ -44,7 +45,7 @@ export default function DayPart({ batches, runs, measured }: Props) {
   return (
     <section aria-label="The day" className="mb-6">
       {isEmpty && <p className="py-2.5 text-ink-2">Nothing is to be hardened or tempered.</p>}
-      {!isEmpty && !answer && <p className="py-2.5 text-ink-2">Planning the day …</p>}
+      {!isEmpty && !answer && <DayWaits />}
       {later.length > 0 && (
         <p className="mb-2 flex flex-wrap items-center gap-x-2">
           Left for later:{' '}
@@ -66,21 +67,21 @@ export default function DayPart({ batches, runs, measured }: Props) {
           {plan && 'Below is the nearest plan that can be, without that limit.'}
         </p>
       )}
+      {plan && <DayAnswers plan={plan} day={day} nameOf={nameOf} />}
+      {!isEmpty && answer && (
+        <DayTabs days={days} chosen={index} origin={day.origin} onChoose={setChosen}>
+          <HoursDialog />
+          {plan && <DayOut plan={plan} day={day} nameOf={nameOf} />}
+        </DayTabs>
+      )}
       {plan && (
-        <>
-          <DayAnswers plan={plan} day={day} nameOf={nameOf} />
-          <DayTabs days={days} chosen={index} origin={day.origin} onChoose={setChosen}>
-            <HoursDialog />
-            <DayOut plan={plan} day={day} nameOf={nameOf} />
-          </DayTabs>
-          <ScrollRegion label="The day’s drawing" className="on-soot overflow-x-auto bg-soot py-2 print:hidden">
-            <DayBoard
-              {...boardOf({ plan, day, shop, say, nameOf, index })}
-              onMove={(batchId, byMin) => void moveBatch(batches, plan, day, batchId, byMin)}
-              onOpen={setMoving}
-            />
-          </ScrollRegion>
-        </>
+        <ScrollRegion label="The day’s drawing" className="on-soot overflow-x-auto bg-soot py-2 print:hidden">
+          <DayBoard
+            {...boardOf({ plan, day, shop, say, nameOf, index })}
+            onMove={(batchId, byMin) => void moveBatch(batches, plan, day, batchId, byMin)}
+            onOpen={setMoving}
+          />
+        </ScrollRegion>
       )}
       <div className="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-2">
         <MustNotWait day={day} batches={batches} runs={runs} measured={measured} />

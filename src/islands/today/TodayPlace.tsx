@@ -85,9 +85,12 @@ function Today() {
       </header>
       <FirstSteps batches={batches} />
       {batches.length > 0 && (
-        <Suspense fallback={<p className="py-2.5 text-ink-2">Planning the day …</p>}>
-          <DayPart batches={batches} runs={runs} measured={measured} />
-        </Suspense>
+        // Room for the day from the start, where there is one: what is below does not jump.
+        <div className={next.length > 0 ? 'min-h-screen' : ''}>
+          <Suspense fallback={<p className="min-h-screen py-2.5 text-ink-2">Planning the day …</p>}>
+            <DayPart batches={batches} runs={runs} measured={measured} />
+          </Suspense>
+        </div>
       )}
       <Part title="Hot now" empty="Nothing is hot.">
         {hot.map(run => (

@@ -91,7 +91,7 @@ export function boardOf({
       kind: hottest > 500 ? 'hot' : 'oven',
       name: oven?.name ?? '',
       note: `up to ${say.t(hottest)}`,
-      curve: lane.curve.filter(([min]) => min >= start - 240 && min <= end + 240),
+      curve: lane.curve,
       blocks: within(lane.stays).map((stay, i) => {
         const load = plan.loads.find(
           one => one.groups.some(id => stay.groups.includes(id)) && one.austenitizeC === stay.atC,

@@ -28,7 +28,9 @@ export interface Day {
   readonly answer: Answer<'day'> | null
   /** A better plan is still looked for. */
   readonly searching: boolean
-  readonly helps: Answer<'day-helps'>
+  readonly helps: Answer<'day-helps'>['helps']
+  /** When the first load may go in at the latest for all to be done within the day's hours. */
+  readonly latestStart: Answer<'day-helps'>['latestStart']
   readonly urgent: readonly Urgent[]
 }
 
@@ -84,7 +86,8 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     leftOut: asked.leftOut,
     answer: isEmpty ? null : soonest([first, isBest ? undefined : best].flatMap(one => (one?.ok ? [one.value] : []))),
     searching: !isEmpty && (!first || (isThere && !isBest && !best)),
-    helps: helps?.ok && !isEmpty ? helps.value : [],
+    helps: helps?.ok && !isEmpty ? helps.value.helps : [],
+    latestStart: helps?.ok && !isEmpty ? helps.value.latestStart : null,
     urgent,
   }
 }

@@ -182,4 +182,12 @@ export const STORIES: readonly Story[] = [
     note: 'New oven, first heats.',
     groups: [{ grade: 'X65Cr13', lot: 'gull 1', blades: [['A', 240, 36, 2.5, 4]] }],
   },
+  {
+    // Last, so that what chance makes of the others stays as it is.
+    name: 'Cheese knives for the dairy',
+    daysAgo: 2,
+    planned: true,
+    note: 'To go into the oven on the same day as the fillets, if it can be.',
+    groups: [{ grade: 'X50CrMoV15', blades: [['W', 210, 46, 2.2, 3]] }],
+  },
 ]

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { ok } from '../../codes/result'
 import { planShopDay } from '../../day/shop-day'
 import type { ShopDay } from '../../day/shop-problem'
-import { helpsOf } from '../../day/what-if'
+import { helpsOf, latestStart } from '../../day/what-if'
 import { question } from '../question'
 import { helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
 
@@ -31,5 +31,8 @@ export const dayHelps = question({
   summary: 'What would bring the end of a workshop’s day nearer, each planned',
   request: shopDayRequest,
   response: helpsResponse,
-  answer: request => ok(helpsOf(dayOf(request), request.visits)),
+  answer: request => {
+    const of = dayOf(request)
+    return ok({ helps: helpsOf(of, request.visits), latestStart: latestStart(of, request.visits) })
+  },
 })

@@ -180,18 +180,21 @@ export const shopDayResponse = z.object({
   groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
 })
 
-export const helpsResponse = list(
-  z.object({
-    code: z.enum(['helper', 'second-set', 'temper-oven', 'longer-hours', 'heats-alone', 'share-soak', 'leave-out']),
-    batchIds: list(z.string()),
-    untilMin: z.number(),
-    soak: z
-      .object({
-        atC: z.number(),
-        changes: list(z.object({ groupId: z.string(), gradeName: z.string(), fromC: z.number(), hrc: z.number() })),
-      })
-      .nullable(),
-    finishMin: z.number(),
-    savedMin: z.number().nullable(),
-  }),
-)
+export const helpsResponse = z.object({
+  latestStart: z.object({ startMin: z.number(), byMin: z.number() }).nullable(),
+  helps: list(
+    z.object({
+      code: z.enum(['helper', 'second-set', 'temper-oven', 'longer-hours', 'heats-alone', 'share-soak', 'leave-out']),
+      batchIds: list(z.string()),
+      untilMin: z.number(),
+      soak: z
+        .object({
+          atC: z.number(),
+          changes: list(z.object({ groupId: z.string(), gradeName: z.string(), fromC: z.number(), hrc: z.number() })),
+        })
+        .nullable(),
+      finishMin: z.number(),
+      savedMin: z.number().nullable(),
+    }),
+  ),
+})
