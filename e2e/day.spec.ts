@@ -86,6 +86,15 @@ test('the day goes out as a calendar and as data', async ({ page }) => {
   expect(data.plan.tasks.length).toBeGreaterThan(8)
 })
 
+test('the day prints on one page', async ({ page }) => {
+  await openTuesday(page)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Working hours' })).toBeHidden()
+  await expect(acts(page)).toBeVisible()
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
+  expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
+})
+
 test('a run moves the plan: what is in the oven must not wait, and is not loaded a second time', async ({ page }) => {
   await begin(page, 'shop')
   for (let i = 0; i < 3; i++) await goOn(page)

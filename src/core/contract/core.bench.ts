@@ -1,7 +1,10 @@
 import Papa from 'papaparse'
 import { bench, describe } from 'vitest'
 import { OVEN_BUILDS } from '../../data/ovens'
+import { dayInstance } from '../../testing/day-instances'
 import { gradeOf, groupOf, trayOf, withTray } from '../../testing/tray'
+import { planDay } from '../day/plan'
+import { ruleProblemOf } from '../day/rule-problem'
 import { createLogReader } from '../files/oven-log/read-log'
 import { planCuts } from '../foil/cut-plan'
 import { batchFiguresOf } from '../job/batch-figures'
@@ -107,6 +110,16 @@ describe('an edit of 14 blades of three steels', () => {
   })
   bench('the figures, the same blades again', () => {
     batchFiguresOf({ batch: at(3), shop: SHOP, readings: [], experienceOf: () => null })
+  })
+})
+
+describe('the day', () => {
+  const days = [4, 9, 11].map(dayInstance)
+  bench('days of two to five groups, to their best', () => {
+    for (const { shop, groups } of days) planDay(ruleProblemOf(shop, groups), { visits: 300_000 })
+  })
+  bench('a first plan of the same', () => {
+    for (const { shop, groups } of days) planDay(ruleProblemOf(shop, groups), { visits: 5_000 })
   })
 })
 

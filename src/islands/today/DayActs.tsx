@@ -28,7 +28,7 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
           return (
             <li
               key={`${task.kind} ${task.startMin} ${task.groups[0]}`}
-              className="grid min-h-touch grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-1"
+              className="grid min-h-touch print:min-h-0 grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-1"
             >
               <span className="font-semibold tabular-nums">
                 {clockAt(day.origin, task.startMin)} to {clockAt(day.origin, task.endMin)}

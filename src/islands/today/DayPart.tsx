@@ -83,7 +83,7 @@ export default function DayPart({ batches, runs, measured }: Props) {
           />
         </ScrollRegion>
       )}
-      <div className="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-2">
+      <div className="no-print mt-5 grid gap-x-10 gap-y-6 md:grid-cols-2">
         <MustNotWait day={day} batches={batches} runs={runs} measured={measured} />
         <WouldHelp day={day} />
       </div>

@@ -15,7 +15,7 @@ const nameOf = (index: number, origin: Date): string =>
 
 /** Which day is drawn, and what can be done with the plan. */
 export const DayTabs = ({ days, chosen, origin, onChoose, children }: Props) => (
-  <div className="my-3 flex flex-wrap items-center gap-2">
+  <div className="no-print my-3 flex flex-wrap items-center gap-2">
     {days.length > 1 && (
       <fieldset className="flex flex-wrap gap-1">
         <legend className="sr-only">Day that is drawn</legend>

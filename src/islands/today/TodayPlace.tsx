@@ -81,12 +81,14 @@ function Today() {
             {new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())}
           </h1>
         </div>
-        <NewBatchButton />
+        <span className="no-print">
+          <NewBatchButton />
+        </span>
       </header>
       <FirstSteps batches={batches} />
       {batches.length > 0 && (
         // Room for the day from the start, where there is one: what is below does not jump.
-        <div className={next.length > 0 ? 'min-h-screen' : ''}>
+        <div className={next.length > 0 ? 'min-h-screen print:min-h-0' : ''}>
           <Suspense fallback={<p className="min-h-screen py-2.5 text-ink-2">Planning the day …</p>}>
             <DayPart batches={batches} runs={runs} measured={measured} />
           </Suspense>
@@ -165,7 +167,7 @@ function FirstSteps({ batches }: { batches: readonly Batch[] }) {
   const unsaid = unsaidOf(shop)
   if (shop.isDemo)
     return first ? (
-      <p className="mb-6 border-l-3 border-ember pl-3">
+      <p className="no-print mb-6 border-l-3 border-ember pl-3">
         Everything here is made up.{' '}
         <a
           className="link font-semibold"
@@ -182,7 +184,7 @@ function FirstSteps({ batches }: { batches: readonly Batch[] }) {
     ) : null
   if (unsaid.length === 0) return null
   return (
-    <section aria-label="Not said yet" className="mb-6 border-l-3 border-ember pl-3">
+    <section aria-label="Not said yet" className="no-print mb-6 border-l-3 border-ember pl-3">
       {batches.length === 0 && (
         <p className="mb-2 max-w-3xl text-lead">
           Tawny Ember is for makers who harden stainless and high-alloy blades in a programmable oven. Five short steps
@@ -213,7 +215,7 @@ function LowFoil() {
   const { leftMm } = useShopNow().foil
   if (leftMm === undefined || leftMm >= LOW_FOIL_MM) return null
   return (
-    <p className="mb-6 border-l-3 border-ember pl-3">
+    <p className="no-print mb-6 border-l-3 border-ember pl-3">
       Foil is low: {say.metres(leftMm / 1000)} left on the roll.{' '}
       <a className="link" href="/workshop">
         Enter a new roll in the Workshop
