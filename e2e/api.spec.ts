@@ -45,6 +45,7 @@ test('answers in the promised shapes', async ({ request }) => {
     '/api/cold',
     '/api/rockwell',
     '/api/advise',
+    '/api/plan',
   ])
 })
 
@@ -118,6 +119,8 @@ test('the simulated controller takes lines, streams readings, and refuses in the
   expect(await send('PROG 1')).toBe('OK')
   expect(await send('STEP 1 FULL 800 10')).toBe('OK')
   expect(await send('RUN')).toBe('OK')
+  // Who only listens makes nothing.
+  expect((await request.get('/api/oven-controller?session=api-test-0002')).status()).toBe(404)
   const stream = await fetch(`${baseURL}/api/oven-controller?session=${session}`)
   expect(stream.headers.get('content-type')).toBe('text/event-stream')
   const reader = stream.body?.getReader()
@@ -172,4 +175,61 @@ test('never fails on anything a client can send', async ({ request }) => {
   )
   for (const path of ['/api/%E0%A4%A', '/api/%00', '/api/..%2f..%2fetc'])
     expect((await request.get(path)).status()).toBeLessThan(500)
+})
+
+test('no foreign page and no foreign name is answered; every answer says how it may be used', async ({
+  request,
+  page,
+}) => {
+  const ask = (headers: Record<string, string>) => request.post('/api/cold', { data: {}, headers })
+  expect((await ask({ 'sec-fetch-site': 'cross-site' })).status()).toBe(403)
+  expect((await ask({ origin: 'http://harmless.example' })).status()).toBe(403)
+  const stream = { 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'cors' }
+  expect((await request.get('/api/oven-controller?session=api-test-0001', { headers: stream })).status()).toBe(403)
+  const named = await request.get('/', { headers: { host: 'harmless.example' } })
+  expect(named.status()).toBe(421)
+  expect((await named.json()).error.code).toBe('wrong-host')
+  for (const answer of [await request.get('/'), await ask({})]) {
+    expect(answer.headers()['x-content-type-options']).toBe('nosniff')
+    expect(answer.headers()['content-security-policy']).toContain("frame-ancestors 'none'")
+    expect(answer.headers()['referrer-policy']).toBe('no-referrer')
+  }
+  // The page itself still asks, by its worker and by fetch.
+  await page.goto('/')
+  const own = await page.evaluate(
+    async () =>
+      (await fetch('/api/cold', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' }))
+        .status,
+  )
+  expect(own).toBe(400)
+})
+
+test('the day plan answers over HTTP, and says in words what cannot be', async ({ request }) => {
+  const shop = {
+    oven: { packets: 5, tInfC: 1400, tauHeatMin: 45, tauCoolMin: 150 },
+    temperOven: { packets: 8, tInfC: 700, tauHeatMin: 60, tauCoolMin: 60 },
+    plates: { sets: 1, pressMin: 3, handleMin: 1, maxRun: 4, restMin: 10 },
+    coldBox: { packets: 8 },
+    coolBetweenMin: 20,
+    overrunMin: 960,
+    work: [0, 1, 2, 3, 4].map(day => [480 + 1440 * day, 1020 + 1440 * day]),
+  }
+  const group = {
+    id: 'A',
+    count: 4,
+    austenitizeC: [1060, 1080],
+    soakMin: [20, 35],
+    entryC: 800,
+    equaliseMin: 10,
+    cold: { delayMin: 60, holdMin: [60, 960] },
+    temper: { atC: 200, holdMin: 125 },
+    maxToTemperMin: 120,
+  }
+  const plan = async (data: unknown) => (await request.post('/api/plan', { data })).json()
+  // The first reference figure of the design's day plan.
+  expect(await plan({ shop, groups: [group] })).toMatchObject({ feasible: true, finishMin: 930, proven: true })
+  const none = await plan({ shop: { ...shop, work: [] }, groups: [group] })
+  expect(none).toMatchObject({ feasible: false, why: { code: 'no-hours', groups: ['A'] } })
+  expect(none.why.message).toBe('There are no working hours. Set when you work.')
+  expect((await request.post('/api/plan', { data: { shop, groups: [group, group] } })).status()).toBe(400)
 })

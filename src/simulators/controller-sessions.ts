@@ -15,6 +15,10 @@ const MOST_CATCH_UP_S = 12 * 3600
 
 const sessions = new Map<string, Session>()
 
+/** The stand-in of a session as it is now, for who only listens; null where no line was ever sent to it. */
+export const knownController = (id: string, nowMs: number): SimulatedController | null =>
+  sessions.has(id) ? controllerOf(id, nowMs) : null
+
 /** The stand-in of a session, brought up to now; made on first use. */
 export function controllerOf(id: string, nowMs: number, size = 'medium'): SimulatedController {
   for (const [key, session] of sessions) if (nowMs - session.lastMs > IDLE_MS) sessions.delete(key)

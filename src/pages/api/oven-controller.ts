@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro'
 import { z } from 'zod'
 import { writeReading } from '../../core/oven/line-protocol'
 import { problemsOf, rule } from '../../core/shop/problems'
-import { controllerOf } from '../../simulators/controller-sessions'
+import { controllerOf, knownController } from '../../simulators/controller-sessions'
 import { readJson } from './_body'
 import { answer, refuse, refuseBody, refuseRequest } from './_reply'
 
@@ -35,16 +35,19 @@ export const GET: APIRoute = ({ url, request }) => {
       'Give ?session=, the one lines are sent with.',
       problemsOf(session.error, url.searchParams.get('session')),
     )
-  const size = sizes.catch('medium').parse(url.searchParams.get('oven'))
+  // Listening makes no stand-in: whoever only opens addresses cannot push one out that is running.
+  if (!knownController(session.data, Date.now()))
+    return refuse(404, 'no-session', 'Send this session a line by POST first; then listen to it.')
   const text = new TextEncoder()
   let timer: ReturnType<typeof setInterval> | undefined
   const stop = () => clearInterval(timer)
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const send = () => {
-        const reading = controllerOf(session.data, Date.now(), size).reading()
+        const known = knownController(session.data, Date.now())
+        if (!known) return stop()
         try {
-          controller.enqueue(text.encode(`data: ${writeReading(reading)}\n\n`))
+          controller.enqueue(text.encode(`data: ${writeReading(known.reading())}\n\n`))
         } catch {
           stop()
         }
