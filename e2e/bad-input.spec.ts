@@ -77,9 +77,11 @@ test('storage that refuses is said, keeps the change on the page, and saves it l
 
 test('the workshop goes out as one file and comes back; files that are not ours change nothing', async ({ page }) => {
   await page.goto('/workshop')
+  await expect(page.getByText('Never saved to a file from this browser.')).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save everything to a file' }).click()
   const text = await readFile(await (await download).path(), 'utf8')
+  await expect(page.getByText(/Last saved to a file .* ago/)).toBeVisible()
   const read = async (content: string) =>
     page
       .getByLabel('Workshop file')

@@ -9,3 +9,6 @@ export const TEMPER_WITHIN_MIN: Readonly<Record<GradeFamily, number>> = {
   'high-alloy': 120,
   'low-alloy': 60,
 }
+
+/** How long a quenched blade may wait for its cold where its route asks for no longer, min: its austenite stands. Common practice, no published source. */
+export const COLD_WITHIN_MIN = 120

@@ -3,6 +3,7 @@ import { exportText } from '../core/files/exchange'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { emptyData, readAll } from '../store/backup'
 import { withUnsaved } from '../store/batches'
+import { noteSaved } from '../store/keeping'
 
 /** Hands a text to the browser as a file to keep. */
 export function download(name: string, type: string, content: BlobPart) {
@@ -18,11 +19,14 @@ export function download(name: string, type: string, content: BlobPart) {
 export async function saveEverything() {
   const now = new Date().toISOString()
   // Where storage cannot be read at all, what is on the page is still worth keeping; but it is no backup, and it is said.
+  let isWhole = true
   const data = await readAll().catch(() => {
+    isWhole = false
     toast('The stored data cannot be read: this file holds only what is unsaved on this page. Keep your older files.', {
       duration: 30_000,
     })
     return emptyData(DEFAULT_WORKSHOP)
   })
   download(`tawny-ember-${now.slice(0, 10)}.json`, 'application/json', exportText(withUnsaved(data), now))
+  if (isWhole) await noteSaved(now)
 }

@@ -124,3 +124,7 @@ export const helpCost = (help: Help): string => {
       return ''
   }
 }
+
+/** How a plan stands against the day's first: later or sooner by some minutes. */
+export const movedWords = (byMin: number, say: Speaker): string =>
+  `${say.minutes(Math.abs(byMin))} ${byMin > 0 ? 'later' : 'sooner'} than the day’s first plan`

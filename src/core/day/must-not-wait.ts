@@ -1,4 +1,4 @@
-import { TEMPER_WITHIN_MIN } from '../../data/delays'
+import { COLD_WITHIN_MIN, TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import { standing } from '../job/blade-state'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
@@ -15,9 +15,6 @@ export interface Urgent {
   readonly loses: boolean
   readonly round: number
 }
-
-/** The least a blade may wait for its cold, min; as the plan has it. */
-const COLD_WITHIN_MIN = 120
 
 /** Blades of begun batches by what their next step is, those first of which the most is lost the soonest. */
 export function mustNotWait(batches: readonly DayBatch[]): Urgent[] {

@@ -1,4 +1,4 @@
-import { TEMPER_WITHIN_MIN } from '../../data/delays'
+import { COLD_WITHIN_MIN, TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import type { BladeProgress } from '../job/blade-progress'
 import { standing } from '../job/blade-state'
@@ -54,11 +54,44 @@ export interface ShopProblem {
 
 /** A tempering hold may run on so long until hands are back, min; so may the cold. Common practice, no published source. */
 const OVERRUN_MIN = 960
-/** The least a blade may wait for its cold before the hardness foretold no longer stands, min, where its route says less. */
-const COLD_WITHIN_MIN = 120
 const HANDS_MIN = 5
 /** Packets nobody counts: the loads of a batch are planned at its own benches. */
 const ROOM_ENOUGH = 400
+
+/** Blades of a batch that are at one place of their way: still to be hardened, in the oven, or past it. */
+interface Part {
+  readonly from: DayBatch
+  /** The batch with these blades alone. */
+  readonly batch: Batch
+  readonly blades: readonly BatchBlade[]
+  /** Past the oven: nothing of it is hot any more. */
+  readonly going: boolean
+  /** When they were loaded, where they are in the oven, min. */
+  readonly begunMin: number | null
+}
+
+function partsOf(from: DayBatch): Part[] {
+  const blades = standing(bladesOf(from.batch))
+  const at = (blade: BatchBlade) => from.progress.get(blade.id)
+  const part = (own: readonly BatchBlade[], going: boolean, begunMin: number | null): Part[] => {
+    if (own.every(blade => isDone(blade, from))) return []
+    const ids = new Set(own.map(blade => blade.id))
+    const batch = { ...from.batch, blades: from.batch.blades.filter(blade => ids.has(blade.id)) }
+    return [{ from, batch, blades: own, going, begunMin }]
+  }
+  const loaded = blades.flatMap(blade => (at(blade)?.kind === 'in-oven' ? [at(blade)?.atMin ?? 0] : []))
+  // While one is in the oven the whole run is: those pulled already wait for the others.
+  if (loaded.length > 0) return part(blades, false, Math.min(...loaded))
+  const past = blades.filter(blade => at(blade) !== undefined)
+  return [
+    ...part(
+      blades.filter(blade => at(blade) === undefined),
+      false,
+      null,
+    ),
+    ...groupsOf(past, from).flatMap(own => part(own, true, null)),
+  ]
+}
 
 /** The day of a real workshop as the planner's question: each batch's loads as its Heat Line has them, its cold, its tempers. */
 export function shopProblem(day: ShopDay): ShopProblem {
@@ -68,48 +101,16 @@ export function shopProblem(day: ShopDay): ShopProblem {
     0,
     shop.ovens.findIndex(oven => oven.id === temperId),
   )
+  const parts = day.batches.flatMap(partsOf)
   const groups: ShopGroup[] = []
   const dayGroups: DayGroup[] = []
-  const atoms: number[][] = []
-  const parts: {
-    readonly from: DayBatch
-    readonly batch: Batch
-    readonly going: boolean
-    readonly begunMin: number | null
-  }[] = []
-  for (const from of day.batches) {
-    const blades = standing(bladesOf(from.batch))
-    const isHot = (blade: BatchBlade) => (from.progress.get(blade.id)?.kind ?? 'in-oven') === 'in-oven'
-    const inOven = blades.filter(blade => from.progress.get(blade.id)?.kind === 'in-oven')
-    const sets =
-      inOven.length > 0
-        ? [{ going: false, blades }]
-        : [
-            { going: false, blades: blades.filter(isHot) },
-            ...groupsOf(
-              blades.filter(blade => !isHot(blade)),
-              from,
-            ).map(set => ({ going: true, blades: set })),
-          ]
-    for (const set of sets) {
-      if (set.blades.length === 0 || set.blades.every(blade => isDone(blade, from))) continue
-      const ids = new Set(set.blades.map(blade => blade.id))
-      const loadedMin = Math.min(...inOven.map(blade => from.progress.get(blade.id)?.atMin ?? 0))
-      parts.push({
-        from,
-        batch: { ...from.batch, blades: from.batch.blades.filter(blade => ids.has(blade.id)) },
-        going: set.going,
-        begunMin: inOven.length > 0 ? loadedMin : null,
-      })
-      atoms.push(
-        (set.going ? [set.blades] : groupsOf(set.blades, null)).map(own => {
-          const id = `${from.batch.id}~${groups.length}`
-          groups.push({ id, batchId: from.batch.id, blades: own })
-          return dayGroups.push(dayGroupOf(id, own, set.going ? from : null, from.deadlineMin)) - 1
-        }),
-      )
-    }
-  }
+  const atoms = parts.map(({ from, blades, going }) =>
+    (going ? [blades] : groupsOf(blades, null)).map(own => {
+      const id = `${from.batch.id}~${groups.length}`
+      groups.push({ id, batchId: from.batch.id, blades: own })
+      return dayGroups.push(dayGroupOf(id, own, going ? from : null, from.deadlineMin)) - 1
+    }),
+  )
   const partOf = (group: number) => parts[atoms.findIndex(atom => atom.includes(group))]
   const ovens = shop.ovens.map(oven => dayOvenOf(oven))
   return {

@@ -33,6 +33,8 @@ export function bladeProgress(runs: readonly Run[]): Map<string, BladeProgress> 
       }
     }
     for (const id of gone.keys()) found.delete(id)
+    // A run that was called off has nothing in its oven any more.
+    if (run.endedAt !== null) for (const [id, { kind }] of found) if (kind === 'in-oven') found.delete(id)
   }
   return found
 }

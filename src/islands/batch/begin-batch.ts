@@ -6,6 +6,7 @@ import { LONGEST } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import type { Grade } from '../../data/grades'
 import { addBatch } from '../../store/batches'
+import { askToKeep } from '../../store/keeping'
 import { newId } from './edit'
 
 interface Begun {
@@ -31,6 +32,8 @@ export async function beginBatch(
   const batch = blades ? layBlades(begun, groupId, blades, newId, now) : begun
   const { saved, problems } = await addBatch(batch)
   if (!saved) return problems
+  // With the first batch of one's own there is something to lose: the browser is asked to keep it.
+  if (!shop.isDemo) void askToKeep()
   location.href = `/batch/${batch.id}/${at}`
   return null
 }

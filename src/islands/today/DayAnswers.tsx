@@ -1,13 +1,27 @@
+import { useEffect, useState } from 'react'
 import { useSay } from '../../ui/Units'
-import { taskWords } from '../../words/day'
+import { movedWords, taskWords } from '../../words/day'
 import { useShopNow } from '../shop-context'
 import { dayAndClock, type NameOf } from './day-view'
+import { firstFinish } from './first-plan'
 import type { Day, DayPlan } from './use-day'
+import { dateOf } from './work-windows'
 
 interface Props {
   readonly plan: DayPlan
   readonly day: Day
   readonly nameOf: NameOf
+}
+
+/** How much later all is done than the day's first plan said, min; 0 while a better plan is still looked for. */
+function useMovedMin(plan: DayPlan, day: Day): number {
+  const [moved, setMoved] = useState(0)
+  const { searching, origin, batches } = day
+  const ids = batches.map(batch => batch.id).join()
+  useEffect(() => {
+    if (!searching) setMoved(plan.finishMin - firstFinish(dateOf(origin), ids.split(','), plan.finishMin))
+  }, [searching, origin, ids, plan.finishMin])
+  return moved
 }
 
 /** The figures one opens the day for. */
@@ -19,15 +33,18 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   const lane = plan.lanes.find(one => one.onMin !== null && one.curve.some(([, c]) => c > 500))
   const { hands, coolant } = plan
   const { latestStart } = day
+  const movedMin = useMovedMin(plan, day)
   return (
     <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-5">
       <Answer
         name="Done at"
         figure={at(plan.finishMin)}
         note={
-          plan.proven
-            ? 'proven: no order is sooner'
-            : `${day.searching ? 'still searching; ' : ''}no plan ends before ${at(plan.lowerBoundMin)}`
+          movedMin !== 0
+            ? movedWords(movedMin, say)
+            : plan.proven
+              ? 'proven: no order is sooner'
+              : `${day.searching ? 'still searching; ' : ''}no plan ends before ${at(plan.lowerBoundMin)}`
         }
       />
       {next && (

@@ -1,6 +1,8 @@
 import { isChecked } from '../../core/job/tester'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { useLastSaved } from '../../store/keeping'
+import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { urgentWords } from '../../words/day'
 import { marksOfBlades } from '../../words/lists'
@@ -15,6 +17,11 @@ interface Props {
   readonly measured: ReadonlySet<string>
 }
 
+/** A log that grows goes into a file at least so often. Common practice, no published source. */
+const SAVE_EVERY_DAYS = 14
+const DAY_MS = 86_400_000
+const daysSince = (instant: string): number => (Date.now() - Date.parse(instant)) / DAY_MS
+
 /** Shown of the batches that wait for their readings. */
 const MOST_UNREAD = 3
 
@@ -26,6 +33,9 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
   const unread = batches.filter(
     batch => !measured.has(batch.id) && runs.some(run => run.endedAt !== null && run.batchIds.includes(batch.id)),
   )
+  const saved = useLastSaved()
+  const isOverdue =
+    !shop.isDemo && runs.length > 0 && saved !== undefined && (saved === null || daysSince(saved) > SAVE_EVERY_DAYS)
   const needsTester = unread.length > 0 && !isChecked(shop.tester, new Date().toISOString())
   return (
     <section aria-label="What must not wait">
@@ -57,8 +67,13 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
             The tester was not checked on its block today
           </Row>
         )}
+        {isOverdue && (
+          <Row when="Soon" href="/workshop#data" act="Save it">
+            {saved ? `The log was last saved to a file ${ago(saved)}` : 'The log was never saved to a file'}
+          </Row>
+        )}
       </ul>
-      {day.urgent.length === 0 && unread.length === 0 && (
+      {day.urgent.length === 0 && unread.length === 0 && !isOverdue && (
         <p className="py-2.5 text-ink-2">Nothing: no blade stands hard and untempered.</p>
       )}
     </section>

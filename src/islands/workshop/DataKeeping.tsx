@@ -10,6 +10,7 @@ import { adoptionWords, looseEndWords } from '../../words/files'
 import { problemWords } from '../../words/problems'
 import { DEMO_SEED } from '../Place'
 import { download, saveEverything } from '../save-everything'
+import { KeptHere } from './KeptHere'
 
 /** A workshop file larger than this is not read at one go, MB. */
 const MOST_MB = 200
@@ -53,11 +54,12 @@ export function DataKeeping() {
     if ((await replaceAll(makeDemoWorkshop(DEMO_SEED, new Date()))).saved) toast('The demo workshop is loaded.')
   }
   return (
-    <section className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
+    <section id="data" className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
       <h2 className="text-large">Data</h2>
       <p className="mb-3 text-ink-2">
         Everything stays in this browser, and in the files you save. Nothing is sent anywhere.
       </p>
+      <KeptHere />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-ember" onClick={() => void saveEverything()}>
           Save everything to a file
