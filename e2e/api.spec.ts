@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
+import { REFERENCE_SHOP, SERVED_GROUP, servedShop } from '../src/testing/day-reference'
 
 const ROUTE = { austenitizeC: 1010, soakMin: 30, quenchedToC: 25, cold: null, tempers: [{ atC: 205, holdMin: 120 }] }
 const JSON_TYPE = { 'content-type': 'application/json' }
@@ -205,26 +206,7 @@ test('no foreign page and no foreign name is answered; every answer says how it 
 })
 
 test('the day plan answers over HTTP, and says in words what cannot be', async ({ request }) => {
-  const shop = {
-    oven: { packets: 5, tInfC: 1400, tauHeatMin: 45, tauCoolMin: 150 },
-    temperOven: { packets: 8, tInfC: 700, tauHeatMin: 60, tauCoolMin: 60 },
-    plates: { sets: 1, pressMin: 3, handleMin: 1, maxRun: 4, restMin: 10 },
-    coldBox: { packets: 8 },
-    coolBetweenMin: 20,
-    overrunMin: 960,
-    work: [0, 1, 2, 3, 4].map(day => [480 + 1440 * day, 1020 + 1440 * day]),
-  }
-  const group = {
-    id: 'A',
-    count: 4,
-    austenitizeC: [1060, 1080],
-    soakMin: [20, 35],
-    entryC: 800,
-    equaliseMin: 10,
-    cold: { delayMin: 60, holdMin: [60, 960] },
-    temper: { atC: 200, holdMin: 125 },
-    maxToTemperMin: 120,
-  }
+  const [shop, group] = [servedShop(REFERENCE_SHOP), SERVED_GROUP]
   const plan = async (data: unknown) => (await request.post('/api/plan', { data })).json()
   // The first reference figure of the design's day plan.
   expect(await plan({ shop, groups: [group] })).toMatchObject({ feasible: true, finishMin: 930, proven: true })

@@ -62,3 +62,9 @@ export const kind = (name: KindName, count: number, maxToTemperMin: number, id: 
   maxToTemperMin,
   ...REFERENCE_KINDS[name],
 })
+
+/** A workshop of plain figures as it is asked about over HTTP. */
+export const servedShop = ({ coldBoxPackets, ...shop }: RuleShop) => ({ ...shop, coldBox: { packets: coldBoxPackets } })
+
+/** Four blades of the first kind, as they are asked about over HTTP. */
+export const SERVED_GROUP = { id: 'A', count: 4, ...REFERENCE_KINDS.A, maxToTemperMin: 120 } as const

@@ -86,7 +86,7 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
 const Answer = ({ name, figure, note }: { name: string; figure: string; note: string }) => (
   <div className="flex flex-col">
     <dt className="text-small text-ink-2">{name}</dt>
-    <dd className="figure my-1 text-[26px]">{figure}</dd>
+    <dd className="figure my-1 text-page">{figure}</dd>
     <dd className="text-small text-ink-2">{note}</dd>
   </div>
 )

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { makeDemoWorkshop } from '../../../simulators/demo/make-demo'
+import { REFERENCE_SHOP, SERVED_GROUP, servedShop } from '../../../testing/day-reference'
 import { expectOk, gradeOf, refusalOf } from '../../../testing/tray'
 import { speakerOf } from '../../../words/speaker'
 import { spoken } from '../../../words/spoken'
@@ -198,28 +199,8 @@ const GOOD = {
     can: { coldToC: -75, anneal: true },
   },
   plan: {
-    shop: {
-      oven: { packets: 5, tInfC: 1400, tauHeatMin: 45, tauCoolMin: 150 },
-      temperOven: { packets: 8, tInfC: 700, tauHeatMin: 60, tauCoolMin: 60 },
-      plates: { sets: 1, pressMin: 3, handleMin: 1, maxRun: 4, restMin: 10 },
-      coldBox: { packets: 8 },
-      coolBetweenMin: 20,
-      overrunMin: 960,
-      work: [[480, 1020]],
-    },
-    groups: [
-      {
-        id: 'A',
-        count: 4,
-        austenitizeC: [1060, 1080],
-        soakMin: [20, 35],
-        entryC: 800,
-        equaliseMin: 10,
-        cold: { delayMin: 60, holdMin: [60, 960] },
-        temper: { atC: 200, holdMin: 125 },
-        maxToTemperMin: 120,
-      },
-    ],
+    shop: servedShop({ ...REFERENCE_SHOP, work: [[480, 1020]] }),
+    groups: [SERVED_GROUP],
     seconds: 0.1,
   },
   ...LOCAL,
