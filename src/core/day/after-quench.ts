@@ -103,7 +103,7 @@ function coldIn(
   ready: Ready,
 ): number {
   const task = { run, load: null, groups, round: null, durationMin: TASK_LENGTH_MIN, kind: 'cold-in' } as const
-  if (group.progress?.kind === 'in-cold') return builder.stood(task, group.progress.atMin)
+  if (group.progress?.kind === 'in-cold') return builder.stood(task, group.progress.atMin, true)
   const into = follow(builder, ready, between => builder.add(task, between), {
     least: TO_COLD_MIN,
     most: ready.pull === null ? cold.delayMin : Number.POSITIVE_INFINITY,
@@ -152,7 +152,7 @@ function temperPart(builder: Builder, problem: DayProblem, unit: Unit, temper: T
             ),
           { least: thenMin, most },
         )
-      : builder.stood({ ...hands, kind: 'temper-in' }, inSince)
+      : builder.stood({ ...hands, kind: 'temper-in' }, inSince, true)
   const isLast = round === group.tempers.length
   const toMin = isLast && group.deadlineMin !== null ? group.deadlineMin - TASK_LENGTH_MIN : Number.POSITIVE_INFINITY
   const out = builder.add(

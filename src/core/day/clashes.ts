@@ -14,7 +14,7 @@ export type Clash = readonly Decision[]
  * from one to the other, more in the cold box than it holds.
  */
 export function createClashes(network: Network, capacity: { readonly ovens: readonly number[]; readonly box: number }) {
-  const { tasks, stays, box, setups } = network
+  const { tasks, stays, box, setups, stood } = network
   const lengths = Float64Array.from(tasks, task => task.durationMin)
   /** The stay a task opens or empties, so that tempers in one closing are one task. */
   const stayOf = new Int16Array(tasks.length).fill(-1)
@@ -90,7 +90,7 @@ export function createClashes(network: Network, capacity: { readonly ovens: read
       for (let j = i + 1; j < ownTasks.length; j++) {
         const b = ownTasks[j] as number
         if ((starts[b] as number) >= endMin) break
-        if (isOne(closings, a, b)) continue
+        if (isOne(closings, a, b) || (stood[a] && stood[b])) continue
         return [before(a, b, lengths[a] as number), before(b, a, lengths[b] as number)]
       }
     }

@@ -25,10 +25,9 @@ export function createBuilder(nowMin: number) {
     add: (task: NetworkTask, { fromMin = 0, toMin = Number.POSITIVE_INFINITY } = {}): number =>
       put(task, upToGrid(Math.max(fromMin, nowMin)), downToGrid(toMin)),
     /** A task at a time that is not to be moved: it was done, or is being done. */
-    stood(task: NetworkTask, atMin: number): number {
+    stood(task: NetworkTask, atMin: number, isOver: boolean): number {
       const at = Math.max(0, downToGrid(atMin))
       // What was done needs no hands any more.
-      const isOver = task.kind === 'pull' ? at + task.durationMin <= nowMin : at <= nowMin
       const index = put(isOver ? { ...task, durationMin: 0 } : task, at, at)
       stood[index] = true
       return index

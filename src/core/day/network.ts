@@ -65,7 +65,8 @@ function hotPart(
   const heatMin = upToGrid(problem.ovens[run.oven]?.transMin(AMBIENT_C, run.firstC) ?? 0)
   const own = run.tasks.map(({ kind, load, durationMin }, i) => {
     const task = { kind, run: runIndex, load, groups: groupsOfTask(run, kind, load), round: null, durationMin }
-    if (run.begunMin !== undefined) return builder.stood(task, run.begunMin + (run.tasks[i]?.offsetMin ?? 0))
+    if (run.begunMin !== undefined)
+      return builder.stood(task, run.begunMin + (run.tasks[i]?.offsetMin ?? 0), i < (run.done ?? 0))
     return builder.add(
       task,
       i === 0 ? { fromMin: Math.max(between.fromMin, (problem.nowMin ?? 0) + heatMin), toMin: between.toMin } : {},

@@ -54,8 +54,9 @@ export interface HotRun {
   readonly readyAfter?: number
   /** Groups that are past the oven: such a run has no task in it. */
   readonly going?: readonly number[]
-  /** When it was begun, min: it stands. */
+  /** When it was begun, min, where it was: it stands; and how many of its tasks are done. */
   readonly begunMin?: number
+  readonly done?: number
   readonly loads: readonly {
     readonly groups: readonly number[]
     readonly austenitizeC: number

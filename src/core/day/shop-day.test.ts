@@ -17,10 +17,13 @@ if (!BATCH) throw new Error('the demo has no batch to plan')
 const VISITS = 100_000
 
 const at = (kind: string, atMin: number, round = 0) =>
-  new Map(standing(bladesOf(BATCH)).map(blade => [blade.id, { kind, atMin, round }])) as DayBatch['progress']
+  new Map(
+    standing(bladesOf(BATCH)).map(blade => [blade.id, { kind, atMin, loadedMin: atMin, round }]),
+  ) as DayBatch['progress']
 const dayBatch = (change: Partial<DayBatch> = {}): DayBatch => ({
   batch: BATCH,
   progress: new Map(),
+  running: false,
   notBeforeMin: 0,
   notAfterMin: Number.POSITIVE_INFINITY,
   deadlineMin: null,
@@ -95,6 +98,32 @@ describe('the day of a workshop', () => {
     const loaded = (nowMin: number) =>
       planned(day({ batches: [dayBatch({ progress: at('in-oven', 480) })], nowMin })).finishMin
     expect(loaded(900)).toBeGreaterThan(loaded(500))
+  })
+})
+
+describe('a run between two of its loads', () => {
+  const blades = standing(bladesOf(BATCH))
+  const firstSteel = blades.filter(
+    blade => blade.group.route.austenitizeC < Math.max(...blades.map(one => one.group.route.austenitizeC)),
+  )
+  const pulled = new Map(
+    firstSteel.map(blade => [blade.id, { kind: 'quenched', atMin: 580, loadedMin: 500, round: 0 } as const]),
+  )
+  const between = (nowMin: number) => planned(day({ batches: [dayBatch({ progress: pulled, running: true })], nowMin }))
+
+  it('goes on with the next load in the hot oven, and chills all together after it', () => {
+    const plan = between(590)
+    const loads = plan.tasks.filter(one => one.kind === 'load' && one.endMin > one.startMin)
+    expect(loads).toHaveLength(1)
+    expect(loads[0]?.startMin).toBeGreaterThanOrEqual(585)
+    expect(loads[0]?.startMin).toBeLessThanOrEqual(600)
+    expect(plan.tasks.filter(one => one.kind === 'cold-in')).toHaveLength(1)
+    expect(plan.tasks.find(one => one.kind === 'cold-in')?.startMin).toBeGreaterThan(loads[0]?.endMin ?? 0)
+  })
+
+  it('is late by as much as the load is', () => {
+    const loadAt = (nowMin: number) => between(nowMin).tasks.findLast(one => one.kind === 'load')?.startMin ?? 0
+    expect(loadAt(650)).toBe(650)
   })
 })
 

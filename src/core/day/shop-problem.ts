@@ -22,11 +22,19 @@ import {
   type Window,
 } from './problem'
 
+/** Where a blade stands, since when, and when it was loaded, min. */
+export interface BladeAt extends Pick<BladeProgress, 'kind' | 'round'> {
+  readonly atMin: number
+  readonly loadedMin: number
+}
+
 /** A batch on a day, times in min from the day's origin. */
 export interface DayBatch {
   readonly batch: Batch
   /** Where its blades stand, by id; those not begun are not in it. */
-  readonly progress: ReadonlyMap<string, Omit<BladeProgress, 'atMs'> & { readonly atMin: number }>
+  readonly progress: ReadonlyMap<string, BladeAt>
+  /** A run of it has begun and is not over. */
+  readonly running: boolean
   readonly notBeforeMin: number
   readonly notAfterMin: number
   readonly deadlineMin: number | null
@@ -79,10 +87,10 @@ function partsOf(from: DayBatch): Part[] {
     const batch = { ...from.batch, blades: from.batch.blades.filter(blade => ids.has(blade.id)) }
     return [{ from, batch, blades: own, going, begunMin }]
   }
-  const loaded = blades.flatMap(blade => (at(blade)?.kind === 'in-oven' ? [at(blade)?.atMin ?? 0] : []))
-  // While one is in the oven the whole run is: those pulled already wait for the others.
-  if (loaded.length > 0) return part(blades, false, Math.min(...loaded))
   const past = blades.filter(blade => at(blade) !== undefined)
+  // Until the last is out of the oven the whole run is hot: those pulled already wait for the others, the next load is to come.
+  const isHot = blades.some(blade => at(blade)?.kind === 'in-oven') || (from.running && past.length < blades.length)
+  if (past.length > 0 && isHot) return part(blades, false, Math.min(...past.map(blade => at(blade)?.loadedMin ?? 0)))
   return [
     ...part(
       blades.filter(blade => at(blade) === undefined),
@@ -197,7 +205,7 @@ function progressOf(blades: readonly BatchBlade[], { progress }: DayBatch): Prog
   return kind === 'in-temper' || kind === 'tempered' ? { kind, atMin, round } : { kind, atMin }
 }
 
-const NOT_BEGUN = { kind: 'in-oven', atMin: 0, round: 0 } as const
+const NOT_BEGUN: BladeAt = { kind: 'in-oven', atMin: 0, loadedMin: 0, round: 0 }
 
 function dayOvenOf(oven: Oven) {
   const chamber = chamberOf(oven)
@@ -216,7 +224,7 @@ const goingRun = (groups: readonly number[]): RunAnswer => ({
 
 /** One or more batches in one go, as their Heat Line has it. */
 function hotRun(
-  parts: readonly { readonly batch: Batch; readonly begunMin: number | null }[],
+  parts: readonly Part[],
   indices: readonly number[],
   groups: readonly ShopGroup[],
   { shop, nowMin }: ShopDay,
@@ -252,7 +260,8 @@ function hotRun(
     durationMin: upToGrid(PACE.inspectMin),
   })
   const begunMin = first.begunMin
-  const lateMin = begunMin === null ? 0 : lateBy(begunMin, tasks, nowMin)
+  const blades = times.value.map(({ load }) => load.blades)
+  const stand = standOf(first, tasks, blades, nowMin)
   return {
     ok: true,
     run: {
@@ -271,19 +280,31 @@ function hotRun(
         austenitizeC: load.austenitizeC,
         entryC: load.entryC,
       })),
-      ...(begunMin === null ? {} : { begunMin: begunMin + lateMin }),
+      ...(begunMin === null ? {} : { begunMin: begunMin + stand.lateMin, done: stand.done }),
     },
   }
 }
 
-/** How far a run that has begun is behind: its first pull should be over by now, and blades are still in the oven. */
-const lateBy = (begunMin: number, tasks: readonly HotTask[], nowMin: number): number => {
-  const last = tasks.findLast(({ kind }) => kind === 'pull')
-  return Math.max(0, nowMin - begunMin - (last?.offsetMin ?? 0))
+/** How many tasks of a run are done, and how far it is behind: what is next should not have been done before now, min. */
+function standOf(
+  { begunMin, from: { progress } }: Part,
+  tasks: readonly HotTask[],
+  blades: readonly (readonly BatchBlade[])[],
+  nowMin: number,
+): { readonly done: number; readonly lateMin: number } {
+  const isDone = ({ kind, load }: HotTask): boolean =>
+    kind !== 'inspect' &&
+    (blades[load] ?? []).every(({ id }) => {
+      const at = progress.get(id)
+      return at !== undefined && (kind === 'load' || at.kind !== 'in-oven')
+    })
+  const done = tasks.findIndex(task => !isDone(task))
+  const next = tasks[done]
+  return { done, lateMin: Math.max(0, nowMin - (begunMin ?? nowMin) - (next?.offsetMin ?? Number.POSITIVE_INFINITY)) }
 }
 
 /** Batches that gain by going in together: the same oven, and a soak they share; none of them begun. */
-function canJoin(parts: readonly { readonly batch: Batch; readonly begunMin: number | null }[]): boolean {
+function canJoin(parts: readonly Part[]): boolean {
   if (parts.some(({ begunMin }) => begunMin !== null)) return false
   if (new Set(parts.map(({ batch }) => batch.ovenId)).size > 1) return false
   const soaks = parts.map(({ batch }) => new Set(bladesOf(batch).map(({ group }) => group.route.austenitizeC)))

@@ -45,7 +45,12 @@ describe('where blades stand after their runs', () => {
     [7, 'tempered', 1],
     [8, 'in-temper', 2],
   ])('after %i presses: %s, round %i', (pressed, kind, round) => {
-    expect(bladeProgress([run(pressed)]).get('b')).toEqual({ kind, round, atMs: 1_000_000 + 60_000 * pressed })
+    expect(bladeProgress([run(pressed)]).get('b')).toEqual({
+      kind,
+      round,
+      atMs: 1_000_000 + 60_000 * pressed,
+      loadedMs: 1_060_000,
+    })
   })
 
   it('is each blade’s own: one is pulled, one still in the oven', () => {

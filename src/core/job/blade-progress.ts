@@ -6,6 +6,8 @@ import type { Run } from '../shop/run'
 export interface BladeProgress {
   readonly kind: 'in-oven' | 'quenched' | 'in-cold' | 'thawed' | 'in-temper' | 'tempered'
   readonly atMs: number
+  /** When it was last loaded for hardening. */
+  readonly loadedMs: number
   /** Tempers it has gone into. */
   readonly round: number
 }
@@ -29,7 +31,9 @@ export function bladeProgress(runs: readonly Run[]): Map<string, BladeProgress> 
       if (!kind) continue
       for (const id of step.bladeIds) {
         const round = kind === 'in-oven' ? 0 : (found.get(id)?.round ?? 0) + (kind === 'in-temper' ? 1 : 0)
-        found.set(id, { kind, atMs: realMsAt(run.clock, atS), round })
+        const atMs = realMsAt(run.clock, atS)
+        const loadedMs = kind === 'in-oven' ? atMs : (found.get(id)?.loadedMs ?? atMs)
+        found.set(id, { kind, atMs, loadedMs, round })
       }
     }
     for (const id of gone.keys()) found.delete(id)

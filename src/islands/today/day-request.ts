@@ -40,7 +40,8 @@ export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DayS
   const since = (ms: number) => (ms - origin.getTime()) / MINUTE_MS
   const minutes = (instant: string | null | undefined) => (instant ? since(Date.parse(instant)) : null)
   const own = batches.flatMap((batch): DayBatch[] => {
-    const progress = bladeProgress(runs.filter(run => run.batchIds.includes(batch.id)).reverse())
+    const ofBatch = runs.filter(run => run.batchIds.includes(batch.id))
+    const progress = bladeProgress([...ofBatch].reverse())
     if (batch.blades.length === 0 || (measured.has(batch.id) && progress.size === 0)) return []
     if (batch.day?.later && progress.size === 0) return []
     const from = minutes(batch.day?.from)
@@ -48,8 +49,12 @@ export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DayS
       {
         batch,
         progress: new Map(
-          [...progress].map(([id, { kind, round, atMs }]) => [id, { kind, round, atMin: since(atMs) }]),
+          [...progress].map(([id, { kind, round, atMs, loadedMs }]) => [
+            id,
+            { kind, round, atMin: since(atMs), loadedMin: since(loadedMs) },
+          ]),
         ),
+        running: ofBatch.some(run => run.endedAt === null),
         notBeforeMin: Math.max(0, from ?? 0),
         notAfterMin: batch.day?.exactly && from !== null ? from : Number.POSITIVE_INFINITY,
         deadlineMin: minutes(batch.day?.doneBy),
@@ -59,8 +64,9 @@ export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DayS
   const told = own.slice(0, MOST_PLANNED)
   return {
     request: {
-      batches: told.map(({ batch, progress, notBeforeMin, notAfterMin, deadlineMin }) => ({
+      batches: told.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin }) => ({
         batch,
+        running,
         progress: Object.fromEntries(progress),
         notBeforeMin,
         notAfterMin: Number.isFinite(notAfterMin) ? notAfterMin : null,

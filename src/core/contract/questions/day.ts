@@ -7,8 +7,9 @@ import { question } from '../question'
 import { helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
 
 const dayOf = ({ batches, shop, work, nowMin, heatsAlone }: z.infer<typeof shopDayRequest>): ShopDay => ({
-  batches: batches.map(({ batch, progress, notBeforeMin, notAfterMin, deadlineMin }) => ({
+  batches: batches.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin }) => ({
     batch,
+    running,
     progress: new Map(Object.entries(progress)),
     notBeforeMin: notBeforeMin ?? 0,
     notAfterMin: notAfterMin ?? Number.POSITIVE_INFINITY,

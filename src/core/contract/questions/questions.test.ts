@@ -39,7 +39,7 @@ const PLATES = { thicknessMm: 25, widthMm: 100, lengthMm: 450 }
 
 /** A good request for each question that only the interface asks. */
 const DAY = {
-  batches: [{ batch: BATCH, progress: {}, notBeforeMin: null, notAfterMin: null, deadlineMin: null }],
+  batches: [{ batch: BATCH, progress: {}, running: false, notBeforeMin: null, notAfterMin: null, deadlineMin: null }],
   shop: SHOP.shop,
   work: [
     [480, 1080],

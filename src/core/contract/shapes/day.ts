@@ -122,9 +122,11 @@ export const shopDayRequest = z.object({
           z.object({
             kind: z.enum(['in-oven', 'quenched', 'in-cold', 'thawed', 'in-temper', 'tempered']),
             atMin: somewhen,
+            loadedMin: somewhen,
             round: z.int().min(0).max(20),
           }),
         ),
+        running: z.boolean(),
         notBeforeMin: minute.nullable(),
         notAfterMin: somewhen.nullable(),
         deadlineMin: somewhen.nullable(),
