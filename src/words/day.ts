@@ -45,17 +45,17 @@ export const whyNotWords = (
 ): string => WHY_NOT[code](amount, listOf([...new Set(groups.map(nameOf))]), say)
 
 /** What hands do, of whom. */
-const TASKS: Readonly<Record<TaskKind, (who: string, load: string) => string>> = {
-  load: (_, load) => `Load ${load}`,
-  pull: (_, load) => `Pull and quench ${load}`,
-  inspect: (_, load) => `Look at ${load}`,
+const TASKS: Readonly<Record<TaskKind, (who: string) => string>> = {
+  load: who => `Load ${who}`,
+  pull: who => `Pull and quench ${who}`,
+  inspect: who => `Look at ${who}`,
   'cold-in': who => `${who} into the cold`,
   'cold-out': who => `${who} out of the cold`,
   'temper-in': who => `${who} into the tempering oven`,
   'temper-out': who => `${who} out of the tempering oven`,
 }
 
-export const taskWords = (kind: TaskKind, who: string): string => TASKS[kind](who, who)
+export const taskWords = (kind: TaskKind, who: string): string => TASKS[kind](who)
 
 /** The same in a word or two, for a drawing. */
 const SHORT_TASKS: Readonly<Record<TaskKind, string>> = {

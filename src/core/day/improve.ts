@@ -29,14 +29,15 @@ export function ordersOf(network: Network, { starts, closings }: Placed, kept: R
     else arcs.push([a, b, 0])
   }
   const merges: Decision[] = []
-  for (const oven of [0, 1]) {
+  for (const oven of new Set(network.stays.map(stay => stay.oven))) {
     const stays = network.stays
       .flatMap((stay, i) => (stay.oven === oven && kept.has(stay.run) ? [i] : []))
       .sort((a, b) => at(network.stays[a]?.first ?? 0) - at(network.stays[b]?.first ?? 0))
     for (let i = 1; i < stays.length; i++) {
       const [a, b] = [stays[i - 1] as number, stays[i] as number]
       const [one, other] = [network.stays[a], network.stays[b]]
-      if (!one || !other) continue
+      // What went in together is in together.
+      if (!one || !other || (one.begun && other.begun)) continue
       if (closings[a] === closings[b])
         merges.push({
           arcs: [

@@ -36,7 +36,7 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
               <span>
                 {taskWords(task.kind, nameOf(task.groups))} <span className="text-ink-2">{nameOfBatch(batchId)}</span>
               </span>
-              {task.kind === 'load' && batchId ? (
+              {task.kind === 'load' && batchId && !day.running.has(batchId) ? (
                 <button type="button" className="btn btn-plain no-print" onClick={() => onMove(batchId)}>
                   When?
                 </button>

@@ -25,6 +25,8 @@ export interface Day {
   readonly work: readonly (readonly [number, number])[]
   readonly batches: readonly Batch[]
   readonly leftOut: number
+  /** Batches whose run has begun: when they are hardened is no question any more. */
+  readonly running: ReadonlySet<string>
   readonly answer: Answer<'day'> | null
   /** A better plan is still looked for. */
   readonly searching: boolean
@@ -84,6 +86,7 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     work: asked.request.work,
     batches: asked.batches.map(({ batch }) => batch),
     leftOut: asked.leftOut,
+    running: new Set(asked.batches.flatMap(({ batch, running }) => (running ? [batch.id] : []))),
     answer: isEmpty ? null : soonest([first, isBest ? undefined : best].flatMap(one => (one?.ok ? [one.value] : []))),
     searching: !isEmpty && (!first || (isThere && !isBest && !best)),
     helps: helps?.ok && !isEmpty ? helps.value.helps : [],
