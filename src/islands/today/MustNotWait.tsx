@@ -6,6 +6,7 @@ import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { urgentWords } from '../../words/day'
 import { marksOfBlades } from '../../words/lists'
+import { saveEverything } from '../save-everything'
 import { useShopNow } from '../shop-context'
 import { dayAndClock } from './day-view'
 import type { Day } from './use-day'
@@ -68,9 +69,15 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
           </Row>
         )}
         {isOverdue && (
-          <Row when="Soon" href="/workshop#data" act="Save it">
-            {saved ? `The log was last saved to a file ${ago(saved)}` : 'The log was never saved to a file'}
-          </Row>
+          <li className="grid min-h-touch grid-cols-[64px_minmax(0,1fr)_auto] items-center gap-x-3 border-b border-rule py-1.5">
+            <span className="font-semibold">Soon</span>
+            <span>
+              {saved ? `The log was last saved to a file ${ago(saved)}` : 'The log was never saved to a file'}
+            </span>
+            <button type="button" className="link font-medium text-ember" onClick={() => void saveEverything()}>
+              Save it
+            </button>
+          </li>
         )}
       </ul>
       {day.urgent.length === 0 && unread.length === 0 && !isOverdue && (

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import { nextSerials } from '../../core/shop/serial'
@@ -28,6 +28,10 @@ export default function WorkshopPlace() {
 
 /** What the shop has: every suggestion starts from here. */
 function WorkshopView() {
+  // A link to one part of it comes before the part is drawn.
+  useEffect(() => {
+    if (location.hash) document.getElementById(location.hash.slice(1))?.scrollIntoView()
+  }, [])
   const shop = useShopNow()
   const edit = editShopAs('Change in the Workshop')
   return (
@@ -101,7 +105,7 @@ function WorkshopView() {
         <Part title="Learning">
           <LearningPart edit={edit} />
         </Part>
-        <Part title="Hardness tester">
+        <Part id="tester" title="Hardness tester">
           {/* As tall as what comes: nothing below it moves away from under a finger. */}
           <Suspense fallback={<div className="min-h-[430px]" />}>
             <BlockCheck edit={editShopAs('Hardness tester', 'tester')} />
@@ -151,9 +155,9 @@ function SerialField({ value, onCommit }: { value: string; onCommit: (pattern: s
   )
 }
 
-function Part({ title, children }: { title: string; children: React.ReactNode }) {
+function Part({ id, title, children }: { id?: string; title: string; children: React.ReactNode }) {
   return (
-    <section className="space-y-3 border-t border-rule-strong pt-3">
+    <section id={id} className="space-y-3 border-t border-rule-strong pt-3">
       <h2 className="text-large">{title}</h2>
       {children}
     </section>
