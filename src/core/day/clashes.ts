@@ -6,6 +6,21 @@ export interface Decision {
   readonly merge: readonly [stay: number, other: number] | null
 }
 
+/** Two stays go in and out as one. */
+export function sharing(stays: Network['stays'], a: number, b: number): Decision {
+  const [one, other] = [stays[a], stays[b]]
+  if (!one || !other) throw new RangeError('no such stay')
+  return {
+    arcs: [
+      [one.first, other.first, 0],
+      [other.first, one.first, 0],
+      [one.last, other.last, 0],
+      [other.last, one.last, 0],
+    ],
+    merge: [a, b],
+  }
+}
+
 /** The ways out of a clash: each is a decision, and one of them is true of every plan. */
 export type Clash = readonly Decision[]
 
@@ -50,15 +65,7 @@ export function createClashes(network: Network, capacity: { readonly ovens: read
     const units = ownStays.filter(i => closings[i] === ca || closings[i] === cb).map(i => stays[i]?.unit)
     if (new Set(units).size < units.length) return null
     if (countOf(closings, ca) + countOf(closings, cb) > (capacity.ovens[one.oven] ?? 0)) return null
-    return {
-      arcs: [
-        [one.first, other.first, 0],
-        [other.first, one.first, 0],
-        [one.last, other.last, 0],
-        [other.last, one.last, 0],
-      ],
-      merge: [a, b],
-    }
+    return sharing(stays, a, b)
   }
 
   function stayClash(starts: Float64Array, closings: Int16Array): Clash | null {

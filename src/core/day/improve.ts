@@ -1,5 +1,5 @@
 import type { Random } from '../numeric/random'
-import type { Decision } from './clashes'
+import { type Decision, sharing } from './clashes'
 import type { Network } from './day-network'
 import type { Budget, Search } from './search'
 
@@ -38,16 +38,7 @@ export function ordersOf(network: Network, { starts, closings }: Placed, kept: R
       const [one, other] = [network.stays[a], network.stays[b]]
       // What went in together is in together.
       if (!one || !other || (one.begun && other.begun)) continue
-      if (closings[a] === closings[b])
-        merges.push({
-          arcs: [
-            [one.first, other.first, 0],
-            [other.first, one.first, 0],
-            [one.last, other.last, 0],
-            [other.last, one.last, 0],
-          ],
-          merge: [a, b],
-        })
+      if (closings[a] === closings[b]) merges.push(sharing(network.stays, a, b))
       else
         arcs.push([one.last, other.first, (network.tasks[one.last]?.durationMin ?? 0) + (network.setups[a]?.[b] ?? 0)])
     }

@@ -1,9 +1,8 @@
-import { COLD_WITHIN_MIN, TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import { standing } from '../job/blade-state'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
-import { gradeOf } from '../steel/grades'
 import type { DayBatch } from './shop-problem'
+import { coldWithinMin, temperWithinMin } from './standing-limits'
 
 /** Blades that something is lost of if they wait. */
 export interface Urgent {
@@ -45,13 +44,13 @@ function urgentOf(blade: BatchBlade, { progress }: DayBatch): OfBlade | null {
   if (!at) return null
   const { cold } = blade.group.route
   const tempers = tempersOf(blade)
-  const withinMin = TEMPER_WITHIN_MIN[gradeOf(blade.group)?.family ?? 'low-alloy']
+  const withinMin = temperWithinMin(blade)
   switch (at.kind) {
     case 'in-oven':
       return { code: 'in-oven', dueMin: at.atMin, loses: true, round: 0 }
     case 'quenched':
       return cold
-        ? { code: 'to-cold', dueMin: at.atMin + Math.max(COLD_WITHIN_MIN, cold.delayMin), loses: true, round: 0 }
+        ? { code: 'to-cold', dueMin: at.atMin + coldWithinMin(cold), loses: true, round: 0 }
         : firstTemper(tempers.length, at.atMin + withinMin)
     case 'in-cold':
       return { code: 'in-cold', dueMin: at.atMin + (cold?.holdMin ?? 0), loses: false, round: 0 }

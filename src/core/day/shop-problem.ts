@@ -1,4 +1,3 @@
-import { COLD_WITHIN_MIN, TEMPER_WITHIN_MIN } from '../../data/delays'
 import { PACE } from '../../data/pace'
 import type { BladeProgress } from '../job/blade-progress'
 import { standing } from '../job/blade-state'
@@ -10,7 +9,6 @@ import { coolDownMin, heatUpMin } from '../oven/chamber'
 import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
-import { gradeOf } from '../steel/grades'
 import {
   type DayGroup,
   type DayProblem,
@@ -21,6 +19,7 @@ import {
   upToGrid,
   type Window,
 } from './problem'
+import { coldWithinMin, temperWithinMin } from './standing-limits'
 
 /** Where a blade stands, since when, and when it was loaded, min. */
 export interface BladeAt extends Pick<BladeProgress, 'kind' | 'round'> {
@@ -159,13 +158,11 @@ function groupsOf(blades: readonly BatchBlade[], from: DayBatch | null): BatchBl
   const sets = new Map<string, BatchBlade[]>()
   for (const blade of blades) {
     const at = from?.progress.get(blade.id)
-    const key = JSON.stringify([blade.group.route.cold, tempersOf(blade), withinOf(blade), at?.kind, at?.round])
+    const key = JSON.stringify([blade.group.route.cold, tempersOf(blade), temperWithinMin(blade), at?.kind, at?.round])
     sets.set(key, [...(sets.get(key) ?? []), blade])
   }
   return [...sets.values()]
 }
-
-const withinOf = ({ group }: BatchBlade): number => TEMPER_WITHIN_MIN[gradeOf(group)?.family ?? 'low-alloy']
 
 /** All its tempers are behind it. */
 const isDone = (blade: BatchBlade, { progress }: DayBatch): boolean => {
@@ -186,11 +183,11 @@ function dayGroupOf(
     id,
     count: blades.length,
     cold: cold && {
-      delayMin: Math.max(COLD_WITHIN_MIN, cold.delayMin),
+      delayMin: coldWithinMin(cold),
       holdMin: [cold.holdMin + PACE.coldLagS / 60, cold.holdMin + OVERRUN_MIN],
     },
     tempers: tempersOf(first).map(({ atC, holdMin }) => ({ atC, holdMin: holdMin + PACE.temperLagMin })),
-    maxToTemperMin: Math.min(...blades.map(withinOf)),
+    maxToTemperMin: Math.min(...blades.map(temperWithinMin)),
     deadlineMin,
     ...(progress ? { progress } : {}),
   }
