@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { DayBoard } from '../../ui/drawings/day/DayBoard'
+import { Problems } from '../../ui/Problems'
 import { ScrollRegion } from '../../ui/ScrollRegion'
 import { useSay } from '../../ui/Units'
 import { whyNotWords } from '../../words/day'
@@ -36,7 +37,7 @@ export default function DayPart({ batches, runs, measured }: Props) {
   const plan = answer?.plan ?? null
   // A batch may have nothing left to do, though it was not measured.
   const isEmpty = day.batches.length === 0 || (answer !== null && plan === null && answer.why === null)
-  const later = batches.filter(batch => batch.day?.later)
+  const later = batches.filter(batch => batch.day?.later && !measured.has(batch.id))
   const nameOf = answer ? namesOf(answer, batches) : () => ''
   const days = plan ? daysWithTasks(plan, day.nowMin) : []
   const firstBusy = days.find(index => plan?.tasks.some(task => Math.floor(task.startMin / 1440) === index))
@@ -45,7 +46,8 @@ export default function DayPart({ batches, runs, measured }: Props) {
   return (
     <section aria-label="The day" className="mb-6">
       {isEmpty && <p className="py-2.5 text-ink-2">Nothing is to be hardened or tempered.</p>}
-      {!isEmpty && !answer && <DayWaits />}
+      {!isEmpty && !answer && day.problems.length === 0 && <DayWaits />}
+      {day.problems.length > 0 && <Problems of={day.problems} />}
       {later.length > 0 && (
         <p className="mb-2 flex flex-wrap items-center gap-x-2">
           Left for later:{' '}

@@ -1,5 +1,6 @@
 import { startOfDay } from 'date-fns/startOfDay'
 import { useEffect, useMemo, useState } from 'react'
+import type { Problem } from '../../core/codes/problem'
 import type { Answer } from '../../core/contract/questions'
 import { mustNotWait, type Urgent } from '../../core/day/must-not-wait'
 import type { Batch } from '../../core/shop/batch'
@@ -28,6 +29,8 @@ export interface Day {
   /** Batches whose run has begun: when they are hardened is no question any more. */
   readonly running: ReadonlySet<string>
   readonly answer: Answer<'day'> | null
+  /** Why the day could not be worked out at all. */
+  readonly problems: readonly Problem[]
   /** A better plan is still looked for. */
   readonly searching: boolean
   readonly helps: Answer<'day-helps'>['helps']
@@ -88,6 +91,7 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     leftOut: asked.leftOut,
     running: new Set(asked.batches.flatMap(({ batch, running }) => (running ? [batch.id] : []))),
     answer: isEmpty ? null : soonest([first, isBest ? undefined : best].flatMap(one => (one?.ok ? [one.value] : []))),
+    problems: first && !first.ok ? first.problems : [],
     searching: !isEmpty && (!first || (isThere && !isBest && !best)),
     helps: helps?.ok && !isEmpty ? helps.value.helps : [],
     latestStart: helps?.ok && !isEmpty ? helps.value.latestStart : null,
