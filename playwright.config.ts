@@ -2,8 +2,12 @@ import { defineConfig } from '@playwright/test'
 
 const PORT = 4399
 
+/** The demo workshop as a browser keeps it, laid down once; a test that begins in an empty browser takes none. */
+export const SEEDED = 'test-results/demo-shop.json'
+
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/seed.ts',
   // Nothing is tried twice: what passes at the second try hides what is real.
   retries: 0,
   timeout: 240_000,
@@ -12,6 +16,7 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    storageState: SEEDED,
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     launchOptions: {

@@ -29,7 +29,7 @@ export function EdgeMap({ points, band, next }: Props) {
   const step = high - low > 8 ? 2 : 1
   const ticks = Array.from({ length: Math.floor((high - low) / step) + 1 }, (_, i) => low + i * step)
   return (
-    <Wide leastPx={480} label="Where edges hold">
+    <Wide leastPx={WIDTH} label="Where edges hold">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="max-h-[250px] w-full"
@@ -45,17 +45,17 @@ export function EdgeMap({ points, band, next }: Props) {
         {ticks.map(hrc => (
           <g key={hrc}>
             <line x1={x(hrc)} x2={x(hrc)} y1={TOP} y2={HEIGHT - BELOW} className="stroke-rule" />
-            <text x={x(hrc)} y={HEIGHT - BELOW + 16} textAnchor="middle" fontSize={12} className="fill-ink-2">
+            <text x={x(hrc)} y={HEIGHT - BELOW + 16} textAnchor="middle" fontSize={13} className="fill-ink-2">
               {hrc}
             </text>
           </g>
         ))}
         {[10, 15, 20, 25, 30, 35].map(deg => (
-          <text key={deg} x={LEFT - 8} y={y(deg) + 4} textAnchor="end" fontSize={12} className="fill-ink-2">
+          <text key={deg} x={LEFT - 8} y={y(deg) + 4} textAnchor="end" fontSize={13} className="fill-ink-2">
             {deg}°
           </text>
         ))}
-        <text x={x((low + high) / 2)} y={HEIGHT - 6} textAnchor="middle" fontSize={12} className="fill-ink-2">
+        <text x={x((low + high) / 2)} y={HEIGHT - 6} textAnchor="middle" fontSize={13} className="fill-ink-2">
           hardness, HRC
         </text>
         {top && (

@@ -43,7 +43,8 @@ export function ProveBench() {
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('results')
   const [order, setOrder] = useState<readonly string[] | null>(null)
   const [typedDeg, setTypedDeg] = useState<number | null>(null)
-  const stored = useProved() ?? NOTHING
+  const read = useProved()
+  const stored = read ?? NOTHING
   const proved = useMemo(
     () => provedEdges(stored.batches, group.gradeId, { readings: stored.readings, tester: shop.tester }),
     [stored, group.gradeId, shop.tester],
@@ -65,6 +66,8 @@ export function ProveBench() {
       drawing={
         view === 'order' ? (
           <DrawnOrder blades={own} order={order} onOrder={setOrder} />
+        ) : read === undefined || (view === 'map' && belief === undefined) ? (
+          <p className="py-6 text-ink-2">Reading the edges tested …</p>
         ) : view === 'map' ? (
           belief?.ok && (
             <EdgeMap

@@ -34,7 +34,7 @@ export function DayBoard(props: DayBoardProps) {
       {props.ticks.map(({ min, text }) => (
         <g key={min}>
           <line x1={x(min)} x2={x(min)} y1={TOP - 4} y2={waitsTop} stroke="#3d342c" />
-          <text x={x(min)} y={17} fontSize={12} textAnchor="middle" fill="#b3a696">
+          <text x={x(min)} y={17} fontSize={13} textAnchor="middle" fill="#b3a696">
             {text}
           </text>
         </g>
@@ -46,7 +46,7 @@ export function DayBoard(props: DayBoardProps) {
             {lane.name}
           </text>
           {lane.note !== '' && (
-            <text x={14} y={top + (tall > 40 ? 39 : 31)} fontSize={12} fill="#b3a696">
+            <text x={14} y={top + (tall > 40 ? 39 : 31)} fontSize={13} fill="#b3a696">
               {lane.note}
             </text>
           )}
@@ -66,7 +66,7 @@ export function DayBoard(props: DayBoardProps) {
             <text
               x={room ? to + 8 : from - 8}
               y={y + 4}
-              fontSize={12}
+              fontSize={13}
               textAnchor={room ? 'start' : 'end'}
               fill="#ff8a2a"
             >
@@ -85,7 +85,7 @@ const NowLine = ({ x, text, bottom }: { x: number; text: string; bottom: number 
   <g>
     <line x1={x} x2={x} y1={TOP - 6} y2={bottom} stroke="#ff8a2a" strokeWidth={1.5} />
     <rect x={x - 25} y={2} width={50} height={21} rx={2} fill="#ff8a2a" />
-    <text x={x} y={17} fontSize={12.5} fontWeight={650} textAnchor="middle" fill="#1c1713">
+    <text x={x} y={17} fontSize={13} fontWeight={650} textAnchor="middle" fill="#1c1713">
       {text}
     </text>
   </g>

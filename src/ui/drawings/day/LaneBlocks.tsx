@@ -105,7 +105,7 @@ function Block({ kind, block, left, width, top, height, roomToNext }: BlockProps
         <title>{`${block.title} ${block.note}`}</title>
         <rect x={left} y={top} width={width} height={20} fill={FILL.hands} />
         {block.title.length * LETTER < roomToNext && (
-          <text x={left} y={top + 37} fontSize={12} fill="#b3a696">
+          <text x={left} y={top + 37} fontSize={13} fill="#b3a696">
             {block.title}
           </text>
         )}
@@ -126,7 +126,7 @@ function Block({ kind, block, left, width, top, height, roomToNext }: BlockProps
         <text
           x={left + 7}
           y={kind === 'hot' ? top + height - 22 : top + (isTall ? 19 : 17)}
-          fontSize={12.5}
+          fontSize={13}
           fontWeight={620}
           fill={ink}
         >
@@ -134,7 +134,7 @@ function Block({ kind, block, left, width, top, height, roomToNext }: BlockProps
         </text>
       )}
       {fits(block.note) && (kind === 'hot' || isTall) && (
-        <text x={left + 7} y={kind === 'hot' ? top + height - 7 : top + 36} fontSize={12.5} fill={ink}>
+        <text x={left + 7} y={kind === 'hot' ? top + height - 7 : top + 36} fontSize={13} fill={ink}>
           {block.note}
         </text>
       )}
