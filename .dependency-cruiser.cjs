@@ -73,7 +73,8 @@ module.exports = {
     only('devices', ['^src/(core|data)/']),
     only('store', ['^src/(core|data)/']),
     only('ui', ['^src/(words|core|data|styles)/']),
-    only('islands', ['^src/(ui|words|store|workers|devices|simulators|core|data)/']),
+    only('offline', []),
+    only('islands', ['^src/(ui|words|store|workers|devices|offline|simulators|core|data)/']),
     {
       name: 'heavy-work-is-asked-for',
       comment: 'What takes long is asked of the worker by its question. The page may know its types alone.',

@@ -2,15 +2,19 @@ import node from '@astrojs/node'
 import react from '@astrojs/react'
 import tailwindcss from '@tailwindcss/vite'
 import { defineConfig } from 'astro/config'
+import { compressed } from './scripts/build/compressed.mjs'
+import { noPaths } from './scripts/build/no-paths.mjs'
+import { offline } from './scripts/build/offline.mjs'
+import { questionThread } from './scripts/build/question-thread.mjs'
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  adapter: node({ mode: 'middleware' }),
+  integrations: [react(), noPaths(), offline(), compressed()],
   devToolbar: { enabled: false },
   // The interface takes JSON alone and keeps no session: a form post is answered by our own 415, not by a 403.
   security: { checkOrigin: false },
-  vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  vite: { plugins: [tailwindcss(), questionThread()], worker: { format: 'es' } },
   experimental: {
     csp: {
       // Two libraries put a stylesheet of their own into the page: messages (sonner, one fixed text, by its digest) and

@@ -19,6 +19,8 @@ export default defineConfig({
     storageState: SEEDED,
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
+    // Each test has a browser of its own, which would lay the whole application down for itself; what is about that lets it in.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -1,5 +1,6 @@
-// The built application for the browser tests, on the port given.
-process.env.HOST = '127.0.0.1'
-process.env.PORT = process.argv[2]
+// The built application for the browser tests, on the port given; another build where its folder is given.
+import { serve } from '../scripts/serve.mjs'
+
 process.env.TAWNY_DEMO = 'on'
-await import('../dist/server/entry.mjs')
+const [, , port, built] = process.argv
+await serve({ host: '127.0.0.1', port: Number(port), built })

@@ -1,8 +1,7 @@
 // npm start: installs what is missing, builds what changed, serves on a free local port.
 //   npm start -- --empty     an empty workshop for a browser that has none yet, instead of the demo
 //   PORT=5000 npm start      another first port; HOST to listen elsewhere than on this machine alone
-import { join } from 'node:path'
-import { ensureBuild, ensurePackages, ROOT } from './bootstrap.mjs'
+import { ensureBuild, ensurePackages } from './bootstrap.mjs'
 import { freePort } from './ports.mjs'
 
 ensurePackages()
@@ -10,9 +9,8 @@ ensureBuild()
 
 const host = process.env.HOST ?? '127.0.0.1'
 const port = await freePort(Number(process.env.PORT ?? 4330), host)
-process.env.HOST = host
-process.env.PORT = String(port)
 process.env.TAWNY_DEMO = process.argv.includes('--empty') ? 'off' : 'on'
-process.env.ASTRO_NODE_LOGGING = 'disabled'
-await import(join(ROOT, 'dist', 'server', 'entry.mjs'))
+// Its packages are there only now.
+const { serve } = await import('./serve.mjs')
+await serve({ host, port })
 console.log(`Tawny Ember is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/`)

@@ -1,5 +1,6 @@
 import { defineMiddleware } from 'astro:middleware'
-import { FRAME_POLICY, refusalOf, SAFE_HEADERS } from './server/guard'
+import { FRAME_POLICY, refusalOf } from './server/guard'
+import SAFE_HEADERS from './server/safe-headers.json'
 
 /** Further names this machine is reached by, as it was started with: TAWNY_HOSTS=workshop.local,other */
 const ALLOWED = (process.env.TAWNY_HOSTS ?? '')

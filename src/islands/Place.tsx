@@ -15,6 +15,7 @@ import { speakerOf } from '../words/speaker'
 import { DemoNote } from './DemoNote'
 import { Everywhere } from './find/Everywhere'
 import { unlessTyping } from './keys'
+import { NewVersion } from './NewVersion'
 import { saveEverything } from './save-everything'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
@@ -44,6 +45,7 @@ export function Place({ children }: { children: ReactNode }) {
   return (
     <Fallback>
       <TroubleBanner refused={refused} />
+      <NewVersion />
       {ready && shop ? (
         <ShopProvider value={shop}>
           <UnitsProvider value={shop.units}>
@@ -135,12 +137,16 @@ class Fallback extends Component<{ children: ReactNode }, { failed: boolean }> {
       <div role="alert" className="p-6">
         <h1 className="text-heading">This view stopped</h1>
         <p className="my-3">
-          What you entered up to now is saved. Load the page again; if it stops once more, save everything to a file
-          from the Workshop.
+          What you entered up to now is saved. Load the page again; if it stops once more, save everything to a file.
         </p>
-        <button type="button" className="btn btn-ember" onClick={() => location.reload()}>
-          Load again
-        </button>
+        <p className="flex flex-wrap gap-3">
+          <button type="button" className="btn btn-ember" onClick={() => location.reload()}>
+            Load again
+          </button>
+          <button type="button" className="btn" onClick={() => void saveEverything()}>
+            Save everything to a file
+          </button>
+        </p>
       </div>
     )
   }

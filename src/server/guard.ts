@@ -60,12 +60,5 @@ export function refusalOf(asked: Asked, allowed: readonly string[]): Refusal | n
 const isSameHost = (origin: string, host: string | null): boolean =>
   URL.canParse(origin) && new URL(origin).host === host?.toLowerCase()
 
-/** Sent with every answer. The page’s own content policy says what it may load; this one who may frame it and where its forms go. */
-export const SAFE_HEADERS: Readonly<Record<string, string>> = {
-  'x-content-type-options': 'nosniff',
-  'referrer-policy': 'no-referrer',
-  'x-frame-options': 'DENY',
-  'cross-origin-opener-policy': 'same-origin',
-  'cross-origin-resource-policy': 'same-origin',
-}
+/** Sent with pages and answers besides the safe headers: who may frame them and where their forms go. */
 export const FRAME_POLICY = "frame-ancestors 'none'; form-action 'self'"

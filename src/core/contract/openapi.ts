@@ -11,6 +11,7 @@ const REFUSALS = {
   405: 'Another method than POST',
   413: 'Longer than 1 MiB',
   415: 'Not application/json',
+  503: 'Too many questions wait, or this one took longer than 5 s',
 } as const
 
 /** The HTTP interface as OpenAPI 3.1, made from the schemas that guard it. */

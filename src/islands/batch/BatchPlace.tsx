@@ -12,6 +12,7 @@ import { useBatch, useBegun } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Problems } from '../../ui/Problems'
+import { addressPart } from '../address'
 import { unlessTyping } from '../keys'
 import { Place } from '../Place'
 import { learntOf } from '../use-learnt'
@@ -26,7 +27,7 @@ import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
 
-export default function BatchPlace({ id, station }: { id: string; station: StationName }) {
+export default function BatchPlace({ id = addressPart(2), station = stationHere() }) {
   return (
     <Place>
       <LoadedBatch id={id} first={station} />
@@ -205,6 +206,8 @@ const NothingKnown = ({ model }: { model: BatchModel }) => (
 
 const hrefOf = (batchId: string, station: StationName) => `/batch/${batchId}/${station}`
 
+const stationHere = (): StationName => STATIONS.find(name => name === addressPart(3)) ?? 'choose'
+
 /** The station is part of the address: it can be reloaded, shared and gone back from. */
 function useStation(batch: Batch, first: StationName): [StationName, (station: StationName) => void] {
   const [station, setStation] = useState(first)
@@ -216,7 +219,7 @@ function useStation(batch: Batch, first: StationName): [StationName, (station: S
     [batch.id],
   )
   useEffect(() => {
-    const back = () => setStation(STATIONS.find(name => location.pathname.endsWith(`/${name}`)) ?? 'choose')
+    const back = () => setStation(stationHere())
     addEventListener('popstate', back)
     return () => removeEventListener('popstate', back)
   }, [])

@@ -15,22 +15,15 @@ import { stateWords } from '../../words/blade-state'
 import { counted } from '../../words/lists'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
+import { addressPart } from '../address'
 import { Place } from '../Place'
 import { StateField } from '../StateField'
 import { useShopNow } from '../shop-context'
 import { Pictures } from './Pictures'
 
-interface Props {
-  /** The blade's id, as labels carry it. */
-  readonly id?: string
-  /** Its batch and mark, as labels carried it before. */
-  readonly batchId?: string
-  readonly mark?: string
-}
-
 /** One blade, as its label opens it: what it is, where it lay, how hard it is. */
-export default function BladePlace({ id, batchId, mark }: Props) {
-  return <Place>{id === undefined ? <ByMark batchId={batchId ?? ''} mark={mark ?? ''} /> : <ById id={id} />}</Place>
+export default function BladePlace({ id = addressPart(2), mark = addressPart(3) }) {
+  return <Place>{mark === '' ? <ById id={id} /> : <ByMark batchId={id} mark={mark} />}</Place>
 }
 
 function ById({ id }: { id: string }) {

@@ -8,12 +8,13 @@ import { certificatePdf } from '../../ui/pdf/certificate-pdf'
 import { PAPER_NAMES, type Paper } from '../../ui/pdf/fold-template-pdf'
 import { CERTIFICATE_METHOD, certificateLines } from '../../words/certificate'
 import { useAnswer } from '../../workers/use-answer'
+import { addressPart } from '../address'
 import { Place } from '../Place'
 import { download } from '../save-everything'
 import { useShopNow } from '../shop-context'
 import { DigestCode } from './DigestCode'
 
-export default function CertificatePlace({ batchId }: { batchId: string }) {
+export default function CertificatePlace({ batchId = addressPart(2) }) {
   return (
     <Place>
       <Certificates batchId={batchId} />

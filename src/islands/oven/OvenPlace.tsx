@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { changeOven } from '../../store/records'
 import { ViewChoice } from '../../ui/ViewChoice'
+import { addressPart } from '../address'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { CorrectionView } from './CorrectionView'
@@ -15,7 +16,7 @@ const VIEWS = [
 ] as const
 type View = (typeof VIEWS)[number][0]
 
-export default function OvenPlace({ id }: { id: string }) {
+export default function OvenPlace({ id = addressPart(2) }) {
   return (
     <Place>
       <LoadedOven id={id} />

@@ -18,13 +18,14 @@ import { clockText } from '../../words/clock-text'
 import { cutWords } from '../../words/cuts'
 import { marksOf } from '../../words/lists'
 import { holdWords, tooLongWords } from '../../words/pull-plan'
+import { addressPart } from '../address'
 import { KeyedTable } from '../batch/benches/heat/KeyedTable'
 import { useBatchModel } from '../batch/use-batch-model'
 import { type Laid, useWrap } from '../batch/use-wrap'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 
-export default function PrintPlace({ batchId }: { batchId: string }) {
+export default function PrintPlace({ batchId = addressPart(2) }) {
   return (
     <Place>
       <Loaded batchId={batchId} />

@@ -12,13 +12,14 @@ import { useSay } from '../../ui/Units'
 import { cautionWords } from '../../words/cautions'
 import { coldWhyWords } from '../../words/marked'
 import { problemWords } from '../../words/problems'
+import { addressPart } from '../address'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { useLearnt } from '../use-learnt'
 import { usePredictions } from '../use-predictions'
 import { latestOf } from './recipe-edit'
 
-export default function RecipeCardPrint({ id }: { id: string }) {
+export default function RecipeCardPrint({ id = addressPart(3) }) {
   return (
     <Place>
       <Loaded id={id} />

@@ -9,6 +9,7 @@ import { ago } from '../../ui/dates'
 import { Problems } from '../../ui/Problems'
 import { RecipeMap } from '../../ui/recipe-map/RecipeMap'
 import { differenceWords } from '../../words/steels'
+import { addressPart } from '../address'
 import { mapLimits } from '../map-limits'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
@@ -21,7 +22,7 @@ import { RecipeActions } from './RecipeActions'
 import { RecipeHeatLine } from './RecipeHeatLine'
 import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
 
-export default function RecipePlace({ id }: { id: string }) {
+export default function RecipePlace({ id = addressPart(2) }) {
   return (
     <Place>
       <Loaded id={id} />

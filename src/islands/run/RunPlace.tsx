@@ -12,6 +12,7 @@ import type { Workshop } from '../../core/shop/workshop'
 import { useBatches } from '../../store/hooks'
 import { useRuns, useRunsOf } from '../../store/run-hooks'
 import { Problems } from '../../ui/Problems'
+import { addressPart } from '../address'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
@@ -21,7 +22,13 @@ import { RunView } from './RunView'
 import { useRunPlan } from './use-run-plan'
 
 /** The hot run of a batch, or its practice, which is a place of its own: nothing of it counts. */
-export default function RunPlace({ batchId, mode = 'shop' }: { batchId: string; mode?: Run['mode'] }) {
+export default function RunPlace({
+  batchId = addressPart(2),
+  mode = 'shop',
+}: {
+  batchId?: string
+  mode?: Run['mode']
+}) {
   return (
     <Place>
       <LoadedRun batchId={batchId} mode={mode} />

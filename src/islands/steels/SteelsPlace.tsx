@@ -18,13 +18,15 @@ const VIEWS = [
 ] as const
 type View = (typeof VIEWS)[number][0] | 'own'
 
-export default function SteelsPlace({ grade, view }: { grade: string; view: string }) {
+export default function SteelsPlace({ grade = asked('grade'), view = asked('view') }) {
   return (
     <Place>
       <Steels firstGrade={grade} firstView={view} />
     </Place>
   )
 }
+
+const asked = (name: string): string => new URLSearchParams(location.search).get(name) ?? ''
 
 /** What is known of each steel, which one suits a use, and why they behave as they do. */
 function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: string }) {

@@ -1,13 +1,8 @@
 import type { APIRoute } from 'astro'
-import { answerQuestion } from '../../core/contract/question'
-import { isServed, QUESTIONS } from '../../core/contract/questions'
-import { createShopMemory } from '../../core/learn/shop-memory'
-import { spoken } from '../../words/spoken'
+import { isServed } from '../../core/contract/questions'
+import { askQuestion } from '../../server/questions'
+import { refuse, refuseBody, respond } from '../../server/reply'
 import { readJson } from './_body'
-import { answer, refuse, refuseBody, refuseRequest, SAY } from './_reply'
-
-/** No shop's log is on the server: predictions over HTTP are those of the charts. */
-const NO_LOG = createShopMemory()
 
 export const POST: APIRoute = async ({ params, request }) => {
   if (!isServed(params.question)) return unknown()
@@ -16,8 +11,7 @@ export const POST: APIRoute = async ({ params, request }) => {
     return refuse(415, 'wrong-type', 'Send the request as application/json.')
   const body = await readJson(request)
   if (!body.ok) return refuseBody(body.problems)
-  const result = answerQuestion(await QUESTIONS[params.question](), body.value, NO_LOG)
-  return result.ok ? answer(spoken(result.value as object, SAY)) : refuseRequest(result.problems)
+  return respond(await askQuestion({ name: params.question, request: body.value }, request.signal))
 }
 
 export const ALL: APIRoute = ({ params }) =>

@@ -2,9 +2,9 @@ import type { APIRoute } from 'astro'
 import { z } from 'zod'
 import { writeReading } from '../../core/oven/line-protocol'
 import { problemsOf, rule } from '../../core/shop/problems'
+import { answer, refuse, refuseBody, refuseRequest } from '../../server/reply'
 import { controllerOf, knownController } from '../../simulators/controller-sessions'
 import { readJson } from './_body'
-import { answer, refuse, refuseBody, refuseRequest } from './_reply'
 
 const sessionId = z.string().refine(text => /^[\w-]{8,64}$/.test(text), rule('bad-session'))
 const sizes = z.enum(['small', 'medium', 'large'])

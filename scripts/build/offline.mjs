@@ -1,0 +1,50 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { relative } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { build } from 'vite'
+import { filesBelow } from './files-below.mjs'
+
+const digest = parts => {
+  const hash = createHash('sha256')
+  for (const part of parts) hash.update(part)
+  return hash.digest('hex').slice(0, 16)
+}
+
+/** Builds the service worker, with the list of everything that is shipped in it. */
+export const offline = () => ({
+  name: 'offline',
+  hooks: {
+    'astro:build:done': async ({ dir }) => {
+      const client = fileURLToPath(dir)
+      const files = filesBelow(client).map(file => ({ url: `/${relative(client, file)}`, bytes: readFileSync(file) }))
+      // What has its digest in its name is told apart by it.
+      const shipped = files.map(({ url, bytes }) => ({
+        url,
+        revision: url.startsWith('/_astro/') ? null : digest([bytes]),
+      }))
+      const server = filesBelow(fileURLToPath(new URL('../server/', dir)))
+      const version = digest([...files.map(({ url }) => url), ...server.map(file => readFileSync(file))])
+      await build({
+        configFile: false,
+        logLevel: 'warn',
+        publicDir: false,
+        define: {
+          SHIPPED: JSON.stringify(shipped),
+          BUILD: JSON.stringify(version),
+          'process.env.NODE_ENV': '"production"',
+        },
+        build: {
+          outDir: client,
+          emptyOutDir: false,
+          lib: {
+            entry: fileURLToPath(new URL('../../src/offline/sw.ts', import.meta.url)),
+            formats: ['iife'],
+            name: 'sw',
+          },
+          rollupOptions: { output: { entryFileNames: 'sw.js' } },
+        },
+      })
+    },
+  },
+})

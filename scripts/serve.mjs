@@ -1,0 +1,43 @@
+import { readFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { join } from 'node:path'
+import compression from 'compression'
+import sirv from 'sirv'
+import { ROOT } from './bootstrap.mjs'
+
+const SAFE_HEADERS = Object.entries(JSON.parse(readFileSync(join(ROOT, 'src', 'server', 'safe-headers.json'), 'utf8')))
+/** What has its digest in its name never changes; everything else is asked for again, and mostly answered by 304. */
+const filesOf = built =>
+  sirv(join(built, 'client'), {
+    etag: true,
+    brotli: true,
+    gzip: true,
+    setHeaders: (response, path) => {
+      for (const [name, value] of SAFE_HEADERS) response.setHeader(name, value)
+      response.setHeader(
+        'cache-control',
+        path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+      )
+    },
+  })
+
+/** Pages and answers; a stream of events is not held back to be compressed. */
+const compress = compression({
+  filter: (request, response) =>
+    !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
+    compression.filter(request, response),
+})
+
+/** Serves a built application; resolves when it listens. */
+export async function serve({ host, port, built = join(ROOT, 'dist') }) {
+  const { handler } = await import(join(built, 'server', 'entry.mjs'))
+  const files = filesOf(built)
+  const server = createServer((request, response) =>
+    files(request, response, () => compress(request, response, () => handler(request, response))),
+  )
+  await new Promise((resolve, reject) => {
+    server.once('error', reject)
+    server.listen(port, host, resolve)
+  })
+  return server
+}
