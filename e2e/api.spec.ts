@@ -178,6 +178,39 @@ test('never fails on anything a client can send', async ({ request }) => {
     expect((await request.get(path)).status()).toBeLessThan(500)
 })
 
+test('too many questions at once are put off, and pages are served all the while', async ({ request }) => {
+  const pieces = Array.from({ length: 20 }, (_, i) => ({ lengthMm: 200 + 7 * i, widthMm: 60 + 3 * i, count: 2 }))
+  let answered = 0
+  const many = Array.from({ length: 60 }, () =>
+    request.post('/api/foil', { data: { rollWidthMm: 610, rotate: true, pieces } }).finally(() => {
+      answered += 1
+    }),
+  )
+  expect((await request.get('/batches')).status()).toBe(200)
+  expect(answered, 'the page came while questions waited').toBeLessThan(60)
+  const answers = await Promise.all(many)
+  for (const one of answers) if (one.status() !== 200) expect((await one.json()).error.code).toBe('busy')
+  expect(new Set(answers.map(one => one.status()))).toEqual(new Set([200, 503]))
+})
+
+test('files go out compressed, kept for good where their name tells their version, with the same care as pages', async ({
+  request,
+}) => {
+  const page = await (await request.get('/batches')).text()
+  const part = /\/_astro\/[\w.-]+\.js/.exec(page)?.[0] ?? ''
+  const file = await request.get(part, { headers: { 'accept-encoding': 'br' } })
+  expect(file.headers()).toMatchObject({
+    'content-encoding': 'br',
+    'cache-control': 'public, max-age=31536000, immutable',
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'no-referrer',
+  })
+  const worker = await request.get('/sw.js')
+  expect(worker.headers()['cache-control']).toBe('no-cache')
+  const again = await request.get('/sw.js', { headers: { 'if-none-match': worker.headers().etag ?? '' } })
+  expect(again.status()).toBe(304)
+})
+
 test('no foreign page and no foreign name is answered; every answer says how it may be used', async ({
   request,
   page,
