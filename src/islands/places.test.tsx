@@ -84,7 +84,9 @@ describe('one figure in every place', () => {
     setShop(demo.shop)
     render(<LogbookPlace />)
     const shown = await screen.findAllByRole('row', {}, LONG)
-    expect(shown).toHaveLength(rows.length + 1)
+    // All are there to be scrolled to; drawn are those in sight.
+    expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe(String(rows.length + 1))
+    expect(shown.length).toBeLessThan(60)
     expect(shown[1]?.textContent).toContain(hrcText(rows[0]?.hrc ?? 0))
   })
 

@@ -30,7 +30,7 @@ export const useProved = ():
   | { readonly batches: readonly Batch[]; readonly readings: readonly Reading[] }
   | undefined =>
   useLiveQuery(async () => {
-    const tested = await noneIfRefused(db.blades.filter(blade => (blade.edgeTests?.length ?? 0) > 0).toArray())
+    const tested = await noneIfRefused(db.blades.where('edgeTests.length').above(0).toArray())
     const ids = [...new Set(tested.map(blade => blade.batchId))]
     const [records, blades, readings] = await Promise.all([
       noneIfRefused(db.batches.where('id').anyOf(ids).toArray()),

@@ -38,6 +38,8 @@ const TABLES_5 = {
   ownGrades: 'id, name',
 }
 
+const untested = ({ edgeTests: _, ...blade }: Record<string, unknown>) => blade
+
 /** A browser's database as the application of a version left it. */
 async function leave(name: string, version: OlderVersion) {
   const old = olderWorkshop(version)
@@ -183,6 +185,33 @@ describe('a browser that last ran version 9', () => {
     for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'] as const)
       expect(byId(rest[table])).toEqual(byId(file[table]))
     expect([rest.shop, pictures]).toEqual([file.shop, []])
+    now.close()
+  })
+})
+
+describe('a browser that last ran version 10', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v8.json', import.meta.url), 'utf8'))
+
+  it('finds its newest batches, and the blades whose edge was tested, without reading the rest', async () => {
+    const database = new Dexie('left-by-10')
+    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
+    database.version(5).stores(TABLES_5)
+    database.version(6).stores({ grades: null })
+    database.version(7).stores({})
+    database.version(8).stores({})
+    database.version(9).stores({ runs: 'id, *batchIds, startedAt' })
+    database.version(10).stores({ pictures: 'id, bladeId, batchId' })
+    const [first, ...rest] = file.blades
+    const test = { id: 'test-1', at: '2026-01-02T10:00:00.000Z', kind: 'brass-rod', edgeDeg: 18, result: 'holds' }
+    await database.table('blades').bulkPut([{ ...first, edgeTests: [test] }, ...rest.map(untested)])
+    await database.table('batches').bulkPut(file.batches)
+    database.close()
+    const now = new WorkshopDatabase('left-by-10')
+    expect((await now.blades.where('edgeTests.length').above(0).toArray()).map(blade => blade.id)).toEqual([first.id])
+    expect((await now.batches.orderBy('createdAt').toArray()).map(batch => batch.createdAt)).toEqual(
+      file.batches.map((batch: { createdAt: string }) => batch.createdAt).sort(),
+    )
+    expect(await now.blades.count()).toBe(file.blades.length)
     now.close()
   })
 })

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
-import type { Batch } from '../core/shop/batch'
+import type { Batch, BatchRecord } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { GradeSheet } from '../core/shop/grade-sheet'
@@ -64,39 +64,65 @@ export const useBatches = (): Batch[] | undefined =>
     [],
   )
 
-export const useReadings = (batchId?: string): Reading[] | undefined =>
+/** Some of the batches, newest first, and how many there are of their kind. */
+export interface SomeBatches {
+  readonly batches: readonly Batch[]
+  readonly total: number
+}
+
+/** The newest batches that are not deleted; with a text, those with it in their name, steels or note. Undefined while loading. */
+export const useNewestBatches = (most: number, text = ''): SomeBatches | undefined =>
+  useLiveQuery(
+    () =>
+      db
+        .transaction('r', db.batches, db.blades, async () => {
+          const wanted = text.trim().toLowerCase()
+          const has = (batch: BatchRecord) =>
+            [batch.name, batch.note, ...batch.groups.map(group => group.gradeName)].some(one =>
+              one.toLowerCase().includes(wanted),
+            )
+          const all = db.batches
+            .orderBy('updatedAt')
+            .reverse()
+            .filter(batch => batch.deletedAt === null && (wanted === '' || has(batch)))
+          const records = await all.clone().limit(most).toArray()
+          const total = records.length < most ? records.length : await all.count()
+          const ids = records.map(batch => batch.id)
+          return { batches: withBlades(records, await db.blades.where('batchId').anyOf(ids).toArray()), total }
+        })
+        .catch(() => ({ batches: [], total: 0 })),
+    [most, text],
+  )
+
+export const useReadings = (batchId: string): Reading[] | undefined =>
   useLiveQuery(
     () =>
       noneIfRefused(
         // In the order they were taken.
-        batchId === undefined
-          ? db.readings
-              .orderBy('at')
-              .filter(r => r.deletedAt === null)
-              .toArray()
-          : db.readings
-              .where('batchId')
-              .equals(batchId)
-              .filter(r => r.deletedAt === null)
-              .sortBy('at'),
+        db.readings
+          .where('batchId')
+          .equals(batchId)
+          .filter(r => r.deletedAt === null)
+          .sortBy('at'),
       ),
     [batchId],
   )
 
-/** Ids of the batches that something was read of; undefined while loading. */
-export const useMeasured = (): ReadonlySet<string> | undefined =>
-  useLiveQuery(
-    async () =>
-      new Set(
-        await noneIfRefused(
-          db.readings
-            .filter(reading => reading.deletedAt === null)
-            .toArray()
-            .then(readings => readings.map(reading => reading.batchId)),
-        ),
+/** What was read of some batches, in the order it was read. */
+export const useReadingsOf = (batchIds: readonly string[]): Reading[] | undefined => {
+  const key = batchIds.join(' ')
+  return useLiveQuery(
+    () =>
+      noneIfRefused(
+        db.readings
+          .where('batchId')
+          .anyOf(key.split(' '))
+          .filter(reading => reading.deletedAt === null)
+          .sortBy('at'),
       ),
-    [],
+    [key],
   )
+}
 
 export const useRecipes = (): Recipe[] | undefined => useLiveQuery(() => noneIfRefused(db.recipes.toArray()), [])
 

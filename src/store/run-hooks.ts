@@ -7,35 +7,33 @@ import { unsavedRuns, withChanges } from './unsaved-runs'
 const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
 
 /** Runs as they stand on this page: what is stored, with what could not be. */
-function useWithUnsaved(runs: Run[] | undefined): Run[] | undefined {
+export function useWithUnsaved(runs: readonly Run[] | undefined): readonly Run[] | undefined {
   const changes = useSyncExternalStore(unsavedRuns.subscribe, unsavedRuns.get, unsavedRuns.get)
   return useMemo(() => runs?.map(run => withChanges(run, changes.get(run.id) ?? [])), [runs, changes])
 }
 
-/** Every run of a mode, newest first. */
-const useAll = (mode: Run['mode']): Run[] | undefined =>
-  useWithUnsaved(
+/** The runs in the shop of some batches, newest first. Practice is no run. */
+export const useRunsOfSome = (batchIds: readonly string[]): readonly Run[] | undefined => {
+  const key = batchIds.join(' ')
+  return useWithUnsaved(
     useLiveQuery(
       () =>
         noneIfRefused(
           db.runs
-            .orderBy('startedAt')
+            .where('batchIds')
+            .anyOf(key.split(' '))
+            .distinct()
+            .filter(run => run.mode === 'shop')
             .reverse()
-            .filter(run => run.mode === mode)
-            .toArray(),
+            .sortBy('startedAt'),
         ),
-      [mode],
+      [key],
     ),
   )
-
-/** Runs in the shop, newest first. Practice is no run: it is in `usePractices`. */
-export const useRuns = (): Run[] | undefined => useAll('shop')
-
-/** Practice runs, newest first: they stand for nothing that happened to a blade. */
-export const usePractices = (): Run[] | undefined => useAll('practice')
+}
 
 /** The runs of a batch, oldest first: in the shop, or in practice. */
-export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): Run[] | undefined =>
+export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): readonly Run[] | undefined =>
   useWithUnsaved(
     useLiveQuery(
       () =>

@@ -9,6 +9,7 @@ export function preparePage(): void {
     ResizeObserver: Watcher,
     matchMedia: () => ({ matches: false, addEventListener() {}, removeEventListener() {} }),
   })
-  Object.defineProperty(HTMLElement.prototype, 'clientWidth', { configurable: true, get: () => 900 })
+  for (const [side, px] of Object.entries({ clientWidth: 900, clientHeight: 600 }))
+    Object.defineProperty(HTMLElement.prototype, side, { configurable: true, get: () => px })
   HTMLElement.prototype.setPointerCapture = () => {}
 }

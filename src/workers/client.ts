@@ -9,13 +9,13 @@ import { type LaneName, type LogVersion, laneNameOf } from './lanes'
 /** A worker with its questions in a row, and the version of the log it has read; null until it has. */
 interface Door extends Lane {
   readonly logVersion: Subscribable<LogVersion | null>
-  readonly watchLog: () => void
+  readonly watchLog: (part: keyof LogVersion) => void
 }
 
 function openDoor(): Door {
   const logVersion = createSubscribable<LogVersion | null>(null)
   let started: { readonly core: Remote<CoreDoor>; readonly broken: Promise<never> } | null = null
-  let watched = false
+  const watched = new Set<keyof LogVersion>()
 
   const start = () => {
     if (started) return started
@@ -24,7 +24,7 @@ function openDoor(): Door {
       // A worker that cannot be loaded would leave every question open for good; the next one tries again.
       worker.onerror = event => {
         started = null
-        watched = false
+        watched.clear()
         worker.terminate()
         reject(new Error(event.message))
       }
@@ -40,12 +40,14 @@ function openDoor(): Door {
       return Promise.race([core.ask(name, request) as Promise<Result<unknown>>, broken])
     }),
     logVersion,
-    watchLog: () => {
-      if (watched) return
-      watched = true
+    watchLog: part => {
+      if (watched.has(part)) return
+      watched.add(part)
       const { core, broken } = start()
       // Without its version nothing could be asked: a log that is never read counts as empty.
-      Promise.race([core.watchLog(proxy(logVersion.set)), broken]).catch(() => logVersion.set({ log: 0, learnt: 0 }))
+      Promise.race([core.watchLog(part, proxy(logVersion.set)), broken]).catch(() =>
+        logVersion.set({ log: 0, learnt: 0 }),
+      )
     },
   }
 }

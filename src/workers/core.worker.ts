@@ -4,39 +4,51 @@ import type { Result } from '../core/codes/result'
 import { answerQuestion } from '../core/contract/question'
 import { QUESTIONS, type QuestionName } from '../core/contract/questions'
 import { createShopMemory } from '../core/learn/shop-memory'
-import { readShopLog } from '../store/shop-log'
+import { readNewestLog, readShopLog } from '../store/shop-log'
 import { type LogVersion, RESTS_ON } from './lanes'
 
 /** The shop's log and what was learnt from it live here: they are read where they are used and never sent along. */
 const memory = createShopMemory()
 let version: LogVersion = { log: 0, learnt: 0 }
 const watchers = new Set<(version: LogVersion) => void>()
-let isRead: Promise<void> | null = null
 
-/** Reads the log once and follows it from there. A log that cannot be read counts as empty: the page says why. */
-function followLog(): Promise<void> {
-  isRead ??= new Promise(resolve => {
-    const told = (learntAnew: boolean) => {
-      version = { log: version.log + 1, learnt: version.learnt + (learntAnew ? 1 : 0) }
-      for (const watcher of watchers) watcher(version)
-      resolve()
-    }
-    liveQuery(readShopLog).subscribe({
-      next: log => told(memory.keep(log) || version.learnt === 0),
-      error: () => told(true),
+/** Reads a part of the log once and follows it from there. A log that cannot be read counts as empty: the page says why. */
+function follow<T>(read: () => Promise<T>, take: (log: T | null) => Partial<LogVersion>): () => Promise<void> {
+  let isRead: Promise<void> | null = null
+  return () => {
+    isRead ??= new Promise(resolve => {
+      const told = (log: T | null) => {
+        version = { ...version, ...take(log) }
+        for (const watcher of watchers) watcher(version)
+        resolve()
+      }
+      liveQuery(read).subscribe({ next: told, error: () => told(null) })
     })
-  })
-  return isRead
+    return isRead
+  }
+}
+
+/** What is learnt needs the newest batches alone; only what tells of the whole log has to wait until it is read. */
+const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
+  learnt: follow(
+    () => readNewestLog(memory.isEnough),
+    log => (log === null || memory.teach(log) || version.learnt === 0 ? { learnt: version.learnt + 1 } : {}),
+  ),
+  log: follow(readShopLog, log => {
+    if (log) memory.hold(log)
+    return { log: version.log + 1 }
+  }),
 }
 
 const door = {
   ask: async (name: QuestionName, input: unknown): Promise<Result<unknown>> => {
-    if (RESTS_ON[name]) await followLog()
+    const part = RESTS_ON[name]
+    if (part) await FOLLOW[part]()
     return answerQuestion(await QUESTIONS[name](), input, memory)
   },
-  /** Tells the version of the log now and whenever it changes. */
-  watchLog: async (watcher: (version: LogVersion) => void): Promise<void> => {
-    await followLog()
+  /** Reads a part of the log, and tells its version now and whenever it changes. */
+  watchLog: async (part: keyof LogVersion, watcher: (version: LogVersion) => void): Promise<void> => {
+    await FOLLOW[part]()
     watchers.add(watcher)
     watcher(version)
   },

@@ -12,7 +12,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   band: 'learnt',
   batch: 'learnt',
   'each-blade': 'learnt',
-  lately: 'log',
+  lately: 'learnt',
   learn: 'learnt',
   logbook: 'log',
   'oven-offset': 'log',

@@ -56,8 +56,9 @@ function useVersion(name: QuestionName): number | null {
   const part = RESTS_ON[name]
   const { logVersion, watchLog } = doorOf(name)
   useEffect(() => {
-    if (part) watchLog()
+    if (part) watchLog(part)
   }, [part, watchLog])
   const version = useSyncExternalStore(logVersion.subscribe, logVersion.get, () => null)
-  return part ? (version?.[part] ?? null) : 0
+  // 0: that part was not read yet.
+  return part ? version?.[part] || null : 0
 }

@@ -34,17 +34,17 @@ export interface LogRow {
 /** Every blade that was read, by stage, newest first. Readings of batches or blades that are gone are left out. */
 export function logRows(readings: readonly Reading[], batches: readonly Batch[], tester: Tester): LogRow[] {
   const byBatch = groupBy(readings, r => r.batchId)
+  const predictedOf = memoPredictions()
   return batches
-    .flatMap(batch => rowsOfBatch(batch, byBatch.get(batch.id) ?? [], tester))
+    .flatMap(batch => rowsOfBatch(batch, byBatch.get(batch.id) ?? [], tester, predictedOf))
     .sort((a, b) => b.at.localeCompare(a.at))
 }
 
-function rowsOfBatch(batch: Batch, readings: readonly Reading[], tester: Tester): LogRow[] {
+function rowsOfBatch(batch: Batch, readings: readonly Reading[], tester: Tester, predictedOf: PredictedOf): LogRow[] {
   const byBlade = groupBy(
     readings.filter(r => r.deletedAt === null),
     r => r.bladeId ?? '',
   )
-  const predictedOf = memoPredictions()
   return bladesOf(batch).flatMap(blade => {
     const own = byBlade.get(blade.id) ?? []
     const route = routeOfBlade(blade)
@@ -90,12 +90,16 @@ function aboutOf({ group, record }: BatchBlade, { ovenName, note }: Batch): stri
   return [...new Set(texts.filter(text => text !== ''))]
 }
 
-/** What blades of one route should read at a stage, worked out once for all of them. */
-export function memoPredictions(): (blade: BatchBlade, stage: Stage) => number | null {
+/** What a blade should read at a stage, HRC; null for a steel that is not known. */
+export type PredictedOf = (blade: BatchBlade, stage: Stage) => number | null
+
+/** Worked out once for all blades of one steel and route, in whichever batch. */
+export function memoPredictions(): PredictedOf {
   const known = new Map<string, number | null>()
   return (blade, stage) => {
+    const { gradeId, sheet } = blade.group
     const route = routeUpTo(routeOfBlade(blade), stage)
-    const key = `${blade.group.id}/${stage}/${JSON.stringify(route.tempers)}`
+    const key = JSON.stringify([gradeId, sheet ?? null, stage, route])
     const found = known.get(key)
     if (found !== undefined) return found
     const grade = gradeOf(blade.group)

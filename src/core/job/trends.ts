@@ -3,7 +3,7 @@ import type { Batch, BatchGroup } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
 import { groupHardness } from './hardness'
-import { memoPredictions } from './logbook'
+import { memoPredictions, type PredictedOf } from './logbook'
 import { latestStage, temperOf } from './stages'
 import { bladesOf } from './tray'
 import type { TrendBy } from './trend-by'
@@ -50,20 +50,29 @@ export function trendsOf(
     readings.filter(r => r.deletedAt === null),
     r => r.batchId,
   )
+  const predictedOf = memoPredictions()
   const trends = new Map<string, { name: string; points: TrendPoint[] }>()
   const oldestFirst = [...batches].sort((a, b) => a.createdAt.localeCompare(b.createdAt))
   for (const batch of oldestFirst)
     for (const group of batch.groups) {
       const { key, name } = sharedBy(batch, group, by)
-      const point = key === '' ? null : pointOf(batch, group, byBatch.get(batch.id) ?? [], tester)
-      if (point) trends.set(key, { name, points: [...(trends.get(key)?.points ?? []), point] })
+      const point = key === '' ? null : pointOf(batch, group, byBatch.get(batch.id) ?? [], { tester, predictedOf })
+      if (!point) continue
+      const points = trends.get(key)?.points ?? []
+      points.push(point)
+      trends.set(key, { name, points })
     }
   return [...trends]
     .map(([key, { name, points }]) => ({ key, name, points: points.sort((a, b) => a.at.localeCompare(b.at)) }))
     .sort((a, b) => b.points.length - a.points.length)
 }
 
-function pointOf(batch: Batch, group: BatchGroup, readings: readonly Reading[], tester: Tester): TrendPoint | null {
+function pointOf(
+  batch: Batch,
+  group: BatchGroup,
+  readings: readonly Reading[],
+  { tester, predictedOf }: { readonly tester: Tester; readonly predictedOf: PredictedOf },
+): TrendPoint | null {
   const blades = bladesOf(batch, group.id)
   const ids = new Set(blades.map(b => b.id))
   const own = readings.filter(r => r.bladeId !== null && ids.has(r.bladeId))
@@ -72,7 +81,7 @@ function pointOf(batch: Batch, group: BatchGroup, readings: readonly Reading[], 
   const hardness = groupHardness(batch, group.id, stage, { readings: own, tester })
   const first = blades.find(b => hardness?.bladeIds.includes(b.id))
   if (!hardness || !first) return null
-  const predicted = memoPredictions()(first, stage)
+  const predicted = predictedOf(first, stage)
   return {
     at: own.reduce((least, r) => (r.at < least ? r.at : least), own[0]?.at ?? batch.createdAt),
     batch: batch.name,

@@ -25,15 +25,18 @@ export interface ShopFit {
   readonly setAside: readonly Observation[]
 }
 
+/** Whether an observation is near enough to what was predicted to be put down to steel, oven or lot. */
+export const isLearntFrom = ({ residual }: Observation): boolean => Math.abs(residual) <= LEARNING.outlierHrc
+
 /**
  * Fits the shop's correction and tries it on every batch in turn, left out. The strength that foretells left-out
  * batches best is kept; strength 0 is the chart alone, so the correction is used only where it helps.
  * Null without observations.
  */
 export function fitShop(observations: readonly Observation[]): ShopFit | null {
-  const setAside = observations.filter(o => Math.abs(o.residual) > LEARNING.outlierHrc)
+  const setAside = observations.filter(one => !isLearntFrom(one))
   const used = observations
-    .filter(o => Math.abs(o.residual) <= LEARNING.outlierHrc)
+    .filter(isLearntFrom)
     .sort((a, b) => b.day - a.day)
     .slice(0, LEARNING.most)
   if (used.length === 0) return null

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { makeBigShop } from '../../testing/big-shop'
 import { withBlades } from '../shop/batch-records'
 import { createShopMemory, type ShopLog } from './shop-memory'
 
@@ -57,5 +58,24 @@ describe('the shop’s memory', () => {
     expect(memory.fitExcept(read.id)).not.toEqual(memory.fitExcept(null))
     // A batch that taught nothing leaves nothing out.
     expect(memory.fitExcept('never')).toBe(memory.fitExcept(null))
+  })
+
+  it('learns the same from the newest batches that are enough as from the whole log, whichever is left out', () => {
+    const big = makeBigShop(170, 3, new Date('2026-03-02T08:00:00Z'))
+    const whole: ShopLog = { batches: withBlades(big.batches, big.blades), readings: big.readings, tester: log.tester }
+    const newestFirst = [...whole.batches].sort((a, b) => b.createdAt.localeCompare(a.createdAt))
+    const memory = createShopMemory()
+    const partOf = (n: number): ShopLog => ({ ...whole, batches: newestFirst.slice(0, n) })
+    let n = 10
+    while (n < newestFirst.length && !memory.isEnough(partOf(n))) n += 10
+    expect(n).toBeLessThan(newestFirst.length)
+    expect(createShopMemory().isEnough(log)).toBe(false)
+    memory.teach(partOf(n))
+    const all = createShopMemory()
+    all.keep({ ...whole, batches: newestFirst })
+    for (const out of [null, newestFirst[4]?.id ?? '', newestFirst[n - 1]?.id ?? '']) {
+      expect(memory.fitExcept(out)?.model.rows).toEqual(all.fitExcept(out)?.model.rows)
+      expect(memory.fitExcept(out)?.model.alpha).toEqual(all.fitExcept(out)?.model.alpha)
+    }
   })
 })

@@ -1,10 +1,11 @@
+import { LEARNING } from '../../data/learning'
 import { groupBy } from '../numeric/group-by'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
 import type { ShopExperience } from '../steel/predict'
-import { fitShop, type Observation, type ShopFit } from './fit-shop'
+import { fitShop, isLearntFrom, type Observation, type ShopFit } from './fit-shop'
 import { observationsOf } from './observations'
 
 /** The shop's whole log: what learning, logbook and trends are worked out from. */
@@ -24,7 +25,16 @@ export interface Learnt {
 /** The shop's log as the place that answers questions keeps it, with what was learnt from it. */
 export interface ShopMemory {
   readonly log: ShopLog
-  /** Takes the log as it is now. Only batches that changed are looked at anew. Says whether it teaches anything else than before. */
+  /** Takes the whole log as it is now, to be asked about. */
+  readonly hold: (log: ShopLog) => void
+  /**
+   * Learns from the log as it is now, or from its newest batches where they are enough. Only batches that changed are looked at anew.
+   * Says whether it teaches anything else than before.
+   */
+  readonly teach: (log: ShopLog) => boolean
+  /** Whether batches older than these could teach nothing more, whichever one is left out: learning looks back only so far. */
+  readonly isEnough: (log: ShopLog) => boolean
+  /** Both: holds it and learns from it. */
   readonly keep: (log: ShopLog) => boolean
   /** What the log teaches without one batch; null where there is nothing to learn from. */
   readonly fitExcept: (batchId: string | null) => ShopFit | null
@@ -44,6 +54,8 @@ const EMPTY: ShopLog = { batches: [], readings: [], tester: DEFAULT_WORKSHOP.tes
 export function createShopMemory(): ShopMemory {
   let log = EMPTY
   let known: ReadonlyMap<string, Known> = new Map()
+  // What was looked at to see whether it is enough need not be looked at again to learn from it.
+  let seen = known
   const fits = new Map<string | null, ShopFit | null>()
 
   const fitExcept = (batchId: string | null): ShopFit | null => {
@@ -56,17 +68,32 @@ export function createShopMemory(): ShopMemory {
     return fit
   }
 
+  const hold = (whole: ShopLog) => {
+    log = whole
+  }
+  const teach = (newest: ShopLog) => {
+    const now = knownOf(newest, new Map([...known, ...seen]))
+    const changed = !sameObservations(now, known)
+    known = now
+    seen = now
+    if (changed) fits.clear()
+    return changed
+  }
+
   return {
     get log() {
       return log
     },
-    keep: next => {
-      log = next
-      const now = knownOf(next, known)
-      const changed = !sameObservations(now, known)
-      known = now
-      if (changed) fits.clear()
-      return changed
+    hold,
+    teach,
+    isEnough: newest => {
+      seen = knownOf(newest, new Map([...known, ...seen]))
+      const counts = [...seen.values()].map(({ observations }) => observations.filter(isLearntFrom).length)
+      return counts.reduce((sum, n) => sum + n, 0) - Math.max(0, ...counts) >= LEARNING.most
+    },
+    keep: whole => {
+      hold(whole)
+      return teach(whole)
     },
     fitExcept,
     experience: learnt => {

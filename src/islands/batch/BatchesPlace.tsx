@@ -1,9 +1,10 @@
 import { Trash2 } from 'lucide-react'
+import { useState } from 'react'
 import { countOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
 import { setDeleted } from '../../store/batches'
-import { useBatches } from '../../store/hooks'
-import { useRuns } from '../../store/run-hooks'
+import { useNewestBatches } from '../../store/hooks'
+import { useRunsOfSome } from '../../store/run-hooks'
 import { ago } from '../../ui/dates'
 import { bladesBySteel } from '../../words/lists'
 import { Place } from '../Place'
@@ -19,19 +20,42 @@ export default function BatchesPlace() {
   )
 }
 
+/** Batches shown at a time. */
+const STEP = 60
+
 /** Every batch as its own small Heat Line, newest first. */
 function Batches() {
-  const batches = useBatches()
-  const runs = useRuns()
-  if (!batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
+  const [most, setMost] = useState(STEP)
+  const [text, setText] = useState('')
+  const found = useNewestBatches(most, text)
+  const batches = found?.batches
+  const runs = useRunsOfSome(batches?.map(batch => batch.id) ?? [])
+  if (!found || !batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
   const remove = (batch: Batch) => void setDeleted(batch, true).then(() => undoable(`${batch.name} deleted`))
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-page">Batches</h1>
-        <NewBatchButton />
+        <div className="flex flex-wrap items-end gap-2">
+          {(found.total > STEP || text !== '') && (
+            <label className="grid gap-1">
+              <span className="label">Find a batch</span>
+              <input
+                type="search"
+                className="field w-56"
+                maxLength={80}
+                value={text}
+                onChange={event => setText(event.target.value)}
+              />
+            </label>
+          )}
+          <NewBatchButton />
+        </div>
       </header>
-      {batches.length === 0 && (
+      {batches.length === 0 && text !== '' && (
+        <p className="py-6">No batch has “{text}” in its name, steels or note.</p>
+      )}
+      {batches.length === 0 && text === '' && (
         <div className="border border-dashed border-rule-strong p-6">
           <p>
             No batch yet. A batch is the blades you treat as one job: give it a name and a first steel, and the rest has
@@ -78,6 +102,11 @@ function Batches() {
           )
         })}
       </ul>
+      {batches.length < found.total && (
+        <button type="button" className="btn mt-4" onClick={() => setMost(most + STEP)}>
+          Show older ones ({found.total - batches.length} more)
+        </button>
+      )}
     </div>
   )
 }

@@ -1,5 +1,6 @@
 import { createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { NOTHING } from '../../core/codes/said'
 import { readingsCsv } from '../../core/files/readings-csv'
 import { findRows } from '../../core/job/find-rows'
@@ -25,6 +26,10 @@ const VIEWS = [
   ['compare', 'Two batches'],
 ] as const
 
+/** Points drawn over time: more are a cloud that says nothing. */
+const MOST_DRAWN = 800
+const NO_ROWS: LogRow[] = []
+
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
 const SideBySide = lazy(() => import('./SideBySide'))
 
@@ -49,11 +54,22 @@ function Logbook() {
   const [grade, setGrade] = useState('all')
   const [wanted, setWanted] = useState('')
   const answer = useAnswer('logbook', NOTHING)
-  if (!answer) return <p className="p-6 text-ink-2">Reading …</p>
+  const rows = answer?.ok ? answer.value : NO_ROWS
+  const grades = useMemo(() => [...new Set(rows.map(r => r.gradeName))].sort(), [rows])
+  const shown = useMemo(
+    () => findRows(grade === 'all' ? rows : rows.filter(r => r.gradeName === grade), wanted),
+    [rows, grade, wanted],
+  )
+  const finished = useMemo(() => shown.filter(r => temperOf(r.stage) !== null), [shown])
+  const points = useMemo(
+    () =>
+      finished
+        .slice(0, MOST_DRAWN)
+        .flatMap(r => (r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.mark}` }])),
+    [finished],
+  )
+  if (!answer) return <p className="p-6 text-ink-2">Reading the log …</p>
   if (!answer.ok) return <Problems of={answer.problems} className="p-6" />
-  const rows = answer.value
-  const grades = [...new Set(rows.map(r => r.gradeName))].sort()
-  const shown = findRows(grade === 'all' ? rows : rows.filter(r => r.gradeName === grade), wanted)
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -96,16 +112,13 @@ function Logbook() {
         </p>
       ) : (
         <>
-          <h2 className="mb-1 text-small font-normal text-ink-2">Measured less predicted, finished blades, HRC</h2>
+          <h2 className="mb-1 text-small font-normal text-ink-2">
+            Measured less predicted, {finished.length > MOST_DRAWN ? `the newest ${MOST_DRAWN} ` : ''}finished blades,
+            HRC
+          </h2>
           <div className="mb-5 h-[190px]">
             <Suspense fallback={null}>
-              <OffChart
-                rows={shown
-                  .filter(r => temperOf(r.stage) !== null)
-                  .flatMap(r =>
-                    r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.mark}` }],
-                  )}
-              />
+              <OffChart rows={points} />
             </Suspense>
           </div>
           {shown.length === 0 ? (
@@ -121,6 +134,17 @@ function Logbook() {
     </div>
   )
 }
+
+/** Height of a row before it is measured, px. */
+const ROW_PX = 37
+
+/** Room for rows that are not in sight: of a long log only those are drawn that are looked at. */
+const Gap = ({ px, columns }: { px: number; columns: number }) => (
+  // biome-ignore lint/a11y/noAriaHiddenOnFocusable: a row of a table takes no focus.
+  <tr aria-hidden="true">
+    <td colSpan={columns} className="!border-0 !p-0" style={{ height: px }} />
+  </tr>
+)
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns })
 
@@ -164,15 +188,28 @@ function LogTable({ rows }: { rows: LogRow[] }) {
     ],
     [],
   )
+  const region = useRef<HTMLElement>(null)
   const table = useTable({
     features,
     data: rows,
     columns: columns.map(({ accessorKey, header }) => ({ accessorKey, header })),
     initialState: { sorting: [{ id: 'at', desc: true }] },
   })
+  const sorted = table.getRowModel().rows
+  const shown = useVirtualizer({
+    count: sorted.length,
+    getScrollElement: () => region.current,
+    estimateSize: () => ROW_PX,
+    overscan: 12,
+    // What has no size of its own, as in print, still shows its first rows.
+    initialRect: { width: 900, height: 600 },
+  })
+  const items = shown.getVirtualItems()
+  const above = items[0]?.start ?? 0
+  const below = shown.getTotalSize() - (items.at(-1)?.end ?? 0)
   return (
-    <ScrollRegion label="Readings" className="max-h-[max(320px,calc(100dvh-350px))] overflow-auto">
-      <table className="sheet min-w-[760px]">
+    <ScrollRegion ref={region} label="Readings" className="max-h-[max(320px,calc(100dvh-350px))] overflow-auto">
+      <table className="sheet min-w-[760px]" aria-rowcount={sorted.length + 1}>
         <thead className="sticky top-0 bg-ash">
           <tr>
             {table.getHeaderGroups()[0]?.headers.map(header => {
@@ -196,15 +233,22 @@ function LogTable({ rows }: { rows: LogRow[] }) {
           </tr>
         </thead>
         <tbody>
-          {table.getRowModel().rows.map(row => (
-            <tr key={row.original.key}>
-              {columns.map(column => (
-                <td key={column.accessorKey} className={column.accessorKey === 'hrc' ? 'font-semibold' : undefined}>
-                  {column.cell(row.original)}
-                </td>
-              ))}
-            </tr>
-          ))}
+          {above > 0 && <Gap px={above} columns={columns.length} />}
+          {items.map(({ index }) => {
+            const row = sorted[index]
+            return (
+              row && (
+                <tr key={row.original.key} data-index={index} ref={shown.measureElement} aria-rowindex={index + 2}>
+                  {columns.map(column => (
+                    <td key={column.accessorKey} className={column.accessorKey === 'hrc' ? 'font-semibold' : undefined}>
+                      {column.cell(row.original)}
+                    </td>
+                  ))}
+                </tr>
+              )
+            )
+          })}
+          {below > 0 && <Gap px={below} columns={columns.length} />}
         </tbody>
       </table>
     </ScrollRegion>

@@ -7,8 +7,8 @@ import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { unsaidOf } from '../../core/shop/said'
 import { formatQuantity } from '../../core/units/quantity'
-import { useBatches, useMeasured } from '../../store/hooks'
-import { usePractices, useRuns } from '../../store/run-hooks'
+import { useReadingsOf } from '../../store/hooks'
+import { useInHand } from '../../store/in-hand'
 import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
@@ -39,11 +39,8 @@ export default function TodayPlace() {
 
 /** What is hot, what is waiting, what was done: each line leads to its bench. */
 function Today() {
-  const { name: shopName, learning } = useShopNow()
-  const batches = useBatches()
-  const runs = useRuns()
-  const measured = useMeasured()
-  const practices = usePractices()
+  const { name: shopName, learning, tester } = useShopNow()
+  const { batches, runs, practices, measured } = useInHand() ?? {}
   // What was measured was hardened, whether or not its run was guided.
   const ran = new Set([
     ...(runs ?? []).filter(run => run.endedAt !== null).flatMap(run => run.batchIds),
@@ -51,9 +48,10 @@ function Today() {
   ])
   const unread = batches?.filter(b => ran.has(b.id) && measured?.has(b.id) === false) ?? []
   const recent = batches?.filter(b => ran.has(b.id) && measured?.has(b.id)).slice(0, MOST_LATELY) ?? []
+  const readings = useReadingsOf(recent.map(b => b.id))
   const lately = useAnswer(
     'lately',
-    recent.length === 0 ? null : { batchIds: recent.map(b => b.id), learning: learning !== false },
+    recent.length === 0 || !readings ? null : { batches: recent, readings, tester, learning: learning !== false },
   )
   const shop = useShopNow()
   const next = batches?.filter(b => !ran.has(b.id) && b.lines.length > 0).slice(0, MOST_NEXT) ?? []

@@ -1,15 +1,22 @@
 import { z } from 'zod'
 import { ok } from '../../codes/result'
 import { latestHardnessOf } from '../../job/batch-figures'
-import { id } from '../../shop/bounds'
+import { batchSchema } from '../../shop/batch'
+import { readingSchema } from '../../shop/reading'
 import { stageSchema } from '../../shop/route'
+import { testerSchema } from '../../shop/workshop'
 import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list } from '../shapes'
 
 export const lately = question({
   summary: 'What the latest measurements of some batches say, steel by steel; null where nothing was measured',
-  request: z.object({ batchIds: z.array(id).max(50).readonly(), learning: z.boolean() }),
+  request: z.object({
+    batches: z.array(batchSchema).max(50).readonly(),
+    readings: z.array(readingSchema).max(20_000).readonly(),
+    tester: testerSchema,
+    learning: z.boolean(),
+  }),
   response: list(
     z.object({
       batchId: z.string(),
@@ -21,22 +28,18 @@ export const lately = question({
       ),
     }),
   ),
-  answer: ({ batchIds, learning }, memory) => {
-    const { batches, readings, tester } = memory.log
-    return ok(
-      batches
-        .filter(batch => batchIds.includes(batch.id))
-        .map(batch => ({
-          batchId: batch.id,
-          groups: batch.groups.map(group => {
-            const latest = latestHardnessOf(batch, group, {
-              readings: readings.filter(r => r.batchId === batch.id),
-              tester,
-              experience: experienceOf(memory, batch, group, learning),
-            })
-            return { gradeName: group.gradeName, latest: latest && { hrc: latest.hrc, stage: latest.stage } }
-          }),
-        })),
-    )
-  },
+  answer: ({ batches, readings, tester, learning }, memory) =>
+    ok(
+      batches.map(batch => ({
+        batchId: batch.id,
+        groups: batch.groups.map(group => {
+          const latest = latestHardnessOf(batch, group, {
+            readings: readings.filter(r => r.batchId === batch.id),
+            tester,
+            experience: experienceOf(memory, batch, group, learning),
+          })
+          return { gradeName: group.gradeName, latest: latest && { hrc: latest.hrc, stage: latest.stage } }
+        }),
+      })),
+    ),
 })

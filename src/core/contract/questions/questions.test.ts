@@ -89,7 +89,7 @@ const LOCAL = {
     load: [{ thicknessMm: 3, widthMm: 40, lengthMm: 250, count: 4 }],
   },
   'grade-curves': { grade: GRADE, route: ROUTE },
-  lately: { batchIds: SHOWN.map(one => one.id), learning: true },
+  lately: { batches: SHOWN, readings: SHOP.readings, tester: SHOP.shop.tester, learning: true },
   learn: {},
   'load-heat': { batch: BATCH, shop: SHOP.shop, loadIndex: 0, thicknessMm: 3 },
   logbook: {},
@@ -251,7 +251,9 @@ describe('one hardness', () => {
   it.each(SHOWN.map(one => [one.name, one] as const))('of %s: Today and the benches agree', async (_, one) => {
     const readings = SHOP.readings.filter(r => r.batchId === one.id)
     const benches = expectOk(await ask('batch', { batch: one, shop: SHOP.shop, readings })) as Answer<'batch'>
-    const today = expectOk(await ask('lately', { batchIds: [one.id], learning: true })) as Answer<'lately'>
+    const today = expectOk(
+      await ask('lately', { batches: [one], readings, tester: SHOP.shop.tester, learning: true }),
+    ) as Answer<'lately'>
     expect(today[0]?.groups.map(group => group.latest?.hrc ?? null)).toEqual(
       benches.groups.map(group => group.measured.at(-1)?.hrc ?? null),
     )
@@ -310,7 +312,7 @@ describe('the interface description', () => {
     expect(document.openapi).toBe('3.1.0')
     expect(Object.keys(document.paths).sort()).toEqual(SERVED.map(name => `/api/${name}`).sort())
     for (const path of Object.values(document.paths))
-      expect(Object.keys(path.post.responses)).toEqual(['200', '400', '405', '413', '415'])
+      expect(Object.keys(path.post.responses)).toEqual(['200', '400', '405', '413', '415', '503'])
     expect(JSON.stringify(document)).toContain('austenitizeC')
   })
 })

@@ -5,7 +5,7 @@ import { bladesOf } from '../../../../core/job/tray'
 import { attendedMin } from '../../../../core/run/attended'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { COST_KINDS } from '../../../../data/task-times'
-import { useBatches } from '../../../../store/hooks'
+import { useNewestBatches } from '../../../../store/hooks'
 import { useRunsOf } from '../../../../store/run-hooks'
 import { Figure } from '../../../../ui/Bench'
 import { NumberField } from '../../../../ui/PlainFields'
@@ -16,13 +16,16 @@ import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
 import { useWrap } from '../../use-wrap'
 
+/** Newest batches whose losses tell what an order must allow for. */
+const LOSS_OF = 200
+
 /** What this batch costs, each blade that came out of it good, and what an order of more like them would. */
 export function CostView() {
   const { batch, shop } = useBench()
   const say = useSay()
   const { laid } = useWrap(batch)
   const runs = useRunsOf(batch.id)
-  const batches = useBatches()
+  const lately = useNewestBatches(LOSS_OF)
   const [ordered, setOrdered] = useState(6)
   const foilM = laid ? laid.check.usedLengthMm / 1000 : null
   const answer = useAnswer(
@@ -41,7 +44,7 @@ export function CostView() {
   if (!answer) return <p className="py-6 text-ink-2">Working out …</p>
   if (!answer.ok) return <Problems of={answer.problems} />
   const cost = answer.value
-  const loss = lossOf((batches ?? []).flatMap(one => bladesOf(one)))
+  const loss = lossOf((lately?.batches ?? []).flatMap(one => bladesOf(one)))
   return (
     <div className="grid gap-x-10 gap-y-3 md:grid-cols-2">
       <table className="sheet self-start">
