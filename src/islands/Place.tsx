@@ -2,10 +2,11 @@ import { setNonce } from 'get-nonce'
 import { Component, type ReactNode, useEffect, useState } from 'react'
 import { Toaster, toast } from 'sonner'
 import { tinykeys } from 'tinykeys'
-import type { Problem } from '../core/codes/problem'
+import { type Problem, problem } from '../core/codes/problem'
 import type { Workshop } from '../core/shop/workshop'
 import type { System } from '../core/units/quantity'
 import { seedOnce } from '../store/backup'
+import { db } from '../store/database'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { refusalOf, unfitChange } from '../store/save-state'
 import { finishUnfinished } from '../store/unfinished'
@@ -33,7 +34,7 @@ export function Place({ children }: { children: ReactNode }) {
     seedOnce(
       demo ? async () => (await import('../simulators/demo/make-demo')).makeDemoWorkshop(DEMO_SEED, new Date()) : null,
     )
-      .then(finishUnfinished)
+      .then(() => (db.isNewer ? setRefused(problem('storage-newer', {})) : finishUnfinished()))
       .catch(error => setRefused(refusalOf(error)))
       .finally(() => setReady(true))
   }, [])

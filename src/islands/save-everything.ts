@@ -1,9 +1,11 @@
 import { toast } from 'sonner'
 import { exportText } from '../core/files/exchange'
+import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { emptyData, readAll } from '../store/backup'
-import { withUnsaved } from '../store/batches'
+import { unsavedBatches, withUnsaved } from '../store/batches'
 import { noteSaved } from '../store/keeping'
+import { startFiles } from '../workers/files-client'
 
 /** Hands a text to the browser as a file to keep. */
 export function download(name: string, type: string, content: BlobPart) {
@@ -15,18 +17,32 @@ export function download(name: string, type: string, content: BlobPart) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
+/** Everything as a file, made in its worker; where that cannot be loaded, on the page itself. */
+async function wholeFile(unsaved: readonly Batch[], now: string): Promise<Blob> {
+  const { door, broken, stop } = startFiles()
+  try {
+    return await Promise.race([door.save(unsaved, now), broken])
+  } catch {
+    return new Blob([exportText(withUnsaved(await readAll(), unsaved), now)], { type: 'application/json' })
+  } finally {
+    stop()
+  }
+}
+
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {
   const now = new Date().toISOString()
+  const unsaved = [...unsavedBatches.get().values()]
+  const name = `tawny-ember-${now.slice(0, 10)}.json`
+  const whole = await wholeFile(unsaved, now).catch(() => null)
+  if (whole) {
+    download(name, 'application/json', whole)
+    await noteSaved(now)
+    return
+  }
   // Where storage cannot be read at all, what is on the page is still worth keeping; but it is no backup, and it is said.
-  let isWhole = true
-  const data = await readAll().catch(() => {
-    isWhole = false
-    toast('The stored data cannot be read: this file holds only what is unsaved on this page. Keep your older files.', {
-      duration: 30_000,
-    })
-    return emptyData(DEFAULT_WORKSHOP)
+  toast('The stored data cannot be read: this file holds only what is unsaved on this page. Keep your older files.', {
+    duration: 30_000,
   })
-  download(`tawny-ember-${now.slice(0, 10)}.json`, 'application/json', exportText(withUnsaved(data), now))
-  if (isWhole) await noteSaved(now)
+  download(name, 'application/json', exportText(withUnsaved(emptyData(DEFAULT_WORKSHOP), unsaved), now))
 }

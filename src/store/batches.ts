@@ -16,7 +16,7 @@ import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
 import { type Applied, rememberChange, whileWritten } from './history'
 import { putDown } from './journal'
-import { saving, Unfit } from './save-state'
+import { isRefusal, saving, Unfit } from './save-state'
 
 /** Batches whose last write was refused: kept here so that nothing typed is lost, and shown instead of the stored ones. */
 const unsaved = createSubscribable<ReadonlyMap<string, Batch>>(new Map())
@@ -167,8 +167,7 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
   const outcome = await whileWritten(edit)
   ended()
   const [refused] = outcome.problems
-  if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')
-    keepUnsaved(shown.id, change(unsaved.get().get(shown.id) ?? shown))
+  if (refused && isRefusal(refused)) keepUnsaved(shown.id, change(unsaved.get().get(shown.id) ?? shown))
   return outcome
 }
 
@@ -198,8 +197,8 @@ export const setDeleted = (batch: Batch, deleted: boolean): Promise<Saving> =>
   }))
 
 /** Everything stored with what could not be stored laid over it. */
-export function withUnsaved(data: WorkshopData): WorkshopData {
-  const parts = [...unsaved.get().values()].map(partBatch)
+export function withUnsaved(data: WorkshopData, batches: readonly Batch[]): WorkshopData {
+  const parts = batches.map(partBatch)
   const ids = new Set(parts.map(part => part.record.id))
   return {
     ...data,

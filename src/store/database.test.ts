@@ -15,6 +15,7 @@ import { workshopSchema } from '../core/shop/workshop'
 import { SETUP_STEPS } from '../data/setup'
 import { expectWhole, OLDER_VERSIONS, type OlderVersion, olderWorkshop } from '../testing/older-workshop'
 import { WorkshopDatabase } from './database'
+import { refusalOf } from './save-state'
 
 /** The tables each version was released with; never edited. */
 const TABLES: Record<OlderVersion, Record<string, string>> = {
@@ -213,6 +214,31 @@ describe('a browser that last ran version 10', () => {
     )
     expect(await now.blades.count()).toBe(file.blades.length)
     now.close()
+  })
+})
+
+describe('data that a newer version has brought further', () => {
+  it('are read as ever and never written: what this version does not know stays as it is', async () => {
+    const newer = new Dexie('newer')
+    newer.version(99).stores({ ...TABLES[3], batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial' })
+    const kept = { id: 'b1', name: 'Tray', from: 'a field of the future' }
+    await newer.table('batches').put(kept)
+    newer.close()
+    const older = new WorkshopDatabase('newer')
+    expect(await older.table('batches').toArray()).toEqual([kept])
+    expect(older.isNewer).toBe(true)
+    const refused = await older
+      .table('batches')
+      .put({ id: 'b1', name: 'Other' })
+      .catch((error: unknown) => error)
+    expect(refusalOf(refused).code).toBe('storage-newer')
+    await expect(older.table('batches').delete('b1')).rejects.toThrow()
+    expect(await older.table('batches').toArray()).toEqual([kept])
+    older.close()
+    const own = new WorkshopDatabase('of-this-version')
+    await own.table('meta').put({ key: 'seeded', value: 'now' })
+    expect(own.isNewer).toBe(false)
+    own.close()
   })
 })
 

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable, type Transaction } from 'dexie'
+import Dexie, { type DBCore, type EntityTable, type Transaction } from 'dexie'
 import type { BatchRecord } from '../core/shop/batch'
 import type { Blade } from '../core/shop/blade'
 import type { GradeSheet } from '../core/shop/grade-sheet'
@@ -14,6 +14,14 @@ import type { Workshop } from '../core/shop/workshop'
 export interface Meta {
   readonly key: string
   readonly value: string
+}
+
+/** The library counts the browser's own version in tenths of its own. */
+const NATIVE_STEP = 10
+
+/** A write to data that a newer version of the application has brought further. */
+export class NewerDataError extends Error {
+  override readonly name = 'NewerDataError'
 }
 
 /**
@@ -110,6 +118,27 @@ export class WorkshopDatabase extends Dexie {
     this.version(10).stores({ pictures: 'id, bladeId, batchId' })
     // What a long log is asked for most is found without reading all of it: the newest batches, and blades whose edge was tested.
     this.version(11).stores({ batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial, edgeTests.length' })
+    this.use({ stack: 'dbcore', name: 'newer-is-read-only', create: core => this.readOnlyWhereNewer(core) })
+  }
+
+  /** Whether a newer version of the application has brought these data further than this one knows. */
+  get isNewer(): boolean {
+    const stored = this.backendDB()?.version
+    return stored !== undefined && Math.floor(stored / NATIVE_STEP) > this.verno
+  }
+
+  /** Data of a newer version are shown and never written: fields this one does not know would be dropped. */
+  private readOnlyWhereNewer(core: DBCore): DBCore {
+    return {
+      ...core,
+      table: name => {
+        const table = core.table(name)
+        return {
+          ...table,
+          mutate: request => (this.isNewer ? Promise.reject(new NewerDataError()) : table.mutate(request)),
+        }
+      },
+    }
   }
 }
 

@@ -8,9 +8,13 @@ import { useWithUnsaved } from './run-hooks'
 /** Batches changed last that are in hand, whatever became of them. */
 const NEWEST = 40
 
+/** A batch nothing was read of since so long waits for nothing any more, days. */
+const UNREAD_DAYS = 730
+const DAY_MS = 86_400_000
+
 /** What is still to be done or was done last: everything else of a long log is left unread. */
 export interface InHand {
-  /** Batches nothing was read of yet, and those that changed last; newest first. */
+  /** Batches begun in the last two years that nothing was read of, and those that changed last; newest first. */
   readonly batches: readonly Batch[]
   /** Their runs in the shop, and in practice, newest first. */
   readonly runs: readonly Run[]
@@ -21,11 +25,17 @@ export interface InHand {
 
 const TABLES = () => [db.batches, db.blades, db.readings, db.runs] as const
 
+/** Those of some batches that nothing was ever read of. Each is looked up: to go through all readings takes longer. */
+async function neverRead(ids: readonly string[]): Promise<string[]> {
+  const read = await Promise.all(ids.map(id => db.readings.where('batchId').equals(id).limit(1).primaryKeys()))
+  return ids.filter((_, i) => read[i]?.length === 0)
+}
+
 /** `further`: ids of batches that are wanted as well, however old. */
 const readInHand = (further: readonly string[]): Promise<Omit<InHand, 'practices'>> =>
   db.transaction('r', TABLES(), async () => {
-    const everRead = new Set(await db.readings.orderBy('batchId').uniqueKeys())
-    const unread = (await db.batches.toCollection().primaryKeys()).filter(id => !everRead.has(id))
+    const since = new Date(Date.now() - UNREAD_DAYS * DAY_MS).toISOString()
+    const unread = await neverRead(await db.batches.where('createdAt').above(since).primaryKeys())
     const newest = await db.batches
       .orderBy('updatedAt')
       .reverse()
@@ -37,11 +47,7 @@ const readInHand = (further: readonly string[]): Promise<Omit<InHand, 'practices
     const [blades, runs, readings] = await Promise.all([
       db.blades.where('batchId').anyOf(ids).toArray(),
       db.runs.where('batchIds').anyOf(ids).distinct().toArray(),
-      db.readings
-        .where('batchId')
-        .anyOf(ids)
-        .filter(reading => reading.deletedAt === null)
-        .toArray(),
+      db.readings.where('batchId').anyOf(ids).toArray(),
     ])
     return {
       batches: withBlades(
@@ -49,7 +55,7 @@ const readInHand = (further: readonly string[]): Promise<Omit<InHand, 'practices
         blades,
       ),
       runs: runs.sort((a, b) => b.startedAt.localeCompare(a.startedAt)),
-      measured: new Set(readings.map(reading => reading.batchId)),
+      measured: new Set(readings.flatMap(reading => (reading.deletedAt === null ? [reading.batchId] : []))),
     }
   })
 

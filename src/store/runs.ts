@@ -4,7 +4,7 @@ import { soakedMinOf, statesIn } from '../core/run/record'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { db } from './database'
 import { remember } from './history'
-import { fitting, fittingChange, saving, Unfit } from './save-state'
+import { fitting, fittingChange, isRefusal, saving, Unfit } from './save-state'
 import { type RunChange, unsavedRuns, withChanges } from './unsaved-runs'
 
 const RETRY_MS = 5000
@@ -71,8 +71,7 @@ export async function changeRun(id: string, change: RunChange): Promise<Saving> 
   }
   const outcome = await write(id, change)
   const [refused] = outcome.problems
-  if (refused?.code === 'storage-full' || refused?.code === 'storage-refused')
-    keepWaiting(id, [...(unsavedRuns.get().get(id) ?? []), change])
+  if (refused && isRefusal(refused)) keepWaiting(id, [...(unsavedRuns.get().get(id) ?? []), change])
   return outcome
 }
 

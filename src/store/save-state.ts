@@ -63,9 +63,14 @@ const REFUSALS = new Set([
 export function refusalOf(error: unknown): Problem {
   const names = namesOf(error)
   if (names.includes('QuotaExceededError')) return problem('storage-full', {})
+  if (names.includes('NewerDataError')) return problem('storage-newer', {})
   if (names.some(name => REFUSALS.has(name))) return problem('storage-refused', {})
   return problem('save-failed', { what: names[0] ?? 'Error' })
 }
+
+/** Whether it was the browser or its data that refused, so that the change must be kept on the page. */
+export const isRefusal = ({ code }: Problem): boolean =>
+  code === 'storage-full' || code === 'storage-refused' || code === 'storage-newer'
 
 /** An error's name with those of what it wraps. */
 function namesOf(error: unknown): string[] {

@@ -320,7 +320,7 @@ describe('storage that refuses', () => {
     await editBatch(await stored('b6'), 'Name', b => ({ ...b, name: `${b.name}!` }))
     expect(saveTrouble.get()?.problem.code).toBe('storage-full')
     expect(unsavedBatches.get().get('b6')?.name).toBe('Tray!')
-    expect(withUnsaved(await readAll()).batches.map(b => b.name)).toEqual(['Tray!'])
+    expect(withUnsaved(await readAll(), [...unsavedBatches.get().values()]).batches.map(b => b.name)).toEqual(['Tray!'])
     expect((await stored('b6')).name).toBe('Tray')
     refusing.mockRestore()
     expect(await saveTrouble.get()?.retry()).toMatchObject({ saved: true })

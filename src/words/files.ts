@@ -23,7 +23,7 @@ export function looseEndWords(end: LooseEnd): string {
 }
 
 /** What was called otherwise when a file was laid beside what was here. */
-export function adoptionWords({ ovens, serials }: Adoption): string[] {
+export function adoptionWords({ ovens, serials }: Omit<Adoption, 'data'>): string[] {
   return [
     ...(ovens.length > 0 ? [`${counted(ovens.length, 'oven')} came along: ${listOf(ovens)}.`] : []),
     ...(serials.length > 0

@@ -120,6 +120,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     `This picture has ${Math.round(p.mb)} MB; up to ${p.mostMb} MB are read. Make it smaller first, or take a new one.`,
   'storage-full': () =>
     'This browser’s storage is full, so the last change is not saved. It is still on this page. Free some space, then try again; or save everything to a file now.',
+  'storage-newer': () =>
+    'A newer Tawny Ember has brought the data in this browser further. This older one shows them and stores nothing, so that nothing is lost: start the newer one.',
   'storage-refused': () =>
     'This browser refuses to store data (a private window, or storage is blocked), so the last change is not saved. It is still on this page. Allow storage for this address, then try again; or save everything to a file now.',
   'save-failed': p =>

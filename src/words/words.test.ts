@@ -88,6 +88,7 @@ const PROBLEMS: ProblemCodes = {
   'not-a-picture': { name: 'edge.jpg' },
   'picture-too-big': { mb: 60, mostMb: 40 },
   'storage-full': {},
+  'storage-newer': {},
   'storage-refused': {},
   'save-failed': { what: 'TypeError' },
   'run-goes-on': {},

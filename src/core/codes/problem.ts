@@ -55,6 +55,7 @@ export interface ProblemCodes {
   'picture-too-big': { readonly mb: number; readonly mostMb: number }
   // The browser's storage.
   'storage-full': Nothing
+  'storage-newer': Nothing
   'storage-refused': Nothing
   'save-failed': { readonly what: string }
   'run-goes-on': Nothing

@@ -1,5 +1,6 @@
 import { groupBy } from '../numeric/group-by'
 import type { Batch } from '../shop/batch'
+import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
@@ -37,7 +38,7 @@ export function logRows(readings: readonly Reading[], batches: readonly Batch[],
   const predictedOf = memoPredictions()
   return batches
     .flatMap(batch => rowsOfBatch(batch, byBatch.get(batch.id) ?? [], tester, predictedOf))
-    .sort((a, b) => b.at.localeCompare(a.at))
+    .sort((a, b) => compareInstants(b.at, a.at))
 }
 
 function rowsOfBatch(batch: Batch, readings: readonly Reading[], tester: Tester, predictedOf: PredictedOf): LogRow[] {

@@ -1,5 +1,6 @@
 import { groupBy } from '../numeric/group-by'
 import type { Batch, BatchGroup } from '../shop/batch'
+import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
 import { groupHardness } from './hardness'
@@ -52,7 +53,7 @@ export function trendsOf(
   )
   const predictedOf = memoPredictions()
   const trends = new Map<string, { name: string; points: TrendPoint[] }>()
-  const oldestFirst = [...batches].sort((a, b) => a.createdAt.localeCompare(b.createdAt))
+  const oldestFirst = [...batches].sort((a, b) => compareInstants(a.createdAt, b.createdAt))
   for (const batch of oldestFirst)
     for (const group of batch.groups) {
       const { key, name } = sharedBy(batch, group, by)
@@ -63,7 +64,7 @@ export function trendsOf(
       trends.set(key, { name, points })
     }
   return [...trends]
-    .map(([key, { name, points }]) => ({ key, name, points: points.sort((a, b) => a.at.localeCompare(b.at)) }))
+    .map(([key, { name, points }]) => ({ key, name, points: points.sort((a, b) => compareInstants(a.at, b.at)) }))
     .sort((a, b) => b.points.length - a.points.length)
 }
 

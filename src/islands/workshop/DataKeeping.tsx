@@ -1,50 +1,24 @@
-import { useMemo, useRef, useState } from 'react'
+import { useRef } from 'react'
 import { toast } from 'sonner'
-import { type Exchange, parseExchange, type WorkshopData } from '../../core/files/exchange'
-import { looseEndsOf } from '../../core/files/loose-ends'
+import type { LooseEnd } from '../../core/files/loose-ends'
 import { readingsCsv } from '../../core/files/readings-csv'
-import { addAll, batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
+import { batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
-import { useSay } from '../../ui/Units'
-import { adoptionWords, looseEndWords } from '../../words/files'
-import { problemWords } from '../../words/problems'
+import { looseEndWords } from '../../words/files'
 import { DEMO_SEED } from '../Place'
 import { download, saveEverything } from '../save-everything'
 import { KeptHere } from './KeptHere'
+import { useWorkshopFile } from './use-workshop-file'
 
-/** A workshop file larger than this is not read at one go, MB. */
-const MOST_MB = 200
+const DOING = {
+  reading: 'Reading the file and checking all of it …',
+  storing: 'Storing …',
+} as const
 
 /** Data stays in this browser and in files: both ways out, and the way back in. */
 export function DataKeeping() {
-  const say = useSay()
   const input = useRef<HTMLInputElement>(null)
-  const [read, setRead] = useState<Exchange | null>(null)
-  const [trouble, setTrouble] = useState<string | null>(null)
-  const open = async (file: File | undefined) => {
-    setTrouble(null)
-    if (!file) return
-    if (file.size > MOST_MB * 1e6)
-      return setTrouble(`This file is ${Math.round(file.size / 1e6)} MB; up to ${MOST_MB} MB can be read.`)
-    const parsed = parseExchange(await file.text())
-    if (parsed.ok) setRead(parsed.value)
-    else setTrouble(parsed.problems.map(found => problemWords(found, say)).join(' '))
-    if (input.current) input.current.value = ''
-  }
-  const add = async () => {
-    if (!read) return
-    const adopted = await addAll(read)
-    if (adopted) {
-      toast(`${read.batches.length} batches and ${read.readings.length} readings read in.`)
-      for (const sentence of adoptionWords(adopted)) toast(sentence, { duration: 30_000 })
-    }
-    setRead(null)
-  }
-  const replace = async () => {
-    if (read && (await replaceAll(read)).saved)
-      toast(`${read.batches.length} batches and ${read.readings.length} readings read in.`)
-    setRead(null)
-  }
+  const { opened, doing, trouble, open, add, replace, close } = useWorkshopFile()
   const csv = async () => {
     const data = await readAll()
     download('readings.csv', 'text/csv', readingsCsv(data.readings, batchesOf(data)))
@@ -95,7 +69,11 @@ export function DataKeeping() {
           className="sr-only"
           aria-label="Workshop file"
           tabIndex={-1}
-          onChange={event => void open(event.target.files?.[0])}
+          onChange={event => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file) void open(file)
+          }}
         />
       </div>
       {trouble && (
@@ -103,22 +81,35 @@ export function DataKeeping() {
           {trouble}
         </p>
       )}
-      {read && (
+      {doing && (
+        <p role="status" className="mt-3 flex flex-wrap items-center gap-3">
+          {DOING[doing]}
+          <button type="button" className="btn" onClick={close}>
+            Stop
+          </button>
+        </p>
+      )}
+      {opened && !doing && (
         <div role="status" className="mt-3 border border-rule-strong p-4">
           <p className="mb-3">
-            From {read.shop.name}, saved {read.exportedAt.slice(0, 10)}: {read.batches.length} batches,{' '}
-            {read.blades.length} blades, {read.readings.length} readings, {read.recipes.length} recipes,{' '}
-            {read.runs.length} runs.
+            From {opened.shopName}, saved {opened.exportedAt.slice(0, 10)}: {opened.counts.batches} batches,{' '}
+            {opened.counts.blades} blades, {opened.counts.readings} readings, {opened.counts.recipes} recipes,{' '}
+            {opened.counts.runs} runs.
           </p>
-          <LooseEnds data={read} />
+          <LooseEnds ends={opened.looseEnds} />
           <div className="flex flex-wrap gap-2">
             <button type="button" className="btn btn-ember" onClick={() => void add()}>
               Add to what is here
             </button>
-            <button type="button" className="btn" onClick={() => void replace()}>
-              Replace what is here
-            </button>
-            <button type="button" className="btn btn-plain" onClick={() => setRead(null)}>
+            <Ask
+              title="Replace what is here?"
+              says="Everything in this browser gives way to what is in the file. Save everything to a file first if you want it back."
+              act="Replace with the file"
+              onAct={replace}
+            >
+              Replace what is here …
+            </Ask>
+            <button type="button" className="btn btn-plain" onClick={close}>
               Cancel
             </button>
           </div>
@@ -129,8 +120,7 @@ export function DataKeeping() {
 }
 
 /** What in a file points nowhere, by name: it is kept as it is. */
-function LooseEnds({ data }: { data: WorkshopData }) {
-  const ends = useMemo(() => looseEndsOf(data), [data])
+function LooseEnds({ ends }: { ends: readonly LooseEnd[] }) {
   if (ends.length === 0) return null
   return (
     <ul className="mb-3 max-h-40 space-y-1 overflow-auto text-small" aria-label="What refers to something missing">

@@ -1,0 +1,81 @@
+import { useRef, useState } from 'react'
+import { toast } from 'sonner'
+import { type Problem, problem } from '../../core/codes/problem'
+import { forgetHistory } from '../../store/history'
+import { useSay } from '../../ui/Units'
+import { adoptionWords } from '../../words/files'
+import { problemWords } from '../../words/problems'
+import type { OpenedFile } from '../../workers/files.worker'
+import { type FilesWorker, startFiles } from '../../workers/files-client'
+
+/** A workshop file larger than this is not read at one go, MB. */
+const MOST_MB = 200
+
+/** A workshop file on its way in: read and checked, then added or put in the place of what is here. Each step can be stopped. */
+export function useWorkshopFile() {
+  const say = useSay()
+  const files = useRef<FilesWorker | null>(null)
+  const [opened, setOpened] = useState<OpenedFile | null>(null)
+  const [doing, setDoing] = useState<'reading' | 'storing' | null>(null)
+  const [trouble, setTrouble] = useState<string | null>(null)
+
+  const close = () => {
+    files.current?.stop()
+    files.current = null
+    setOpened(null)
+    setDoing(null)
+  }
+  const fail = (problems: readonly Problem[]) => {
+    close()
+    setTrouble(problems.map(found => problemWords(found, say)).join(' '))
+  }
+  const lost = () => fail([problem('worker-failed', {})])
+
+  const open = async (file: File) => {
+    close()
+    setTrouble(null)
+    if (file.size > MOST_MB * 1e6)
+      return setTrouble(`This file is ${Math.round(file.size / 1e6)} MB; up to ${MOST_MB} MB can be read.`)
+    setDoing('reading')
+    const started = startFiles()
+    files.current = started
+    const read = await Promise.race([started.door.open(file), started.broken]).catch(() => null)
+    if (files.current !== started) return
+    if (!read) return lost()
+    if (!read.ok) return fail(read.problems)
+    setOpened(read.value)
+    setDoing(null)
+  }
+  /** Stores what was read, and says what came of it. */
+  const store = async <T>(
+    way: (door: FilesWorker['door']) => Promise<{ readonly stored: T } | { readonly problem: Problem | null }>,
+    saying: (stored: T) => readonly string[],
+  ) => {
+    const started = files.current
+    if (!started || !opened) return
+    setDoing('storing')
+    const { batches, readings } = opened.counts
+    const done = await Promise.race([way(started.door), started.broken]).catch(() => null)
+    if (files.current !== started) return
+    if (!done) return lost()
+    if ('problem' in done) return fail([done.problem ?? problem('worker-failed', {})])
+    // What was done before can no longer be taken back: it was done to other data.
+    forgetHistory()
+    toast(`${batches} batches and ${readings} readings read in.`)
+    for (const sentence of saying(done.stored)) toast(sentence, { duration: 30_000 })
+    close()
+  }
+  return {
+    opened,
+    doing,
+    trouble,
+    open,
+    close,
+    add: () => store(door => door.add(), adoptionWords),
+    replace: () =>
+      store(
+        door => door.replace(),
+        () => [],
+      ),
+  }
+}

@@ -1,0 +1,55 @@
+import { expose } from 'comlink'
+import type { Problem } from '../core/codes/problem'
+import { ok, type Result } from '../core/codes/result'
+import type { Adoption } from '../core/files/adopt'
+import { type Exchange, exportText, parseExchange } from '../core/files/exchange'
+import { type LooseEnd, looseEndsOf } from '../core/files/loose-ends'
+import type { Batch } from '../core/shop/batch'
+import { addAll, readAll, replaceAll } from '../store/backup'
+import { withUnsaved } from '../store/batches'
+import { saveTrouble } from '../store/save-state'
+
+/** What a workshop file holds, as it is said before anything of it is stored. */
+export interface OpenedFile {
+  readonly shopName: string
+  readonly exportedAt: string
+  readonly counts: Readonly<Record<'batches' | 'blades' | 'readings' | 'recipes' | 'runs', number>>
+  readonly looseEnds: readonly LooseEnd[]
+}
+
+export type Stored<T> = { readonly stored: T } | { readonly problem: Problem | null }
+
+/** The file that was read last: it stays here and is stored from here. */
+let opened: Exchange | null = null
+
+const refused = (): Stored<never> => ({ problem: saveTrouble.get()?.problem ?? null })
+
+const door = {
+  /** Reads a workshop file and checks all of it; nothing is stored yet. */
+  open: async (file: Blob): Promise<Result<OpenedFile>> => {
+    const parsed = parseExchange(await file.text())
+    if (!parsed.ok) return parsed
+    opened = parsed.value
+    const { shop, exportedAt, batches, blades, readings, recipes, runs } = opened
+    const counts = {
+      batches: batches.length,
+      blades: blades.length,
+      readings: readings.length,
+      recipes: recipes.length,
+      runs: runs.length,
+    }
+    return ok({ shopName: shop.name, exportedAt, counts, looseEnds: looseEndsOf(opened) })
+  },
+  add: async (): Promise<Stored<Omit<Adoption, 'data'>>> => {
+    const adopted = opened && (await addAll(opened))
+    return adopted ? { stored: { ovens: adopted.ovens, serials: adopted.serials } } : refused()
+  },
+  replace: async (): Promise<Stored<true>> =>
+    opened && (await replaceAll(opened)).saved ? { stored: true } : refused(),
+  /** Everything stored as a workshop file, with what could not be stored. */
+  save: async (unsaved: readonly Batch[], exportedAt: string): Promise<Blob> =>
+    new Blob([exportText(withUnsaved(await readAll(), unsaved), exportedAt)], { type: 'application/json' }),
+}
+
+export type FilesDoor = typeof door
+expose(door)
