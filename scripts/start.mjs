@@ -1,14 +1,18 @@
 // npm start: installs what is missing, builds what changed, serves on a free local port.
 //   npm start -- --empty     an empty workshop for a browser that has none yet, instead of the demo
+//   npm start -- --another-port   begin at another port, though the usual one is taken: another port is another, empty workshop
 //   PORT=5000 npm start      another first port; HOST to listen elsewhere than on this machine alone
 import { ensureBuild, ensurePackages } from './bootstrap.mjs'
-import { freePort } from './ports.mjs'
+import { portToUse } from './ports.mjs'
 
 ensurePackages()
 ensureBuild()
 
 const host = process.env.HOST ?? '127.0.0.1'
-const port = await freePort(Number(process.env.PORT ?? 4330), host)
+const port = await portToUse(host, { another: process.argv.includes('--another-port') }).catch(error => {
+  console.error(error.message)
+  process.exit(1)
+})
 process.env.TAWNY_DEMO = process.argv.includes('--empty') ? 'off' : 'on'
 // Its packages are there only now.
 const { serve } = await import('./serve.mjs')

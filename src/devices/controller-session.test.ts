@@ -71,6 +71,9 @@ describe('a controller that is listened to', () => {
     const dead = openController(device(() => new Error('gone')).port, false)
     expect(await dead.send([{ kind: 'run' }])).toBe(false)
     expect(dead.state().trouble).toEqual({ code: 'no-answer' })
+    const standIn = openController(device(() => new Error('gone')).port, true)
+    expect(await standIn.send([{ kind: 'run' }])).toBe(false)
+    expect(standIn.state().trouble).toEqual({ code: 'no-server' })
   })
 
   it('keeps its log up while it is heard, once more on closing, and never writes a new programme over it', async () => {

@@ -107,7 +107,7 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
         change({ trouble: troubleNow() })
         return true
       } catch {
-        refused = { code: 'no-answer' }
+        refused = { code: simulated ? 'no-server' : 'no-answer' }
         change({ trouble: troubleNow() })
         return false
       }

@@ -35,6 +35,8 @@ export function controllerTroubleWords(trouble: ControllerTrouble): string {
       return `Nothing heard from the controller for ${trouble.seconds} s. Look at the oven itself, then at the cable and the power.`
     case 'refused':
       return `The controller refused: ${trouble.reply}.`
+    case 'no-server':
+      return 'The stand-in for a controller lives on the application’s server, and that does not answer. Start it again, then connect again; everything else goes on without it.'
     default:
       return 'The controller does not answer. Look at the cable and the power, then connect again.'
   }

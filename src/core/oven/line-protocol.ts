@@ -127,8 +127,9 @@ export const programmeCommands = (steps: readonly ControllerStep[]): ControllerC
   ...steps.map((step, i): ControllerCommand => ({ kind: 'step', number: i + 1, step })),
 ]
 
-/** What is wrong with a controller: not heard for a while, a command it refused, or one it never answered. */
+/** What is wrong with a controller: not heard for a while, a command it refused, or one it, or the stand-in's server, never answered. */
 export type ControllerTrouble =
   | { readonly code: 'silent'; readonly seconds: number }
   | { readonly code: 'refused'; readonly reply: string }
   | { readonly code: 'no-answer' }
+  | { readonly code: 'no-server' }

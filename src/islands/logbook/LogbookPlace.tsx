@@ -200,6 +200,8 @@ function LogTable({ rows }: { rows: LogRow[] }) {
     count: sorted.length,
     getScrollElement: () => region.current,
     estimateSize: () => ROW_PX,
+    // What is not laid out, as on a hidden page, has no height: the usual one stands in.
+    measureElement: row => row.getBoundingClientRect().height || ROW_PX,
     overscan: 12,
     // What has no size of its own, as in print, still shows its first rows.
     initialRect: { width: 900, height: 600 },

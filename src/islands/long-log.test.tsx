@@ -1,0 +1,81 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
+import { replaceAll } from '../store/backup'
+import { db } from '../store/database'
+import { useInHand } from '../store/in-hand'
+import { readNewestLog, readShopLog } from '../store/shop-log'
+import { makeBigShop } from '../testing/big-shop'
+import { preparePage } from '../testing/page'
+import { setShop } from '../testing/shop-place'
+import BatchesPlace from './batch/BatchesPlace'
+
+vi.mock('../workers/client', async () => (await import('../testing/door')).doorInThread())
+vi.mock('./Place', () => import('../testing/shop-place'))
+
+const NOW = new Date()
+const made = makeBigShop(100, 5, NOW)
+// One reading a blade is enough here, and stored sooner.
+const big = { ...made, readings: made.readings.filter((_, i) => i % 5 === 0), runs: [], logs: [] }
+const LONG = { timeout: 20_000 }
+
+beforeAll(async () => {
+  preparePage()
+  expect((await replaceAll(big)).saved).toBe(true)
+  setShop(big.shop)
+})
+afterEach(cleanup)
+
+const listed = () => screen.getAllByRole('listitem').length
+
+describe('a log of many batches', () => {
+  it('is listed from its newest, further back when asked, and searched in all of it', async () => {
+    render(<BatchesPlace />)
+    await screen.findByRole('button', { name: `Show older ones (${big.batches.length - 60} more)` }, LONG)
+    expect(listed()).toBe(60)
+    fireEvent.click(screen.getByRole('button', { name: /Show older ones/ }))
+    await waitFor(() => expect(listed()).toBe(big.batches.length), LONG)
+    fireEvent.change(screen.getByLabelText('Find a batch'), { target: { value: 'lighthouse' } })
+    const named = big.batches.filter(batch => batch.name.toLowerCase().includes('lighthouse')).length
+    expect(named).toBeGreaterThan(2)
+    await waitFor(() => expect(listed()).toBe(named), LONG)
+    fireEvent.change(screen.getByLabelText('Find a batch'), { target: { value: 'no such knife' } })
+    await screen.findByText(/No batch has “no such knife”/, {}, LONG)
+  })
+
+  it('is in hand as far as it waits for something: unread batches, what changed last, and what is asked for', async () => {
+    const oldest = [...big.batches].sort((a, b) => a.updatedAt.localeCompare(b.updatedAt))[0]
+    const read = new Set(big.readings.map(reading => reading.batchId))
+    const unread = big.batches.filter(batch => !read.has(batch.id)).map(batch => batch.id)
+    expect(unread.length).toBeGreaterThan(0)
+    function Shown({ also }: { also: readonly string[] }) {
+      const inHand = useInHand(also)
+      return (
+        <p>{inHand ? `${inHand.batches.length} batches: ${inHand.batches.map(b => b.id).join(' ')}` : 'waiting'}</p>
+      )
+    }
+    const { rerender } = render(<Shown also={[]} />)
+    const first = (await screen.findByText(/batches:/, {}, LONG)).textContent ?? ''
+    for (const id of unread) expect(first).toContain(id)
+    expect(first).not.toContain(oldest?.id)
+    expect(Number.parseInt(first, 10)).toBeLessThan(60)
+    rerender(<Shown also={[oldest?.id ?? '']} />)
+    await screen.findByText(new RegExp(oldest?.id ?? 'none'), {}, LONG)
+  })
+
+  it('is read from its newest as far as is enough, in the same order as the whole', async () => {
+    const whole = await readShopLog()
+    expect(whole.readings).toHaveLength(big.readings.length)
+    const asked: number[] = []
+    const newest = await readNewestLog(log => asked.push(log.batches.length) === 2)
+    expect(asked).toEqual([40, 80])
+    const ids = new Set(newest.batches.map(batch => batch.id))
+    const instants = newest.readings.map(reading => reading.at)
+    expect(instants).toEqual(whole.readings.filter(one => ids.has(one.batchId)).map(one => one.at))
+    expect(instants).toEqual([...instants].sort())
+    const [first] = newest.batches
+    await db.batches.update(first?.id ?? '', { deletedAt: NOW.toISOString() })
+    expect((await readNewestLog(() => false)).batches).toHaveLength(big.batches.length - 1)
+  })
+})
