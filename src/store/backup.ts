@@ -93,6 +93,8 @@ export async function addAll(file: WorkshopData): Promise<Adoption | null> {
         recipes: furtherOf(here.recipes, data.recipes, recipe => recipe.versions.length),
         runs: furtherOf(here.runs, data.runs, run => run.events.length),
         grades: data.grades.filter(grade => !sheets.has(grade.id)),
+        // A log only grows, while its controller is listened to; what was said of it here stays.
+        logs: furtherOf(here.logs, data.logs, log => log.points.length),
         pictures: furtherOf(here.pictures, data.pictures, picture => (picture.deletedAt ? 1 : 0)),
       })
     }),

@@ -364,6 +364,17 @@ describe('the whole workshop', () => {
     expect((await stored('theirs')).name).toBe('File')
   })
 
+  it('keeps what was said of a log here, and takes one that was listened to further', async () => {
+    const [first, second] = demo.logs
+    if (!first || !second) throw new Error('the demo has logs')
+    await addAll(demo)
+    await db.logs.put({ ...first, name: 'Named here' })
+    await db.logs.put({ ...second, points: second.points.slice(0, 2) })
+    await addAll(demo)
+    expect((await db.logs.get(first.id))?.name).toBe('Named here')
+    expect((await db.logs.get(second.id))?.points).toEqual(second.points)
+  })
+
   it('is written in one piece or not at all', async () => {
     await addBatch(fresh('mine'))
     vi.spyOn(db.runs, 'bulkPut').mockImplementation(
