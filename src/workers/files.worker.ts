@@ -2,6 +2,7 @@ import { expose } from 'comlink'
 import type { Problem } from '../core/codes/problem'
 import { ok, type Result } from '../core/codes/result'
 import type { Adoption } from '../core/files/adopt'
+import { decodeText } from '../core/files/encoding'
 import { type Exchange, exportText, parseExchange } from '../core/files/exchange'
 import { type LooseEnd, looseEndsOf } from '../core/files/loose-ends'
 import type { Batch } from '../core/shop/batch'
@@ -27,7 +28,7 @@ const refused = (): Stored<never> => ({ problem: saveTrouble.get()?.problem ?? n
 const door = {
   /** Reads a workshop file and checks all of it; nothing is stored yet. */
   open: async (file: Blob): Promise<Result<OpenedFile>> => {
-    const parsed = parseExchange(await file.text())
+    const parsed = parseExchange(decodeText(new Uint8Array(await file.arrayBuffer())))
     if (!parsed.ok) return parsed
     opened = parsed.value
     const { shop, exportedAt, batches, blades, readings, recipes, runs } = opened

@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import Papa from 'papaparse'
 import { fail, ok, type Result } from '../core/codes/result'
+import { encodingOf, TELLING_BYTES } from '../core/files/encoding'
 import { createLogReader, type ReadLog } from '../core/files/oven-log/read-log'
 import type { LogLayout } from '../core/files/oven-log/recognise'
 import { fitOven, type OvenFitResult } from '../core/oven/fit/fit-oven'
@@ -18,10 +19,16 @@ export interface LogReport extends Omit<ReadLog, 'minutes' | 'celsius'> {
 
 const door = {
   /** Reads a file piece by piece, whatever its size; `layout` sets right what would be recognised. */
-  read: (file: File, layout: LogLayout | null, progress: (share: number) => void): Promise<Result<LogReport>> =>
-    new Promise(resolve => {
+  read: async (file: File, layout: LogLayout | null, progress: (share: number) => void): Promise<Result<LogReport>> => {
+    const beginning = await file
+      .slice(0, TELLING_BYTES)
+      .arrayBuffer()
+      .catch(() => new ArrayBuffer(0))
+    const encoding = encodingOf(new Uint8Array(beginning))
+    return new Promise(resolve => {
       const reader = createLogReader(layout)
       Papa.parse<string[]>(file, {
+        encoding,
         skipEmptyLines: false,
         chunk: results => {
           reader.push(results.data)
@@ -35,7 +42,8 @@ const door = {
         },
         error: () => resolve(fail('unreadable-file', {})),
       })
-    }),
+    })
+  },
   fit: (oven: DetailedOven, points: readonly LogPoint[], progress: (share: number) => void): Result<OvenFitResult> =>
     fitOven(oven, points, progress),
 }

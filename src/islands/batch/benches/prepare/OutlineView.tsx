@@ -1,5 +1,6 @@
 import { useId, useState } from 'react'
 import { toast } from 'sonner'
+import { decodeText } from '../../../../core/files/encoding'
 import type { ImportedOutline } from '../../../../core/files/outline/import-outline'
 import { flipped, outlinePath, plainOutline } from '../../../../core/rockwell/outline'
 import type { Line } from '../../../../core/shop/blade'
@@ -44,7 +45,7 @@ export function OutlineView() {
     setSaid(null)
     if (!file) return
     const { importOutline } = await import('../../../../core/files/outline/import-outline')
-    const imported = importOutline(file.name, await file.text())
+    const imported = importOutline(file.name, decodeText(new Uint8Array(await file.arrayBuffer())))
     if (!imported.ok) return setTrouble(imported.problems.map(found => problemWords(found, say)).join(' '))
     setSaid(imported.value)
     await editLine(batch, line.id, `${line.mark}: outline from ${file.name}`, {
