@@ -198,9 +198,10 @@ test('after the run a press at the wrong time is corrected, between the presses 
   const load = page.getByRole('listitem').filter({ hasText: 'Load 1, shut the door' })
   await load.getByRole('button', { name: 'Correct' }).click()
   await fill(page, 'It was at', '9:00:00')
-  await expect(page.getByRole('alert')).toContainText('It lies between the steps around it')
-  const before = await page.getByRole('listitem').filter({ hasText: 'oven on' }).first().innerText()
-  await fill(page, 'It was at', before.split('\n')[0] ?? '')
+  const alert = page.getByRole('alert')
+  await expect(alert).toContainText('It lies between the steps around it')
+  const [, least] = /from ([\d:]+)/.exec(await alert.innerText()) ?? []
+  await fill(page, 'It was at', least ?? '')
   await expect(load).toContainText('corrected; pressed at')
 })
 

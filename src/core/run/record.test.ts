@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { befell, pressed, runOf, takenBack, trayOfBlades, withEvents } from '../../testing/run'
 import type { Run } from '../shop/run'
-import { correctedEvents, recordOf, roomFor } from './record'
+import { correctedEvents, momentWithin, recordOf, roomFor } from './record'
 import { runStateAt } from './run-state'
 
 const run = runOf(trayOfBlades(2))
@@ -46,5 +46,11 @@ describe('what a run was', () => {
     expect(atOf(twice, 'load')).toBe(2600)
     expect(twice.events.find(event => event.id === id)).toMatchObject({ atS: 2600, pressedS: 3000 })
     expect(roomFor(done, 'nothing')).toBeNull()
+  })
+
+  it('can be told any whole second of its room, the limits as they are shown among them', () => {
+    const room = { fromS: 1.4, toS: 4.6 }
+    expect([0, 1, 2, 5, 6].map(s => momentWithin(room, s))).toEqual([null, 1.4, 2, 4.6, null])
+    expect(momentWithin({ fromS: 9, toS: Number.POSITIVE_INFINITY }, 90_000)).toBe(90_000)
   })
 })

@@ -74,8 +74,20 @@ export function correctedEvents(events: Run['events'], eventId: string, atS: num
   return events.map(event => (event.id === eventId ? { ...event, atS, pressedS: event.pressedS ?? event.atS } : event))
 }
 
-/** Between which moments an event can have happened, s: what was done before it and after it stands as it is. */
-export function roomFor(run: Pick<Run, 'steps' | 'events'>, eventId: string): { fromS: number; toS: number } | null {
+/** Moments between which something can have happened, s. */
+export interface Room {
+  readonly fromS: number
+  readonly toS: number
+}
+
+/** The moment meant by one that is told to the whole second, as the limits are: the limit itself lies within. Null outside. */
+export function momentWithin({ fromS, toS }: Room, toldS: number): number | null {
+  if (toldS < Math.round(fromS) || toldS > Math.round(toS)) return null
+  return Math.min(toS, Math.max(fromS, toldS))
+}
+
+/** Between which moments an event can have happened: what was done before it and after it stands as it is. */
+export function roomFor(run: Pick<Run, 'steps' | 'events'>, eventId: string): Room | null {
   const { confirmed } = runStateAt(run, 0)
   const at = confirmed.findIndex(one => one.event.id === eventId)
   if (at < 0) return null

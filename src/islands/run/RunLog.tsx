@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { liveEvents } from '../../core/run/live-events'
-import { correctedEvents, roomFor } from '../../core/run/record'
+import { correctedEvents, momentWithin, roomFor } from '../../core/run/record'
 import { runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
 import type { Run, RunEvent } from '../../core/shop/run'
@@ -55,10 +55,11 @@ function Correction({ run, event, onDone }: { run: Run; event: RunEvent; onDone:
   const [text, setText] = useState(clockText(event.atS))
   const [trouble, setTrouble] = useState<string | null>(null)
   const take = () => {
-    const atS = parseClock(text)
-    const room = roomFor(run, event.id)
-    if (atS === null) return setTrouble('Type a time such as 1:05:30, counted from the start of the run.')
-    if (room && (atS < room.fromS || atS > room.toS))
+    const toldS = parseClock(text)
+    const room = roomFor(run, event.id) ?? { fromS: 0, toS: Number.POSITIVE_INFINITY }
+    if (toldS === null) return setTrouble('Type a time such as 1:05:30, counted from the start of the run.')
+    const atS = momentWithin(room, toldS)
+    if (atS === null)
       return setTrouble(
         `It lies between the steps around it: from ${clockText(room.fromS)}${Number.isFinite(room.toS) ? ` to ${clockText(room.toS)}` : ''}.`,
       )
