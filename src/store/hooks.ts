@@ -108,19 +108,20 @@ export const useReadings = (batchId: string): Reading[] | undefined =>
     [batchId],
   )
 
-/** What was read of some batches, in the order it was read. */
-export const useReadingsOf = (batchIds: readonly string[]): Reading[] | undefined => {
-  const key = batchIds.join(' ')
+/** What was read of some batches, in the order it was read. Undefined while it or the batches are read. */
+export const useReadingsOf = (batches: readonly { readonly id: string }[] | undefined): Reading[] | undefined => {
+  const ids = batches?.map(batch => batch.id)
   return useLiveQuery(
-    () =>
+    async () =>
+      ids &&
       noneIfRefused(
         db.readings
           .where('batchId')
-          .anyOf(key.split(' '))
+          .anyOf(ids)
           .filter(reading => reading.deletedAt === null)
           .sortBy('at'),
       ),
-    [key],
+    [ids?.join(' ')],
   )
 }
 

@@ -7,27 +7,31 @@ import { unsavedRuns, withChanges } from './unsaved-runs'
 const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
 
 /** Runs as they stand on this page: what is stored, with what could not be. */
-export function useWithUnsaved(runs: readonly Run[] | undefined): readonly Run[] | undefined {
+function useWithUnsaved(runs: readonly Run[] | undefined): readonly Run[] | undefined {
   const changes = useSyncExternalStore(unsavedRuns.subscribe, unsavedRuns.get, unsavedRuns.get)
   return useMemo(() => runs?.map(run => withChanges(run, changes.get(run.id) ?? [])), [runs, changes])
 }
 
-/** The runs in the shop of some batches, newest first. Practice is no run. */
-export const useRunsOfSome = (batchIds: readonly string[]): readonly Run[] | undefined => {
-  const key = batchIds.join(' ')
+/** The runs of some batches, newest first: in the shop, or in practice. Undefined while they or the batches are read. */
+export const useRunsOfSome = (
+  batches: readonly { readonly id: string }[] | undefined,
+  mode: Run['mode'] = 'shop',
+): readonly Run[] | undefined => {
+  const ids = batches?.map(batch => batch.id)
   return useWithUnsaved(
     useLiveQuery(
-      () =>
+      async () =>
+        ids &&
         noneIfRefused(
           db.runs
             .where('batchIds')
-            .anyOf(key.split(' '))
+            .anyOf(ids)
             .distinct()
-            .filter(run => run.mode === 'shop')
+            .filter(run => run.mode === mode)
             .reverse()
             .sortBy('startedAt'),
         ),
-      [key],
+      [ids?.join(' '), mode],
     ),
   )
 }

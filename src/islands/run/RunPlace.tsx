@@ -9,8 +9,8 @@ import { bladesOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
-import { type InHand, useInHand } from '../../store/in-hand'
-import { useRunsOf } from '../../store/run-hooks'
+import { useInHand } from '../../store/in-hand'
+import { useRunsOf, useRunsOfSome } from '../../store/run-hooks'
 import { Problems } from '../../ui/Problems'
 import { addressPart } from '../address'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
@@ -40,13 +40,12 @@ function LoadedRun({ batchId, mode }: { batchId: string; mode: Run['mode'] }) {
   const shop = useShopNow()
   const runs = useRunsOf(batchId, mode)
   const run = runs?.at(-1)
-  const inHand = useInHand([batchId, ...(run?.batchIds ?? [])])
-  const batches = inHand?.batches
+  const batches = useInHand([batchId, ...(run?.batchIds ?? [])])?.batches
   const shopRuns = useRunsOf(batchId)
   const [again, setAgain] = useState<'all' | 'tempers' | null>(null)
   const [people, setPeople] = useState<1 | 2>(shop.plates.people ?? 1)
   const [withIds, setWithIds] = useState<readonly string[]>([])
-  const others = useOthers(inHand, batchId)
+  const others = useOthers(batches, batchId)
   const isGoing = run !== undefined && run.endedAt === null
   const isToBegin = runs !== undefined && !isGoing && (run === undefined || again !== null)
   const batchIds = useMemo(
@@ -114,15 +113,16 @@ function allOf(
 }
 
 /** Planned batches of the same oven that were not run yet: they can go into one run with this one. */
-function useOthers(inHand: InHand | undefined, batchId: string): readonly Batch[] {
+function useOthers(batches: readonly Batch[] | undefined, batchId: string): readonly Batch[] {
+  const runs = useRunsOfSome(batches)
   return useMemo(() => {
-    const own = inHand?.batches.find(batch => batch.id === batchId)
-    if (!own || !inHand) return []
-    const ran = new Set(inHand.runs.flatMap(run => run.batchIds))
-    return inHand.batches.filter(
+    const own = batches?.find(batch => batch.id === batchId)
+    if (!own || !batches || !runs) return []
+    const ran = new Set(runs.flatMap(run => run.batchIds))
+    return batches.filter(
       other => other.id !== batchId && other.ovenId === own.ovenId && other.blades.length > 0 && !ran.has(other.id),
     )
-  }, [inHand, batchId])
+  }, [batches, batchId, runs])
 }
 
 /** Without its oven or its grade nothing may be run: why, and where it is mended. */

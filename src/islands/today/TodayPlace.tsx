@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import type { Answer } from '../../core/contract/questions'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
@@ -9,6 +9,7 @@ import { unsaidOf } from '../../core/shop/said'
 import { formatQuantity } from '../../core/units/quantity'
 import { useReadingsOf } from '../../store/hooks'
 import { useInHand } from '../../store/in-hand'
+import { useRunsOfSome } from '../../store/run-hooks'
 import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
@@ -40,18 +41,26 @@ export default function TodayPlace() {
 /** What is hot, what is waiting, what was done: each line leads to its bench. */
 function Today() {
   const { name: shopName, learning, tester } = useShopNow()
-  const { batches, runs, practices, measured } = useInHand() ?? {}
+  const { batches, measured } = useInHand() ?? {}
+  const runs = useRunsOfSome(batches)
+  const practices = useRunsOfSome(batches, 'practice')
   // What was measured was hardened, whether or not its run was guided.
   const ran = new Set([
     ...(runs ?? []).filter(run => run.endedAt !== null).flatMap(run => run.batchIds),
     ...(measured ?? []),
   ])
   const unread = batches?.filter(b => ran.has(b.id) && measured?.has(b.id) === false) ?? []
-  const recent = batches?.filter(b => ran.has(b.id) && measured?.has(b.id)).slice(0, MOST_LATELY) ?? []
-  const readings = useReadingsOf(recent.map(b => b.id))
+  const recent = useMemo(() => batches?.filter(b => measured?.has(b.id)).slice(0, MOST_LATELY), [batches, measured])
+  const readings = useReadingsOf(recent)
   const lately = useAnswer(
     'lately',
-    recent.length === 0 || !readings ? null : { batches: recent, readings, tester, learning: learning !== false },
+    useMemo(
+      () =>
+        recent && readings && recent.length > 0
+          ? { batches: recent, readings, tester, learning: learning !== false }
+          : null,
+      [recent, readings, tester, learning],
+    ),
   )
   const shop = useShopNow()
   const next = batches?.filter(b => !ran.has(b.id) && b.lines.length > 0).slice(0, MOST_NEXT) ?? []
@@ -143,7 +152,7 @@ function Today() {
         ))}
       </Part>
       <Part title="Latest batches" empty="Nothing yet.">
-        {recent.map(batch => (
+        {(recent ?? []).map(batch => (
           <Line
             key={batch.id}
             href={`/batch/${batch.id}/verdict`}
