@@ -33,6 +33,11 @@ export const isNewerWaiting = (): boolean => waiting !== null
 
 /** Lets the newer version come, and loads this page with it. Other open pages go on as they are. */
 export function changeOver(): void {
+  // Another page has let it come already.
+  if (waiting?.state !== 'installed') {
+    location.reload()
+    return
+  }
   navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true })
   waiting?.postMessage('come')
 }

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { addPlugins, getCacheKeyForURL, matchPrecache, precache } from 'workbox-precaching'
+import { getCacheKeyForURL, matchPrecache, precache } from 'workbox-precaching'
 import { registerRoute } from 'workbox-routing'
 import { KEPT_SHELLS, shellOf } from './shells'
 
@@ -11,9 +11,6 @@ declare const BUILD: string
 
 /** Parts of the version before, for pages that were opened with it and still stand. */
 const EARLIER = 'tawny-ember-earlier'
-
-/** Pages may have been redirected or refused while the server was starting: only what is whole is kept. */
-addPlugins([{ cacheWillUpdate: async ({ response }) => (response.ok && !response.redirected ? response : null) }])
 
 // Before the library clears what the new version no longer has: an open page may still ask for it.
 self.addEventListener('activate', event => event.waitUntil(keepEarlier().then(() => self.clients.claim())))
@@ -37,15 +34,13 @@ async function keepEarlier() {
 
 precache([...SHIPPED, ...KEPT_SHELLS.map(url => ({ url, revision: BUILD }))])
 
-const ofTheServer = (path: string) => path.startsWith('/api/')
-
 registerRoute(
   ({ request, url, sameOrigin }) => sameOrigin && request.mode === 'navigate' && shellOf(url.pathname) !== null,
   async ({ request, url }) => (await matchPrecache(shellOf(url.pathname) ?? '')) ?? fetch(request),
 )
 registerRoute(
   ({ request, url, sameOrigin }) =>
-    sameOrigin && request.method === 'GET' && request.mode !== 'navigate' && !ofTheServer(url.pathname),
+    sameOrigin && request.method === 'GET' && request.mode !== 'navigate' && !url.pathname.startsWith('/api/'),
   async ({ request, url }) =>
     (getCacheKeyForURL(url.pathname) && (await matchPrecache(url.pathname))) ||
     (await (await caches.open(EARLIER)).match(request)) ||
