@@ -32,12 +32,37 @@ const TABLES: Record<OlderVersion, Record<string, string>> = {
   4: {},
 }
 
-const TABLES_5 = {
-  blades: 'id, batchId, serial',
-  readings: 'id, batchId, bladeId, at',
-  recipes: 'id, gradeId',
-  ownGrades: 'id, name',
+/** The tables of the versions after those, likewise. */
+const LATER: Readonly<Record<number, Record<string, string | null>>> = {
+  5: {
+    blades: 'id, batchId, serial',
+    readings: 'id, batchId, bladeId, at',
+    recipes: 'id, gradeId',
+    ownGrades: 'id, name',
+  },
+  6: { grades: null },
+  7: {},
+  8: {},
+  9: { runs: 'id, *batchIds, startedAt' },
+  10: { pictures: 'id, bladeId, batchId' },
 }
+
+/** A browser's database as the application of a later version left it, with some of its records. */
+async function leaveLater(name: string, version: number, rows: Readonly<Record<string, readonly unknown[]>>) {
+  const database = new Dexie(name)
+  for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
+  for (const [v, tables] of Object.entries(LATER)) if (Number(v) <= version) database.version(Number(v)).stores(tables)
+  for (const [table, records] of Object.entries(rows)) await database.table(table).bulkPut(records)
+  database.close()
+}
+
+/** What a workshop file has in the tables a browser had then. */
+const rowsOf = (file: Record<string, readonly unknown[]>, shop: unknown) => ({
+  ...Object.fromEntries(
+    ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'].map(table => [table, file[table] ?? []]),
+  ),
+  shop: [shop],
+})
 
 const untested = ({ edgeTests: _, ...blade }: Record<string, unknown>) => blade
 
@@ -96,14 +121,7 @@ describe('a browser that last ran version 6', () => {
   const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v5.json', import.meta.url), 'utf8'))
 
   it('has every batch as it was, with its routes the maker’s own', async () => {
-    const database = new Dexie('left-by-6')
-    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
-    database.version(5).stores(TABLES_5)
-    database.version(6).stores({ grades: null })
-    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
-      await database.table(table).bulkPut(file[table])
-    await database.table('shop').put(file.shop)
-    database.close()
+    await leaveLater('left-by-6', 6, rowsOf(file, file.shop))
     const now = new WorkshopDatabase('left-by-6')
     const { batches, blades, readings } = await contents(now)
     expect(batches).toHaveLength(file.batches.length)
@@ -121,15 +139,7 @@ describe('a browser that last ran version 7', () => {
   const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v6.json', import.meta.url), 'utf8'))
 
   it('has its shop as it was, and counts it as said', async () => {
-    const database = new Dexie('left-by-7')
-    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
-    database.version(5).stores(TABLES_5)
-    database.version(6).stores({ grades: null })
-    database.version(7).stores({})
-    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
-      await database.table(table).bulkPut(file[table])
-    await database.table('shop').put({ ...file.shop, origin: 'a-shop' })
-    database.close()
+    await leaveLater('left-by-7', 7, rowsOf(file, { ...file.shop, origin: 'a-shop' }))
     const now = new WorkshopDatabase('left-by-7')
     const { shop, batches, blades } = await contents(now)
     expect(shop).toEqual({ ...file.shop, origin: 'a-shop', isDemo: false, said: [...SETUP_STEPS] })
@@ -143,16 +153,7 @@ describe('a browser that last ran version 8', () => {
   const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v7.json', import.meta.url), 'utf8'))
 
   it('has every run with every press, found by any of its batches', async () => {
-    const database = new Dexie('left-by-8')
-    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
-    database.version(5).stores(TABLES_5)
-    database.version(6).stores({ grades: null })
-    database.version(7).stores({})
-    database.version(8).stores({})
-    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
-      await database.table(table).bulkPut(file[table])
-    await database.table('shop').put(file.shop)
-    database.close()
+    await leaveLater('left-by-8', 8, rowsOf(file, file.shop))
     const now = new WorkshopDatabase('left-by-8')
     const { runs, shop } = await contents(now)
     expect(shop).toEqual(file.shop)
@@ -169,17 +170,7 @@ describe('a browser that last ran version 9', () => {
   const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v8.json', import.meta.url), 'utf8'))
 
   it('has everything as it was, and room for pictures', async () => {
-    const database = new Dexie('left-by-9')
-    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
-    database.version(5).stores(TABLES_5)
-    database.version(6).stores({ grades: null })
-    database.version(7).stores({})
-    database.version(8).stores({})
-    database.version(9).stores({ runs: 'id, *batchIds, startedAt' })
-    for (const table of ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'])
-      await database.table(table).bulkPut(file[table])
-    await database.table('shop').put(file.shop)
-    database.close()
+    await leaveLater('left-by-9', 9, rowsOf(file, file.shop))
     const now = new WorkshopDatabase('left-by-9')
     const { pictures, grades: _, ...rest } = await contents(now)
     const byId = (rows: readonly { id: string }[]) => [...rows].sort((a, b) => a.id.localeCompare(b.id))
@@ -194,19 +185,10 @@ describe('a browser that last ran version 10', () => {
   const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v8.json', import.meta.url), 'utf8'))
 
   it('finds its newest batches, and the blades whose edge was tested, without reading the rest', async () => {
-    const database = new Dexie('left-by-10')
-    for (const v of OLDER_VERSIONS) database.version(v).stores(TABLES[v])
-    database.version(5).stores(TABLES_5)
-    database.version(6).stores({ grades: null })
-    database.version(7).stores({})
-    database.version(8).stores({})
-    database.version(9).stores({ runs: 'id, *batchIds, startedAt' })
-    database.version(10).stores({ pictures: 'id, bladeId, batchId' })
     const [first, ...rest] = file.blades
     const test = { id: 'test-1', at: '2026-01-02T10:00:00.000Z', kind: 'brass-rod', edgeDeg: 18, result: 'holds' }
-    await database.table('blades').bulkPut([{ ...first, edgeTests: [test] }, ...rest.map(untested)])
-    await database.table('batches').bulkPut(file.batches)
-    database.close()
+    const blades = [{ ...first, edgeTests: [test] }, ...rest.map(untested)]
+    await leaveLater('left-by-10', 10, { blades, batches: file.batches })
     const now = new WorkshopDatabase('left-by-10')
     expect((await now.blades.where('edgeTests.length').above(0).toArray()).map(blade => blade.id)).toEqual([first.id])
     expect((await now.batches.orderBy('createdAt').toArray()).map(batch => batch.createdAt)).toEqual(
