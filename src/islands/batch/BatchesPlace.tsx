@@ -6,6 +6,7 @@ import { setDeleted } from '../../store/batches'
 import { useNewestBatches } from '../../store/hooks'
 import { useRunsOfSome } from '../../store/run-hooks'
 import { ago } from '../../ui/dates'
+import { SearchField } from '../../ui/SearchField'
 import { bladesBySteel } from '../../words/lists'
 import { Place } from '../Place'
 import { undoable } from '../undo'
@@ -29,7 +30,7 @@ function Batches() {
   const [text, setText] = useState('')
   const found = useNewestBatches(most, text)
   const batches = found?.batches
-  const runs = useRunsOfSome(batches?.map(batch => batch.id) ?? [])
+  const runs = useRunsOfSome(batches)
   if (!found || !batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
   const remove = (batch: Batch) => void setDeleted(batch, true).then(() => undoable(`${batch.name} deleted`))
   return (
@@ -37,18 +38,7 @@ function Batches() {
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-page">Batches</h1>
         <div className="flex flex-wrap items-end gap-2">
-          {(found.total > STEP || text !== '') && (
-            <label className="grid gap-1">
-              <span className="label">Find a batch</span>
-              <input
-                type="search"
-                className="field w-56"
-                maxLength={80}
-                value={text}
-                onChange={event => setText(event.target.value)}
-              />
-            </label>
-          )}
+          {(found.total > STEP || text !== '') && <SearchField label="Find a batch" value={text} onChange={setText} />}
           <NewBatchButton />
         </div>
       </header>

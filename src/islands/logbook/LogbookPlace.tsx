@@ -8,6 +8,7 @@ import { useRecipes } from '../../store/hooks'
 import { readShopLog } from '../../store/shop-log'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
+import { SearchField } from '../../ui/SearchField'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
@@ -72,17 +73,12 @@ function Logbook() {
         <ViewChoice views={VIEWS} view={view} onView={setView} />
         {view === 'readings' && (
           <div className="flex items-end gap-2">
-            <label className="grid gap-1">
-              <span className="label">Find in the log</span>
-              <input
-                type="search"
-                className="field w-64"
-                placeholder="26-014, gull 2, cook, 58..60, 2026-05"
-                maxLength={80}
-                value={wanted}
-                onChange={event => setWanted(event.target.value)}
-              />
-            </label>
+            <SearchField
+              label="Find in the log"
+              placeholder="26-014, gull 2, cook, 58..60, 2026-05"
+              value={wanted}
+              onChange={setWanted}
+            />
             <SelectField
               label="Steel"
               value={grade}

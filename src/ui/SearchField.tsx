@@ -1,0 +1,22 @@
+interface Props {
+  readonly label: string
+  readonly value: string
+  readonly onChange: (text: string) => void
+  readonly placeholder?: string
+  readonly className?: string
+}
+
+/** What is looked for in a list, as it is typed. */
+export const SearchField = ({ label, value, onChange, placeholder, className = 'w-64' }: Props) => (
+  <label className="grid gap-1">
+    <span className="label">{label}</span>
+    <input
+      type="search"
+      className={`field ${className}`}
+      placeholder={placeholder}
+      maxLength={80}
+      value={value}
+      onChange={event => onChange(event.target.value)}
+    />
+  </label>
+)
