@@ -23,19 +23,19 @@ export const readShopLog = (): Promise<ShopLog> =>
     tester: await testerNow(),
   }))
 
-/** Batches read at once while it is looked how many are enough. */
-const STEP = 40
+/** Batches read first; each further look takes twice as many, so that a log that is never enough is not looked through too often. */
+const FIRST = 40
 
 /** The newest batches of the log with what was read of them, as far back as is enough; the whole log where it never is. */
 export const readNewestLog = (isEnough: (log: ShopLog) => boolean): Promise<ShopLog> =>
   db.transaction('r', TABLES(), async () => {
     const tester = await testerNow()
     let log: ShopLog = { batches: [], readings: [], tester }
-    for (let from = 0; ; from += STEP) {
-      const records = await db.batches.orderBy('createdAt').reverse().offset(from).limit(STEP).toArray()
+    for (let [from, step] = [0, FIRST]; ; from += step, step *= 2) {
+      const records = await db.batches.orderBy('createdAt').reverse().offset(from).limit(step).toArray()
       const further = await readOf(records.filter(batch => batch.deletedAt === null))
       log = { batches: [...log.batches, ...further.batches], readings: [...log.readings, ...further.readings], tester }
-      if (records.length < STEP || isEnough(log)) break
+      if (records.length < step || isEnough(log)) break
     }
     return { ...log, readings: inOrder(log.readings) }
   })
