@@ -1,10 +1,11 @@
-import { proxy, type Remote, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { fail, type Result } from '../core/codes/result'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import type { CoreDoor } from './core.worker'
 import { createLane, type Lane } from './lane'
 import { type LaneName, type LogVersion, laneNameOf } from './lanes'
+import { type OpenWorker, openWorker } from './open-worker'
 
 /** A worker with its questions in a row, and the version of the log it has read; null until it has. */
 interface Door extends Lane {
@@ -14,38 +15,33 @@ interface Door extends Lane {
 
 function openDoor(): Door {
   const logVersion = createSubscribable<LogVersion | null>(null)
-  let started: { readonly core: Remote<CoreDoor>; readonly broken: Promise<never> } | null = null
+  let started: OpenWorker<CoreDoor> | null = null
   const watched = new Set<keyof LogVersion>()
 
   const start = () => {
     if (started) return started
-    const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' })
-    const broken = new Promise<never>((_, reject) => {
-      // A worker that cannot be loaded would leave every question open for good; the next one tries again.
-      worker.onerror = event => {
-        started = null
-        watched.clear()
-        worker.terminate()
-        reject(new Error(event.message))
-      }
+    const worker = openWorker<CoreDoor>(new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }))
+    // After a worker that could not be loaded the next question tries again.
+    worker.broken.catch(() => {
+      started = null
+      watched.clear()
     })
-    broken.catch(() => undefined)
-    started = { core: wrap<CoreDoor>(worker), broken }
-    return started
+    started = worker
+    return worker
   }
 
   return {
     ...createLane((name, request) => {
-      const { core, broken } = start()
-      return Promise.race([core.ask(name, request) as Promise<Result<unknown>>, broken])
+      const { door, broken } = start()
+      return Promise.race([door.ask(name, request) as Promise<Result<unknown>>, broken])
     }),
     logVersion,
     watchLog: part => {
       if (watched.has(part)) return
       watched.add(part)
-      const { core, broken } = start()
+      const { door, broken } = start()
       // Without its version nothing could be asked: a log that is never read counts as empty.
-      Promise.race([core.watchLog(part, proxy(logVersion.set)), broken]).catch(() =>
+      Promise.race([door.watchLog(part, proxy(logVersion.set)), broken]).catch(() =>
         logVersion.set({ log: 1, learnt: 1 }),
       )
     },

@@ -1,19 +1,8 @@
-import { type Remote, wrap } from 'comlink'
 import type { FilesDoor } from './files.worker'
+import { type OpenWorker, openWorker } from './open-worker'
 
 /** Workshop files are read and written in a worker of their own: the page stays free, and stopping it leaves nothing half done. */
-export interface FilesWorker {
-  readonly door: Remote<FilesDoor>
-  /** Rejects when the worker cannot be loaded. */
-  readonly broken: Promise<never>
-  readonly stop: () => void
-}
+export type FilesWorker = OpenWorker<FilesDoor>
 
-export function startFiles(): FilesWorker {
-  const worker = new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_, reject) => {
-    worker.onerror = event => reject(new Error(event.message))
-  })
-  broken.catch(() => undefined)
-  return { door: wrap<FilesDoor>(worker), broken, stop: () => worker.terminate() }
-}
+export const startFiles = (): FilesWorker =>
+  openWorker(new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }))

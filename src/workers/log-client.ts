@@ -1,24 +1,23 @@
-import { proxy, type Remote, wrap } from 'comlink'
 import type { LogDoor } from './log.worker'
+import { startTask, type Task } from './open-worker'
 
-/** A task in a worker of its own: cancelled by ending the worker, so that nothing of it goes on. */
-export interface Task<T> {
-  readonly done: Promise<T>
-  readonly cancel: () => void
-}
-
-/** Starts a task on the log worker. `done` never settles after a cancel. */
-function startTask<T>(run: (door: Remote<LogDoor>) => Promise<T>): Task<T> {
-  const worker = new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' })
-  const done = run(wrap<LogDoor>(worker)).finally(() => worker.terminate())
-  return { done, cancel: () => worker.terminate() }
-}
+const logWorker = () => new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' })
 
 type ReadArgs = Parameters<LogDoor['read']>
 type FitArgs = Parameters<LogDoor['fit']>
 
-export const startReading = (file: ReadArgs[0], layout: ReadArgs[1], progress: ReadArgs[2]) =>
-  startTask(door => door.read(file, layout, proxy(progress)) as ReturnType<LogDoor['read']>)
+export const startReading = (
+  file: ReadArgs[0],
+  layout: ReadArgs[1],
+  progress: ReadArgs[2],
+): Task<Awaited<ReturnType<LogDoor['read']>>> =>
+  startTask<LogDoor, Awaited<ReturnType<LogDoor['read']>>>(logWorker(), progress, (door, told) =>
+    door.read(file, layout, told),
+  )
 
-export const startFit = (oven: FitArgs[0], points: FitArgs[1], progress: FitArgs[2]) =>
-  startTask(door => door.fit(oven, points, proxy(progress)) as Promise<ReturnType<LogDoor['fit']>>)
+export const startFit = (
+  oven: FitArgs[0],
+  points: FitArgs[1],
+  progress: FitArgs[2],
+): Task<ReturnType<LogDoor['fit']>> =>
+  startTask<LogDoor, ReturnType<LogDoor['fit']>>(logWorker(), progress, (door, told) => door.fit(oven, points, told))

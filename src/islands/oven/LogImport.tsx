@@ -7,7 +7,8 @@ import { useSay, useSystem } from '../../ui/Units'
 import { timeFormatWords } from '../../words/oven'
 import { problemWords, SKIPPED_WORDS } from '../../words/problems'
 import type { LogReport } from '../../workers/log.worker'
-import { startReading, type Task } from '../../workers/log-client'
+import { startReading } from '../../workers/log-client'
+import type { Task } from '../../workers/open-worker'
 
 interface Props {
   /** What taking it does, on the button. */
