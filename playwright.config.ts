@@ -13,6 +13,8 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 45_000 },
   workers: 2,
+  // Each test has a browser of its own: a long file need not be walked by one worker alone.
+  fullyParallel: true,
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

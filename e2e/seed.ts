@@ -1,4 +1,6 @@
+import { writeFile } from 'node:fs/promises'
 import { chromium, type FullConfig } from '@playwright/test'
+import { DEMO_BATCHES } from './shop'
 
 /** Lays the demo workshop down once and keeps what the browser holds, for every test to begin with. */
 export default async function seed(config: FullConfig) {
@@ -9,5 +11,9 @@ export default async function seed(config: FullConfig) {
   await page.goto('/batches')
   await page.getByRole('link', { name: /^Cheese knives/ }).waitFor()
   await page.context().storageState({ path: storageState, indexedDB: true })
+  const batches = await page
+    .locator('main a[href^="/batch/"]')
+    .evaluateAll(links => links.map(link => [link.textContent ?? '', link.getAttribute('href') ?? '']))
+  await writeFile(DEMO_BATCHES, JSON.stringify(batches))
   await browser.close()
 }
