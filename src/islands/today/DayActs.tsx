@@ -1,5 +1,5 @@
 import { taskWords } from '../../words/day'
-import { clockAt, type NameOf } from './day-view'
+import { clockAt, DAY_MIN, dayAndClock, type NameOf, tasksOfDay } from './day-view'
 import type { Day, DayPlan } from './use-day'
 
 interface Props {
@@ -13,9 +13,10 @@ interface Props {
 
 /** One day act by act: the drawing in words, to be ticked off on paper. */
 export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
-  const tasks = plan.tasks.filter(
-    task => Math.floor(task.startMin / 1440) === index && (index > 0 || task.endMin > day.nowMin),
-  )
+  const tasks = tasksOfDay(plan.tasks, index, day.nowMin)
+  const from = index * DAY_MIN
+  /** The night's acts say their day. */
+  const at = (min: number) => (min < from + DAY_MIN ? clockAt : dayAndClock)(day.origin, min)
   const batchIdOf = (group: string | undefined) => day.answer?.groups.find(({ id }) => id === group)?.batchId
   const nameOfBatch = (id: string | undefined) => day.batches.find(batch => batch.id === id)?.name ?? ''
   return (
@@ -28,10 +29,10 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
           return (
             <li
               key={`${task.kind} ${task.startMin} ${task.groups[0]}`}
-              className="grid min-h-touch print:min-h-0 grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-1"
+              className="grid min-h-touch print:min-h-0 grid-cols-[116px_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-1"
             >
               <span className="font-semibold tabular-nums">
-                {clockAt(day.origin, task.startMin)} to {clockAt(day.origin, task.endMin)}
+                {at(task.startMin)} to {clockAt(day.origin, task.endMin)}
               </span>
               <span>
                 {taskWords(task.kind, nameOf(task.groups))} <span className="text-ink-2">{nameOfBatch(batchId)}</span>

@@ -9,13 +9,25 @@ import { counted, marksOfBlades } from '../../words/lists'
 import type { Speaker } from '../../words/speaker'
 import type { Day, DayPlan } from './use-day'
 
-const DAY_MIN = 1440
+export const DAY_MIN = 1440
 const MOST_DAYS = 5
 
 /** The wall's clock at a minute of the plan, and with its day where that is not the first. */
 export const clockAt = (origin: Date, min: number): string => format(addMinutes(origin, min), 'HH:mm')
 export const dayAndClock = (origin: Date, min: number): string =>
   format(addMinutes(origin, min), min < DAY_MIN ? 'HH:mm' : 'EEE HH:mm')
+
+/** A night's work belongs to the evening it follows from as well: who works past midnight sees it before midnight, h. */
+const NIGHT_ENDS_H = 5
+
+/** What hands do on a day and in the night after it, from now on. */
+export const tasksOfDay = (tasks: DayPlan['tasks'], index: number, nowMin: number): DayPlan['tasks'] =>
+  tasks.filter(
+    ({ startMin, endMin }) =>
+      startMin >= index * DAY_MIN &&
+      startMin < (index + 1) * DAY_MIN + NIGHT_ENDS_H * 60 &&
+      (index > 0 || endMin > nowMin),
+  )
 
 /** Who a group is: its batch's first word where several batches are planned, and its marks. */
 export function namesOf({ groups }: Pick<Answer<'day'>, 'groups'>, batches: readonly Batch[]) {
