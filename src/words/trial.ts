@@ -17,7 +17,7 @@ export const twoThingsWords = (changes: readonly RouteChange[], say: Speaker): s
 
 /** How blades are put into the halves. */
 export const lotWords = (halves: number): string =>
-  `Half of each line of the tray, ${counted(halves, 'blade')} in all, is drawn by lot and gets the change. Size and bar are then alike in both halves, and chance alone decides who stands where in the oven. The drawn ones get a mark with an X: scribe it before you wrap them.`
+  `Half of each line of the tray, ${counted(halves, 'blade')} in all, is drawn by lot and gets the change. One of each two neighbours: size, bar and place in the oven are then alike in both halves. The drawn ones get a mark with an X: scribe it before you wrap them.`
 
 /** What so few blades can show, and how many more it would take for what the model expects. */
 export function powerWords({

@@ -41,6 +41,32 @@ describe('a trial beside a control', () => {
     for (const count of times.values()) expect(Math.abs(count - 200)).toBeLessThan(40)
   })
 
+  it('draws one of each two neighbours: as they are loaded, or by their places on the rack', () => {
+    const line = batch.lines.find(one => one.mark === 'A')?.id
+    const acrossOf = [0, 200, 40, 120, 80, 160]
+    const racked = {
+      ...batch,
+      blades: batch.blades.map(blade =>
+        blade.lineId === line ? { ...blade, rack: { inMm: 100, acrossMm: acrossOf[blade.number - 1] ?? 0 } } : blade,
+      ),
+    }
+    const pairs = (order: readonly number[]) => [0, 2, 4].map(i => order.slice(i, i + 2).map(k => k + 1))
+    const byPlace = [...acrossOf.keys()].sort((a, b) => (acrossOf[a] ?? 0) - (acrossOf[b] ?? 0))
+    for (const [from, blocks] of [
+      [batch, pairs([0, 1, 2, 3, 4, 5])],
+      [racked, pairs(byPlace)],
+    ] as const)
+      for (let seed = 1; seed <= 20; seed++) {
+        const after = withTrial(from, id, hotter, { random: createRandom(seed), newId: () => `pair-${++made}` })
+        const drawn = new Set(
+          bladesOf(after)
+            .filter(blade => blade.mark.startsWith('AX'))
+            .map(blade => bladesOf(from).find(one => one.id === blade.id)?.record.number),
+        )
+        for (const block of blocks) expect(block.filter(number => drawn.has(number))).toHaveLength(1)
+      }
+  })
+
   it('comes out with the difference of what was read and of the edges that held', () => {
     const after = tried()
     const trial = trialOf(after)

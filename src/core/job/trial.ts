@@ -48,9 +48,9 @@ function markFor(mark: string, used: ReadonlySet<string>): string {
 }
 
 /**
- * Halves every line of a steel by lot: one half keeps its route, the other gets the changed one as a steel of its own beside it. Size
- * and bar are in both halves alike, and chance decides which blade is where, so that its place in the oven does not speak for it. A
- * line of one blade stays with the control.
+ * Halves every line of a steel by lot: one half keeps its route, the other gets the changed one as a steel of its own beside it. Size,
+ * bar and place in the oven are in both halves alike: of each two neighbours of a line one is drawn. A line of one blade stays with
+ * the control.
  */
 export function withTrial(
   batch: Batch,
@@ -66,7 +66,7 @@ export function withTrial(
     .filter(line => line.groupId === groupId)
     .flatMap(line => {
       const own = bladesOf(batch, groupId).filter(blade => blade.line.id === line.id)
-      const taken = byLot(own, Math.floor(own.length / 2), random)
+      const taken = drawnOf(own, random)
       if (taken.length === 0) return []
       const mark = markFor(line.mark, used)
       used.add(mark.toUpperCase())
@@ -103,11 +103,20 @@ export function withTrial(
   }
 }
 
-function byLot(blades: readonly BatchBlade[], count: number, random: Pick<Random, 'uniform'>): BatchBlade[] {
-  const left = [...blades]
-  const taken: BatchBlade[] = []
-  while (taken.length < count) taken.push(...left.splice(Math.floor(random.uniform() * left.length), 1))
-  return taken
+/**
+ * One of each two neighbours, by lot: randomised blocks of two, so that neither end of the oven speaks for one half. Neighbours by
+ * their places on the rack where they were placed by hand, else as they are loaded. One left over is not drawn.
+ */
+function drawnOf(blades: readonly BatchBlade[], random: Pick<Random, 'uniform'>): BatchBlade[] {
+  const depth = ({ record }: BatchBlade) => record.rack?.inMm ?? 0
+  const across = ({ record }: BatchBlade) => record.rack?.acrossMm ?? 0
+  const inPlace = blades.every(blade => blade.record.rack)
+    ? [...blades].sort((a, b) => across(a) - across(b) || depth(a) - depth(b))
+    : blades
+  const blocks = Math.floor(inPlace.length / 2)
+  return Array.from({ length: blocks }, (_, i) => inPlace[2 * i + (random.uniform() < 0.5 ? 0 : 1)]).filter(
+    blade => blade !== undefined,
+  )
 }
 
 /** Blades of both halves that are still in the batch. */
