@@ -1,9 +1,8 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { TREND_BY, type TrendBy } from '../../core/job/trend-by'
 import { controlChart, LEAST_POINTS } from '../../core/rockwell/control-chart'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
-import { ControlChartDrawing } from '../../ui/charts/ControlChartDrawing'
 import { day, format } from '../../ui/dates'
 import { NumberField, SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
@@ -13,6 +12,8 @@ import { useAnswer } from '../../workers/use-answer'
 interface Props {
   readonly recipes: readonly Recipe[]
 }
+
+const ControlCharts = lazy(() => import('../../ui/charts/ControlCharts'))
 
 const BY_WORDS: Readonly<Record<TrendBy, string>> = { grade: 'steel', recipe: 'recipe', oven: 'oven', lot: 'lot' }
 const LEAST = 3
@@ -99,11 +100,15 @@ export function TrendsView({ recipes }: Props) {
         </p>
       ) : (
         <>
-          <ControlChartDrawing
-            values={values}
-            chart={chart}
-            unit={what === 'hrc' ? 'HRC' : 'measured less predicted, HRC'}
-          />
+          <div className="min-h-[360px]">
+            <Suspense fallback={null}>
+              <ControlCharts
+                values={values}
+                chart={chart}
+                unit={what === 'hrc' ? 'Finished hardness, HRC' : 'Measured less predicted, HRC'}
+              />
+            </Suspense>
+          </div>
           <p className="text-small">
             Usual scatter from batch to batch {chart.sigma.toFixed(2)} HRC (one standard deviation, from the mean moving
             range).
