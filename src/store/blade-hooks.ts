@@ -11,19 +11,21 @@ import { type Loaded, noneIfRefused, orNull } from './hooks'
 export const useHardenedAgain = (bladeId: string): Loaded<Blade> =>
   useLiveQuery(() => orNull(db.blades.filter(blade => blade.before?.bladeId === bladeId).first()), [bladeId])
 
-/** Pictures of a blade, oldest first. */
-export const usePictures = (bladeId: string): Picture[] | undefined =>
+/** Pictures of a blade or a batch, oldest first. */
+const usePicturesWhere = (of: 'bladeId' | 'batchId', id: string): Picture[] | undefined =>
   useLiveQuery(
     () =>
       noneIfRefused(
         db.pictures
-          .where('bladeId')
-          .equals(bladeId)
+          .where(of)
+          .equals(id)
           .filter(picture => picture.deletedAt === null)
           .sortBy('at'),
       ),
-    [bladeId],
+    [of, id],
   )
+export const usePictures = (bladeId: string) => usePicturesWhere('bladeId', bladeId)
+export const useBatchPictures = (batchId: string) => usePicturesWhere('batchId', batchId)
 
 /** Batches with a tested edge, and their readings; undefined while loading. */
 export const useProved = ():

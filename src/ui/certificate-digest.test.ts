@@ -1,13 +1,14 @@
 import { createHash } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
+import { certificateFileSchema } from '../core/contract/shapes/certificate'
 import { canonicalText } from '../core/job/canonical'
 import { certificatesOf } from '../core/job/certificate'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { trayOfBlades } from '../testing/run'
 import { NOW } from '../testing/tray'
-import { codeOf, digestIn, digestOf, grouped } from './certificate-digest'
+import { codeOf, digestIn, digestOf, grouped, withDigest } from './certificate-digest'
 
-const sources = { batch: trayOfBlades(1), shop: DEFAULT_WORKSHOP, readings: [], runs: [], logs: [] }
+const sources = { batch: trayOfBlades(1), shop: DEFAULT_WORKSHOP, readings: [], runs: [], logs: [], pictures: [] }
 const [certificate] = certificatesOf(sources, NOW)
 if (!certificate) throw new Error('certificate')
 
@@ -22,6 +23,12 @@ describe('the digest of a certificate', () => {
     expect(await digestOf({ ...certificate, target: { ...certificate.target, min: 58.9 } })).not.toBe(digest)
   })
 
+  it('holds for a paper of the version before, which named no pictures', async () => {
+    const { pictures: _none, ...older } = { ...certificate, version: 4 as const }
+    const read = certificateFileSchema.parse(JSON.parse(JSON.stringify(older)))
+    expect(await digestOf(read)).toBe(createHash('sha256').update(canonicalText(older)).digest('hex'))
+  })
+
   it('is found in what was scanned, read aloud or typed, and not in other words', async () => {
     const digest = await digestOf(certificate)
     const shown = digest.slice(0, 32)
@@ -29,4 +36,10 @@ describe('the digest of a certificate', () => {
       expect(digestIn(text)).toBe(shown)
     expect(digestIn('no code here')).toBeNull()
   })
+})
+
+it('a picture’s digest is that of its file', async () => {
+  const bytes = Buffer.from([0xff, 0xd8, 0xff, 0x00, 0x80])
+  const { sha256 } = await withDigest({ jpeg: bytes.toString('base64') })
+  expect(sha256).toBe(createHash('sha256').update(bytes).digest('hex'))
 })

@@ -1,16 +1,28 @@
+import type { CertificateFile } from '../core/contract/shapes/certificate'
 import { canonicalText } from '../core/job/canonical'
 import type { Certificate } from '../core/job/certificate'
+import type { Picture } from '../core/shop/picture'
 
 /** What a certificate's code begins with, so that a scanner's user knows what it is. */
 const CODE = 'tawny-ember-certificate'
 /** So much of the digest goes on paper: 128 bits. */
 const SHOWN_DIGITS = 32
 
-/** The digest of a certificate's canonical text, hexadecimal. Source: SHA-256, FIPS 180-4. */
-export async function digestOf(certificate: Certificate): Promise<string> {
-  const bytes = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(canonicalText(certificate)))
-  return [...new Uint8Array(bytes)].map(byte => byte.toString(16).padStart(2, '0')).join('')
+/** Hexadecimal. Source: SHA-256, FIPS 180-4. */
+async function sha256(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
+  const digest = await crypto.subtle.digest('SHA-256', bytes)
+  return [...new Uint8Array(digest)].map(byte => byte.toString(16).padStart(2, '0')).join('')
 }
+
+/** The digest of a certificate's canonical text. */
+export const digestOf = (certificate: CertificateFile): Promise<string> =>
+  sha256(new TextEncoder().encode(canonicalText(certificate)))
+
+/** A stored picture with the digest of its file. */
+export const withDigest = async <P extends Pick<Picture, 'jpeg'>>(picture: P): Promise<P & { sha256: string }> => ({
+  ...picture,
+  sha256: await sha256(Uint8Array.from(atob(picture.jpeg), sign => sign.charCodeAt(0))),
+})
 
 /** What is printed as a code: which blade, and the digest of its certificate. */
 export const codeOf = (certificate: Pick<Certificate, 'serial'>, digest: string): string =>

@@ -1,6 +1,7 @@
-import type { Certificate, MeasuredHold } from '../core/job/certificate'
+import type { Certificate, CertifiedPicture, MeasuredHold } from '../core/job/certificate'
 import { bothScales, formatQuantity, type System } from '../core/units/quantity'
 import { INCIDENT_WORDS } from './incidents'
+import { SUBJECT_NAMES } from './pictures'
 import { plainStepTitle } from './run'
 import { stageName } from './stages'
 
@@ -78,15 +79,13 @@ export function certificateLines(
     ...(c.happened.length > 0
       ? ([
           ['As it happened', ''],
-          ...c.happened
-            .slice(0, 12)
-            .map(
-              e =>
-                [
-                  localTime(e.at, timeZone),
-                  `${plainStepTitle(e.step, c.blade, system)}${e.corrected ? ', time corrected by hand' : ''}`,
-                ] as const,
-            ),
+          ...c.happened.map(
+            e =>
+              [
+                localTime(e.at, timeZone),
+                `${plainStepTitle(e.step, c.blade, system)}${e.corrected ? ', time corrected by hand' : ''}`,
+              ] as const,
+          ),
           ...c.incidents.map(one => [localTime(one.at, timeZone), INCIDENT_WORDS[one.incident].name] as const),
         ] as const)
       : []),
@@ -105,3 +104,7 @@ export function certificateLines(
     ],
   ]
 }
+
+/** What stands under a picture. */
+export const pictureCaption = ({ of, note, at }: CertifiedPicture, timeZone?: string): string =>
+  `${SUBJECT_NAMES[of]}, ${localTime(at, timeZone)}${note ? `: ${note}` : ''}`

@@ -49,7 +49,10 @@ describe('what a blade came to', () => {
       experienceOf: () => null,
     })
     expect([...needs.needs.map(need => need.bladeId), ...needs.unread].sort()).toEqual(['A1', 'A3', 'A4'])
-    const papers = certificatesOf({ batch: of, shop: DEFAULT_WORKSHOP, readings, runs: [], logs: [] }, NOW)
+    const papers = certificatesOf(
+      { batch: of, shop: DEFAULT_WORKSHOP, readings, runs: [], logs: [], pictures: [] },
+      NOW,
+    )
     expect(papers.map(paper => paper.blade)).toEqual(['A1', 'A3', 'A4'])
   })
 

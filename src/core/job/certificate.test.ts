@@ -16,8 +16,10 @@ const readings = [
   reading('A2', 40, { deletedAt: NOW }),
   reading('A1', 55),
 ]
+const picture = (bladeId: string) => ({ bladeId, of: 'edge' as const, at: NOW, note: '', sha256: 'a'.repeat(64) })
+const pictures = [picture('A2'), picture('A1')]
 const of = (mark: string, logs: readonly OvenLog[] = []) =>
-  certificatesOf({ batch, shop: DEFAULT_WORKSHOP, readings, runs: [], logs }, NOW).find(c => c.blade === mark)
+  certificatesOf({ batch, shop: DEFAULT_WORKSHOP, readings, runs: [], logs, pictures }, NOW).find(c => c.blade === mark)
 
 describe('a certificate', () => {
   it('holds the blade’s own readings, route and aim, and nothing of another’s or of what was taken out', () => {
@@ -34,6 +36,11 @@ describe('a certificate', () => {
     expect(of('A2')?.hardness).toHaveLength(1)
     expect(of('A2')?.hardness[0]).toMatchObject({ readings: [60, 60.5, 60], hrc: 60.2 })
     expect(of('Z9')).toBeUndefined()
+  })
+
+  it('names its own pictures alone', () => {
+    expect(of('A2')?.pictures).toEqual([{ of: 'edge', at: NOW, note: '', sha256: 'a'.repeat(64) }])
+    expect(of('A3')?.pictures).toEqual([])
   })
 
   it('says what a reader must know of the readings: a round face, a tester that was not checked', () => {

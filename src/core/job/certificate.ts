@@ -1,6 +1,7 @@
 import type { BladeState } from '../../data/blade-states'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { OvenLog } from '../shop/oven-log'
+import type { Picture } from '../shop/picture'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Run } from '../shop/run'
@@ -17,7 +18,7 @@ import { bladesOf, routeOfBlade } from './tray'
 /** One blade's certificate, as it is printed and as a file beside it. */
 export interface Certificate {
   readonly format: 'tawny-ember-certificate'
-  readonly version: 4
+  readonly version: 5
   readonly shop: string
   readonly issuedAt: string
   readonly blade: string
@@ -60,6 +61,16 @@ export interface Certificate {
   readonly target: { readonly min: number; readonly max: number }
   /** Of the last stage measured; null where none was. */
   readonly inTargetProbability: number | null
+  /** Pictures printed with it: each by what it is of and the digest of its file, so that a paper cannot be given another. */
+  readonly pictures: readonly CertifiedPicture[]
+}
+
+export interface CertifiedPicture {
+  readonly of: Picture['of']
+  readonly at: string
+  readonly note: string
+  /** SHA-256 of the JPEG's bytes, hexadecimal. */
+  readonly sha256: string
 }
 
 const FINISHED: ReadonlySet<BladeState> = new Set(['finished', 'sold'])
@@ -77,11 +88,13 @@ export interface CertificateSources {
   readonly readings: readonly Reading[]
   readonly runs: readonly Run[]
   readonly logs: readonly OvenLog[]
+  /** Those that are wished on the paper. */
+  readonly pictures: readonly (CertifiedPicture & Pick<Picture, 'bladeId'>)[]
 }
 
 /** Certificates of every blade of a batch that stands, in the order of the tray: none of one that is cracked, lost or scrapped. */
 export function certificatesOf(sources: CertificateSources, issuedAt: string): Certificate[] {
-  const { batch, shop, readings, runs, logs } = sources
+  const { batch, shop, readings, runs, logs, pictures } = sources
   const holds = new Map(batch.groups.map(group => [group.id, measuredHolds(logs, batch, group, shop)]))
   return standing(bladesOf(batch)).map((blade): Certificate => {
     const { group, line } = blade
@@ -99,7 +112,7 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
     const happened = happenedTo(blade.id, runs)
     return {
       format: 'tawny-ember-certificate',
-      version: 4,
+      version: 5,
       finished: FINISHED.has(stateOf(blade.record)),
       shop: shop.name,
       issuedAt,
@@ -131,6 +144,9 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
       })),
       target: group.target,
       inTargetProbability: hardness.at(-1)?.found.inTargetProbability ?? null,
+      pictures: pictures
+        .filter(picture => picture.bladeId === blade.id)
+        .map(({ of, at, note, sha256 }) => ({ of, at, note, sha256 })),
     }
   })
 }

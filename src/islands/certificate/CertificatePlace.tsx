@@ -6,13 +6,14 @@ import { Problems } from '../../ui/Problems'
 import { certificateFonts } from '../../ui/pdf/certificate-fonts'
 import { certificatePdf } from '../../ui/pdf/certificate-pdf'
 import { PAPER_NAMES, type Paper } from '../../ui/pdf/fold-template-pdf'
-import { CERTIFICATE_METHOD, certificateLines } from '../../words/certificate'
 import { useAnswer } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { Place } from '../Place'
 import { download } from '../save-everything'
 import { useShopNow } from '../shop-context'
-import { DigestCode } from './DigestCode'
+import { CertificateSheet } from './CertificateSheet'
+import { PictureChoice } from './PictureChoice'
+import { useWishedPictures } from './use-wished-pictures'
 
 export default function CertificatePlace({ batchId = addressPart(2) }) {
   return (
@@ -32,11 +33,15 @@ function Certificates({ batchId }: { batchId: string }) {
   const [serial, setSerial] = useState('finished')
   const [paper, setPaper] = useState<Paper>('A4')
   const [issuedAt] = useState(() => new Date().toISOString())
+  const { subjects, wished, setWished, pictures, jpegOf } = useWishedPictures(batchId)
   const answer = useAnswer(
     'certificates',
     useMemo(
-      () => (batch && readings && runs && logs ? { batch, shop, readings, runs, logs, issuedAt } : null),
-      [batch, readings, runs, logs, shop, issuedAt],
+      () =>
+        batch && readings && runs && logs && pictures
+          ? { batch, shop, readings, runs, logs, pictures, issuedAt }
+          : null,
+      [batch, readings, runs, logs, shop, pictures, issuedAt],
     ),
   )
   if (batch === null) return <p className="p-8">There is no such batch in this browser.</p>
@@ -47,7 +52,7 @@ function Certificates({ batchId }: { batchId: string }) {
   const shown =
     serial === 'finished' ? finished : serial === 'all' ? certificates : certificates.filter(c => c.serial === serial)
   const pdf = async () => {
-    const bytes = await certificatePdf(shown, paper, shop.units, await certificateFonts())
+    const bytes = await certificatePdf(shown, { paper, system: shop.units, fonts: await certificateFonts(), jpegOf })
     download(`certificates-${serial}.pdf`, 'application/pdf', bytes.slice().buffer)
   }
   return (
@@ -70,6 +75,7 @@ function Certificates({ batchId }: { batchId: string }) {
           options={PAPER_NAMES.map(name => [name, name] as const)}
           onCommit={setPaper}
         />
+        {subjects.length > 0 && <PictureChoice subjects={subjects} wished={wished} onWish={setWished} />}
         <button type="button" className="btn btn-ember" onClick={() => void pdf()}>
           PDF
         </button>
@@ -103,40 +109,7 @@ function Certificates({ batchId }: { batchId: string }) {
         </div>
       )}
       {shown.map(certificate => (
-        <section key={certificate.serial} className="print-page mb-10">
-          <p className="text-ink-2">{certificate.shop}</p>
-          <h2 className="mb-4 text-title">
-            Hardness certificate, {certificate.blade}, {certificate.serial}
-          </h2>
-          <table className="w-full text-body">
-            <tbody>
-              {certificateLines(certificate, shop.units).map(([name, value], i) =>
-                value === '' ? (
-                  <tr key={i}>
-                    <th
-                      colSpan={2}
-                      scope="colgroup"
-                      className="border-t border-rule-strong pt-2 pb-1 text-left text-lead"
-                    >
-                      {name}
-                    </th>
-                  </tr>
-                ) : (
-                  <tr key={i}>
-                    <th scope="row" className="w-[44mm] py-0.5 text-left align-top font-normal text-ink-2">
-                      {name}
-                    </th>
-                    <td className="py-0.5">{value}</td>
-                  </tr>
-                ),
-              )}
-            </tbody>
-          </table>
-          <p className="mt-4 text-note text-ink-2">
-            {CERTIFICATE_METHOD}. Issued {certificate.issuedAt.slice(0, 10)}.
-          </p>
-          <DigestCode certificate={certificate} />
-        </section>
+        <CertificateSheet key={certificate.serial} certificate={certificate} jpegOf={jpegOf} />
       ))}
     </div>
   )

@@ -4,11 +4,11 @@ import { expect, it } from 'vitest'
 import type { Certificate } from '../../core/job/certificate'
 import type { RunStep } from '../../core/shop/run'
 import { certificateLines } from '../../words/certificate'
-import { certificatePdf } from './certificate-pdf'
+import { type CertificateLook, certificatePdf } from './certificate-pdf'
 
 const certificate: Certificate = {
   format: 'tawny-ember-certificate',
-  version: 4,
+  version: 5,
   finished: true,
   shop: 'Skerry bench',
   issuedAt: '2026-03-05T08:00:00.000Z',
@@ -45,13 +45,16 @@ const certificate: Certificate = {
   ],
   target: { min: 59, max: 61 },
   inTargetProbability: 0.93,
+  pictures: [],
 }
 
 const file = (name: string) => new Uint8Array(readFileSync(`node_modules/dejavu-fonts-ttf/ttf/${name}.ttf`))
 const fonts = { plain: file('DejaVuSans'), bold: file('DejaVuSans-Bold') }
 
+const look: CertificateLook = { paper: 'A4', system: 'metric', fonts, jpegOf: () => null }
+
 it('is one A4 page a blade, with its machine-readable copy inside', async () => {
-  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], 'A4', 'metric', fonts)
+  const bytes = await certificatePdf([certificate, { ...certificate, blade: 'A3' }], look)
   const pdf = await PDFDocument.load(bytes)
   expect(pdf.getPageCount()).toBe(2)
   expect(pdf.getPage(0).getWidth()).toBeCloseTo((210 * 72) / 25.4, 1)
@@ -60,9 +63,45 @@ it('is one A4 page a blade, with its machine-readable copy inside', async () => 
 
 it('writes names in any letters its font has, and stays small: only what is used is in it', async () => {
   const named = { ...certificate, shop: 'Kováčňa Ångström, Žďár', batch: 'Ножи Μαχαίρια 刀' }
-  const bytes = await certificatePdf([named], 'Letter', 'imperial', fonts)
+  const bytes = await certificatePdf([named], { ...look, paper: 'Letter', system: 'imperial' })
   expect(bytes.length).toBeLessThan(200_000)
   expect((await PDFDocument.load(bytes)).getPageCount()).toBe(1)
+})
+
+/** The frame header of a JPEG of 64 by 48 px, which is all that is read of it to place it. Source: ISO/IEC 10918-1, B.2.2. */
+const JPEG = Buffer.from('ffd8ffc00011080030004003012200021101031101ffd9', 'hex').toString('base64')
+
+it('goes on to a further page where a life is long, and leaves nothing out', async () => {
+  const step = {
+    id: 'load',
+    kind: 'load',
+    wait: null,
+    ovenSetC: 0,
+    bladeIds: ['A2'],
+    station: 'heat',
+    names: {},
+  } as const
+  const happened = Array.from({ length: 40 }, (_, i) => ({
+    step,
+    at: new Date(Date.UTC(2026, 2, 3, 8, i)).toISOString(),
+    corrected: false,
+  }))
+  const long = { ...certificate, happened }
+  expect(certificateLines(long, 'metric', 'UTC').filter(([, value]) => value === 'Into the oven')).toHaveLength(40)
+  const pdf = await PDFDocument.load(await certificatePdf([long], look))
+  expect(pdf.getPageCount()).toBe(2)
+})
+
+it('shows the pictures it names, two a row, as far as they are here', async () => {
+  const picture = (sha256: string) => ({ of: 'edge' as const, at: '2026-03-04T10:00:00.000Z', note: 'chip', sha256 })
+  const named = { ...certificate, pictures: ['a', 'b', 'c', 'd', 'e'].map(picture) }
+  const images = async (jpegOf: CertificateLook['jpegOf']) => {
+    const bytes = await certificatePdf([named], { ...look, jpegOf })
+    const text = new TextDecoder('latin1').decode(bytes)
+    return { count: text.split('/DCTDecode').length - 1, pages: (await PDFDocument.load(bytes)).getPageCount() }
+  }
+  expect(await images(() => JPEG)).toEqual({ count: 5, pages: 2 })
+  expect(await images(({ sha256 }) => (sha256 === 'b' ? JPEG : null))).toEqual({ count: 1, pages: 1 })
 })
 
 it('says route, readings, uncertainty and aim', () => {

@@ -2,14 +2,14 @@ import { z } from 'zod'
 import { ok } from '../../codes/result'
 import { certificatesOf } from '../../job/certificate'
 import { batchSchema } from '../../shop/batch'
-import { instant } from '../../shop/bounds'
+import { id, instant } from '../../shop/bounds'
 import { ovenLogSchema } from '../../shop/oven-log'
 import { readingSchema } from '../../shop/reading'
 import { runSchema } from '../../shop/run'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { list } from '../shapes'
-import { certificateSchema } from '../shapes/certificate'
+import { certificateSchema, certifiedPictureSchema } from '../shapes/certificate'
 
 export const certificates = question({
   summary: 'Certificates of every blade of a batch, in the order of the tray',
@@ -19,6 +19,7 @@ export const certificates = question({
     readings: list(readingSchema),
     runs: list(runSchema),
     logs: list(ovenLogSchema),
+    pictures: list(certifiedPictureSchema.extend({ bladeId: id })),
     issuedAt: instant,
   }),
   response: list(certificateSchema),

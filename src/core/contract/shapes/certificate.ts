@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { INCIDENT_NAMES } from '../../../data/incidents'
+import { PICTURE_SUBJECTS } from '../../shop/picture'
+import type { ReadOnly } from '../../shop/read-only'
 import { stageSchema } from '../../shop/route'
 import { runStepSchema } from '../../shop/run'
 import { list } from '../shapes'
@@ -7,9 +9,17 @@ import { list } from '../shapes'
 const hold = z.object({ meanC: z.number(), heldMin: z.number() }).nullable()
 const step = z.object({ atC: z.number(), holdMin: z.number() })
 
+/** A picture as a certificate names it. */
+export const certifiedPictureSchema = z.object({
+  of: z.enum(PICTURE_SUBJECTS),
+  at: z.string(),
+  note: z.string(),
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+})
+
 export const certificateSchema = z.object({
   format: z.literal('tawny-ember-certificate'),
-  version: z.literal(4),
+  version: z.literal(5),
   shop: z.string(),
   issuedAt: z.string(),
   blade: z.string(),
@@ -43,4 +53,12 @@ export const certificateSchema = z.object({
   ),
   target: z.object({ min: z.number(), max: z.number() }),
   inTargetProbability: z.number().nullable(),
+  pictures: list(certifiedPictureSchema),
 })
+
+/** A certificate's file of any version that has a digest: version 4 named no pictures. */
+export const certificateFileSchema = z.discriminatedUnion('version', [
+  certificateSchema,
+  certificateSchema.omit({ pictures: true }).extend({ version: z.literal(4) }),
+])
+export type CertificateFile = ReadOnly<z.infer<typeof certificateFileSchema>>
