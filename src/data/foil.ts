@@ -21,6 +21,9 @@ export const FOIL = {
   densityKgPerM3: 7900,
 } as const
 
+/** Share of the roll's area that ends up in packets where nobody counted. Common practice, no published source. */
+export const ROLL_USE = 0.85
+
 /** How an envelope is made from its sheet. */
 export const FOLD_WAYS = ['spine', 'two-sheets', 'tip'] as const
 export type FoldWay = (typeof FOLD_WAYS)[number]

@@ -94,6 +94,33 @@ export const useNewestBatches = (most: number, text = ''): SomeBatches | undefin
     [most, text],
   )
 
+/** Batches that were begun in a year of the calendar here, oldest first. */
+export const useBatchesOfYear = (year: number): readonly Batch[] | undefined =>
+  useLiveQuery(
+    () =>
+      db
+        .transaction('r', db.batches, db.blades, async () => {
+          const from = new Date(year, 0, 1).toISOString()
+          const to = new Date(year + 1, 0, 1).toISOString()
+          const records = await db.batches
+            .where('createdAt')
+            .between(from, to)
+            .filter(batch => batch.deletedAt === null)
+            .toArray()
+          const ids = records.map(batch => batch.id)
+          return withBlades(records, await db.blades.where('batchId').anyOf(ids).toArray())
+        })
+        .catch(() => []),
+    [year],
+  )
+
+/** The year the oldest batch was begun in; this year where there is none. */
+export const useFirstYear = (): number | undefined =>
+  useLiveQuery(async () => {
+    const oldest = await orNull(db.batches.orderBy('createdAt').first())
+    return oldest ? new Date(oldest.createdAt).getFullYear() : new Date().getFullYear()
+  }, [])
+
 export const useReadings = (batchId: string): Reading[] | undefined =>
   useLiveQuery(
     () =>

@@ -1,4 +1,6 @@
 import type { BatchCost } from '../core/job/batch-cost'
+import type { BladeCost } from '../core/job/blade-cost'
+import type { FoilSource } from '../core/job/foil-used'
 import type { Quote } from '../core/job/quote'
 import type { CostKind, WorkTask } from '../data/task-times'
 import { counted } from './lists'
@@ -13,6 +15,17 @@ export const COST_NAMES: Readonly<Record<CostKind, string>> = {
   work: 'Your hours',
 }
 
+/** Where the length of foil is known from. */
+export const FOIL_FROM_WORDS: Readonly<Record<FoilSource, string>> = {
+  cut: 'Foil as it was cut.',
+  plan: 'Foil as the cut plan takes it.',
+  area: 'Foil by the area of the packets, as none was noted as cut and no plan is laid.',
+}
+
+/** What a blade costs, and what of it is for those that were lost. */
+export const bladeCostWords = ({ own, ofLost }: BladeCost, say: Speaker): string =>
+  ofLost > 0.005 ? `${say.money(own + ofLost)}, ${say.money(ofLost)} of it for what was lost` : say.money(own)
+
 const TASK_NAMES: Readonly<Record<WorkTask, string>> = {
   prepare: 'before the heat',
   wrap: 'wrapping and cleaning',
@@ -22,7 +35,10 @@ const TASK_NAMES: Readonly<Record<WorkTask, string>> = {
 }
 
 /** Where the hours go, most first. */
-export function hoursWords({ hours, runMeasured }: Pick<BatchCost, 'hours' | 'runMeasured'>): string {
+export function hoursWords({
+  hours,
+  runMeasured,
+}: Pick<BatchCost, 'hours'> & Partial<Pick<BatchCost, 'runMeasured'>>): string {
   const tasks = (Object.entries(hours) as [WorkTask, number][]).filter(([, h]) => h > 0).sort((a, b) => b[1] - a[1])
   const parts = tasks.map(
     ([task, h]) => `${h.toFixed(1)} h ${TASK_NAMES[task]}${task === 'run' && runMeasured ? ', as the run took' : ''}`,
@@ -35,6 +51,10 @@ export function perGoodWords({ begun, good, lostShare }: BatchCost, say: Speaker
   if (good === begun) return `Each of ${counted(good, 'blade')}; none was lost.`
   return `${good} of ${begun} came out good; ${say.money(lostShare)} of it is for those that did not.`
 }
+
+/** Blades of a year. */
+export const yearGoodWords = ({ begun, good }: Pick<BatchCost, 'begun' | 'good'>): string =>
+  `${good} of ${counted(begun, 'blade')} came out good or may yet`
 
 /** An order in a sentence: what to begin with, what each comes to, and the band. */
 export function quoteWords({ blades, begin, perBlade, from, to }: Quote, say: Speaker): string {

@@ -45,6 +45,7 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'run-steps',
   'tale',
   'trends',
+  'year-cost',
 ])
 
 export type LaneName = 'quick' | 'long'

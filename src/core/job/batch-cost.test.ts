@@ -1,14 +1,16 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PROTECTION } from '../../data/protection'
 import { pressedAt, runOf, trayOfBlades, withEvents } from '../../testing/run'
-import { NOW } from '../../testing/tray'
-import { attendedMin } from '../run/attended'
+import { gradeOf, NOW, trayOf } from '../../testing/tray'
+import { attendedMin, attendedMinByBatch } from '../run/attended'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Workshop } from '../shop/workshop'
 import { batchCost } from './batch-cost'
 import { withState } from './blade-state'
 import { lossOf, quoteOf } from './quote'
 import { bladesOf } from './tray'
+import { yearCost } from './year-cost'
 
 const shop: Workshop = {
   ...DEFAULT_WORKSHOP,
@@ -42,10 +44,27 @@ describe('what a batch costs', () => {
     expect(lostShare).toBeCloseTo(total / 3 - total / 4, 9)
   })
 
-  it('knows no foil before there is a plan, and takes usual hours where nothing was run', () => {
-    const { costs, runMeasured, hours } = costOf(four, { foilM: null, attendedMin: null })
-    expect([costs.protection, runMeasured]).toEqual([0, false])
+  it('takes usual hours where nothing was run', () => {
+    const { runMeasured, hours } = costOf(four, { attendedMin: null })
+    expect(runMeasured).toBe(false)
     expect(hours.run).toBeGreaterThan(0.5)
+  })
+
+  it('takes the foil as it was cut, else as planned, else by the area of its packets, worked by hand', () => {
+    const none = costOf(four, { foilM: null })
+    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm, four of them on a roll 610 mm wide of which 85 % is used.
+    const envelope = { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }
+    const byHand = (4 * 0.336 * 0.139) / (shop.foil.rollWidthMm / 1000) / 0.85
+    const plain = costOf({ ...four, envelope }, { foilM: null })
+    expect([none.foil, plain.costs.protection]).toEqual(['area', expect.closeTo(byHand * 20, 1)])
+    expect(costOf().foil).toBe('plan')
+    const cut = costOf({ ...four, foilCutM: 2 })
+    expect([cut.foil, cut.costs.protection]).toEqual(['cut', 40])
+  })
+
+  it('pays for each bar what that bar cost', () => {
+    const dear = { ...four, groups: four.groups.map(group => ({ ...group, steelPerKg: 90 })) }
+    expect(costOf(dear).costs.steel).toBeCloseTo(4 * 0.1925 * 90, 0)
   })
 
   it('counts hands by the presses of the run: together where they follow, a while for each alone', () => {
@@ -53,7 +72,52 @@ describe('what a batch costs', () => {
     // 0, 300, 400 s: 120 + 300 + 100; then one press an hour later: 120.
     expect(attendedMin(withEvents(run, ...pressedAt(run, 1000, 1300, 1400, 5000)))).toBeCloseTo(640 / 60, 6)
     expect(attendedMin({ ...withEvents(run, ...pressedAt(run, 1000)), people: 2 })).toBeCloseTo(4, 6)
+    // Of two batches in one run each has half of the hands.
+    const both = { ...withEvents(run, ...pressedAt(run, 1000)), batchIds: ['a', 'b'] }
+    expect(attendedMinByBatch([both, { ...both, batchIds: ['b'] }])).toEqual({ a: 1, b: 3 })
   })
+})
+
+describe('what each blade costs', () => {
+  const grade = gradeOf('X65Cr13')
+  const mixed = trayOf(grade, [
+    { mark: 'A', lengthMm: 300, widthMm: 50, thicknessMm: 4 },
+    { mark: 'B', count: 3, lengthMm: 150, widthMm: 25, thicknessMm: 2 },
+  ])
+
+  it('is more for a larger blade: eight times the steel and power, more foil, the same hours', () => {
+    const { blades, costs } = costOf(mixed)
+    const [large, small] = blades
+    if (!large || !small) throw new Error('blades')
+    // 60,000 mm³ and 7,500 mm³: eight to one, whatever the density. What is left of the difference is foil.
+    const kg = costs.steel / (8 + 3)
+    const power = costs.power / (8 + 3)
+    const foil = large.own - small.own - 7 * kg - 7 * power - (costs.coolant / 11) * 7
+    expect(foil).toBeGreaterThan(0)
+    expect(foil).toBeLessThan(costs.protection)
+  })
+
+  it('comes to the cost of the batch together, whatever was lost', () => {
+    fc.assert(
+      fc.property(fc.subarray(['A', 'B1', 'B2', 'B3'], { maxLength: 3 }), lost => {
+        const batch = lost.reduce((all, id) => withState(all, id, { is: 'scrapped', at: NOW, why: '' }), mixed)
+        const { blades, total } = costOf(batch)
+        expect(blades).toHaveLength(4 - lost.length)
+        expect(blades.reduce((sum, { own, ofLost }) => sum + own + ofLost, 0)).toBeCloseTo(total, 6)
+      }),
+    )
+  })
+})
+
+it('a year is its batches added up; one without blades is none', () => {
+  const empty = { ...four, id: 'empty', lines: [], blades: [] }
+  const other = { ...four, id: 'other' }
+  const year = yearCost([four, empty, other], shop, { [four.id]: 60 })
+  const [one, two] = [costOf(four, { foilM: null }), costOf(four, { foilM: null, attendedMin: null })]
+  expect(year.batches.map(batch => batch.batchId)).toEqual([four.id, 'other'])
+  expect(year.total).toBeCloseTo(one.total + two.total, 9)
+  expect(year.costs.work).toBeCloseTo(one.costs.work + two.costs.work, 9)
+  expect([year.begun, year.good]).toEqual([8, 8])
 })
 
 describe('a quote', () => {

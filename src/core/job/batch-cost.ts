@@ -5,9 +5,12 @@ import { dryIceFor } from '../cold/dry-ice'
 import { liquidNitrogenFor } from '../cold/liquid-nitrogen'
 import { coldWay } from '../cold/way'
 import { compareProtection } from '../foil/protection'
+import { bladeKg } from '../oven/chamber'
 import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
+import { type BladeCost, bladeCosts } from './blade-cost'
 import { standing } from './blade-state'
+import { type FoilSource, foilUsed } from './foil-used'
 import { simulatedHeat } from './load-heat'
 import { loadsOf, steelKgOf, temperLoadsOf } from './loads'
 import { type BatchBlade, bladesOf } from './tray'
@@ -26,12 +29,16 @@ export interface BatchCost {
   readonly perGood: number
   /** Of that, what is there because blades were lost. */
   readonly lostShare: number
+  /** Where the length of foil is known from. */
+  readonly foil: FoilSource
+  /** Each good blade's own share, in the order of the tray. */
+  readonly blades: readonly BladeCost[]
 }
 
 export interface CostSources {
   readonly batch: Batch
   readonly shop: Workshop
-  /** Foil the batch takes off the roll, m; null where no plan stands. */
+  /** Foil the plan takes off the roll, m; null where none stands. */
   readonly foilM: number | null
   /** Minutes of hands that its runs took; null where none was run. */
   readonly attendedMin: number | null
@@ -43,7 +50,9 @@ export function batchCost({ batch, shop, foilM, attendedMin }: CostSources): Bat
   const prices = shop.prices ?? PROTECTION.prices
   const n = blades.length
   const tempers = temperLoadsOf(batch).length
-  const protection = protectionOf(blades, { batch, shop, foilM })
+  const foil = foilUsed(batch, shop, foilM)
+  const protection = protectionOf(blades, { batch, shop, foilM: foil.metres })
+  const perKg = ({ group }: BatchBlade) => group.steelPerKg ?? shop.prices?.steelPerKg ?? 0
   const hours = {
     prepare: (n * (shop.prices?.prepareMin ?? TASK_MIN.preparePerBlade)) / 60,
     wrap: protection.hours,
@@ -53,7 +62,7 @@ export function batchCost({ batch, shop, foilM, attendedMin }: CostSources): Bat
   }
   const worked = Object.values(hours).reduce((sum, h) => sum + h, 0)
   const costs = {
-    steel: steelKgOf(blades) * (shop.prices?.steelPerKg ?? 0),
+    steel: blades.reduce((sum, blade) => sum + bladeKg(blade.line) * perKg(blade), 0),
     protection: protection.material,
     power: (heatKWh(batch, shop) + tempers * TEMPER_KWH) * (shop.prices?.kWh ?? 0),
     coolant: coolantBought(blades, shop) * (shop.cold.price ?? 0),
@@ -72,6 +81,8 @@ export function batchCost({ batch, shop, foilM, attendedMin }: CostSources): Bat
     good,
     perGood,
     lostShare: good > 0 ? perGood - total / n : 0,
+    foil: foil.from,
+    blades: bladeCosts(blades, costs, { perKg, foilM2: foil.areaM2 }),
   }
 }
 

@@ -54,7 +54,7 @@ export function batchLike(other: Batch, newId: () => string, name: string, nowIs
   const id = newId()
   const groupIds = new Map(other.groups.map(group => [group.id, newId()]))
   const lineIds = new Map(other.lines.map(line => [line.id, newId()]))
-  const { foilLayout: _, foilCutAt: __, unplaced: ___, ...rest } = other
+  const { foilLayout: _, foilCutAt: __, foilCutM: ______, unplaced: ___, ...rest } = other
   return {
     ...rest,
     id,

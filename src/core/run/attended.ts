@@ -15,3 +15,11 @@ export function attendedMin(run: Run): number {
   }, 0)
   return (seconds * (run.people ?? 1)) / 60
 }
+
+/** Minutes of hands by batch: a run of several batches counts for each in equal parts. */
+export function attendedMinByBatch(runs: readonly Run[]): Record<string, number> {
+  const minutes: Record<string, number> = {}
+  for (const run of runs)
+    for (const id of run.batchIds) minutes[id] = (minutes[id] ?? 0) + attendedMin(run) / run.batchIds.length
+  return minutes
+}

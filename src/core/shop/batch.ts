@@ -52,6 +52,8 @@ export const groupSchema = z.object({
   sheet: gradeSheetSchema.optional(),
   /** The maker's name for the bar or delivery the blades are cut from. */
   lot: textUpTo('lot').optional(),
+  /** What a kilogram of that bar cost; absent: as the Workshop has it. */
+  steelPerKg: bounded('steelPricePerKg').optional(),
   target: targetSchema,
   route: routeSchema,
   /** Parts of the route that the maker set; the others follow what is suggested until the blades are hardened. */
@@ -91,6 +93,8 @@ export const batchRecordSchema = z.object({
     .optional(),
   /** When the foil was taken off the stock. */
   foilCutAt: instant.nullable().optional(),
+  /** How much of the roll that was, m. */
+  foilCutM: between(0, 1000).optional(),
   /** The oven that hardens it, and what it was called then: said where it is no longer in the workshop. */
   ovenId: id.nullable(),
   ovenName: textUpTo('ovenName'),

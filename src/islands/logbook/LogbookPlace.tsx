@@ -19,6 +19,7 @@ const VIEWS = [
   ['readings', 'Readings'],
   ['trends', 'Trends'],
   ['compare', 'Two batches'],
+  ['cost', 'Year’s cost'],
 ] as const
 
 /** Points drawn over time: more are a cloud that says nothing. */
@@ -28,6 +29,7 @@ const NO_ROWS: LogRow[] = []
 const LogTable = lazy(() => import('./LogTable'))
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
 const SideBySide = lazy(() => import('./SideBySide'))
+const YearCostView = lazy(() => import('./YearCostView'))
 
 export default function LogbookPlace() {
   return (
@@ -94,6 +96,10 @@ function Logbook() {
       {view === 'compare' ? (
         <Suspense fallback={<p className="py-6 text-ink-2">Opening …</p>}>
           <SideBySide />
+        </Suspense>
+      ) : view === 'cost' ? (
+        <Suspense fallback={<p className="py-6 text-ink-2">Opening …</p>}>
+          <YearCostView />
         </Suspense>
       ) : view === 'trends' ? (
         <TrendsView recipes={recipes ?? []} />

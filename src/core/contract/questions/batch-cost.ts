@@ -6,6 +6,7 @@ import { batchSchema } from '../../shop/batch'
 import { between } from '../../shop/bounds'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
+import { list } from '../shapes'
 
 export const batchCosts = question({
   summary: 'What a batch costs by what it is paid for, and each blade that came out of it good',
@@ -24,6 +25,8 @@ export const batchCosts = question({
     good: z.int(),
     perGood: z.number(),
     lostShare: z.number(),
+    foil: z.enum(['cut', 'plan', 'area']),
+    blades: list(z.object({ bladeId: z.string(), own: z.number(), ofLost: z.number() })),
   }),
   answer: request => ok(batchCost(request)),
 })

@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react'
 import { worked } from '../../../../core/codes/working'
+import type { Answer } from '../../../../core/contract/questions'
 import { lossOf, quoteOf } from '../../../../core/job/quote'
 import { bladesOf } from '../../../../core/job/tray'
-import { attendedMin } from '../../../../core/run/attended'
+import { attendedMinByBatch } from '../../../../core/run/attended'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { COST_KINDS } from '../../../../data/task-times'
 import { useNewestBatches } from '../../../../store/hooks'
@@ -11,9 +12,18 @@ import { Figure } from '../../../../ui/Bench'
 import { NumberField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
-import { COST_NAMES, hoursWords, lossWords, perGoodWords, quoteWords } from '../../../../words/cost'
+import {
+  bladeCostWords,
+  COST_NAMES,
+  FOIL_FROM_WORDS,
+  hoursWords,
+  lossWords,
+  perGoodWords,
+  quoteWords,
+} from '../../../../words/cost'
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
+import { editGroup } from '../../edit'
 import { useWrap } from '../../use-wrap'
 
 /** Newest batches whose losses tell what an order must allow for. */
@@ -36,7 +46,7 @@ export function CostView() {
           batch,
           shop,
           foilM,
-          attendedMin: runs.length > 0 ? runs.reduce((sum, run) => sum + attendedMin(run), 0) : null,
+          attendedMin: attendedMinByBatch(runs)[batch.id] ?? null,
         },
       [batch, shop, foilM, runs],
     ) ?? null,
@@ -77,8 +87,22 @@ export function CostView() {
           unit={perGoodWords(cost, say)}
           working={[worked('batch-cost', cost.total, 'money', { good: cost.good })]}
         />
-        <p className="py-2 text-small">Hours: {hoursWords(cost)}.</p>
-        <div className="max-w-40">
+        <p className="py-2 text-small">
+          Hours: {hoursWords(cost)}. {FOIL_FROM_WORDS[cost.foil]}
+        </p>
+        <EachBlade cost={cost} />
+        <div className="grid max-w-xl grid-cols-2 gap-3 md:grid-cols-3">
+          {batch.groups.map(group => (
+            <NumberField
+              key={group.id}
+              label={`${group.lot || group.gradeName}, a kg`}
+              value={group.steelPerKg ?? shop.prices?.steelPerKg ?? 0}
+              {...BOUNDS.steelPricePerKg}
+              onCommit={steelPerKg =>
+                void editGroup(batch, group.id, 'Price of the steel', one => ({ ...one, steelPerKg }))
+              }
+            />
+          ))}
           <NumberField
             label="An order of"
             value={ordered}
@@ -94,5 +118,28 @@ export function CostView() {
         </p>
       </div>
     </div>
+  )
+}
+
+/** A larger blade takes more steel and foil than a small one beside it. */
+function EachBlade({ cost }: { cost: Answer<'batch-cost'> }) {
+  const { batch } = useBench()
+  const say = useSay()
+  const of = new Map(cost.blades.map(blade => [blade.bladeId, blade]))
+  return (
+    <details className="pb-2 text-small">
+      <summary className="min-h-touch cursor-pointer content-center">What each blade costs</summary>
+      <ul className="max-h-48 overflow-auto">
+        {bladesOf(batch).map(blade => {
+          const its = of.get(blade.id)
+          return (
+            <li key={blade.id} className="flex justify-between gap-3 border-t border-rule py-1">
+              <strong>{blade.mark}</strong>
+              <span>{its ? bladeCostWords(its, say) : 'came to nothing'}</span>
+            </li>
+          )
+        })}
+      </ul>
+    </details>
   )
 }

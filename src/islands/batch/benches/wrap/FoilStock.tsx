@@ -45,7 +45,11 @@ export function FoilStock({ wrap, mm }: WrapProps) {
           offcuts: keptOffcuts,
         },
       }))
-      await editBatch(batch, 'Foil cut', b => ({ ...b, foilCutAt: new Date().toISOString() }))
+      await editBatch(batch, 'Foil cut', b => ({
+        ...b,
+        foilCutAt: new Date().toISOString(),
+        foilCutM: laid.check.usedLengthMm / 1000,
+      }))
     })
     undoable(`${mm(laid.check.usedLengthMm)} subtracted from the roll; ${left.length} offcuts kept`)
   }
