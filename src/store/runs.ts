@@ -1,6 +1,8 @@
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
-import { soakedMinOf, statesIn } from '../core/run/record'
+import { packetsOf } from '../core/job/packets'
+import { leakedIn, soakedMinOf, statesIn } from '../core/run/record'
+import { withBlades } from '../core/shop/batch-records'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { db } from './database'
 import { remember } from './history'
@@ -31,7 +33,7 @@ async function tryAgain() {
 
 const write = (id: string, change: RunChange): Promise<Saving> =>
   saving(() =>
-    db.transaction('rw', db.runs, db.blades, async () => {
+    db.transaction('rw', db.runs, db.blades, db.batches, async () => {
       const run = await db.runs.get(id)
       if (!run) return
       const after = fittingChange(runSchema, run, change(run))
@@ -45,18 +47,33 @@ const write = (id: string, change: RunChange): Promise<Saving> =>
  * and counted rests on it.
  */
 async function noteBlades(run: Run): Promise<void> {
-  const [soaks, states] = [soakedMinOf(run), statesIn(run)]
+  const [soaks, states, leaked] = [soakedMinOf(run), statesIn(run), await inLeakedPackets(run)]
   for (const blade of await db.blades.bulkGet(run.blades.map(one => one.bladeId))) {
     if (!blade) continue
     const soakedMin = soaks.get(blade.id)
     const state = states.get(blade.id)
     const others = (blade.states ?? []).filter(one => one.runId !== run.id)
+    const { packet, ...rest } = blade
+    const { leakRunId, ...found } = { sealed: true, leak: null, ...packet }
+    const leak = leaked.has(blade.id) ? { leakRunId: run.id } : leakRunId === run.id ? {} : leakRunId && { leakRunId }
     await db.blades.put({
-      ...blade,
+      ...rest,
+      ...(packet || leaked.has(blade.id) ? { packet: { ...found, ...leak } } : {}),
       ...(soakedMin === undefined ? {} : { soakedMin }),
       ...(state || blade.states ? { states: [...others, ...(state ? [{ ...state, why: '' }] : [])] } : {}),
     })
   }
+}
+
+/** Blades of a run that lay in a packet which was called to leak: all that were in it, not only the one that was named. */
+async function inLeakedPackets(run: Run): Promise<ReadonlySet<string>> {
+  const named = leakedIn(run)
+  if (named.size === 0) return named
+  const ids = [...run.batchIds]
+  const records = await db.batches.where('id').anyOf(ids).toArray()
+  const packets = withBlades(records, await db.blades.where('batchId').anyOf(ids).toArray()).flatMap(packetsOf)
+  const leaked = packets.filter(({ blades }) => blades.some(blade => named.has(blade.id)))
+  return new Set([...named, ...leaked.flatMap(({ blades }) => blades.map(blade => blade.id))])
 }
 
 /**

@@ -566,4 +566,30 @@ describe('a run in the shop that is over', () => {
     expect((await blade('A1'))?.soakedMin).toBeCloseTo(soaked + 5, 6)
     expect((await blade('A2'))?.states).toEqual([])
   })
+
+  it('leaves a leak with every blade of the packet, and takes it off when the call was wrong; what the hand found stays', async () => {
+    const shared = { ...whole, id: 'g2', envelope: { ...whole.envelope, beside: 2 } }
+    const two = { ...shared, blades: whole.blades.map(one => ({ ...one, id: `${one.id}-2`, batchId: 'g2' })) }
+    await addBatch(two)
+    const ids = { ...plan, blades: plan.blades.map(one => ({ ...one, bladeId: `${one.bladeId}-2`, batchId: 'g2' })) }
+    await addRun({ ...run('g2-shop', 'g2', 'shop'), ...ids, events: [] })
+    const leak: Run['events'][number] = {
+      id: 'l',
+      atS: 5,
+      kind: 'incident',
+      incident: 'leaked',
+      bladeIds: ['A1-2'],
+      seconds: 0,
+      text: '',
+    }
+    await changeRun('g2-shop', one => ({ ...one, endedAt: NOW, events: [leak] }))
+    expect([(await blade('A1-2'))?.packet, (await blade('A2-2'))?.packet]).toEqual([
+      { sealed: true, leak: null, leakRunId: 'g2-shop' },
+      { sealed: true, leak: null, leakRunId: 'g2-shop' },
+    ])
+    await db.blades.update('A2-2', { packet: { sealed: true, leak: 'pinhole', leakRunId: 'g2-shop' } })
+    await changeRun('g2-shop', one => ({ ...one, events: [] }))
+    expect((await blade('A1-2'))?.packet).toEqual({ sealed: true, leak: null })
+    expect((await blade('A2-2'))?.packet).toEqual({ sealed: true, leak: 'pinhole' })
+  })
 })

@@ -1,6 +1,7 @@
 import { type ProtectionName, SKIN_SHARE } from '../../data/protection'
 import { decarburisedMm } from '../foil/protection'
 import type { Blade } from '../shop/blade'
+import { leakOf } from './packets'
 import { timesHardened } from './re-harden'
 import type { BatchBlade } from './tray'
 
@@ -37,7 +38,7 @@ export function skinOf(blade: BatchBlade, protection: ProtectionName): SkinFindi
   const { austenitizeC, soakMin } = blade.group.route
   const soaked = blade.record.soakedMin ?? soakMin
   // What leaked lay bare.
-  const share = blade.record.packet?.leak ? 1 : SKIN_SHARE[protection]
+  const share = leakOf(blade.record) ? 1 : SKIN_SHARE[protection]
   const skinMm = decarburisedMm(austenitizeC, soaked) * share * timesHardened(blade)
   const ground = blade.record.sizes?.groundOffMm
   return { skinMm, leftMm: ground === undefined ? null : Math.max(0, skinMm - ground) }

@@ -1,4 +1,5 @@
 import type { Batch } from '../shop/batch'
+import type { Blade } from '../shop/blade'
 import type { Workshop } from '../shop/workshop'
 import { goesIntoOil } from './quench-way'
 import { type BatchBlade, bladesOf } from './tray'
@@ -9,9 +10,16 @@ export interface Packet {
   readonly blades: readonly BatchBlade[]
   /** All of it is sealed. */
   readonly sealed: boolean
-  /** Seen on opening: what was found; null when it held. */
-  readonly leak: string | null
+  /** Null when it held. */
+  readonly leak: Leak | null
 }
+
+/** How a leak is known: by what the maker found on opening, in own words, or because it was called in the hot run. */
+export type Leak = { readonly by: 'hand'; readonly text: string } | { readonly by: 'run' }
+
+/** What is known of a leak of the packet a blade lay in; null when it held. */
+export const leakOf = ({ packet }: Pick<Blade, 'packet'>): Leak | null =>
+  packet?.leak ? { by: 'hand', text: packet.leak } : packet?.leakRunId ? { by: 'run' } : null
 
 /** A batch with the blades alone that go into foil: what is quenched in oil goes in bare. */
 export function foiled<B extends Pick<Batch, 'lines' | 'groups'>>(batch: B, shop: Pick<Workshop, 'oil'>): B {
@@ -30,7 +38,7 @@ export function packetsOf(batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'en
       return {
         blades,
         sealed: blades.every(({ record }) => record.packet?.sealed === true),
-        leak: blades.map(({ record }) => record.packet?.leak ?? null).find(leak => leak !== null) ?? null,
+        leak: blades.map(({ record }) => leakOf(record)).find(leak => leak !== null) ?? null,
       }
     })
   })
@@ -40,7 +48,7 @@ export function packetsOf(batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'en
 export const packetOf = (batch: Parameters<typeof packetsOf>[0], bladeId: string): Packet | undefined =>
   packetsOf(batch).find(packet => packet.blades.some(blade => blade.id === bladeId))
 
-/** The batch with something noted of one packet: it stands with every blade in it. */
+/** The batch with something noted of one packet: it stands with every blade in it. What the maker finds outweighs what was called. */
 export const notePacket = (
   batch: Batch,
   packet: Packet,
@@ -48,9 +56,9 @@ export const notePacket = (
 ): Batch =>
   packet.blades.reduce(
     (all, { id }) =>
-      editBlade(all, id, blade => ({
-        ...blade,
-        packet: { sealed: false, leak: null, ...blade.packet, ...note },
-      })),
+      editBlade(all, id, ({ packet: before, ...blade }) => {
+        const { leakRunId, ...rest } = { sealed: false, leak: null, ...before, ...note }
+        return { ...blade, packet: note.leak === undefined && leakRunId ? { ...rest, leakRunId } : rest }
+      }),
     batch,
   )

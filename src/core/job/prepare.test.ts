@@ -175,7 +175,7 @@ describe('packets', () => {
       if (!packet) throw new Error('packet')
       return notePacket(batch, packet, what === 'sealed' ? { sealed: true } : { leak: 'dark scale' })
     }, tray())
-    expect(packetOf(noted, 'A3')).toMatchObject({ sealed: true, leak: 'dark scale' })
+    expect(packetOf(noted, 'A3')).toMatchObject({ sealed: true, leak: { by: 'hand', text: 'dark scale' } })
     expect(packetOf(noted, 'A2')).toMatchObject({ sealed: false, leak: null })
     expect(batchSchema.safeParse(noted).success).toBe(true)
   })

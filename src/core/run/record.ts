@@ -69,6 +69,14 @@ export function statesIn(
   return new Map(states)
 }
 
+/** Blades whose packet was called to let air in: a leak or a torn foil. */
+export const leakedIn = (run: Run): ReadonlySet<string> =>
+  new Set(
+    runStateAt(run, 0).incidents.flatMap(({ incident, bladeIds }) =>
+      incident === 'leaked' || incident === 'torn' ? bladeIds : [],
+    ),
+  )
+
 /** An event moved to another moment by hand: what it was pressed at is kept. */
 export function correctedEvents(events: Run['events'], eventId: string, atS: number): Run['events'] {
   return events.map(event => (event.id === eventId ? { ...event, atS, pressedS: event.pressedS ?? event.atS } : event))

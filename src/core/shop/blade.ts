@@ -57,7 +57,12 @@ export const inspectionSchema = z.object({
 })
 
 /** What became of the packet a blade lay in: whether its seams are rolled, and what was seen of a leak. */
-export const packetSchema = z.object({ sealed: z.boolean(), leak: textUpTo('leak').nullable() })
+export const packetSchema = z.object({
+  sealed: z.boolean(),
+  leak: textUpTo('leak').nullable(),
+  /** The run in which it was called to leak; absent where none was. */
+  leakRunId: id.optional(),
+})
 
 /** Files tried on a blade at a stage: the hardest that skated and the softest that bit, HRC. */
 export const fileTestSchema = z.object({

@@ -2,6 +2,7 @@ import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/job
 import { editBatch } from '../../../../store/batches'
 import { SelectField } from '../../../../ui/PlainFields'
 import { marksOf } from '../../../../words/lists'
+import { leakWords } from '../../../../words/packets'
 import { useBench } from '../../bench-context'
 
 const DARK_SCALE = 'dark scale on opening'
@@ -33,7 +34,7 @@ export function LeakField() {
       <ul className="mt-1 text-small">
         {leaked.map(packet => (
           <li key={keyOf(packet)} className="flex items-baseline gap-2">
-            <strong>{markOf(packet)}</strong> {packet.leak}
+            <strong>{markOf(packet)}</strong> {packet.leak && leakWords(packet.leak)}
             <button type="button" className="link min-h-row whitespace-nowrap" onClick={() => note(packet, null)}>
               no leak
             </button>

@@ -1,9 +1,11 @@
 import type { Hardness } from '../../../../core/job/hardness'
+import type { Leak } from '../../../../core/job/packets'
 import { packetOf } from '../../../../core/job/packets'
 import { readOn, type Symptom, wantedAfter } from '../../../../core/job/stage-reading'
 import type { TargetHrc } from '../../../../core/rockwell/target'
 import { Figure, Warnings } from '../../../../ui/Bench'
 import { NOT_BY_HARDNESS } from '../../../../words/advice'
+import { leakWords } from '../../../../words/packets'
 import { hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useBench } from '../../bench-context'
@@ -104,9 +106,9 @@ function SymptomNote({ symptom, target, measuredHrc }: SymptomProps) {
 }
 
 /** A blade that stands apart, with what is known of its packet. */
-function apartWords(mark: string, hrc: number, leak: string | null): string {
+function apartWords(mark: string, hrc: number, leak: Leak | null): string {
   const reads = `${mark} has ${hrcText(hrc)} HRC, far from the other blades, and is left out here.`
   return leak
-    ? `${reads} Its packet leaked (${leak}): its skin has lost carbon. Grind a little deeper, measure again, and judge it alone.`
+    ? `${reads} Its packet leaked (${leakWords(leak)}): its skin has lost carbon. Grind a little deeper, measure again, and judge it alone.`
     : `${reads} Look at its packet for a leak, and judge it alone.`
 }

@@ -2,6 +2,7 @@ import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/job
 import { editBatch } from '../../../../store/batches'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { marksOf } from '../../../../words/lists'
+import { leakWords } from '../../../../words/packets'
 import { useBench } from '../../bench-context'
 
 const markOf = (packet: Packet) => marksOf(packet.blades.map(b => b.mark))
@@ -45,7 +46,9 @@ export function PacketsView() {
                     />
                   </label>
                 </td>
-                <td className={`!py-0.5 ${packet.leak ? 'text-bad' : 'text-ink-2'}`}>{packet.leak ?? '—'}</td>
+                <td className={`!py-0.5 ${packet.leak ? 'text-bad' : 'text-ink-2'}`}>
+                  {packet.leak ? leakWords(packet.leak) : '—'}
+                </td>
               </tr>
             ))}
           </tbody>
