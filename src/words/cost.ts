@@ -18,8 +18,7 @@ export const COST_NAMES: Readonly<Record<CostKind, string>> = {
 /** Where the length of foil is known from. */
 export const FOIL_FROM_WORDS: Readonly<Record<FoilSource, string>> = {
   cut: 'Foil as it was cut.',
-  plan: 'Foil as the cut plan takes it.',
-  area: 'Foil by the area of the packets, as none was noted as cut and no plan is laid.',
+  area: 'Foil by the area of the packets, until it is noted as cut at Wrap.',
 }
 
 /** What a blade costs, and what of it is for those that were lost. */

@@ -4,6 +4,7 @@ import { PROTECTION } from '../../data/protection'
 import { pressedAt, runOf, trayOfBlades, withEvents } from '../../testing/run'
 import { gradeOf, NOW, trayOf } from '../../testing/tray'
 import { attendedMin, attendedMinByBatch } from '../run/attended'
+import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Workshop } from '../shop/workshop'
 import { batchCost } from './batch-cost'
@@ -17,9 +18,9 @@ const shop: Workshop = {
   prices: { ...PROTECTION.prices, hour: 30, kWh: 0.5, steelPerKg: 40, beltsPerBlade: 2, prepareMin: 6, finishMin: 60 },
   foil: { ...DEFAULT_WORKSHOP.foil, pricePerM: 20 },
 }
-const four = trayOfBlades(4)
-const costOf = (batch = four, more: { foilM?: number | null; attendedMin?: number | null } = {}) =>
-  batchCost({ batch, shop, foilM: 1.5, attendedMin: 60, ...more })
+const four = { ...trayOfBlades(4), foilCutM: 1.5 }
+const costOf = (batch: Batch = four, more: { attendedMin?: number | null } = {}) =>
+  batchCost({ batch, shop, attendedMin: 60, ...more })
 
 describe('what a batch costs', () => {
   it('is what it is paid for, worked by hand', () => {
@@ -50,16 +51,13 @@ describe('what a batch costs', () => {
     expect(hours.run).toBeGreaterThan(0.5)
   })
 
-  it('takes the foil as it was cut, else as planned, else by the area of its packets, worked by hand', () => {
-    const none = costOf(four, { foilM: null })
-    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm, four of them on a roll 610 mm wide of which 85 % is used.
+  it('takes the foil as it was cut, else by the area of its packets, worked by hand', () => {
+    expect([costOf().foil, costOf({ ...four, foilCutM: 2 }).costs.protection]).toEqual(['cut', 40])
+    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm, four of them on a roll of which 85 % is used.
     const envelope = { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }
     const byHand = (4 * 0.336 * 0.139) / (shop.foil.rollWidthMm / 1000) / 0.85
-    const plain = costOf({ ...four, envelope }, { foilM: null })
-    expect([none.foil, plain.costs.protection]).toEqual(['area', expect.closeTo(byHand * 20, 1)])
-    expect(costOf().foil).toBe('plan')
-    const cut = costOf({ ...four, foilCutM: 2 })
-    expect([cut.foil, cut.costs.protection]).toEqual(['cut', 40])
+    const { foil, costs } = costOf({ ...trayOfBlades(4), envelope })
+    expect([foil, costs.protection]).toEqual(['area', expect.closeTo(byHand * 20, 1)])
   })
 
   it('pays for each bar what that bar cost', () => {
@@ -113,7 +111,7 @@ it('a year is its batches added up; one without blades is none', () => {
   const empty = { ...four, id: 'empty', lines: [], blades: [] }
   const other = { ...four, id: 'other' }
   const year = yearCost([four, empty, other], shop, { [four.id]: 60 })
-  const [one, two] = [costOf(four, { foilM: null }), costOf(four, { foilM: null, attendedMin: null })]
+  const [one, two] = [costOf(four), costOf(four, { attendedMin: null })]
   expect(year.batches.map(batch => batch.batchId)).toEqual([four.id, 'other'])
   expect(year.total).toBeCloseTo(one.total + two.total, 9)
   expect(year.costs.work).toBeCloseTo(one.costs.work + two.costs.work, 9)

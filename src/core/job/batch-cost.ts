@@ -38,20 +38,18 @@ export interface BatchCost {
 export interface CostSources {
   readonly batch: Batch
   readonly shop: Workshop
-  /** Foil the plan takes off the roll, m; null where none stands. */
-  readonly foilM: number | null
   /** Minutes of hands that its runs took; null where none was run. */
   readonly attendedMin: number | null
 }
 
 /** What a batch costs, and each blade that came out of it good. Money in the shop's currency. */
-export function batchCost({ batch, shop, foilM, attendedMin }: CostSources): BatchCost {
+export function batchCost({ batch, shop, attendedMin }: CostSources): BatchCost {
   const blades = bladesOf(batch)
   const prices = shop.prices ?? PROTECTION.prices
   const n = blades.length
   const tempers = temperLoadsOf(batch).length
-  const foil = foilUsed(batch, shop, foilM)
-  const protection = protectionOf(blades, { batch, shop, foilM: foil.metres })
+  const foil = foilUsed(batch, shop)
+  const protection = protectionOf(blades, { batch, shop }, foil.metres)
   const perKg = ({ group }: BatchBlade) => group.steelPerKg ?? shop.prices?.steelPerKg ?? 0
   const hours = {
     prepare: (n * (shop.prices?.prepareMin ?? TASK_MIN.preparePerBlade)) / 60,
@@ -86,7 +84,11 @@ export function batchCost({ batch, shop, foilM, attendedMin }: CostSources): Bat
   }
 }
 
-function protectionOf(blades: readonly BatchBlade[], { batch, shop, foilM }: Omit<CostSources, 'attendedMin'>) {
+function protectionOf(
+  blades: readonly BatchBlade[],
+  { batch, shop }: Pick<CostSources, 'batch' | 'shop'>,
+  foilM: number,
+) {
   if (blades.length === 0) return { material: 0, hours: 0 }
   const rows = compareProtection({
     blades: blades.length,

@@ -5,7 +5,7 @@ import type { Workshop } from '../shop/workshop'
 import { foiled, packetsOf } from './packets'
 
 /** Where a length of foil is known from. */
-export type FoilSource = 'cut' | 'plan' | 'area'
+export type FoilSource = 'cut' | 'area'
 
 export interface FoilUsed {
   readonly metres: number
@@ -14,11 +14,8 @@ export interface FoilUsed {
   readonly areaM2: ReadonlyMap<string, number>
 }
 
-/**
- * Foil of a batch off the roll: as it was cut, else as its plan takes it, else by the area of its packets and the share of a roll that
- * a usual plan uses. `plannedM`: what the plan takes, m; null where none stands.
- */
-export function foilUsed(batch: Batch, shop: Pick<Workshop, 'oil' | 'foil'>, plannedM: number | null): FoilUsed {
+/** Foil of a batch off the roll: as it was cut, else by the area of its packets and the share of a roll that a usual plan uses. */
+export function foilUsed(batch: Batch, shop: Pick<Workshop, 'oil' | 'foil'>): FoilUsed {
   const inFoil = foiled(batch, shop)
   const areaM2 = new Map<string, number>()
   for (const { blades } of packetsOf(inFoil)) {
@@ -29,7 +26,6 @@ export function foilUsed(batch: Batch, shop: Pick<Workshop, 'oil' | 'foil'>, pla
     for (const { id } of blades) areaM2.set(id, (lengthMm * widthMm * sheets) / 1e6 / blades.length)
   }
   if (batch.foilCutM !== undefined) return { metres: batch.foilCutM, from: 'cut', areaM2 }
-  if (plannedM !== null) return { metres: plannedM, from: 'plan', areaM2 }
   const all = [...areaM2.values()].reduce((sum, area) => sum + area, 0)
   return { metres: all / (shop.foil.rollWidthMm / 1000) / ROLL_USE, from: 'area', areaM2 }
 }

@@ -28,7 +28,7 @@ export function yearCost(
     .filter(batch => batch.lines.length > 0)
     .map(batch => ({
       batch,
-      cost: batchCost({ batch, shop, foilM: null, attendedMin: attendedMin[batch.id] ?? null }),
+      cost: batchCost({ batch, shop, attendedMin: attendedMin[batch.id] ?? null }),
     }))
   const sum = (of: (cost: BatchCost) => number) => each.reduce((total, { cost }) => total + of(cost), 0)
   const sums = <K extends string>(keys: readonly K[], of: (cost: BatchCost) => Readonly<Record<K, number>>) =>

@@ -13,6 +13,7 @@ import { useSay } from '../../ui/Units'
 import { lifeWords } from '../../words/blade-life'
 import { stateWords } from '../../words/blade-state'
 import { counted } from '../../words/lists'
+import { leakWords } from '../../words/packets'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { addressPart } from '../address'
@@ -98,7 +99,13 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
     ['Tempers', route.tempers.map(t => say.both(t.atC)).join(', ') || 'none'],
     [
       'Packet',
-      packet ? (packet.leak ? `leaked: ${packet.leak}` : packet.sealed ? 'sealed' : 'not sealed yet') : 'none',
+      packet
+        ? packet.leak
+          ? `leaked: ${leakWords(packet.leak)}`
+          : packet.sealed
+            ? 'sealed'
+            : 'not sealed yet'
+        : 'none',
     ],
     ...stagesOf(route).map(stage => {
       const hardness = bladeHardness(blade, stage, { readings, tester })
@@ -145,6 +152,9 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
       <div className="mt-4 flex gap-2">
         <a className="btn btn-ember" href={`/batch/${batch.id}/measure`}>
           Enter a reading
+        </a>
+        <a className="btn" href={`/certificate/${batch.id}?blade=${encodeURIComponent(serial)}`}>
+          Certificate
         </a>
         <a className="btn" href={`/batch/${batch.id}/choose`}>
           Its batch

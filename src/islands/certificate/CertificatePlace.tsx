@@ -30,7 +30,7 @@ function Certificates({ batchId }: { batchId: string }) {
   const readings = useReadings(batchId)
   const runs = useRunsOf(batchId)
   const logs = useBatchLogs(batchId)
-  const [serial, setSerial] = useState('finished')
+  const [serial, setSerial] = useState(() => new URLSearchParams(location.search).get('blade') ?? 'finished')
   const [paper, setPaper] = useState<Paper>('A4')
   const [issuedAt] = useState(() => new Date().toISOString())
   const { subjects, wished, setWished, pictures, jpegOf } = useWishedPictures(batchId)
@@ -107,6 +107,9 @@ function Certificates({ batchId }: { batchId: string }) {
             Show every blade
           </button>
         </div>
+      )}
+      {serial !== 'finished' && certificates.length > 0 && shown.length === 0 && (
+        <p>No paper is drawn up of {serial}: that blade is cracked, lost, scrapped or no longer on the tray.</p>
       )}
       {shown.map(certificate => (
         <CertificateSheet key={certificate.serial} certificate={certificate} jpegOf={jpegOf} />

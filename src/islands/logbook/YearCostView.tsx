@@ -4,7 +4,7 @@ import { COST_KINDS } from '../../data/task-times'
 import { useBatchesOfYear, useFirstYear } from '../../store/hooks'
 import { useRunsOfSome } from '../../store/run-hooks'
 import { Figure } from '../../ui/Bench'
-import { format } from '../../ui/dates'
+import { day } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { ScrollRegion } from '../../ui/ScrollRegion'
@@ -57,7 +57,7 @@ function CostOf({ year }: { year: number }) {
   return (
     <>
       <div className="mb-4 flex flex-wrap gap-8">
-        <Figure label={`Paid in ${year}`} value={say.money(cost.total)} unit={yearGoodWords(cost)} />
+        <Figure label={`Cost of ${year}`} value={say.money(cost.total)} unit={yearGoodWords(cost)} />
         <Figure
           label="A good blade"
           value={say.money(cost.good > 0 ? cost.total / cost.good : 0)}
@@ -107,7 +107,7 @@ function CostOf({ year }: { year: number }) {
                       {one.name}
                     </a>
                   </td>
-                  <td>{format(one.at)}</td>
+                  <td>{day(one.at)}</td>
                   <td className="text-right">
                     {one.good} of {one.begun}
                   </td>

@@ -22,6 +22,11 @@ const SIGNAL_PX = 7
 /** So many points at most have dots of their own: more are a line. */
 const MOST_DOTS = 150
 
+/** Days written under the chart at most. */
+const MOST_DAYS = 12
+/** Above and below the limits, so that their names stand beside them. */
+const EDGE_HRC = 0.25
+
 const said = (value: number) => value.toFixed(1).replace('-', '−')
 
 interface Look {
@@ -55,7 +60,12 @@ const level = (value: number, name: string, { ink2 }: Look, dash?: number[]): An
   },
 })
 
-const scalesOf = (count: number, { ink2, rule }: Look, dayOf: ((i: number) => string) | null) => ({
+/** `within`: levels that stand clear of the edges. */
+const scalesOf = (
+  count: number,
+  { ink2, rule }: Look,
+  { dayOf, within }: { readonly dayOf: ((i: number) => string) | null; readonly within: readonly number[] },
+) => ({
   x: {
     type: 'linear' as const,
     min: -0.5,
@@ -66,17 +76,26 @@ const scalesOf = (count: number, { ink2, rule }: Look, dayOf: ((i: number) => st
       display: dayOf !== null,
       color: ink2,
       font: { size: 13 },
-      maxTicksLimit: 12,
       maxRotation: 0,
-      stepSize: Math.max(1, Math.ceil(count / 12)),
-      callback: (at: number | string) => (Number.isInteger(Number(at)) ? (dayOf?.(Number(at)) ?? '') : ''),
+      callback: (at: number | string) => dayOf?.(Number(at)) ?? '',
+    },
+    afterBuildTicks: (scale: { ticks: { value: number }[] }) => {
+      const step = Math.max(1, Math.ceil(count / MOST_DAYS))
+      scale.ticks = Array.from({ length: Math.ceil(count / step) }, (_, i) => ({ value: i * step }))
     },
   },
   y: {
     type: 'linear' as const,
     grid: { color: rule },
     border: { display: false },
-    ticks: { color: ink2, font: { size: 13 }, maxTicksLimit: 5 },
+    suggestedMin: Math.min(...within) - EDGE_HRC,
+    suggestedMax: Math.max(...within) + EDGE_HRC,
+    ticks: {
+      color: ink2,
+      font: { size: 13 },
+      maxTicksLimit: 5,
+      callback: (value: number | string) => said(Number(value)),
+    },
     afterFit: (scale: { width: number }) => {
       scale.width = SCALE_PX
     },
@@ -110,7 +129,10 @@ export default function ControlCharts({ values, chart, unit }: Props) {
         },
         options: {
           layout: { padding: { right: NAMES_PX, top: 8 } },
-          scales: scalesOf(values.length, look, i => values[i]?.day ?? ''),
+          scales: scalesOf(values.length, look, {
+            dayOf: i => values[i]?.day ?? '',
+            within: [chart.lower, chart.upper],
+          }),
           plugins: {
             annotation: {
               clip: false,
@@ -157,7 +179,7 @@ export default function ControlCharts({ values, chart, unit }: Props) {
         },
         options: {
           layout: { padding: { right: NAMES_PX, top: 8 } },
-          scales: scalesOf(values.length, look, null),
+          scales: scalesOf(values.length, look, { dayOf: null, within: [EDGE_HRC, chart.upperRange] }),
           plugins: {
             annotation: { clip: false, annotations: { range: level(chart.upperRange, 'limit', look, [5, 3]) } },
           },

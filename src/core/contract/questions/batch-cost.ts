@@ -13,7 +13,6 @@ export const batchCosts = question({
   request: z.object({
     batch: batchSchema,
     shop: workshopSchema,
-    foilM: between(0, 1000).nullable(),
     attendedMin: between(0, 100_000).nullable(),
   }),
   response: z.object({
@@ -25,7 +24,7 @@ export const batchCosts = question({
     good: z.int(),
     perGood: z.number(),
     lostShare: z.number(),
-    foil: z.enum(['cut', 'plan', 'area']),
+    foil: z.enum(['cut', 'area']),
     blades: list(z.object({ bladeId: z.string(), own: z.number(), ofLost: z.number() })),
   }),
   answer: request => ok(batchCost(request)),

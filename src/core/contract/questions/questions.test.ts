@@ -135,7 +135,7 @@ const LOCAL = {
     lines: [59, 61],
   },
   'run-oven': { run: RUN, hardening: SHOP.shop.ovens[0], tempering: null },
-  'batch-cost': { batch: BATCH, shop: SHOP.shop, foilM: 1.2, attendedMin: null },
+  'batch-cost': { batch: BATCH, shop: SHOP.shop, attendedMin: null },
   'year-cost': { batches: [BATCH], shop: SHOP.shop, attendedMin: {} },
   'edge-belief': { targetHrc: 60, edgeDeg: 15, evidence: [{ hrc: 60.4, sdHrc: 0.3, edgeDeg: 15, result: 'chips' }] },
   'soak-effect': { groups: BATCH?.groups ?? [], groupId: BATCH?.groups[0]?.id ?? '', soakMin: 60 },

@@ -24,7 +24,6 @@ import {
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
-import { useWrap } from '../../use-wrap'
 
 /** Newest batches whose losses tell what an order must allow for. */
 const LOSS_OF = 200
@@ -33,11 +32,9 @@ const LOSS_OF = 200
 export function CostView() {
   const { batch, shop } = useBench()
   const say = useSay()
-  const { laid } = useWrap(batch)
   const runs = useRunsOf(batch.id)
   const lately = useNewestBatches(LOSS_OF)
   const [ordered, setOrdered] = useState(6)
-  const foilM = laid ? laid.check.usedLengthMm / 1000 : null
   const answer = useAnswer(
     'batch-cost',
     useMemo(
@@ -45,10 +42,9 @@ export function CostView() {
         runs && {
           batch,
           shop,
-          foilM,
           attendedMin: attendedMinByBatch(runs)[batch.id] ?? null,
         },
-      [batch, shop, foilM, runs],
+      [batch, shop, runs],
     ) ?? null,
   )
   if (!answer) return <p className="py-6 text-ink-2">Working out …</p>
@@ -57,29 +53,32 @@ export function CostView() {
   const loss = lossOf((lately?.batches ?? []).flatMap(one => bladesOf(one)))
   return (
     <div className="grid gap-x-10 gap-y-3 md:grid-cols-2">
-      <table className="sheet self-start">
-        <thead>
-          <tr>
-            <th>Paid for</th>
-            <th className="!text-right">Batch</th>
-            <th className="!text-right">A good blade</th>
-          </tr>
-        </thead>
-        <tbody>
-          {COST_KINDS.map(kind => (
-            <tr key={kind}>
-              <td>{COST_NAMES[kind]}</td>
-              <td className="text-right">{say.money(cost.costs[kind])}</td>
-              <td className="text-right">{say.money(cost.good > 0 ? cost.costs[kind] / cost.good : 0)}</td>
+      <div>
+        <table className="sheet">
+          <thead>
+            <tr>
+              <th>Paid for</th>
+              <th className="!text-right">Batch</th>
+              <th className="!text-right">A good blade</th>
             </tr>
-          ))}
-          <tr className="font-semibold">
-            <td>Together</td>
-            <td className="text-right">{say.money(cost.total)}</td>
-            <td className="text-right">{say.money(cost.perGood)}</td>
-          </tr>
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {COST_KINDS.map(kind => (
+              <tr key={kind}>
+                <td>{COST_NAMES[kind]}</td>
+                <td className="text-right">{say.money(cost.costs[kind])}</td>
+                <td className="text-right">{say.money(cost.good > 0 ? cost.costs[kind] / cost.good : 0)}</td>
+              </tr>
+            ))}
+            <tr className="font-semibold">
+              <td>Together</td>
+              <td className="text-right">{say.money(cost.total)}</td>
+              <td className="text-right">{say.money(cost.perGood)}</td>
+            </tr>
+          </tbody>
+        </table>
+        <EachBlade cost={cost} />
+      </div>
       <div>
         <Figure
           label="A good blade of this batch"
@@ -90,12 +89,11 @@ export function CostView() {
         <p className="py-2 text-small">
           Hours: {hoursWords(cost)}. {FOIL_FROM_WORDS[cost.foil]}
         </p>
-        <EachBlade cost={cost} />
         <div className="grid max-w-xl grid-cols-2 gap-3 md:grid-cols-3">
           {batch.groups.map(group => (
             <NumberField
               key={group.id}
-              label={`${group.lot || group.gradeName}, a kg`}
+              label={`Steel ${group.lot || group.gradeName}, a kg`}
               value={group.steelPerKg ?? shop.prices?.steelPerKg ?? 0}
               {...BOUNDS.steelPricePerKg}
               onCommit={steelPerKg =>
@@ -127,9 +125,9 @@ function EachBlade({ cost }: { cost: Answer<'batch-cost'> }) {
   const say = useSay()
   const of = new Map(cost.blades.map(blade => [blade.bladeId, blade]))
   return (
-    <details className="pb-2 text-small">
+    <details className="pt-2 text-small">
       <summary className="min-h-touch cursor-pointer content-center">What each blade costs</summary>
-      <ul className="max-h-48 overflow-auto">
+      <ul className="max-h-40 overflow-auto">
         {bladesOf(batch).map(blade => {
           const its = of.get(blade.id)
           return (
