@@ -74,7 +74,9 @@ test('readings as wide as the target ask to be read on; the certificate gives wh
   await page.getByRole('link', { name: 'Certificates' }).click()
   await page.getByRole('button', { name: 'Show every blade' }).click()
   await expect(
-    page.getByText(/min at heat as run, \d+ min planned, in .*; logged: \d+ min at a mean of \d+ °C/).first(),
+    page
+      .getByText(/min at heat by the run’s clock, \d+ min planned, in .*; by the log \d+ min at it, \d+ °C on the mean/)
+      .first(),
   ).toBeVisible()
   await expectAccessible(page)
 })

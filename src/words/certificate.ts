@@ -12,7 +12,7 @@ export const CERTIFICATE_METHOD =
 const soakText = ({ soakedMin, route }: Pick<Certificate, 'soakedMin' | 'route'>): string =>
   soakedMin === null
     ? `${Math.round(route.soakMin)} min at heat planned, not recorded`
-    : `${soakedMin.toFixed(1)} min at heat as run, ${Math.round(route.soakMin)} min planned`
+    : `${soakedMin.toFixed(1)} min at heat by the run’s clock, ${Math.round(route.soakMin)} min planned`
 
 /** How long a blade was in the cold or in a temper, by what its runs confirmed, min; null where none did. */
 function minutesIn(
@@ -57,7 +57,9 @@ export function certificateLines(
   const t = (celsius: number) => bothScales(celsius, system)
   const mm = (value: number) => formatQuantity(value, 'length', system)
   const logged = (hold: MeasuredHold | null | undefined) =>
-    hold ? `; logged: ${hold.heldMin} min at a mean of ${formatQuantity(hold.meanC, 'temperature', system)}` : ''
+    hold
+      ? `; by the log ${hold.heldMin} min at it, ${formatQuantity(hold.meanC, 'temperature', system)} on the mean`
+      : ''
   return [
     ['Blade', `${c.blade} of ${c.batch}, serial ${c.serial}`],
     ...(c.finished ? [] : ([['State', 'in work, not finished: figures may still change']] as const)),

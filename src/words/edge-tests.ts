@@ -1,6 +1,7 @@
 import type { Answer } from '../core/contract/questions'
 import type { Rate } from '../core/numeric/rate'
 import type { EdgeTest } from '../core/shop/blade'
+import type { Corrosion } from '../core/steel/corrosion'
 import { EDGE_TEST_UNITS, type EdgeTestKind } from '../data/edge-tests'
 import { counted } from './lists'
 import { hrcText, percentText, type Speaker } from './speaker'
@@ -79,6 +80,20 @@ export function nextWords({ next, best }: Belief): string {
       ? 'More tests will hardly change it.'
       : `Four tested edges there should raise the share that holds by about ${percentText(next.gain)}.`
   return `Aim the next batch at ${hrcText(next.hrc)} HRC. Expected of its edges: ${percentText(holds)} hold, ${percentText(rolls)} roll, ${percentText(chips)} chip. ${why} ${gain}`
+}
+
+/** What salt water did, beside what the model says of the route. */
+export function saltWords(
+  results: readonly EdgeTest['result'][],
+  { index, chromiumInSolution, stainless, temperPenalty, slowCoolingPenalty }: Corrosion,
+): string {
+  const clean = results.filter(result => result === 'clean').length
+  const lost = temperPenalty + slowCoolingPenalty
+  const film = stainless
+    ? 'enough for a film that protects it'
+    : 'too little for a film that protects it: it rusts, whatever else is in it'
+  const taken = lost > 0.005 ? ` Tempers and slow cooling take about ${percentText(lost)} of it.` : ''
+  return `Salt water: ${clean} of ${counted(results.length, 'blade')} stayed clean. By the model this route leaves ${chromiumInSolution.toFixed(1)} % chromium in solution, ${film}; corrosion index ${index.toFixed(1)}.${taken} The index ranks routes and steels, it gives no hours.`
 }
 
 interface Rates {

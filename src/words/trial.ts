@@ -40,9 +40,9 @@ export function powerWords({
     : `${can} ${expects} That is enough.`
 }
 
-/** What the halves came to. */
-export function outcomeWords(found: MeanDifference | null): string {
-  if (!found) return 'Read at least two blades of each half at the same stage first.'
+/** What the halves of a trial, or two versions of a recipe, came to. */
+export function outcomeWords(found: MeanDifference | null, of: 'half' | 'version' = 'half'): string {
+  if (!found) return `Read at least two blades of each ${of} at the same stage first.`
   const { difference, from, to } = found
   const band = `${signedText(from)} to ${signedText(to)} HRC at 95 %`
   return from > 0 || to < 0
@@ -56,8 +56,13 @@ const signedPercent = (share: number): string => `${share < 0 ? '−' : '+'}${pe
 export function edgesWords(
   first: { readonly count: number; readonly of: number },
   second: { readonly count: number; readonly of: number },
-  { difference, from, to }: Omit<MeanDifference, 'p'>,
+  gain: Omit<MeanDifference, 'p'>,
 ): string {
+  return `Edges that held: ${first.count} of ${first.of} as usual, ${second.count} of ${second.of} with the change. ${edgesGainWords(gain)}`
+}
+
+/** How many more edges hold than before. */
+export function edgesGainWords({ difference, from, to }: Omit<MeanDifference, 'p'>): string {
   const sure = from > 0 || to < 0 ? '' : ' Not shown yet: it may be chance.'
-  return `Edges that held: ${first.count} of ${first.of} as usual, ${second.count} of ${second.of} with the change. The difference is ${signedPercent(difference)} (${signedPercent(from)} to ${signedPercent(to)} at 95 %).${sure}`
+  return `Of the edges ${signedPercent(difference)} hold (${signedPercent(from)} to ${signedPercent(to)} at 95 %).${sure}`
 }

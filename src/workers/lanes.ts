@@ -18,6 +18,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   'oven-offset': 'log',
   predictions: 'learnt',
   'recipe-map': 'learnt',
+  'recipe-versions': 'log',
   'temper-curve': 'learnt',
   trends: 'log',
 }
@@ -42,6 +43,7 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'pull-list',
   'rank-steels',
   'recipe-map',
+  'recipe-versions',
   'run-steps',
   'tale',
   'trends',

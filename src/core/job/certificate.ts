@@ -1,4 +1,5 @@
 import type { BladeState } from '../../data/blade-states'
+import type { LoggedHeat } from '../oven/logged-soak'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { OvenLog } from '../shop/oven-log'
 import type { Picture } from '../shop/picture'
@@ -11,7 +12,8 @@ import { predict } from '../steel/predict'
 import { standing, stateOf } from './blade-state'
 import { type Happened, happenedTo } from './happened'
 import { bladeHardness, readingsOf } from './hardness'
-import { loggedRoute } from './logged-heat'
+import { loadsOf } from './loads'
+import { loggedHeatOf, loggedRoute } from './logged-heat'
 import { predictionAt, stagesOf } from './stages'
 import { bladesOf, routeOfBlade } from './tray'
 
@@ -37,7 +39,7 @@ export interface Certificate {
     readonly cold: { readonly toC: number; readonly holdMin: number } | null
     readonly tempers: readonly { readonly atC: number; readonly holdMin: number }[]
   }
-  /** What the ovens' logs say the thickest blade of its group saw; null where a heat was not logged. */
+  /** What the ovens' logs say it saw: the heat to its own pull, tempers as the thickest of its group; null where one was not logged. */
   readonly measured: {
     readonly heat: MeasuredHold | null
     readonly tempers: readonly (MeasuredHold | null)[]
@@ -95,7 +97,8 @@ export interface CertificateSources {
 /** Certificates of every blade of a batch that stands, in the order of the tray: none of one that is cracked, lost or scrapped. */
 export function certificatesOf(sources: CertificateSources, issuedAt: string): Certificate[] {
   const { batch, shop, readings, runs, logs, pictures } = sources
-  const holds = new Map(batch.groups.map(group => [group.id, measuredHolds(logs, batch, group, shop)]))
+  const tempers = new Map(batch.groups.map(group => [group.id, measuredTempers(logs, batch, group, shop)]))
+  const late = minAfterFirstPull(batch, shop, runs)
   return standing(bladesOf(batch)).map((blade): Certificate => {
     const { group, line } = blade
     const route = routeOfBlade(blade)
@@ -129,7 +132,10 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
         cold: route.cold && { toC: route.cold.toC, holdMin: route.cold.holdMin },
         tempers: route.tempers.map(({ atC, holdMin }) => ({ atC, holdMin })),
       },
-      measured: holds.get(group.id) ?? { heat: null, tempers: [] },
+      measured: {
+        heat: grade ? measuredHeat(loggedHeatOf(blade, late.get(blade.id) ?? 0, { logs, batch, grade, shop })) : null,
+        tempers: tempers.get(group.id) ?? [],
+      },
       happened: happened.steps,
       incidents: happened.incidents,
       soakedMin: blade.record.soakedMin ?? null,
@@ -151,18 +157,39 @@ export function certificatesOf(sources: CertificateSources, issuedAt: string): C
   })
 }
 
-function measuredHolds(
+const hold = (meanC: number, heldMin: number): MeasuredHold => ({
+  meanC: Math.round(meanC),
+  heldMin: Math.round(heldMin),
+})
+
+const measuredHeat = (heat: LoggedHeat | null): MeasuredHold | null =>
+  heat?.doseC == null ? null : hold(heat.doseC, heat.atHeatMin)
+
+function measuredTempers(
   logs: readonly OvenLog[],
   batch: Batch,
   group: BatchGroup,
   shop: Workshop,
-): Certificate['measured'] {
+): Certificate['measured']['tempers'] {
   const grade = gradeOf(group)
-  if (!grade) return { heat: null, tempers: [] }
-  const { heat, tempers } = loggedRoute(logs, batch, group, grade, shop)
-  const hold = (meanC: number, heldMin: number) => ({ meanC: Math.round(meanC), heldMin: Math.round(heldMin) })
-  return {
-    heat: heat?.doseC == null ? null : hold(heat.doseC, heat.atHeatMin),
-    tempers: tempers.map(after => after && hold(after.dose.atC, after.atHeatMin)),
-  }
+  if (!grade) return []
+  return loggedRoute(logs, batch, group, grade, shop).tempers.map(
+    after => after && hold(after.dose.atC, after.atHeatMin),
+  )
+}
+
+/** How long after the first of its load each blade was pulled, min, by what its runs confirmed. */
+function minAfterFirstPull(batch: Batch, shop: Workshop, runs: readonly Run[]): ReadonlyMap<string, number> {
+  const pulledAt = (bladeId: string) =>
+    happenedTo(bladeId, runs).steps.find(({ step }) => step.kind === 'pull')?.at ?? null
+  return new Map(
+    loadsOf(batch, shop.units).flatMap(({ blades }) => {
+      const pulls = blades.flatMap(({ id }) => {
+        const at = pulledAt(id)
+        return at === null ? [] : [[id, Date.parse(at)] as const]
+      })
+      const first = Math.min(...pulls.map(([, at]) => at))
+      return pulls.map(([id, at]) => [id, (at - first) / 60_000] as const)
+    }),
+  )
 }

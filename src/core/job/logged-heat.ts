@@ -1,6 +1,6 @@
 import type { Grade } from '../../data/grades'
 import { correctionOf } from '../oven/correction'
-import { afterHeat, type LoggedHeat } from '../oven/logged-soak'
+import { afterHeat, type LoggedHeat, pulledAt } from '../oven/logged-soak'
 import { afterTemper, type LoggedTemper } from '../oven/logged-temper'
 import { viewOf } from '../oven/rack'
 import { temperAirWPerM2K } from '../oven/temper-lag'
@@ -13,6 +13,7 @@ import { compositionOf } from '../steel/steel'
 import { placesOf, rackPacketsOf } from './heat-load'
 import { type Load, loadOfGroup, loadsOf } from './loads'
 import { logOf } from './oven-log'
+import type { BatchBlade } from './tray'
 
 /** A group's route as its logs show it. */
 export interface LoggedRoute {
@@ -26,6 +27,8 @@ export interface LoggedRoute {
 
 /** A blade held for less than this has had no soak or temper that a model could count, min. */
 const LEAST_MIN = 0.5
+/** Of a group without blades, mm. */
+const LEAST_THICKNESS_MM = 1
 
 /** The oven a log is of; null once it is out of the workshop. */
 const loggedOven = (log: OvenLog, shop: Pick<Workshop, 'ovens'>): Oven | null =>
@@ -48,7 +51,8 @@ export function loggedRoute(
   const { route } = group
   const load = loadOfGroup(loadsOf(batch, shop.units), group.id)
   const heatLog = logOf(logs, group.id, 0)
-  const heat = heatLog && load ? heatOf(heatLog, load, group, grade, shop) : null
+  const thickest = load && thickestOf(load, group)
+  const heat = heatLog && load && thickest ? heatOf(heatLog, load, thickest, grade, shop) : null
   const tempers = route.tempers.map((asked, i) => {
     const log = logOf(logs, group.id, i + 1)
     if (!log) return null
@@ -57,7 +61,7 @@ export function loggedRoute(
       points: log.points,
       trueC: trueBy(oven),
       asked,
-      thicknessMm: thickestOf(load, group),
+      thicknessMm: thickest?.line.thicknessMm ?? LEAST_THICKNESS_MM,
       hWPerM2K: temperAirWPerM2K(oven?.fan),
       inMin: log.loadedMin,
       outMin: log.pulledMin,
@@ -66,25 +70,56 @@ export function loggedRoute(
   return { heat, tempers, route: heat && heat.doseC === null ? null : happened(route, heat, tempers) }
 }
 
-function heatOf(log: OvenLog, load: Load, group: BatchGroup, grade: Grade, shop: Pick<Workshop, 'ovens'>): LoggedHeat {
+/**
+ * What the log of its heat says happened to one blade: to its own pull, which comes `afterFirstMin` after the first of its load. Null
+ * where the heat was not logged.
+ */
+export function loggedHeatOf(
+  blade: BatchBlade,
+  afterFirstMin: number,
+  { logs, batch, grade, shop }: LoggedSources,
+): LoggedHeat | null {
+  const load = loadOfGroup(loadsOf(batch, shop.units), blade.group.id)
+  const log = logOf(logs, blade.group.id, 0)
+  if (!load || !log) return null
+  return heatOf(
+    { ...log, pulledMin: (log.pulledMin ?? pulledAt(log.points)) + afterFirstMin },
+    load,
+    blade,
+    grade,
+    shop,
+  )
+}
+
+interface LoggedSources {
+  readonly logs: readonly OvenLog[]
+  readonly batch: Batch
+  readonly grade: Grade
+  readonly shop: Pick<Workshop, 'ovens' | 'units'>
+}
+
+function heatOf(log: OvenLog, load: Load, blade: BatchBlade, grade: Grade, shop: Pick<Workshop, 'ovens'>): LoggedHeat {
   const oven = loggedOven(log, shop)
-  const thicknessMm = thickestOf(load, group)
-  const thick = load.blades.find(b => b.group.id === group.id && b.line.thicknessMm === thicknessMm)
   return afterHeat({
     points: log.points,
     trueC: trueBy(oven),
-    austenitizeC: group.route.austenitizeC,
-    thicknessMm,
+    austenitizeC: blade.group.route.austenitizeC,
+    thicknessMm: blade.line.thicknessMm,
     // In an oven that is gone nobody knows where it stood: it is taken to have stood free.
-    view: thick && oven ? viewOf(thick.id, rackPacketsOf(load), placesOf(load, oven)) : 1,
+    view: oven ? viewOf(blade.id, rackPacketsOf(load), placesOf(load, oven)) : 1,
     steel: compositionOf(grade),
     loadedMin: log.loadedMin,
     pulledMin: log.pulledMin,
   })
 }
 
-const thickestOf = (load: Load | undefined, group: BatchGroup): number =>
-  Math.max(1, ...(load?.blades ?? []).filter(b => b.group.id === group.id).map(b => b.line.thicknessMm))
+const thickestOf = (load: Load, group: BatchGroup): BatchBlade | undefined =>
+  load.blades
+    .filter(blade => blade.group.id === group.id)
+    .reduce<BatchBlade | undefined>(
+      (most, blade) => (!most || blade.line.thicknessMm > most.line.thicknessMm ? blade : most),
+      undefined,
+    )
 
 function happened(
   route: PlannedRoute,

@@ -1,4 +1,4 @@
-import { useId } from 'react'
+import { useId, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
@@ -9,8 +9,10 @@ import type { Grade } from '../../data/grades'
 import { ago } from '../../ui/dates'
 import { useKeptText } from '../../ui/kept-text'
 import { useSay, useSystem } from '../../ui/Units'
+import { versionWords } from '../../words/recipes'
 import { routeChangeWords } from '../../words/steels'
 import { askOnce } from '../../workers/client'
+import { useAnswer } from '../../workers/use-answer'
 import { sayProblems } from '../batch/edit'
 import { useShopNow } from '../shop-context'
 import type { DraftRoute } from './recipe-edit'
@@ -132,17 +134,31 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
 }
 
 function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAdd: Props['onAdd'] }) {
+  // The whole log is looked through for it: only when it is wished.
+  const [open, setOpen] = useState(false)
+  const outcomes = useAnswer(
+    'recipe-versions',
+    useMemo(() => (open ? { recipe } : null), [open, recipe]),
+  )
+  const came = (number: number) => {
+    const found = outcomes?.ok ? outcomes.value.find(one => one.number === number) : null
+    return found ? versionWords(found) : outcomes ? '' : 'Looking through the log …'
+  }
   return (
-    <details className="mt-3 border-t border-rule pt-2 text-small">
+    <details
+      className="mt-3 border-t border-rule pt-2 text-small"
+      onToggle={event => setOpen(event.currentTarget.open)}
+    >
       <summary className="min-h-touch content-center cursor-pointer">
-        Versions, {recipe.versions.length}: what changed and why
+        Versions, {recipe.versions.length}: what changed, why, and what came of it
       </summary>
-      <ul className="max-h-40 overflow-auto">
+      <ul className="max-h-56 overflow-auto">
         {[...recipe.versions].reverse().map(version => (
           <li key={version.number} className="flex items-baseline gap-3 border-t border-rule py-1.5">
             <strong>{version.number}</strong>
             <span className="min-w-0 flex-1">
               {version.why} <span className="text-ink-2">{ago(version.at)}</span>
+              <span className="block text-ink-2">{came(version.number)}</span>
             </span>
             {!full && version.number !== latestOf(recipe).number && (
               <button

@@ -286,12 +286,25 @@ function withSerials<T extends { readonly batch: Batch }>(made: readonly T[], sh
   }))
 }
 
+/** The half of a trial of this grade whose tempers were changed. */
+function triedTempers(batches: readonly Batch[], gradeId: string) {
+  for (const { groups, createdAt, updatedAt } of batches) {
+    const changed = groups.find(group => group.trialOf !== undefined && group.gradeId === gradeId)
+    const control = groups.find(group => group.id === changed?.trialOf)
+    if (changed && control && changed.route.tempers[0]?.atC !== control.route.tempers[0]?.atC)
+      return { createdAt, updatedAt, route: changed.route }
+  }
+  return null
+}
+
 function recipesFrom(batches: readonly Batch[], random: Random): Recipe[] {
   const grades = [...new Set(batches.flatMap(b => b.groups.map(g => g.gradeId)))]
   return grades.flatMap(gradeId => {
     const oldest = [...batches].reverse().find(b => b.groups.some(g => g.gradeId === gradeId))
     const group = oldest?.groups.find(g => g.gradeId === gradeId)
     if (!oldest || !group) return []
+    const usual = { ...group.route, tempers: group.route.tempers.slice(0, 2) }
+    const tried = triedTempers(batches, gradeId)
     const warmer = { ...group.route, tempers: group.route.tempers.slice(0, 2).map(t => ({ ...t, atC: t.atC + 10 })) }
     return [
       {
@@ -306,9 +319,15 @@ function recipesFrom(batches: readonly Batch[], random: Random): Recipe[] {
           {
             number: 2,
             at: oldest.updatedAt,
-            route: { ...group.route, tempers: group.route.tempers.slice(0, 2) },
+            route: usual,
             why: 'Came out half a point soft: tempers 10 °C lower.',
           },
+          ...(tried
+            ? [
+                { number: 3, at: tried.createdAt, route: tried.route, why: 'Tried tougher: tempers 30 °C higher.' },
+                { number: 4, at: tried.updatedAt, route: usual, why: 'Too soft at 220 °C: back to 190 °C.' },
+              ]
+            : []),
         ],
       },
     ]

@@ -110,9 +110,9 @@ it('says route, readings, uncertainty and aim', () => {
     'X65Cr13, lot bar 7',
     '1066 °C (1951 °F)',
     'Temper 2',
-    '15 min at heat planned, not recorded, in Old oven; logged: 14 min at a mean of 1063 °C',
+    '15 min at heat planned, not recorded, in Old oven; by the log 14 min at it, 1063 °C on the mean',
     'Temper 1 | 200 °C (392 °F), 120 min planned, not recorded',
-    'Temper 2 | 200 °C (392 °F), 120 min planned; logged: 118 min at a mean of 204 °C',
+    'Temper 2 | 200 °C (392 °F), 120 min planned; by the log 118 min at it, 204 °C on the mean',
     'Cold | −75 °C (−103 °F), 60 min planned, not recorded',
     'corrected for a round face',
     '60.2 HRC ± 0.8',
@@ -145,7 +145,7 @@ it('says what was run, at the times of the shop with their zone', () => {
   }
   const text = certificateLines(run, 'metric', 'Europe/Dublin').flat().join(' | ')
   for (const part of [
-    '16.4 min at heat as run, 15 min planned',
+    '16.4 min at heat by the run’s clock, 15 min planned',
     'Cold | −75 °C (−103 °F), 60 min planned, 64 min in all as run',
     'Temper 1 | 200 °C (392 °F), 120 min planned, 136 min in all as run',
     // In summer Dublin is an hour ahead of UTC.

@@ -44,6 +44,7 @@ export const QUESTIONS = {
   'run-oven': async () => (await import('./run-oven')).runOven,
   'run-steps': async () => (await import('./run-steps')).runSteps,
   'batch-cost': async () => (await import('./batch-cost')).batchCosts,
+  'recipe-versions': async () => (await import('./recipe-versions')).recipeVersions,
   'year-cost': async () => (await import('./year-cost')).yearCosts,
   'edge-belief': async () => (await import('./edge-belief')).edgeBeliefs,
   'soak-effect': async () => (await import('./soak-effect')).soakEffects,

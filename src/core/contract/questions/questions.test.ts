@@ -136,6 +136,7 @@ const LOCAL = {
   },
   'run-oven': { run: RUN, hardening: SHOP.shop.ovens[0], tempering: null },
   'batch-cost': { batch: BATCH, shop: SHOP.shop, attendedMin: null },
+  'recipe-versions': { recipe: SHOP.recipes[0] },
   'year-cost': { batches: [BATCH], shop: SHOP.shop, attendedMin: {} },
   'edge-belief': { targetHrc: 60, edgeDeg: 15, evidence: [{ hrc: 60.4, sdHrc: 0.3, edgeDeg: 15, result: 'chips' }] },
   'soak-effect': { groups: BATCH?.groups ?? [], groupId: BATCH?.groups[0]?.id ?? '', soakMin: 60 },

@@ -2,14 +2,15 @@ import type { ProvedEdge } from '../../../../core/job/edge-evidence'
 import { rateOf } from '../../../../core/numeric/rate'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { useSay } from '../../../../ui/Units'
-import { rateWords, testWords } from '../../../../words/edge-tests'
+import { rateWords, saltWords, testWords } from '../../../../words/edge-tests'
 import { hrcText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
 
 /** What the edges of this steel did, newest first: of this batch, and of others. */
 export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
-  const { batch } = useBench()
+  const { batch, shown } = useBench()
+  const { prediction } = shown
   const say = useSay()
   if (proved.length === 0)
     return (
@@ -24,6 +25,7 @@ export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
       edgeTests: (blade.edgeTests ?? []).filter(test => test.id !== testId),
     }))
   const edges = proved.filter(one => one.test.kind !== 'salt-water')
+  const salt = proved.filter(one => one.test.kind === 'salt-water').map(one => one.test.result)
   const share = (result: string) => rateOf(edges.filter(one => one.test.result === result).length, edges.length)
   return (
     <>
@@ -32,6 +34,7 @@ export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
           {rateWords({ holds: share('holds'), rolls: share('rolls'), chips: share('chips') }, edges.length)}
         </p>
       )}
+      {salt.length > 0 && prediction && <p className="pb-2 text-small">{saltWords(salt, prediction.corrosion)}</p>}
       <ScrollRegion label="Edge tests" className="max-h-[280px] overflow-y-auto">
         <table className="sheet">
           <thead className="sticky top-0 bg-ash">

@@ -1,0 +1,14 @@
+import type { VersionOutcome } from '../core/job/recipe-versions'
+import { counted } from './lists'
+import { hrcText } from './speaker'
+import { edgesGainWords, outcomeWords } from './trial'
+
+/** What came of a version, and whether it did what it was for. */
+export function versionWords({ blades, batches, meanHrc, inTarget, edges, against }: VersionOutcome): string {
+  if (meanHrc === null) return 'No blade was read yet that went by it.'
+  const proved = edges.of > 0 ? `, ${edges.count} of ${counted(edges.of, 'edge')} held` : ''
+  const came = `${counted(blades, 'blade')} of ${counted(batches, 'batch', 'batches')}: ${hrcText(meanHrc)} HRC on the mean, ${inTarget.count} of ${inTarget.of} within target${proved}.`
+  if (!against) return came
+  const edge = against.edges ? ` ${edgesGainWords(against.edges)}` : ''
+  return `${came} Against version ${against.number}: ${outcomeWords(against.hardness, 'version')}${edge}`
+}
