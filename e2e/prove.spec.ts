@@ -147,14 +147,14 @@ test('a certificate is of finished blades; its file and its paper are told to be
   await page.getByRole('link', { name: 'Check a certificate' }).click()
   const open = (text: string) =>
     page
-      .getByLabel('The certificate’s file (.json)')
+      .getByLabel('Open the certificate’s file …')
       .setInputFiles({ name: 'certificates.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await open(file)
   await page.getByLabel('The digest on the paper').fill(digest)
   await expect(page.getByText(/^Paper and file are the same: the certificate of B1/)).toBeVisible()
   await open(file.replace(/"hrc": \d/, '"hrc": 4'))
   await expect(page.getByText(/The file is not the one this paper was drawn up from/)).toBeVisible()
-  await open(file.replace('"version": 4', '"version": 3'))
+  await open(file.replace('"version": 5', '"version": 3'))
   await expect(page.getByText(/is a certificate of an earlier version/)).toBeVisible()
   await open('a letter')
   await expect(page.getByText(/is not a certificate’s file/)).toBeVisible()

@@ -52,15 +52,17 @@ function Check() {
         Open the file that came with the paper, then type or scan the digest that is printed on it. Nothing leaves this
         machine. It shows that paper and file are the same, not who drew them up.
       </p>
-      <label className="grid gap-1 text-small">
-        The certificate’s file (.json)
+      <label className="btn cursor-pointer focus-within:outline-2">
+        Open the certificate’s file …
         <input
           type="file"
           accept="application/json,.json"
-          className="field"
+          className="sr-only"
           onChange={event => {
             const [file] = event.target.files ?? []
             if (file) void open(file)
+            // The same file can be opened again after it was put right.
+            event.target.value = ''
           }}
         />
       </label>
@@ -70,7 +72,8 @@ function Check() {
         </p>
       )}
       {read && 'digests' in read && (
-        <ul className="mt-3 text-small">
+        <ul aria-label={read.name} className="mt-3 text-small">
+          <li className="font-semibold">{read.name}</li>
           {read.digests.map(one => (
             <li key={one.digest}>
               {one.blade}, {one.serial}: {grouped(one.digest)}
@@ -80,7 +83,13 @@ function Check() {
       )}
       <label className="mt-4 grid gap-1 text-small">
         The digest on the paper
-        <input className="field" value={code} maxLength={200} onChange={event => setCode(event.target.value)} />
+        <input
+          className="field"
+          value={code}
+          maxLength={200}
+          placeholder="b6d0 6c3e ea7b 642a …"
+          onChange={event => setCode(event.target.value)}
+        />
       </label>
       {said && (
         <p role="status" className={`mt-4 text-lead ${said.kind === 'same' ? '' : 'text-bad'}`}>
