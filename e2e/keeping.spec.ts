@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginBatch, expect, figure, fill, openDemoBatch, startEmpty, test } from './shop'
+import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
 
 test('fourteen blades are read by keyboard alone, and one reading is taken out and put back', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Prepare')
@@ -222,6 +222,49 @@ test('more blades than a batch holds are refused in words, and the rest goes on'
   await expect(page.getByText('A batch holds at most 240 blades. Split it into two.')).toBeVisible()
   await fill(page, 'Count of D', '2')
   await expect(figure(page, 'Blades counted in')).toHaveText('182')
+})
+
+/** What a browser does that clears a site's storage for room: its cookies stay. */
+async function emptyBrowser(page: Page) {
+  const { origin } = new URL(page.url())
+  await page.goto('about:blank')
+  const devtools = await page.context().newCDPSession(page)
+  await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: 'indexeddb,local_storage' })
+}
+
+test('a browser that was emptied asks what to begin with, and reads a saved file back', async ({ page }) => {
+  await startEmpty(page)
+  await page.goto('/')
+  await beginBatch(page, 'X65Cr13', { name: 'Tern knives', blades: 2 })
+  await expect(page.getByRole('heading', { level: 2, name: 'Prepare' })).toBeVisible()
+  await page.goto('/workshop')
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save everything to a file' }).click()
+  const file = await (await saving).path()
+  await emptyBrowser(page)
+  await page.goto('/batches')
+  await expect(page.getByRole('heading', { name: 'Your workshop is gone from this browser' })).toBeVisible()
+  await expectAccessible(page)
+  // It asks until it is answered, and has put nothing in the place of what was lost.
+  await page.goto('/')
+  await page.getByLabel('Workshop file').setInputFiles({
+    name: 'letter.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('dear all'),
+  })
+  await expect(page.getByRole('alert')).toBeVisible()
+  await page.getByLabel('Workshop file').setInputFiles(file)
+  await expect(page.getByText(/: 1 batches, 2 blades/)).toBeVisible()
+  await page.getByRole('button', { name: 'Read it back' }).click()
+  await expect(page.getByText('Tern knives').first()).toBeVisible()
+  // One who says that it is to be the demo is not asked again.
+  await emptyBrowser(page)
+  await page.goto('/batches')
+  await page.getByRole('button', { name: 'Look at the demo' }).click()
+  await expect(page.getByRole('link', { name: /^Cheese knives/ })).toBeVisible()
+  await emptyBrowser(page)
+  await page.goto('/batches')
+  await expect(page.getByRole('link', { name: /^Cheese knives/ })).toBeVisible()
 })
 
 test('two tabs that begin a run at once make one', async ({ page, context }) => {

@@ -1,15 +1,14 @@
 import { setNonce } from 'get-nonce'
-import { Component, type ReactNode, useEffect, useState } from 'react'
+import { Component, lazy, type ReactNode, Suspense, useEffect } from 'react'
 import { Toaster, toast } from 'sonner'
 import { tinykeys } from 'tinykeys'
-import { type Problem, problem } from '../core/codes/problem'
+import type { Problem } from '../core/codes/problem'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { Workshop } from '../core/shop/workshop'
 import type { System } from '../core/units/quantity'
-import { seedOnce } from '../store/backup'
-import { db } from '../store/database'
 import { useSaveTrouble, useShop } from '../store/hooks'
-import { refusalOf, unfitChange } from '../store/save-state'
-import { finishUnfinished } from '../store/unfinished'
+import { noteOwn } from '../store/keeping'
+import { unfitChange } from '../store/save-state'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
@@ -20,34 +19,32 @@ import { NewVersion } from './NewVersion'
 import { saveEverything } from './save-everything'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
+import { useBeginning } from './use-beginning'
+
+const Emptied = lazy(() => import('./Emptied'))
 
 /** Lets the dialogs' scroll lock through the content security policy; see astro.config.mjs. */
 setNonce('dialogscrolllock')
 
 /** What every place shares: the workshop's settings, first-visit data, trouble with saving, and messages. */
 export function Place({ children }: { children: ReactNode }) {
-  const [ready, setReady] = useState(false)
-  const [refused, setRefused] = useState<Problem | null>(null)
+  const { state, refused, goOn } = useBeginning()
   const shop = useShop()
-  useEffect(() => {
-    const demo = document.documentElement.dataset.demo === 'on'
-    seedOnce(
-      demo ? async () => (await import('../simulators/demo/make-demo')).makeDemoWorkshop(DEMO_SEED, new Date()) : null,
-    )
-      .then(() => (db.isNewer ? setRefused(problem('storage-newer', {})) : finishUnfinished()))
-      .catch(error => setRefused(refusalOf(error)))
-      .finally(() => setReady(true))
-  }, [])
   useUnfitToast(shop?.units ?? 'metric')
   useUndoKeys()
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
-  }, [shop])
+    if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
+  }, [shop, state])
   return (
     <Fallback>
       <TroubleBanner refused={refused} />
       <NewVersion />
-      {ready && shop ? (
+      {state === 'emptied' ? (
+        <Suspense fallback={null}>
+          <Emptied onGoOn={goOn} />
+        </Suspense>
+      ) : state === 'ready' && shop ? (
         <ShopProvider value={shop}>
           <UnitsProvider value={shop.units}>
             <CurrencyProvider value={shop.currency}>
@@ -67,9 +64,6 @@ export function Place({ children }: { children: ReactNode }) {
 
 /** What the browser refuses is said without any quantity, before the shop's units are known. */
 const SAY = speakerOf('metric')
-
-/** Any number gives a workshop of its own; this one is shown. */
-export const DEMO_SEED = 20260
 
 /** The theme is wanted before the database can be read: a copy rests where the first script finds it. */
 function mirrorTheme(theme: Workshop['theme']) {

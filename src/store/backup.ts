@@ -120,13 +120,16 @@ export async function clearAll(): Promise<Saving> {
   return replaceAll(emptyData({ ...newWorkshop(), units, theme }))
 }
 
+/** Whether anything was laid down here yet. */
+export const isSeeded = async (): Promise<boolean> => (await db.meta.get('seeded')) !== undefined
+
 /** First visit: the demo workshop, if the server offers it. Later visits change nothing. */
 export async function seedOnce(make: (() => Promise<WorkshopData>) | null): Promise<void> {
-  if (await db.meta.get('seeded')) return
+  if (await isSeeded()) return
   const data = make ? await make() : emptyData(newWorkshop())
   await db.transaction('rw', TABLES(), async () => {
     // Asked again inside the transaction: of two tabs that begin at once, one seeds.
-    if (await db.meta.get('seeded')) return
+    if (await isSeeded()) return
     await db.shop.put(data.shop)
     await putRecords(data)
   })

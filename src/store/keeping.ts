@@ -12,6 +12,22 @@ export const noteSaved = (at: string): Promise<unknown> =>
 export const useLastSaved = (): Loaded<string> =>
   useLiveQuery(async () => (await db.meta.get(SAVED_KEY).catch(() => undefined))?.value ?? null, [])
 
+/**
+ * A mark beside the database, by which a browser that was emptied is told from a new one: a cookie, as browsers that clear a site's
+ * storage for room leave those. Each port is a workshop of its own.
+ */
+const ownMark = () => `tawny-ember-own-${location.port}=1`
+const OWN_FOR_S = 400 * 86_400
+
+/** Notes whether the workshop here is somebody's own; a demo is not missed. */
+export const noteOwn = (isOwn: boolean): void => {
+  // biome-ignore lint/suspicious/noDocumentCookie: the store of cookies that replaces it is not in every browser yet.
+  document.cookie = `${ownMark()}; path=/; SameSite=Strict; max-age=${isOwn ? OWN_FOR_S : 0}`
+}
+
+/** Whether somebody's own workshop was here. */
+export const wasOwn = (): boolean => document.cookie.split('; ').includes(ownMark())
+
 /** Whether the browser has promised not to clear this log when space runs short; null where it cannot promise. */
 export async function isKept(): Promise<boolean | null> {
   return (await navigator.storage?.persisted?.().catch(() => null)) ?? null

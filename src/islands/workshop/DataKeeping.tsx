@@ -5,8 +5,8 @@ import { readingsCsv } from '../../core/files/readings-csv'
 import { batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
 import { looseEndWords } from '../../words/files'
-import { DEMO_SEED } from '../Place'
 import { download, saveEverything } from '../save-everything'
+import { demoWorkshop } from '../use-beginning'
 import { KeptHere } from './KeptHere'
 import { useWorkshopFile } from './use-workshop-file'
 
@@ -24,8 +24,7 @@ export function DataKeeping() {
     download('readings.csv', 'text/csv', readingsCsv(data.readings, batchesOf(data)))
   }
   const demo = async () => {
-    const { makeDemoWorkshop } = await import('../../simulators/demo/make-demo')
-    if ((await replaceAll(makeDemoWorkshop(DEMO_SEED, new Date()))).saved) toast('The demo workshop is loaded.')
+    if ((await replaceAll(await demoWorkshop())).saved) toast('The demo workshop is loaded.')
   }
   return (
     <section id="data" className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
@@ -105,7 +104,7 @@ export function DataKeeping() {
               title="Replace what is here?"
               says="Everything in this browser gives way to what is in the file. Save everything to a file first if you want it back."
               act="Replace with the file"
-              onAct={replace}
+              onAct={async () => void (await replace())}
             >
               Replace what is here …
             </Ask>

@@ -46,24 +46,27 @@ export function useWorkshopFile() {
     setOpened(read.value)
     setDoing(null)
   }
-  /** Stores what was read, and says what came of it. */
+  /** Stores what was read, and says what came of it. Whether it is stored. */
   const store = async <T>(
     way: (door: FilesWorker['door']) => Promise<{ readonly stored: T } | { readonly problem: Problem | null }>,
     saying: (stored: T) => readonly string[],
-  ) => {
+  ): Promise<boolean> => {
     const started = files.current
-    if (!started || !opened) return
+    if (!started || !opened) return false
     setDoing('storing')
     const { batches, readings } = opened.counts
     const done = await Promise.race([way(started.door), started.broken]).catch(() => null)
-    if (files.current !== started) return
-    if (!done) return lost()
-    if ('problem' in done) return fail([done.problem ?? problem('worker-failed', {})])
+    if (files.current !== started) return false
+    if (!done || 'problem' in done) {
+      fail([done?.problem ?? problem('worker-failed', {})])
+      return false
+    }
     // What was done before can no longer be taken back: it was done to other data.
     forgetHistory()
     toast(`${batches} batches and ${readings} readings read in.`)
     for (const sentence of saying(done.stored)) toast(sentence, { duration: 30_000 })
     close()
+    return true
   }
   return {
     opened,

@@ -1,0 +1,86 @@
+import { useRef } from 'react'
+import { useWorkshopFile } from './workshop/use-workshop-file'
+
+interface Props {
+  /** Goes on, with what is stored by then or with a first visit's data. */
+  readonly onGoOn: (first: 'demo' | 'empty') => void
+}
+
+/** This browser held somebody's workshop and holds nothing now: nothing is put in its place before it is said what. */
+export default function Emptied({ onGoOn }: Props) {
+  const input = useRef<HTMLInputElement>(null)
+  const { opened, doing, trouble, open, replace, close } = useWorkshopFile()
+  return (
+    <main className="mx-auto max-w-[720px] px-4 py-10">
+      <h1 className="text-page">Your workshop is gone from this browser</h1>
+      <p className="my-3">
+        It was kept here, at {location.host}, and now there is nothing: the browser was told to clear its data, or
+        cleared them itself for want of room. Read back the newest file you saved; what was entered after it is lost.
+        Nothing has been put in its place yet.
+      </p>
+      {opened && !doing ? (
+        <div role="status" className="border border-rule-strong p-4">
+          <p className="mb-3">
+            {opened.shopName}, saved {opened.exportedAt.slice(0, 10)}: {opened.counts.batches} batches,{' '}
+            {opened.counts.blades} blades, {opened.counts.readings} readings, {opened.counts.runs} runs.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn btn-ember"
+              onClick={() => void replace().then(done => done && onGoOn('empty'))}
+            >
+              Read it back
+            </button>
+            <button type="button" className="btn btn-plain" onClick={close}>
+              Another file
+            </button>
+          </div>
+        </div>
+      ) : (
+        <div className="flex flex-wrap gap-2">
+          <button
+            type="button"
+            className="btn btn-ember"
+            disabled={doing !== null}
+            onClick={() => input.current?.click()}
+          >
+            Read back a workshop file …
+          </button>
+          <button type="button" className="btn" onClick={() => onGoOn('empty')}>
+            Begin a new workshop
+          </button>
+          <button type="button" className="btn" onClick={() => onGoOn('demo')}>
+            Look at the demo
+          </button>
+        </div>
+      )}
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="sr-only"
+        aria-label="Workshop file"
+        tabIndex={-1}
+        onChange={event => {
+          const file = event.target.files?.[0]
+          event.target.value = ''
+          if (file) void open(file)
+        }}
+      />
+      {doing && (
+        <p role="status" className="mt-3 flex items-center gap-3">
+          {doing === 'reading' ? 'Reading the file and checking all of it …' : 'Storing …'}
+          <button type="button" className="btn" onClick={close}>
+            Stop
+          </button>
+        </p>
+      )}
+      {trouble && (
+        <p role="alert" className="mt-3 border-l-3 border-bad pl-3 text-bad">
+          {trouble}
+        </p>
+      )}
+    </main>
+  )
+}
