@@ -297,3 +297,44 @@ test('two tabs that begin a run at once make one', async ({ page, context }) => 
     ),
   ).toBe(1)
 })
+
+test('everything goes into a folder by itself, is read back, and a folder that is gone is said', async ({ page }) => {
+  // The browser’s own private folder stands in for one of the disk: the same interface, no dialog.
+  await page.addInitScript(() => {
+    window.showDirectoryPicker = async () =>
+      (await navigator.storage.getDirectory()).getDirectoryHandle('stick', { create: true })
+  })
+  const files = () =>
+    page.evaluate(async () => {
+      const names: string[] = []
+      const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('stick', { create: true })
+      for await (const name of folder.keys()) names.push(name)
+      return names
+    })
+  await startEmpty(page)
+  await page.getByRole('button', { name: 'Back up into a folder …' }).click()
+  await expect(page.getByText(/MB, read back and checked/)).toBeVisible()
+  await expect(page.getByText(/^Last saved to a file/)).toBeVisible()
+  await expectAccessible(page)
+  expect(await files()).toHaveLength(1)
+  // Two days later it is due, and made without a press.
+  await page.clock.install({ time: Date.now() + 2 * 86_400_000 })
+  await page.goto('/batches')
+  await expect.poll(files).toHaveLength(2)
+  await page.evaluate(async () => (await navigator.storage.getDirectory()).removeEntry('stick', { recursive: true }))
+  await page.goto('/workshop')
+  await page.getByRole('button', { name: 'Back up now' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'The last back-up could not be written' })).toBeVisible()
+})
+
+test('a batch that was deleted is brought back from another page, with its blades', async ({ page }) => {
+  await page.goto('/batches')
+  await page.getByRole('button', { name: 'Delete Net knives' }).click()
+  await expect(page.getByRole('link', { name: /^Net knives/ })).toHaveCount(0)
+  await page.goto('/workshop')
+  await page.getByText('Deleted batches').click()
+  await page.getByRole('button', { name: 'Bring back Net knives' }).click()
+  await expect(page.getByText('None: no batch was deleted.')).toBeVisible()
+  await openDemoBatch(page, 'Net knives', 'Measure')
+  await expect(page.getByText(/HRC, mean of \d+; predicted/)).toBeVisible()
+})

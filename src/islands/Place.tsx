@@ -19,6 +19,7 @@ import { NewVersion } from './NewVersion'
 import { saveEverything } from './save-everything'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
+import { useBackUps } from './use-back-ups'
 import { useBeginning } from './use-beginning'
 
 const Emptied = lazy(() => import('./Emptied'))
@@ -32,6 +33,7 @@ export function Place({ children }: { children: ReactNode }) {
   const shop = useShop()
   useUnfitToast(shop?.units ?? 'metric')
   useUndoKeys()
+  useBackUps(state === 'ready' && shop !== undefined && !shop.isDemo)
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
     if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)

@@ -18,7 +18,7 @@ export function download(name: string, type: string, content: BlobPart) {
 }
 
 /** Everything as a file, made in its worker; where that cannot be loaded, on the page itself. */
-async function wholeFile(unsaved: readonly Batch[], now: string): Promise<Blob> {
+export async function wholeFile(unsaved: readonly Batch[], now: string): Promise<Blob> {
   const { door, broken, stop } = startFiles()
   try {
     return await Promise.race([door.save(unsaved, now), broken])

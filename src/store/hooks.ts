@@ -4,6 +4,7 @@ import type { Batch, BatchRecord } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { GradeSheet } from '../core/shop/grade-sheet'
+import { compareInstants } from '../core/shop/instants'
 import type { OvenLog } from '../core/shop/oven-log'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
@@ -92,6 +93,23 @@ export const useNewestBatches = (most: number, text = ''): SomeBatches | undefin
         })
         .catch(() => ({ batches: [], total: 0 })),
     [most, text],
+  )
+
+/** Batches that were deleted and rest, with what hangs on them; those that went last first. */
+export const useDeletedBatches = (): readonly Batch[] | undefined =>
+  useLiveQuery(
+    () =>
+      db
+        .transaction('r', db.batches, db.blades, async () => {
+          const records = (await db.batches.toArray()).filter(batch => batch.deletedAt !== null)
+          const ids = records.map(batch => batch.id)
+          return withBlades(
+            records.sort((a, b) => compareInstants(b.deletedAt ?? '', a.deletedAt ?? '')),
+            await db.blades.where('batchId').anyOf(ids).toArray(),
+          )
+        })
+        .catch(() => []),
+    [],
   )
 
 /** Batches that were begun in a year of the calendar here, oldest first. */

@@ -36,6 +36,18 @@ export const useRunsOfSome = (
   )
 }
 
+/** When the newest run of the shop began and ended; null where there is none, undefined while it is read. */
+export const useLastRun = (): Pick<Run, 'startedAt' | 'endedAt'> | null | undefined =>
+  useLiveQuery(async () => {
+    const last = await db.runs
+      .orderBy('startedAt')
+      .reverse()
+      .filter(run => run.mode === 'shop')
+      .first()
+      .catch(() => undefined)
+    return last ?? null
+  }, [])
+
 /** The runs of a batch, oldest first: in the shop, or in practice. */
 export const useRunsOf = (batchId: string, mode: Run['mode'] = 'shop'): readonly Run[] | undefined =>
   useWithUnsaved(

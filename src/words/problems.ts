@@ -124,6 +124,12 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     'A newer Tawny Ember has brought the data in this browser further. This older one shows them and stores nothing, so that nothing is lost: start the newer one.',
   'storage-refused': () =>
     'This browser refuses to store data (a private window, or storage is blocked), so the last change is not saved. It is still on this page. Allow storage for this address, then try again; or save everything to a file now.',
+  'back-up-not-allowed': p =>
+    `The browser asks anew whether “${p.folder}” may be written to: press “Back up now” and allow it, for every visit if it offers that.`,
+  'back-up-failed': p =>
+    `The last back-up could not be written${p.what === '' ? '' : ` (${p.what})`}: is the disk there, and not full? Older back-ups are as they were.`,
+  'back-up-differs': p =>
+    `The last back-up, ${p.name}, could not be read back as it was written: do not trust that disk. Older back-ups are as they were.`,
   'save-failed': p =>
     `The last change could not be saved, by a fault of this program (${p.what}). Load the page anew and try again; if it happens once more, save everything to a file.`,
   'run-goes-on': () => 'A run of this batch was begun in another tab: it goes on here.',

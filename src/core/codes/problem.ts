@@ -59,6 +59,9 @@ export interface ProblemCodes {
   'storage-refused': Nothing
   'save-failed': { readonly what: string }
   'run-goes-on': Nothing
+  'back-up-not-allowed': { readonly folder: string }
+  'back-up-failed': { readonly what: string }
+  'back-up-differs': { readonly name: string }
   // Oven and programme.
   'above-oven': { readonly setC: number; readonly ovenMaxC: number }
   'above-foil': { readonly atC: number; readonly foilMaxC: number }

@@ -1,6 +1,7 @@
 import { isChecked } from '../../core/job/tester'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { usePickedFolder } from '../../store/back-up-folder'
 import { useLastSaved } from '../../store/keeping'
 import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
@@ -18,8 +19,9 @@ interface Props {
   readonly measured: ReadonlySet<string>
 }
 
-/** A log that grows goes into a file at least so often. Common practice, no published source. */
+/** A log that grows goes into a file at least so often; where that was to happen by itself, sooner. Common practice, no published source. */
 const SAVE_EVERY_DAYS = 14
+const BACK_UP_DAYS = 2
 const DAY_MS = 86_400_000
 const daysSince = (instant: string): number => (Date.now() - Date.parse(instant)) / DAY_MS
 
@@ -35,8 +37,9 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
     batch => !measured.has(batch.id) && runs.some(run => run.endedAt !== null && run.batchIds.includes(batch.id)),
   )
   const saved = useLastSaved()
+  const mostDays = usePickedFolder() ? BACK_UP_DAYS : SAVE_EVERY_DAYS
   const isOverdue =
-    !shop.isDemo && runs.length > 0 && saved !== undefined && (saved === null || daysSince(saved) > SAVE_EVERY_DAYS)
+    !shop.isDemo && runs.length > 0 && saved !== undefined && (saved === null || daysSince(saved) > mostDays)
   const needsTester = unread.length > 0 && !isChecked(shop.tester, new Date().toISOString())
   return (
     <section aria-label="What must not wait">

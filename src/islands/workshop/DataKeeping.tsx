@@ -7,6 +7,8 @@ import { Ask } from '../../ui/Ask'
 import { looseEndWords } from '../../words/files'
 import { download, saveEverything } from '../save-everything'
 import { demoWorkshop } from '../use-beginning'
+import { BackUpPart } from './BackUpPart'
+import { DeletedPart } from './DeletedPart'
 import { KeptHere } from './KeptHere'
 import { useWorkshopFile } from './use-workshop-file'
 
@@ -33,6 +35,7 @@ export function DataKeeping() {
         Everything stays in this browser, and in the files you save. Nothing is sent anywhere.
       </p>
       <KeptHere />
+      <BackUpPart />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-ember" onClick={() => void saveEverything()}>
           Save everything to a file
@@ -114,6 +117,7 @@ export function DataKeeping() {
           </div>
         </div>
       )}
+      <DeletedPart />
     </section>
   )
 }

@@ -1,0 +1,53 @@
+import { problem } from '../core/codes/problem'
+import { dropFolder, noteBackUp, pickedFolder, pickFolder } from '../store/back-up-folder'
+import { backUpInto, folderOf } from '../store/back-ups'
+import { unsavedBatches } from '../store/batches'
+import { noteSaved } from '../store/keeping'
+import { startFiles } from '../workers/files-client'
+import { wholeFile } from './save-everything'
+
+/** Whether this browser can write into a folder of the disk at all. */
+export const canBackUp = (): boolean => window.showDirectoryPicker !== undefined
+
+/** Opens a back-up in the worker as a restore would, and stores nothing. */
+async function isReadable(file: Blob): Promise<boolean> {
+  const { door, broken, stop } = startFiles()
+  try {
+    return (await Promise.race([door.open(file), broken])).ok
+  } finally {
+    stop()
+  }
+}
+
+/**
+ * Writes everything into the picked folder and notes how that went. Several open pages make one. `ask`: at the press of a button the
+ * browser may ask whether the folder may be written to.
+ */
+export async function backUp({ ask }: { readonly ask: boolean }): Promise<void> {
+  await navigator.locks.request('tawny-ember-back-up', { ifAvailable: true }, async lock => {
+    const picked = await pickedFolder()
+    if (!lock || !picked) return
+    const { handle } = picked
+    const allowed = (await (ask ? handle.requestPermission : handle.queryPermission)?.call(handle, {
+      mode: 'readwrite',
+    })) as PermissionState | undefined
+    if (allowed !== undefined && allowed !== 'granted')
+      return void (await noteBackUp({ trouble: problem('back-up-not-allowed', { folder: handle.name }) }))
+    const now = new Date()
+    const whole = await wholeFile([...unsavedBatches.get().values()], now.toISOString())
+    const made = await backUpInto(folderOf(handle), whole, now, isReadable)
+    if (!made.ok) return void (await noteBackUp({ trouble: made.problems[0] ?? null }))
+    await noteBackUp({ last: made.value, trouble: null })
+    await noteSaved(made.value.at)
+  })
+}
+
+/** Asks for a folder and makes a first back-up in it; nothing where none is chosen. */
+export async function chooseFolder(): Promise<void> {
+  const handle = await window.showDirectoryPicker?.({ id: 'tawny-ember', mode: 'readwrite' }).catch(() => null)
+  if (!handle) return
+  await pickFolder(handle)
+  await backUp({ ask: true })
+}
+
+export const stopBackUps = dropFolder
