@@ -1,5 +1,5 @@
-import { useRef } from 'react'
 import { useWorkshopFile } from './workshop/use-workshop-file'
+import { WorkshopFileButton, WorkshopFileProgress } from './workshop/WorkshopFile'
 
 interface Props {
   /** Goes on, with what is stored by then or with a first visit's data. */
@@ -8,7 +8,6 @@ interface Props {
 
 /** This browser held somebody's workshop and holds nothing now: nothing is put in its place before it is said what. */
 export default function Emptied({ onGoOn }: Props) {
-  const input = useRef<HTMLInputElement>(null)
   const { opened, doing, trouble, open, replace, close } = useWorkshopFile()
   return (
     <main className="mx-auto max-w-[720px] px-4 py-10">
@@ -39,14 +38,9 @@ export default function Emptied({ onGoOn }: Props) {
         </div>
       ) : (
         <div className="flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="btn btn-ember"
-            disabled={doing !== null}
-            onClick={() => input.current?.click()}
-          >
+          <WorkshopFileButton className="btn btn-ember" disabled={doing !== null} onFile={file => void open(file)}>
             Read back a workshop file …
-          </button>
+          </WorkshopFileButton>
           <button type="button" className="btn" onClick={() => onGoOn('empty')}>
             Begin a new workshop
           </button>
@@ -55,32 +49,7 @@ export default function Emptied({ onGoOn }: Props) {
           </button>
         </div>
       )}
-      <input
-        ref={input}
-        type="file"
-        accept=".json,application/json"
-        className="sr-only"
-        aria-label="Workshop file"
-        tabIndex={-1}
-        onChange={event => {
-          const file = event.target.files?.[0]
-          event.target.value = ''
-          if (file) void open(file)
-        }}
-      />
-      {doing && (
-        <p role="status" className="mt-3 flex items-center gap-3">
-          {doing === 'reading' ? 'Reading the file and checking all of it …' : 'Storing …'}
-          <button type="button" className="btn" onClick={close}>
-            Stop
-          </button>
-        </p>
-      )}
-      {trouble && (
-        <p role="alert" className="mt-3 border-l-3 border-bad pl-3 text-bad">
-          {trouble}
-        </p>
-      )}
+      <WorkshopFileProgress doing={doing} trouble={trouble} onStop={close} />
     </main>
   )
 }

@@ -1,4 +1,3 @@
-import { useRef } from 'react'
 import { toast } from 'sonner'
 import type { LooseEnd } from '../../core/files/loose-ends'
 import { readingsCsv } from '../../core/files/readings-csv'
@@ -11,15 +10,10 @@ import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
 import { KeptHere } from './KeptHere'
 import { useWorkshopFile } from './use-workshop-file'
-
-const DOING = {
-  reading: 'Reading the file and checking all of it …',
-  storing: 'Storing …',
-} as const
+import { WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 
 /** Data stays in this browser and in files: both ways out, and the way back in. */
 export function DataKeeping() {
-  const input = useRef<HTMLInputElement>(null)
   const { opened, doing, trouble, open, add, replace, close } = useWorkshopFile()
   const csv = async () => {
     const data = await readAll()
@@ -40,9 +34,9 @@ export function DataKeeping() {
         <button type="button" className="btn btn-ember" onClick={() => void saveEverything()}>
           Save everything to a file
         </button>
-        <button type="button" className="btn" onClick={() => input.current?.click()}>
+        <WorkshopFileButton className="btn" onFile={file => void open(file)}>
           Read a workshop file …
-        </button>
+        </WorkshopFileButton>
         <button type="button" className="btn" onClick={() => void csv()}>
           Readings as CSV
         </button>
@@ -64,33 +58,8 @@ export function DataKeeping() {
         >
           Start empty …
         </Ask>
-        <input
-          ref={input}
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          aria-label="Workshop file"
-          tabIndex={-1}
-          onChange={event => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) void open(file)
-          }}
-        />
       </div>
-      {trouble && (
-        <p role="alert" className="mt-3 border-l-3 border-bad pl-3 text-bad">
-          {trouble}
-        </p>
-      )}
-      {doing && (
-        <p role="status" className="mt-3 flex flex-wrap items-center gap-3">
-          {DOING[doing]}
-          <button type="button" className="btn" onClick={close}>
-            Stop
-          </button>
-        </p>
-      )}
+      <WorkshopFileProgress doing={doing} trouble={trouble} onStop={close} />
       {opened && !doing && (
         <div role="status" className="mt-3 border border-rule-strong p-4">
           <p className="mb-3">

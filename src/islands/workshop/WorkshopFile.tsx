@@ -1,0 +1,65 @@
+import { useRef } from 'react'
+
+interface ButtonProps {
+  readonly className: string
+  readonly disabled?: boolean
+  readonly onFile: (file: File) => void
+  readonly children: string
+}
+
+/** Chooses a workshop file; the same file can be chosen again. */
+export function WorkshopFileButton({ className, disabled = false, onFile, children }: ButtonProps) {
+  const input = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <button type="button" className={className} disabled={disabled} onClick={() => input.current?.click()}>
+        {children}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="sr-only"
+        aria-label="Workshop file"
+        tabIndex={-1}
+        onChange={event => {
+          const file = event.target.files?.[0]
+          event.target.value = ''
+          if (file) onFile(file)
+        }}
+      />
+    </>
+  )
+}
+
+const DOING = {
+  reading: 'Reading the file and checking all of it …',
+  storing: 'Storing …',
+} as const
+
+interface ProgressProps {
+  readonly doing: keyof typeof DOING | null
+  readonly trouble: string | null
+  readonly onStop: () => void
+}
+
+/** What is done with a workshop file, with a stop; and why it came to nothing. */
+export function WorkshopFileProgress({ doing, trouble, onStop }: ProgressProps) {
+  return (
+    <>
+      {trouble && (
+        <p role="alert" className="mt-3 border-l-3 border-bad pl-3 text-bad">
+          {trouble}
+        </p>
+      )}
+      {doing && (
+        <p role="status" className="mt-3 flex flex-wrap items-center gap-3">
+          {DOING[doing]}
+          <button type="button" className="btn" onClick={onStop}>
+            Stop
+          </button>
+        </p>
+      )}
+    </>
+  )
+}
