@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { runOf, trayOfBlades } from '../../testing/run'
 import { gradeOf, NOW, readingOf, trayOf, withBlade } from '../../testing/tray'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { OvenLog } from '../shop/oven-log'
@@ -59,5 +60,35 @@ describe('a certificate', () => {
     expect(measured?.heat).toBeNull()
     expect(Math.abs((measured?.tempers[0]?.meanC ?? 0) - 207)).toBeLessThan(6)
     expect(measured?.tempers.slice(1).every(t => t === null)).toBe(true)
+  })
+
+  it('reads the log of the heat to each blade’s own pull', () => {
+    const two = trayOfBlades(2)
+    const run = runOf(two)
+    // A step each 1,000 s: of two pulls that follow each other the second comes that much later.
+    const events = run.steps.map((step, i) => ({
+      id: `e${i}`,
+      atS: 1000 * (i + 1),
+      kind: 'confirm' as const,
+      stepId: step.id,
+    }))
+    const atC = two.groups[0]?.route.austenitizeC ?? 0
+    const load = { temper: 0, groupIds: two.groups.map(group => group.id) }
+    const log = {
+      ...newLog({ id: 'l', ovenId: 'oven-1', batchId: two.id, load, name: 'heat', addedAt: NOW }, [
+        [0, atC],
+        [300, atC],
+      ]),
+      loadedMin: 0,
+      pulledMin: 60,
+    }
+    const papers = certificatesOf(
+      { batch: two, shop: DEFAULT_WORKSHOP, readings: [], runs: [{ ...run, events }], logs: [log], pictures: [] },
+      NOW,
+    )
+    const [first, second] = papers.map(paper => paper.measured.heat?.heldMin ?? 0)
+    expect(first).toBeGreaterThan(30)
+    // Each is told to the minute.
+    expect(Math.abs((second ?? 0) - (first ?? 0) - 1000 / 60)).toBeLessThanOrEqual(1)
   })
 })
