@@ -13,8 +13,7 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 45_000 },
   workers: 2,
-  // Each test has a browser of its own: a long file need not be walked by one worker alone.
-  fullyParallel: true,
+  // The tests of a file follow one another: one floods the server that the next asks.
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

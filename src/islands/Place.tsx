@@ -19,10 +19,10 @@ import { NewVersion } from './NewVersion'
 import { saveEverything } from './save-everything'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
-import { useBackUps } from './use-back-ups'
 import { useBeginning } from './use-beginning'
 
 const Emptied = lazy(() => import('./Emptied'))
+const BackUps = lazy(() => import('./BackUps'))
 
 /** Lets the dialogs' scroll lock through the content security policy; see astro.config.mjs. */
 setNonce('dialogscrolllock')
@@ -33,7 +33,6 @@ export function Place({ children }: { children: ReactNode }) {
   const shop = useShop()
   useUnfitToast(shop?.units ?? 'metric')
   useUndoKeys()
-  useBackUps(state === 'ready' && shop !== undefined && !shop.isDemo)
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
     if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
@@ -53,6 +52,9 @@ export function Place({ children }: { children: ReactNode }) {
               {shop.isDemo && <DemoNote />}
               {children}
               <Everywhere />
+              <Suspense fallback={null}>
+                <BackUps isOwn={!shop.isDemo} />
+              </Suspense>
             </CurrencyProvider>
           </UnitsProvider>
         </ShopProvider>

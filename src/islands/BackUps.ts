@@ -17,8 +17,8 @@ export function isDue(lastAt: string | null, run: Pick<Run, 'startedAt' | 'ended
   return typeof run?.endedAt === 'string' && run.endedAt > lastAt
 }
 
-/** Backs up by itself into the picked folder: each day, and after each run. */
-export function useBackUps(isOwn: boolean): void {
+/** Backs up by itself into the picked folder: each day, and after each run. Shows nothing; it comes after the page stands. */
+export default function BackUps({ isOwn }: { readonly isOwn: boolean }): null {
   const picked = usePickedFolder()
   const run = useLastRun()
   const lastAt = picked?.last?.at ?? null
@@ -32,4 +32,5 @@ export function useBackUps(isOwn: boolean): void {
     const timer = setInterval(look, LOOK_MS)
     return () => clearInterval(timer)
   }, [isOwn, isPicked, lastAt, run])
+  return null
 }

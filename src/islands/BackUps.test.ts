@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { isDue } from './use-back-ups'
+import { isDue } from './BackUps'
 
 const at = (time: string) => `2026-03-03T${time}:00.000Z`
 const now = Date.parse(at('18:00'))
