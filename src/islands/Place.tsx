@@ -35,6 +35,7 @@ export function Place({ children }: { children: ReactNode }) {
   useUndoKeys()
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
+    // The default stands in while none is stored: it is nobody's.
     if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
   }, [shop, state])
   return (

@@ -1,4 +1,5 @@
 import { problem } from '../core/codes/problem'
+import { fail } from '../core/codes/result'
 import { dropFolder, noteBackUp, pickedFolder, pickFolder } from '../store/back-up-folder'
 import { backUpInto, folderOf } from '../store/back-ups'
 import { unsavedBatches } from '../store/batches'
@@ -34,8 +35,10 @@ export async function backUp({ ask }: { readonly ask: boolean }): Promise<void> 
     if (allowed !== undefined && allowed !== 'granted')
       return void (await noteBackUp({ trouble: problem('back-up-not-allowed', { folder: handle.name }) }))
     const now = new Date()
-    const whole = await wholeFile([...unsavedBatches.get().values()], now.toISOString())
-    const made = await backUpInto(folderOf(handle), whole, now, isReadable)
+    const whole = await wholeFile([...unsavedBatches.get().values()], now.toISOString()).catch(() => null)
+    const made = whole
+      ? await backUpInto(folderOf(handle), whole, now, isReadable)
+      : fail('back-up-failed', { what: '' })
     if (!made.ok) return void (await noteBackUp({ trouble: made.problems[0] ?? null }))
     await noteBackUp({ last: made.value, trouble: null })
     await noteSaved(made.value.at)

@@ -54,7 +54,7 @@ async function noteBlades(run: Run): Promise<void> {
     const state = states.get(blade.id)
     const others = (blade.states ?? []).filter(one => one.runId !== run.id)
     const { packet, ...rest } = blade
-    const { leakRunId, ...found } = { sealed: true, leak: null, ...packet }
+    const { leakRunId, ...found } = { sealed: false, leak: null, ...packet }
     const leak = leaked.has(blade.id) ? { leakRunId: run.id } : leakRunId === run.id ? {} : leakRunId && { leakRunId }
     await db.blades.put({
       ...rest,

@@ -584,12 +584,12 @@ describe('a run in the shop that is over', () => {
     }
     await changeRun('g2-shop', one => ({ ...one, endedAt: NOW, events: [leak] }))
     expect([(await blade('A1-2'))?.packet, (await blade('A2-2'))?.packet]).toEqual([
-      { sealed: true, leak: null, leakRunId: 'g2-shop' },
-      { sealed: true, leak: null, leakRunId: 'g2-shop' },
+      { sealed: false, leak: null, leakRunId: 'g2-shop' },
+      { sealed: false, leak: null, leakRunId: 'g2-shop' },
     ])
     await db.blades.update('A2-2', { packet: { sealed: true, leak: 'pinhole', leakRunId: 'g2-shop' } })
     await changeRun('g2-shop', one => ({ ...one, events: [] }))
-    expect((await blade('A1-2'))?.packet).toEqual({ sealed: true, leak: null })
+    expect((await blade('A1-2'))?.packet).toEqual({ sealed: false, leak: null })
     expect((await blade('A2-2'))?.packet).toEqual({ sealed: true, leak: 'pinhole' })
   })
 })

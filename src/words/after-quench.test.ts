@@ -8,7 +8,7 @@ import { trayOfBlades } from '../testing/run'
 import { gradeOf, groupOf } from '../testing/tray'
 import { checkedWords, notACertificate } from './check'
 import { hoursWords, perGoodWords, quoteWords } from './cost'
-import { bestWords, nextWords, rateWords, testWords } from './edge-tests'
+import { bestWords, nextWords, rateWords, saltWords, testWords } from './edge-tests'
 import { holeWords, skinWords } from './finish-sizes'
 import { annealWords, hardenedAgainWords } from './re-harden'
 import { edgeCounts, hardnessList, routeLine, soakedRange } from './side-by-side'
@@ -16,6 +16,34 @@ import { speakerOf } from './speaker'
 import { lotWords, outcomeWords, powerWords, trialWords, twoThingsWords } from './trial'
 
 const say = speakerOf('imperial')
+
+describe('salt water, in words', () => {
+  const passive = {
+    chromiumInSolution: 12.94,
+    stainless: true,
+    index: 15.1,
+    temperPenalty: 0.1,
+    slowCoolingPenalty: 0.2,
+  }
+
+  it('stands beside the film, the index and what of it is lost: one loss on what the other left', () => {
+    const said = saltWords(['clean', 'stains', 'clean'], passive)
+    for (const part of [
+      '2 of 3 blades stayed clean',
+      '12.9 % chromium',
+      'a film that protects it',
+      'index 15.1',
+      '28 %',
+    ])
+      expect(said).toContain(part)
+  })
+
+  it('says where no film forms, and nothing of a loss there is none of', () => {
+    const said = saltWords(['pits'], { ...passive, stainless: false, temperPenalty: 0, slowCoolingPenalty: 0 })
+    expect(said).toContain('it rusts, whatever else is in it')
+    expect(said).not.toContain('take about')
+  })
+})
 
 describe('an edge test, in words', () => {
   const test = { id: 't', at: '2026-05-04T10:00:00.000Z', kind: 'bone', edgeDeg: 20, result: 'chips' } as const

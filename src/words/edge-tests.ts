@@ -82,13 +82,13 @@ export function nextWords({ next, best }: Belief): string {
   return `Aim the next batch at ${hrcText(next.hrc)} HRC. Expected of its edges: ${percentText(holds)} hold, ${percentText(rolls)} roll, ${percentText(chips)} chip. ${why} ${gain}`
 }
 
-/** What salt water did, beside what the model says of the route. */
+/** What salt water did to blades of one route, beside what the model says of that route. */
 export function saltWords(
   results: readonly EdgeTest['result'][],
   { index, chromiumInSolution, stainless, temperPenalty, slowCoolingPenalty }: Corrosion,
 ): string {
   const clean = results.filter(result => result === 'clean').length
-  const lost = temperPenalty + slowCoolingPenalty
+  const lost = 1 - (1 - temperPenalty) * (1 - slowCoolingPenalty)
   const film = stainless
     ? 'enough for a film that protects it'
     : 'too little for a film that protects it: it rusts, whatever else is in it'

@@ -53,9 +53,9 @@ describe('what a batch costs', () => {
 
   it('takes the foil as it was cut, else by the area of its packets, worked by hand', () => {
     expect([costOf().foil, costOf({ ...four, foilCutM: 2 }).costs.protection]).toEqual(['cut', 40])
-    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm, four of them on a roll of which 85 % is used.
+    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm, four of them on a roll of which 87 % is used.
     const envelope = { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }
-    const byHand = (4 * 0.336 * 0.139) / (shop.foil.rollWidthMm / 1000) / 0.85
+    const byHand = (4 * 0.336 * 0.139) / (shop.foil.rollWidthMm / 1000) / 0.87
     const { foil, costs } = costOf({ ...trayOfBlades(4), envelope })
     expect([foil, costs.protection]).toEqual(['area', expect.closeTo(byHand * 20, 1)])
   })

@@ -13,24 +13,23 @@ export function useWishedPictures(batchId: string) {
   const [digested, setDigested] = useState<readonly (Picture & { readonly sha256: string })[]>()
   useEffect(() => {
     let isGone = false
-    if (stored) void Promise.all(stored.map(withDigest)).then(all => isGone || setDigested(all))
+    const asked = stored?.filter(one => wished.has(one.of))
+    if (asked) void Promise.all(asked.map(withDigest)).then(all => isGone || setDigested(all))
     return () => {
       isGone = true
     }
-  }, [stored])
+  }, [stored, wished])
   return useMemo(() => {
     const jpegs = new Map(digested?.map(one => [one.sha256, one.jpeg]))
     return {
       subjects: PICTURE_SUBJECTS.flatMap(of => {
-        const count = digested?.filter(one => one.of === of).length ?? 0
+        const count = stored?.filter(one => one.of === of).length ?? 0
         return count > 0 ? [[of, count] as const] : []
       }),
       wished,
       setWished,
-      pictures: digested
-        ?.filter(one => wished.has(one.of))
-        .map(({ bladeId, of, at, note, sha256 }) => ({ bladeId, of, at, note, sha256 })),
+      pictures: digested?.map(({ bladeId, of, at, note, sha256 }) => ({ bladeId, of, at, note, sha256 })),
       jpegOf: (({ sha256 }) => jpegs.get(sha256) ?? null) satisfies JpegOf,
     }
-  }, [digested, wished])
+  }, [stored, digested, wished])
 }

@@ -1,15 +1,15 @@
 import { useMemo, useState } from 'react'
 import { attendedMinByBatch } from '../../core/run/attended'
-import { COST_KINDS } from '../../data/task-times'
 import { useBatchesOfYear, useFirstYear } from '../../store/hooks'
 import { useRunsOfSome } from '../../store/run-hooks'
 import { Figure } from '../../ui/Bench'
+import { CostTable } from '../../ui/CostTable'
 import { day } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { ScrollRegion } from '../../ui/ScrollRegion'
 import { useSay } from '../../ui/Units'
-import { COST_NAMES, hoursWords, yearGoodWords } from '../../words/cost'
+import { hoursWords, yearGoodWords } from '../../words/cost'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 
@@ -66,22 +66,7 @@ function CostOf({ year }: { year: number }) {
       </div>
       <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[360px_1fr]">
         <div>
-          <table className="sheet">
-            <thead>
-              <tr>
-                <th>Paid for</th>
-                <th className="!text-right">{year}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {COST_KINDS.map(kind => (
-                <tr key={kind}>
-                  <td>{COST_NAMES[kind]}</td>
-                  <td className="text-right">{say.money(cost.costs[kind])}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <CostTable columns={[{ head: String(year), costs: cost.costs, total: cost.total }]} />
           <p className="pt-2 text-small">Hours: {hoursWords(cost)}.</p>
           <p className="pt-1 text-note text-ink-2">
             At today’s prices and minutes, which are in the <a href="/workshop">Workshop</a>; foil as it was cut, else

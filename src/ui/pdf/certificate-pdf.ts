@@ -11,6 +11,8 @@ const LINE_MM = 6.2
 /** Where the values of the table begin, from the margin. */
 const VALUE_MM = 45
 const CODE_MM = 26
+/** How full a line is taken to be that breaks between words; an allowance of this layout. */
+const FULL_LINE = 0.96
 /** Kept free at the foot of each page, for the code and what it stands for. */
 const FOOT_MM = MARGIN_MM + CODE_MM + 6
 /** Two pictures a row, each no higher than this. */
@@ -93,9 +95,9 @@ function sheetsOf({ pdf, font, bold, longMm, shortMm, plain }: Setting) {
     room: (mm: number) => {
       if (yMm - mm < FOOT_MM) turn()
     },
-    /** Lines that a text takes in a width, by its letters. */
+    /** Lines that a text takes in a width; they break between words, so that none is quite full. */
     linesOf: (text: string, size: number, widthMm: number) =>
-      Math.max(1, Math.ceil(font.widthOfTextAtSize(plain(text), size) / pt(widthMm) / 0.96)),
+      Math.max(1, Math.ceil(font.widthOfTextAtSize(plain(text), size) / pt(widthMm) / FULL_LINE)),
   }
 }
 type Sheets = ReturnType<typeof sheetsOf>

@@ -5,16 +5,15 @@ import { lossOf, quoteOf } from '../../../../core/job/quote'
 import { bladesOf } from '../../../../core/job/tray'
 import { attendedMinByBatch } from '../../../../core/run/attended'
 import { BOUNDS } from '../../../../core/shop/bounds'
-import { COST_KINDS } from '../../../../data/task-times'
 import { useNewestBatches } from '../../../../store/hooks'
 import { useRunsOf } from '../../../../store/run-hooks'
 import { Figure } from '../../../../ui/Bench'
+import { CostTable } from '../../../../ui/CostTable'
 import { NumberField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
 import {
   bladeCostWords,
-  COST_NAMES,
   FOIL_FROM_WORDS,
   hoursWords,
   lossWords,
@@ -54,29 +53,12 @@ export function CostView() {
   return (
     <div className="grid gap-x-10 gap-y-3 md:grid-cols-2">
       <div>
-        <table className="sheet">
-          <thead>
-            <tr>
-              <th>Paid for</th>
-              <th className="!text-right">Batch</th>
-              <th className="!text-right">A good blade</th>
-            </tr>
-          </thead>
-          <tbody>
-            {COST_KINDS.map(kind => (
-              <tr key={kind}>
-                <td>{COST_NAMES[kind]}</td>
-                <td className="text-right">{say.money(cost.costs[kind])}</td>
-                <td className="text-right">{say.money(cost.good > 0 ? cost.costs[kind] / cost.good : 0)}</td>
-              </tr>
-            ))}
-            <tr className="font-semibold">
-              <td>Together</td>
-              <td className="text-right">{say.money(cost.total)}</td>
-              <td className="text-right">{say.money(cost.perGood)}</td>
-            </tr>
-          </tbody>
-        </table>
+        <CostTable
+          columns={[
+            { head: 'Batch', costs: cost.costs, total: cost.total },
+            { head: 'A good blade', costs: cost.costs, total: cost.total, by: cost.good },
+          ]}
+        />
         <EachBlade cost={cost} />
       </div>
       <div>

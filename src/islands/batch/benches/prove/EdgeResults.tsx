@@ -10,7 +10,7 @@ import { editBlade } from '../../edit'
 /** What the edges of this steel did, newest first: of this batch, and of others. */
 export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
   const { batch, shown } = useBench()
-  const { prediction } = shown
+  const { prediction, group } = shown
   const say = useSay()
   if (proved.length === 0)
     return (
@@ -25,7 +25,12 @@ export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
       edgeTests: (blade.edgeTests ?? []).filter(test => test.id !== testId),
     }))
   const edges = proved.filter(one => one.test.kind !== 'salt-water')
-  const salt = proved.filter(one => one.test.kind === 'salt-water').map(one => one.test.result)
+  // The model is asked of this batch's route: blades of other routes say nothing of it.
+  const salt = proved
+    .filter(
+      ({ test, batchId, blade }) => test.kind === 'salt-water' && batchId === batch.id && blade.group.id === group.id,
+    )
+    .map(({ test }) => test.result)
   const share = (result: string) => rateOf(edges.filter(one => one.test.result === result).length, edges.length)
   return (
     <>
