@@ -40,7 +40,10 @@ export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
         </p>
       )}
       {salt.length > 0 && prediction && <p className="pb-2 text-small">{saltWords(salt, prediction.corrosion)}</p>}
-      <ScrollRegion label="Edge tests" className="max-h-[280px] overflow-y-auto">
+      <ScrollRegion
+        label="Edge tests"
+        className={`overflow-y-auto ${salt.length > 0 ? 'max-h-[225px]' : 'max-h-[280px]'}`}
+      >
         <table className="sheet">
           <thead className="sticky top-0 bg-ash">
             <tr>
