@@ -9,39 +9,59 @@ export interface TooSmall {
 }
 
 /** Text from 13 px (12 in the rail), controls from 44 px high, 32 in the rows of tables and lists; links in running text aside. */
-export const tooSmallIn = (page: Page): Promise<TooSmall> =>
+export const tooSmallIn = async (page: Page): Promise<TooSmall> => ({
+  texts: await smallTextsIn(page),
+  controls: await lowControlsIn(page),
+  overflowPx: await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+})
+
+const smallTextsIn = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
-    const LEAST = { text: 13, rail: 12, control: 44, inRow: 32 }
-    const isShown = (element: Element) => {
-      const box = element.getBoundingClientRect()
-      const style = getComputedStyle(element)
-      if (box.width < 2 || box.height < 2 || style.visibility === 'hidden' || style.opacity === '0') return false
-      return !element.closest('.sr-only')
-    }
     const sizeOf = (element: Element) => {
       const px = Number.parseFloat(getComputedStyle(element).fontSize)
       const matrix = element instanceof SVGGraphicsElement ? element.getScreenCTM() : null
       return matrix ? px * Math.hypot(matrix.a, matrix.b) : px
     }
-    const texts: string[] = []
+    const isRead = (element: Element) => {
+      const box = element.getBoundingClientRect()
+      return (
+        box.width >= 2 &&
+        box.height >= 2 &&
+        element.checkVisibility({ visibilityProperty: true }) &&
+        getComputedStyle(element).opacity !== '0' &&
+        !element.closest('.sr-only, script, style')
+      )
+    }
+    const small: string[] = []
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     while (walker.nextNode()) {
       const text = walker.currentNode.textContent?.trim() ?? ''
       const element = walker.currentNode.parentElement
-      if (text === '' || !element || /^(SCRIPT|STYLE)$/.test(element.tagName) || !isShown(element)) continue
-      const least = element.closest('nav[aria-label="Places"]') ? LEAST.rail : LEAST.text
-      if (sizeOf(element) < least - 0.05) texts.push(`${text.slice(0, 40)}: ${sizeOf(element).toFixed(1)} px`)
+      if (text === '' || !element || !isRead(element)) continue
+      const least = element.closest('nav[aria-label="Places"]') ? 12 : 13
+      if (sizeOf(element) < least - 0.05) small.push(`${text.slice(0, 40)}: ${sizeOf(element).toFixed(1)} px`)
     }
-    const controls: string[] = []
-    for (const element of document.querySelectorAll('a[href], button, input, select, textarea, summary')) {
-      if (!isShown(element) || element.closest('svg')) continue
-      if (element.tagName === 'A' && getComputedStyle(element).display === 'inline') continue
-      const target = element.closest('label') ?? element
-      const { height } = target.getBoundingClientRect()
-      const least = element.closest('tr, li, dl') ? LEAST.inRow : LEAST.control
+    return small
+  })
+
+const lowControlsIn = (page: Page): Promise<string[]> =>
+  page.locator('a[href], button, input, select, textarea, summary').evaluateAll(elements => {
+    const isPressed = (element: Element) => {
+      const box = element.getBoundingClientRect()
+      const style = getComputedStyle(element)
+      return (
+        box.width >= 2 &&
+        box.height >= 2 &&
+        style.visibility !== 'hidden' &&
+        style.opacity !== '0' &&
+        !element.closest('.sr-only, svg') &&
+        !(element.tagName === 'A' && style.display === 'inline')
+      )
+    }
+    return elements.filter(isPressed).flatMap(element => {
+      const { height } = (element.closest('label') ?? element).getBoundingClientRect()
+      const least = element.closest('tr, li, dl') ? 32 : 44
       const name = element.getAttribute('aria-label') ?? element.textContent ?? ''
-      if (height < least - 0.5)
-        controls.push(`${name.trim().slice(0, 40)} (${element.tagName}): ${Math.round(height)} px`)
-    }
-    return { texts, controls, overflowPx: document.documentElement.scrollWidth - innerWidth }
+      return height < least - 0.5 ? [`${name.trim().slice(0, 40)} (${element.tagName}): ${Math.round(height)} px`] : []
+    })
   })

@@ -4,6 +4,7 @@
  */
 let isGoingOn = false
 
+/** Whether a call runs inside `continuing` right now. */
 export const isContinuing = (): boolean => isGoingOn
 
 /** Calls something as the continuation of what was kept before. */

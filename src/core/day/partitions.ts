@@ -23,6 +23,7 @@ export function createRuns(problem: DayProblem) {
   }
 }
 
+/** Whether a set of groups can go into the oven together. */
 export const isRun = (answer: HotRun | RunRefusal): answer is HotRun => 'tasks' in answer
 
 /** Every way to join atoms in which each set can go into the oven together; for many atoms none joined, all that can be, and some drawn. */
@@ -68,6 +69,7 @@ function joined(order: readonly number[], fits: (set: readonly number[]) => bool
   return sets
 }
 
+/** The same items in a drawn order, every order as likely (Fisher and Yates); the given list is left as it is. */
 export function shuffled<T>(items: readonly T[], random: Random): T[] {
   const drawn = [...items]
   for (let i = drawn.length - 1; i > 0; i--) {

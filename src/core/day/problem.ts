@@ -100,7 +100,9 @@ export type RunAnswer =
   | { readonly ok: true; readonly run: HotRun }
   | { readonly ok: false; readonly refusal: RunRefusal }
 
+/** Minutes rounded up to the plan's grid; what is on it but for rounding stays. @example upToGrid(7) // 10 */
 export const upToGrid = (min: number): number => Math.ceil(min / GRID_MIN - 1e-9) * GRID_MIN
+/** Minutes rounded down to the plan's grid; what is on it but for rounding stays. @example downToGrid(7) // 5 */
 export const downToGrid = (min: number): number => Math.floor(min / GRID_MIN + 1e-9) * GRID_MIN
 
 /** How much each oven and the cold box hold, packets. */
@@ -109,4 +111,5 @@ export const capacityOf = ({ ovens, coldBoxPackets }: DayProblem) => ({
   box: coldBoxPackets,
 })
 
+/** The oven that tempers: one of its own, or the one that hardens. */
 export const temperOvenOf = ({ ovens, temperOven }: DayProblem): DayOven => ovens[temperOven] as DayOven

@@ -101,6 +101,28 @@ export function createSearch(
     return bound
   }
 
+  const sumOf = (starts: Float64Array): number => {
+    let sum = 0
+    for (let i = 0; i < count; i++) if (active[i]) sum += starts[i] as number
+    return sum
+  }
+
+  /** What is there, each as early as the hours of work let it; `fits` says whether nothing is too late already. */
+  function earliestStarts() {
+    const starts = network.earliest.slice()
+    const seeds: number[] = []
+    let fits = true
+    for (let i = 0; i < count; i++) {
+      if (!active[i]) continue
+      if (!network.stood[i])
+        starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
+      const start = starts[i] as number
+      if (!(start < Number.POSITIVE_INFINITY) || start > (latest[i] as number)) fits = false
+      seeds.push(i)
+    }
+    return { starts, seeds, fits }
+  }
+
   /** A node with one more decision taken; null where it cannot be, or would end too late. */
   function after(node: Node, decision: Decision, beforeMin: number, budget: Budget): Node | null {
     const starts = node.starts.slice()
@@ -131,17 +153,7 @@ export function createSearch(
     let openMin = Number.POSITIVE_INFINITY
     clashes.among(active)
     for (const decision of asked.fixed) add(decision)
-    const starts = network.earliest.slice()
-    const seeds: number[] = []
-    let fits = true
-    for (let i = 0; i < count; i++) {
-      if (!active[i]) continue
-      if (!network.stood[i])
-        starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
-      if (!((starts[i] as number) < Number.POSITIVE_INFINITY) || (starts[i] as number) > (latest[i] as number))
-        fits = false
-      seeds.push(i)
-    }
+    const { starts, seeds, fits } = earliestStarts()
     const visit = (node: Node) => {
       if (node.boundMin >= beforeMin || (asked.first && best)) return
       if (budget.left <= 0) {
@@ -167,11 +179,6 @@ export function createSearch(
           return child ? [{ decision, child }] : []
         })
         .sort((a, b) => a.child.boundMin - b.child.boundMin || sumOf(a.child.starts) - sumOf(b.child.starts))
-    const sumOf = (of: Float64Array): number => {
-      let sum = 0
-      for (let i = 0; i < count; i++) if (active[i]) sum += of[i] as number
-      return sum
-    }
     if (fits && settle(starts, seeds, beforeMin, budget)) {
       let closings = Int16Array.from(network.stays, (_, i) => i)
       for (const { merge } of asked.fixed) closings = mergedClosings(closings, merge)

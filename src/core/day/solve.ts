@@ -1,4 +1,4 @@
-import { createRandom } from '../numeric/random'
+import { createRandom, type Random } from '../numeric/random'
 import { calendarOf } from './calendar'
 import type { Network } from './day-network'
 import type { DayPlan, PlanOptions } from './day-plan'
@@ -41,6 +41,72 @@ function within<T>(budget: Budget, most: number, use: (own: Budget) => T): T {
   return result
 }
 
+/** All ways that are looked at, the most promising first, with the best plan found so far. */
+interface Race {
+  readonly ways: readonly Way[]
+  readonly budget: Budget
+  readonly random: Random
+  /** The way whose plan ends soonest. */
+  best: Way | null
+  readonly onTaken: (way: Way, placed: Placed) => void
+}
+
+const finishOf = ({ best }: Race): number => (best ? endOf(best) : Number.POSITIVE_INFINITY)
+const isWorthwhile = (race: Race, way: Way): boolean => !way.closed && way.boundMin < finishOf(race)
+
+/** Takes what was found of a way, if anything, where it is better. */
+function take(race: Race, way: Way, placed: Placed | null) {
+  if (!placed) return
+  const isBest = placed.finishMin < finishOf(race)
+  if (placed.finishMin < endOf(way)) way.best = placed
+  if (!isBest) return
+  race.best = way
+  race.onTaken(way, placed)
+}
+
+/** Every plan of a way that could be better, as far as half of what is left of the budget goes. */
+function goThrough(race: Race, way: Way) {
+  within(race.budget, race.budget.left / 2, own => {
+    const beforeMin = finishOf(race)
+    const found = way.search.find({ runs: new Set(way.runs.keys()), fixed: [], beforeMin, budget: own })
+    way.closed = own.left > 0
+    way.boundMin = Math.max(way.boundMin, Math.min(found.boundMin, beforeMin))
+    if (found.starts && found.closings)
+      take(race, way, { starts: found.starts, closings: found.closings, finishMin: found.finishMin })
+  })
+}
+
+/** First plans, by putting in one run after another: of every way, the promising ones first. */
+function planFirst(race: Race, keptForLater: number) {
+  const { budget, random } = race
+  for (const way of race.ways)
+    for (let i = 0; i < FIRST_ORDERS && isWorthwhile(race, way) && (!race.best || budget.left > keptForLater); i++) {
+      const order = i === 0 ? longestFirst(way.network) : shuffled([...way.runs.keys()], random)
+      take(race, way, inserted(way.network, way.search, order, { budget, beforeMin: endOf(way) }))
+    }
+}
+
+/** Plans are made better, half of the ways dropped after each round. */
+function halve(race: Race) {
+  const { budget, random } = race
+  const soonest = (ways: readonly Way[]) =>
+    ways.filter(way => isWorthwhile(race, way)).sort((a, b) => endOf(a) - endOf(b))
+  let alive = soonest(race.ways.filter(way => way.best))
+  while (alive.length > 0 && budget.left > 0) {
+    const share = budget.left / 2 / alive.length
+    for (const way of alive) {
+      const start = way.best
+      if (!start || !isWorthwhile(race, way)) continue
+      within(budget, share, own =>
+        take(race, way, improved(way.network, way.search, start, { budget: own, random, boundMin: way.boundMin })),
+      )
+    }
+    if (alive.length === 1) return
+    alive = soonest(alive)
+    alive = alive.slice(0, Math.ceil(alive.length / 2))
+  }
+}
+
 /** The best plan of groups each of which can be done by itself; null where none was found within the budget. */
 export function solveDay(
   problem: DayProblem,
@@ -68,59 +134,28 @@ export function solveDay(
       }
     })
     .sort((a, b) => a.boundMin - b.boundMin || a.runs.length - b.runs.length)
-  let best: Way | null = null
-  const finish = () => best?.best?.finishMin ?? Number.POSITIVE_INFINITY
-  const boundNow = () =>
-    Math.min(finish(), ...ways.map(way => way.boundMin)) - (count > MOST_JOINED_ALL_WAYS ? DRAWN_SLACK_MIN : 0)
-  const take = (way: Way, placed: Placed | null) => {
-    if (!placed) return
-    const isBetter = placed.finishMin < finish()
-    if (placed.finishMin < endOf(way)) way.best = placed
-    if (!isBetter) return
-    best = way
-    onBetter?.(planOf(problem, way.runs, way.network, placed, boundNow()))
+  const planAs = (way: Way, placed: Placed) => {
+    const lowest = Math.min(finishOf(race), ...ways.map(each => each.boundMin))
+    const boundMin = lowest - (count > MOST_JOINED_ALL_WAYS ? DRAWN_SLACK_MIN : 0)
+    return planOf(problem, way.runs, way.network, placed, boundMin)
   }
-  const worth = (way: Way) => !way.closed && way.boundMin < finish()
-
-  const exactly = (way: Way, most: number) =>
-    within(budget, most, own => {
-      const found = way.search.find({ runs: new Set(way.runs.keys()), fixed: [], beforeMin: finish(), budget: own })
-      way.closed = own.left > 0
-      way.boundMin = Math.max(way.boundMin, Math.min(found.boundMin, finish()))
-      if (found.starts && found.closings)
-        take(way, { starts: found.starts, closings: found.closings, finishMin: found.finishMin })
-    })
-
-  // First plans, by putting in one run after another: of every way, the promising ones first.
-  const keptForLater = visits * (1 - FIRST_SHARE)
-  for (const way of ways)
-    for (let i = 0; i < FIRST_ORDERS && worth(way) && (!best || budget.left > keptForLater); i++) {
-      const order = i === 0 ? longestFirst(way.network) : shuffled([...way.runs.keys()], random)
-      take(way, inserted(way.network, way.search, order, { budget, beforeMin: endOf(way) }))
-    }
+  const race: Race = {
+    ways,
+    budget,
+    random,
+    best: null,
+    onTaken: (way, placed) => onBetter?.(planAs(way, placed)),
+  }
+  planFirst(race, visits * (1 - FIRST_SHARE))
   // What is small is gone through whole.
   for (const way of ways) {
-    if (worth(way)) way.boundMin = Math.max(way.boundMin, parts.pairBound(way.partition, budget))
-    if (worth(way) && way.runs.length <= EXACT_RUNS) exactly(way, budget.left / 2)
+    if (isWorthwhile(race, way)) way.boundMin = Math.max(way.boundMin, parts.pairBound(way.partition, budget))
+    if (isWorthwhile(race, way) && way.runs.length <= EXACT_RUNS) goThrough(race, way)
   }
-  // The rest is made better, half of the ways in each round.
-  let alive = ways.filter(way => worth(way) && way.best).sort((a, b) => endOf(a) - endOf(b))
-  while (alive.length > 0 && budget.left > 0) {
-    const share = budget.left / 2 / alive.length
-    for (const way of alive) {
-      const start = way.best
-      if (!start || !worth(way)) continue
-      within(budget, share, own =>
-        take(way, improved(way.network, way.search, start, { budget: own, random, boundMin: way.boundMin })),
-      )
-    }
-    if (alive.length === 1) break
-    alive = alive.filter(worth).sort((a, b) => endOf(a) - endOf(b))
-    alive = alive.slice(0, Math.ceil(alive.length / 2))
-  }
-  for (const way of ways) if (worth(way) && budget.left > 0) exactly(way, budget.left / 2)
-  const found = best as Way | null
-  return { plan: found?.best ? planOf(problem, found.runs, found.network, found.best, boundNow()) : null }
+  halve(race)
+  for (const way of ways) if (isWorthwhile(race, way) && budget.left > 0) goThrough(race, way)
+  const { best } = race
+  return { plan: best?.best ? planAs(best, best.best) : null }
 }
 
 /** Runs by how long all of theirs takes, the longest first. */

@@ -8,6 +8,7 @@ import { editBlade } from './tray-edit'
 export const nextTemper = (route: Pick<PlannedRoute, 'tempers'>, stage: Stage): Temper | null =>
   route.tempers[temperOf(stage) ?? 0] ?? null
 
+/** Whether two tempers are there and the same, °C and minutes alike. */
 export const sameTemper = (a: Temper | null, b: Temper | null): boolean =>
   a !== null && b !== null && a.atC === b.atC && a.holdMin === b.holdMin
 

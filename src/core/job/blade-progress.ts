@@ -21,6 +21,13 @@ const KINDS: Readonly<Partial<Record<Run['steps'][number]['kind'], BladeProgress
   'temper-out': 'tempered',
 }
 
+/** A blade's progress once one more thing was confirmed of it. */
+function after(before: BladeProgress | undefined, kind: BladeProgress['kind'], atMs: number): BladeProgress {
+  if (kind === 'in-oven') return { kind, atMs, loadedMs: atMs, round: 0 }
+  const round = (before?.round ?? 0) + (kind === 'in-temper' ? 1 : 0)
+  return { kind, atMs, loadedMs: before?.loadedMs ?? atMs, round }
+}
+
 /** Where each blade of a batch stands after its runs in the shop, oldest first; those that are gone are left out. */
 export function bladeProgress(runs: readonly Run[]): Map<string, BladeProgress> {
   const found = new Map<string, BladeProgress>()
@@ -29,12 +36,8 @@ export function bladeProgress(runs: readonly Run[]): Map<string, BladeProgress> 
     for (const { step, atS } of confirmed) {
       const kind = KINDS[step.kind]
       if (!kind) continue
-      for (const id of step.bladeIds) {
-        const round = kind === 'in-oven' ? 0 : (found.get(id)?.round ?? 0) + (kind === 'in-temper' ? 1 : 0)
-        const atMs = realMsAt(run.clock, atS)
-        const loadedMs = kind === 'in-oven' ? atMs : (found.get(id)?.loadedMs ?? atMs)
-        found.set(id, { kind, atMs, loadedMs, round })
-      }
+      const atMs = realMsAt(run.clock, atS)
+      for (const id of step.bladeIds) found.set(id, after(found.get(id), kind, atMs))
     }
     for (const id of gone.keys()) found.delete(id)
     // A run that was called off has nothing in its oven any more.

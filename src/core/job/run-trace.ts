@@ -19,32 +19,46 @@ export interface TracePoint {
 const starts = (stretches: readonly Stretch[], phase: Phase) =>
   stretches.filter(s => s.phase === phase).map(s => s.startMin)
 
+type StepKind = Run['steps'][number]['kind']
+
+const PHASE_AT: Readonly<Partial<Record<StepKind, Phase>>> = {
+  'full-heat': 'soak',
+  pull: 'quench',
+  'cold-in': 'chill',
+  'cold-out': 'warm',
+  'temper-in': 'temper-ramp',
+  'temper-out': 'cool',
+}
+
+/** The plan's minute of a step, with so many tempers behind; undefined where the plan has no such step. */
+function plannedMin(kind: StepKind, stretches: readonly Stretch[], tempers: number): number | undefined {
+  if (kind === 'oven-on' || kind === 'oven-on-loaded') return 0
+  if (kind === 'load') return stretches.find(s => s.note?.code === 'load')?.startMin
+  if (kind === 'measure') return stretches.at(-1)?.endMin
+  const phase = PHASE_AT[kind]
+  const repeats = kind === 'temper-in' || kind === 'temper-out'
+  return phase && starts(stretches, phase)[repeats ? tempers : 0]
+}
+
 /** Ties what was confirmed to where it stands in the plan of one group's blades. */
 function anchorsOf(run: Run, stretches: readonly Stretch[], bladeIds: ReadonlySet<string>): Anchor[] {
-  const moves = (ids: readonly string[]) => ids.some(id => bladeIds.has(id))
-  const temperIn = starts(stretches, 'temper-ramp')
-  const temperOut = starts(stretches, 'cool')
-  const load = stretches.find(s => s.note?.code === 'load')?.startMin
   const anchors: Anchor[] = []
-  const tie = (atS: number, planMin: number | undefined) => {
-    const last = anchors[anchors.length - 1]
-    if (planMin !== undefined && (!last || planMin > last.planMin)) anchors.push({ atS, planMin })
-  }
   let tempers = 0
   let loaded = false
   for (const { step, atS } of runStateAt(run, 0).confirmed) {
-    if ((step.kind === 'oven-on' || step.kind === 'oven-on-loaded') && anchors.length === 0) tie(atS, 0)
-    if (step.kind === 'load' && moves(step.bladeIds)) {
-      loaded = true
-      tie(atS, load)
-    }
-    if (step.kind === 'full-heat' && loaded) tie(atS, starts(stretches, 'soak')[0])
-    if (step.kind === 'pull' && moves(step.bladeIds)) tie(atS, starts(stretches, 'quench')[0])
-    if (step.kind === 'cold-in' && moves(step.bladeIds)) tie(atS, starts(stretches, 'chill')[0])
-    if (step.kind === 'cold-out' && moves(step.bladeIds)) tie(atS, starts(stretches, 'warm')[0])
-    if (step.kind === 'temper-in' && moves(step.bladeIds)) tie(atS, temperIn[tempers])
-    if (step.kind === 'temper-out' && moves(step.bladeIds)) tie(atS, temperOut[tempers++])
-    if (step.kind === 'measure') tie(atS, stretches[stretches.length - 1]?.endMin)
+    const { kind } = step
+    const moves = step.bladeIds.some(id => bladeIds.has(id))
+    if (kind === 'load' && moves) loaded = true
+    const counts =
+      kind === 'oven-on' || kind === 'oven-on-loaded'
+        ? anchors.length === 0
+        : kind === 'full-heat'
+          ? loaded
+          : kind === 'measure' || moves
+    const planMin = counts ? plannedMin(kind, stretches, tempers) : undefined
+    const last = anchors.at(-1)
+    if (planMin !== undefined && (!last || planMin > last.planMin)) anchors.push({ atS, planMin })
+    if (kind === 'temper-out' && moves) tempers++
   }
   return anchors
 }

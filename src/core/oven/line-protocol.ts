@@ -67,34 +67,52 @@ export function writeCommand(command: ControllerCommand): string {
   }
 }
 
-const unread = (line: string) => fail('unknown-command', { line: line.slice(0, 60) })
+/** What follows a word, read as that command; null where it cannot be. */
+type ReadRest = (rest: readonly string[]) => ControllerCommand | null
 
-/** Errors: 'command'. */
+const alone =
+  (command: ControllerCommand): ReadRest =>
+  rest =>
+    rest.length === 0 ? command : null
+
+const oneNumber = (rest: readonly string[]) => (rest.length === 1 ? Number(rest[0]) : Number.NaN)
+
+const readStep: ReadRest = rest => {
+  if (rest.length !== 4) return null
+  const [number = Number.NaN, rate = Number.NaN, targetC = Number.NaN, holdMin = Number.NaN] = rest.map(Number)
+  const rateCPerH = rest[1] === 'FULL' ? null : rate
+  const whole = Number.isInteger(number) && [targetC, holdMin, rateCPerH ?? 1].every(Number.isFinite)
+  return whole && (rateCPerH ?? 1) > 0 && holdMin >= 0
+    ? { kind: 'step', number, step: { rateCPerH, targetC, holdMin } }
+    : null
+}
+
+const READERS: Readonly<Record<string, ReadRest>> = {
+  'ID?': alone({ kind: 'identify' }),
+  'READ?': alone({ kind: 'read' }),
+  RUN: alone({ kind: 'run' }),
+  STOP: alone({ kind: 'stop' }),
+  PROG: rest => {
+    const steps = oneNumber(rest)
+    return Number.isInteger(steps) ? { kind: 'begin', steps } : null
+  },
+  SPEED: rest => {
+    const times = oneNumber(rest)
+    return times >= 1 && times <= 600 ? { kind: 'speed', times } : null
+  },
+  DOOR: ([how]) => (how === 'OPEN' || how === 'SHUT' ? { kind: 'door', open: how === 'OPEN' } : null),
+  FAULT: ([name]) => {
+    const fault = CONTROLLER_FAULTS.find(known => known.toUpperCase() === name)
+    return fault ? { kind: 'fault', fault } : null
+  },
+  STEP: readStep,
+}
+
+/** Errors: 'unknown-command'. */
 export function readCommand(line: string): Result<ControllerCommand> {
   const [word = '', ...rest] = line.trim().toUpperCase().split(/\s+/)
-  const numbers = rest.map(Number)
-  const [first = Number.NaN] = numbers
-  const none = rest.length === 0
-  if (word === 'ID?' && none) return ok({ kind: 'identify' })
-  if (word === 'READ?' && none) return ok({ kind: 'read' })
-  if (word === 'RUN' && none) return ok({ kind: 'run' })
-  if (word === 'STOP' && none) return ok({ kind: 'stop' })
-  if (word === 'PROG' && rest.length === 1 && Number.isInteger(first)) return ok({ kind: 'begin', steps: first })
-  if (word === 'SPEED' && rest.length === 1 && first >= 1 && first <= 600) return ok({ kind: 'speed', times: first })
-  if (word === 'DOOR' && (rest[0] === 'OPEN' || rest[0] === 'SHUT'))
-    return ok({ kind: 'door', open: rest[0] === 'OPEN' })
-  if (word === 'FAULT') {
-    const fault = CONTROLLER_FAULTS.find(name => name.toUpperCase() === rest[0])
-    if (fault) return ok({ kind: 'fault', fault })
-  }
-  if (word === 'STEP' && rest.length === 4) {
-    const [number = Number.NaN, rate = Number.NaN, targetC = Number.NaN, holdMin = Number.NaN] = numbers
-    const rateCPerH = rest[1] === 'FULL' ? null : rate
-    const whole = Number.isInteger(number) && [targetC, holdMin, rateCPerH ?? 1].every(Number.isFinite)
-    if (whole && (rateCPerH ?? 1) > 0 && holdMin >= 0)
-      return ok({ kind: 'step', number, step: { rateCPerH, targetC, holdMin } })
-  }
-  return unread(line)
+  const command = Object.hasOwn(READERS, word) ? READERS[word]?.(rest) : null
+  return command ? ok(command) : fail('unknown-command', { line: line.slice(0, 60) })
 }
 
 /** A reading as a line of the protocol, docs/devices.md; temperatures °C, times s. */

@@ -83,6 +83,57 @@ export function rackView(count: number, chamberWidthMm: number, bladeWidthMm: nu
   return Math.max(0.2, 1 + ratio - Math.sqrt(1 + ratio ** 2))
 }
 
+/** Blades of one entry of the load as they go through the programme. */
+interface Loaded {
+  readonly load: SimulatedLoad
+  /** Of the hottest hold it is there for, °C. */
+  readonly hottestC: number
+  handle: number | null
+  out: boolean
+  insertedMin: number | null
+  withinFiveCMin: number | null
+  soakMin: number
+  steepestKPerMin: number
+  skinAheadK: number
+  peakC: number
+  lastC: number
+}
+
+const isInside = (entry: Loaded): entry is Loaded & { handle: number } => entry.handle !== null && !entry.out
+
+/** Puts in and takes out what is due; says whether the door was opened for it. */
+function moveDue(entry: Loaded, model: OvenModel, min: number, step: number): boolean {
+  if (isInside(entry) && step >= (entry.load.outAtSegment ?? Number.POSITIVE_INFINITY)) {
+    model.remove(entry.handle)
+    entry.out = true
+    return true
+  }
+  if (entry.handle !== null || !dueNow(entry.load.when, min, model.indicatedC, step)) return false
+  entry.handle = model.insert({ ...entry.load, view: 1 })
+  entry.insertedMin = min
+  return true
+}
+
+/** Only what is in the oven stands in the way of what is in it. */
+function crowd(loads: readonly Loaded[], model: OvenModel, chamberWidthMm: number) {
+  const inside = loads.filter(isInside)
+  const count = inside.reduce((sum, entry) => sum + entry.load.count, 0)
+  for (const { load, handle } of inside)
+    model.setView(handle, load.view ?? rackView(count, chamberWidthMm, load.widthMm))
+}
+
+/** What one step of time did to blades that are in the oven. */
+function follow(entry: Loaded, c: number, timeS: number, dtS: number) {
+  const kPerS = (c - entry.lastC) / dtS
+  entry.steepestKPerMin = Math.max(entry.steepestKPerMin, kPerS * 60)
+  entry.skinAheadK = Math.max(entry.skinAheadK, skinAhead(entry.load.thicknessMm, c, kPerS))
+  entry.lastC = c
+  entry.peakC = Math.max(entry.peakC, c)
+  if (c < entry.hottestC - ARRIVED_WITHIN_K) return
+  entry.withinFiveCMin ??= timeS / 60
+  entry.soakMin += dtS / 60
+}
+
 /**
  * A programme run on an oven with its load: what the display shows, what the blades see, and what it takes. The controller
  * is clipped PI with its integral held while clipped. Source: docs/method.md, 'Oven'.
@@ -91,27 +142,21 @@ export function simulateOven(request: SimulationRequest): Simulation {
   const model = new OvenModel(request.oven, request.startC)
   const controller = followProgramme(request.segments, request.startC)
   const ended = request.segments.map(() => null as number | null)
-  const loads = request.load.map(load => ({
-    load,
-    hottestC: Math.max(...request.segments.slice(0, load.outAtSegment).map(s => s.targetC)),
-    out: false,
-    handle: null as number | null,
-    insertedMin: null as number | null,
-    withinFiveCMin: null as number | null,
-    soakMin: 0,
-    steepestKPerMin: 0,
-    skinAheadK: 0,
-    peakC: Number.NEGATIVE_INFINITY,
-    lastC: 20,
-  }))
-  /** Only what is in the oven stands in the way of what is in it. */
-  const crowd = () => {
-    const inside = loads.filter(entry => entry.handle !== null && !entry.out)
-    const count = inside.reduce((sum, entry) => sum + entry.load.count, 0)
-    for (const { load, handle } of inside)
-      if (handle !== null)
-        model.setView(handle, load.view ?? rackView(count, request.oven.chamberMm.width, load.widthMm))
-  }
+  const loads = request.load.map(
+    (load): Loaded => ({
+      load,
+      hottestC: Math.max(...request.segments.slice(0, load.outAtSegment).map(s => s.targetC)),
+      out: false,
+      handle: null,
+      insertedMin: null,
+      withinFiveCMin: null,
+      soakMin: 0,
+      steepestKPerMin: 0,
+      skinAheadK: 0,
+      peakC: Number.NEGATIVE_INFINITY,
+      lastC: 20,
+    }),
+  )
   const doors = [...request.doorOpen]
   const samples: [number, number, number | null][] = []
   let timeS = 0
@@ -119,20 +164,11 @@ export function simulateOven(request: SimulationRequest): Simulation {
   let fastUntilS = 0
   while (!controller.done() && timeS < LONGEST_MIN * 60) {
     const min = timeS / 60
-    for (const entry of loads) {
-      const { when } = entry.load
-      if (entry.handle !== null && !entry.out && controller.state().step >= (entry.load.outAtSegment ?? Infinity)) {
-        model.remove(entry.handle)
-        entry.out = true
-        crowd()
+    for (const entry of loads)
+      if (moveDue(entry, model, min, controller.state().step)) {
+        crowd(loads, model, request.oven.chamberMm.width)
         openUntilS = Math.max(openUntilS, timeS + LOADING_S)
       }
-      if (entry.handle !== null || !dueNow(when, min, model.indicatedC, controller.state().step)) continue
-      entry.handle = model.insert({ ...entry.load, view: 1 })
-      entry.insertedMin = min
-      crowd()
-      openUntilS = Math.max(openUntilS, timeS + LOADING_S)
-    }
     while (doors[0] && min >= doors[0].atMin)
       openUntilS = Math.max(openUntilS, timeS + (doors.shift() as DoorOpening).seconds)
     const open = timeS < openUntilS
@@ -143,18 +179,7 @@ export function simulateOven(request: SimulationRequest): Simulation {
     const before = controller.state().step
     controller.advance(model.indicatedC, timeS)
     if (controller.state().step > before) ended[before] = model.energyJ / 3.6e6
-    for (const entry of loads) {
-      if (entry.handle === null || entry.out) continue
-      const c = model.bladeC(entry.handle)
-      entry.steepestKPerMin = Math.max(entry.steepestKPerMin, ((c - entry.lastC) / dtS) * 60)
-      entry.skinAheadK = Math.max(entry.skinAheadK, skinAhead(entry.load.thicknessMm, c, (c - entry.lastC) / dtS))
-      entry.lastC = c
-      entry.peakC = Math.max(entry.peakC, c)
-      if (c >= entry.hottestC - ARRIVED_WITHIN_K) {
-        entry.withinFiveCMin ??= timeS / 60
-        entry.soakMin += dtS / 60
-      }
-    }
+    for (const entry of loads) if (isInside(entry)) follow(entry, model.bladeC(entry.handle), timeS, dtS)
     const first = loads[0]?.handle
     samples.push([timeS / 60, model.indicatedC, first === null || first === undefined ? null : model.bladeC(first)])
   }

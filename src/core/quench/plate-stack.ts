@@ -156,18 +156,7 @@ export class PlateStack {
         restDiagonal += h * beside
         restRight += h * beside * (c - rest)
       }
-      for (let i = 1; i < m; i++) {
-        const off = -h * (link[i - 1] as number)
-        const f = off / (d[i - 1] as number)
-        d[i] = (d[i] as number) - f * off
-        x[i] = (x[i] as number) - f * (x[i - 1] as number)
-        y[i] = (y[i] as number) - f * (y[i - 1] as number)
-      }
-      for (let i = m - 1; i >= 0; i--) {
-        const off = i + 1 < m ? h * (link[i] as number) : 0
-        x[i] = ((x[i] as number) + (i + 1 < m ? off * (x[i + 1] as number) : 0)) / (d[i] as number)
-        y[i] = ((y[i] as number) + (i + 1 < m ? off * (y[i + 1] as number) : 0)) / (d[i] as number)
-      }
+      this.sweep(m, h)
       for (let i = offset; i < m; i++) {
         restRight += h * (side[i] as number) * (x[i] as number)
         restDiagonal -= h * (side[i] as number) * (y[i] as number)
@@ -181,6 +170,25 @@ export class PlateStack {
         if (Math.abs(change) > largest) largest = Math.abs(change)
       }
       if (largest < 1e-4) break
+    }
+  }
+
+  /** Solves the chain of `m` cells for its two right sides, in place: once along it and back. */
+  private sweep(m: number, h: number): void {
+    const { link, x, y, d } = this.work
+    for (let i = 1; i < m; i++) {
+      const off = -h * (link[i - 1] as number)
+      const f = off / (d[i - 1] as number)
+      d[i] = (d[i] as number) - f * off
+      x[i] = (x[i] as number) - f * (x[i - 1] as number)
+      y[i] = (y[i] as number) - f * (y[i - 1] as number)
+    }
+    x[m - 1] = (x[m - 1] as number) / (d[m - 1] as number)
+    y[m - 1] = (y[m - 1] as number) / (d[m - 1] as number)
+    for (let i = m - 2; i >= 0; i--) {
+      const off = h * (link[i] as number)
+      x[i] = ((x[i] as number) + off * (x[i + 1] as number)) / (d[i] as number)
+      y[i] = ((y[i] as number) + off * (y[i + 1] as number)) / (d[i] as number)
     }
   }
 

@@ -35,6 +35,7 @@ const EVEN_WITHIN_MS = 1500
 /** Further on than this is asked about, ms: less is a page that was slow. */
 const ASKED_FROM_MS = 20_000
 
+/** What happened between two ticks, s; parting by less than 1.5 s, or being ahead by less than 20 s, is a busy page. */
 export function jumpBetween(before: Tick, now: Tick): ClockJump {
   const apartMs = now.wallMs - before.wallMs - (now.steadyMs - before.steadyMs)
   if (apartMs < -EVEN_WITHIN_MS) return { kind: 'set-back', byS: -apartMs / 1000 }

@@ -23,5 +23,6 @@ export function liveEvents(events: readonly RunEvent[]): RunEvent[] {
 export type EventOf<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>
 export type IncidentEvent = EventOf<'incident'>
 
+/** Events of one kind, in their order. */
 export const eventsOf = <K extends RunEvent['kind']>(events: readonly RunEvent[], kind: K): EventOf<K>[] =>
   events.filter((event): event is EventOf<K> => event.kind === kind)

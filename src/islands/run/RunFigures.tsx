@@ -95,28 +95,23 @@ function ItShows({ onShows }: { onShows: (c: number) => void }) {
   )
 }
 
+/** What the time beside it counts to. */
+function whatIsAwaited({ remainingS, ready, step, oven }: RunState): string {
+  if (remainingS !== null) return remainingS <= 0 ? 'Late by' : 'Time left'
+  if (!step?.wait) return 'When you are ready'
+  if (oven === 'hot') return 'The oven is too hot. Cool enough in about'
+  if (ready) return 'The oven should be there'
+  return oven === 'cold' ? 'The oven is there in about' : 'The blade is not at heat yet'
+}
+
 /** How long until the one action, and what comes after it. */
 export function TimeLeft({ state, waitS, next }: { state: RunState; waitS: number | null; next: string }) {
-  const { remainingS, ready, step, oven } = state
-  const late = remainingS !== null && remainingS <= 0
-  const says = late
-    ? 'Late by'
-    : remainingS !== null
-      ? 'Time left'
-      : !step?.wait
-        ? 'When you are ready'
-        : oven === 'hot'
-          ? 'The oven is too hot. Cool enough in about'
-          : ready
-            ? 'The oven should be there'
-            : oven === 'cold'
-              ? 'The oven is there in about'
-              : 'The blade is not at heat yet'
-  const time =
-    remainingS !== null ? clockText(Math.abs(remainingS)) : ready ? 'now' : waitS === null ? '…' : clockText(waitS)
+  const { remainingS, ready } = state
+  const untilReady = waitS === null ? '…' : clockText(waitS)
+  const time = remainingS !== null ? clockText(Math.abs(remainingS)) : ready ? 'now' : untilReady
   return (
     <div className="min-w-0">
-      <p className="text-large text-bone-2">{says}</p>
+      <p className="text-large text-bone-2">{whatIsAwaited(state)}</p>
       <p className={`figure text-[clamp(60px,9vw,112px)] leading-[0.95] ${ready ? 'text-hot' : ''}`} data-figure="left">
         {time}
       </p>

@@ -114,39 +114,63 @@ function ShearLines({ cuts, rollWidthMm, scale, step }: ShearProps) {
   const shown = (cuts ?? []).slice(0, step === undefined ? undefined : step + 1)
   return (
     <g className="pointer-events-none">
-      {shown.map((cut, i) => {
-        const across = cut.kind === 'across'
-        const whole = isWholeCut(cut, rollWidthMm)
-        const over = whole ? 6 * scale : 0
-        const [from, to] = [cut.fromMm - (whole ? 4 * scale : 0), cut.toMm + over]
-        const at = whole
-          ? { x: cut.atMm, y: rollWidthMm + 20 * scale }
-          : across
-            ? { x: cut.atMm + 8 * scale, y: cut.fromMm + 13 * scale }
-            : { x: cut.fromMm + 9 * scale, y: cut.atMm - 3 * scale }
-        const now = step === i
-        return (
-          <g key={i}>
-            <line
-              x1={across ? cut.atMm : from}
-              x2={across ? cut.atMm : to}
-              y1={across ? from : cut.atMm}
-              y2={across ? to : cut.atMm}
-              className={step === undefined || now ? 'stroke-ember' : 'stroke-ink-2'}
-              strokeWidth={(now ? 4 : whole ? 2.5 : 1.2) * scale}
-            />
-            <text
-              {...at}
-              textAnchor="middle"
-              fontSize={14.5 * scale}
-              fontWeight={now ? 700 : 400}
-              className={now ? 'fill-ember' : 'fill-ink-2'}
-            >
-              {i + 1}
-            </text>
-          </g>
-        )
-      })}
+      {shown.map((cut, i) => (
+        <ShearLine
+          key={i}
+          cut={cut}
+          number={i + 1}
+          rollWidthMm={rollWidthMm}
+          scale={scale}
+          now={step === i}
+          bright={step === undefined || step === i}
+        />
+      ))}
     </g>
   )
+}
+
+interface ShearLineProps {
+  readonly cut: Cut
+  readonly number: number
+  readonly rollWidthMm: number
+  readonly scale: number
+  /** The one that is made now. */
+  readonly now: boolean
+  readonly bright: boolean
+}
+
+function ShearLine({ cut, number, rollWidthMm, scale, now, bright }: ShearLineProps) {
+  const across = cut.kind === 'across'
+  const whole = isWholeCut(cut, rollWidthMm)
+  const from = cut.fromMm - (whole ? 4 * scale : 0)
+  const to = cut.toMm + (whole ? 6 * scale : 0)
+  const ends = across
+    ? { x1: cut.atMm, x2: cut.atMm, y1: from, y2: to }
+    : { x1: from, x2: to, y1: cut.atMm, y2: cut.atMm }
+  return (
+    <g>
+      <line
+        {...ends}
+        className={bright ? 'stroke-ember' : 'stroke-ink-2'}
+        strokeWidth={(now ? 4 : whole ? 2.5 : 1.2) * scale}
+      />
+      <text
+        {...numberAt(cut, rollWidthMm, scale)}
+        textAnchor="middle"
+        fontSize={14.5 * scale}
+        fontWeight={now ? 700 : 400}
+        className={now ? 'fill-ember' : 'fill-ink-2'}
+      >
+        {number}
+      </text>
+    </g>
+  )
+}
+
+/** Where a cut's number stands: under the roll for a whole one, else beside its line. */
+function numberAt(cut: Cut, rollWidthMm: number, scale: number): { readonly x: number; readonly y: number } {
+  if (isWholeCut(cut, rollWidthMm)) return { x: cut.atMm, y: rollWidthMm + 20 * scale }
+  return cut.kind === 'across'
+    ? { x: cut.atMm + 8 * scale, y: cut.fromMm + 13 * scale }
+    : { x: cut.fromMm + 9 * scale, y: cut.atMm - 3 * scale }
 }

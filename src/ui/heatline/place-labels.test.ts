@@ -32,6 +32,9 @@ const label = (key: string, middle: number, text: string, matters = 1): Label =>
   matters,
 })
 
+/** Ends of the curve's pieces. */
+const curvePoints = curveSegments(scale).flatMap(s => [[s.x1, s.y1] as const, [s.x2, s.y2] as const])
+
 describe('labels of the Heat Line', () => {
   it('never touch each other or the curve, wherever they are wanted', () => {
     fc.assert(
@@ -57,13 +60,8 @@ describe('labels of the Heat Line', () => {
               const apart = a.x + a.width < b.x || b.x + b.width < a.x || Math.abs(a.y - b.y) >= 15
               expect(apart, `${a.text} and ${b.text}`).toBe(true)
             }
-            for (const s of curveSegments(scale))
-              if (s.x2 >= a.x && s.x1 <= a.x + a.width)
-                for (const [x, y] of [
-                  [s.x1, s.y1],
-                  [s.x2, s.y2],
-                ] as const)
-                  if (x >= a.x && x <= a.x + a.width) expect(y, `${a.text} at ${x}`).toBeGreaterThan(a.y)
+            for (const [x, y] of curvePoints)
+              if (x >= a.x && x <= a.x + a.width) expect(y, `${a.text} at ${x}`).toBeGreaterThan(a.y)
           }
         },
       ),

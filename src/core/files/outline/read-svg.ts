@@ -29,30 +29,41 @@ export function readSvg(text: string): Result<Drawing> {
   }
   const root = Array.isArray(roots) ? roots.find(node => tagOf(node) === 'svg') : undefined
   if (!root) return fail('drawing-unreadable', { kind: 'svg', empty: false })
-  const shapes: Point[][] = []
-  const left = new Map<string, number>()
-  const leave = (what: string) => left.set(what, (left.get(what) ?? 0) + 1)
-  const walk = (nodes: readonly Node[], at: Matrix) => {
-    for (const node of nodes) {
-      const tag = tagOf(node)
-      const own = attributes(node)
-      for (const [key, value] of Object.entries(own)) {
-        if (/^on/i.test(key)) leave('script')
-        if (/href$/i.test(key) && !String(value).startsWith('#')) leave('outside link')
-      }
-      if (/^(script|foreignObject)$/i.test(tag)) leave('script')
-      else if (/^(image|use)$/i.test(tag)) leave('picture')
-      else if (/^(g|svg|a|symbol)$/i.test(tag)) walk((node[tag] as Node[]) ?? [], times(at, matrixOf(own.transform)))
+  const found: Found = { shapes: [], left: new Map() }
+  gather((root.svg as Node[]) ?? [], IDENTITY, found)
+  for (const key of Object.keys(attributes(root))) if (/^on/i.test(key)) leave(found, 'script')
+  const leftOut = [...found.left].map(([what, count]) => ({ what, count }))
+  return ok({ shapes: found.shapes, mmPerUnit: svgScale(attributes(root)), leftOut })
+}
+
+/** Shapes gathered so far, and how many of what was left out. */
+interface Found {
+  readonly shapes: Point[][]
+  readonly left: Map<string, number>
+}
+
+const leave = ({ left }: Found, what: string) => left.set(what, (left.get(what) ?? 0) + 1)
+
+/** Geometry of nodes and of all that is in them, laid as `at` says. */
+function gather(nodes: readonly Node[], at: Matrix, found: Found): void {
+  for (const node of nodes) {
+    const tag = tagOf(node)
+    const own = attributes(node)
+    for (const [key, value] of Object.entries(own)) {
+      if (/^on/i.test(key)) leave(found, 'script')
+      if (/href$/i.test(key) && !String(value).startsWith('#')) leave(found, 'outside link')
+    }
+    if (/^(script|foreignObject)$/i.test(tag)) leave(found, 'script')
+    else if (/^(image|use)$/i.test(tag)) leave(found, 'picture')
+    else {
+      const within = times(at, matrixOf(own.transform))
+      if (/^(g|svg|a|symbol)$/i.test(tag)) gather((node[tag] as Node[]) ?? [], within, found)
       else {
         const points = shapeOf(tag, own)
-        if (points) shapes.push(points.map(point => apply(times(at, matrixOf(own.transform)), point)))
+        if (points) found.shapes.push(points.map(point => apply(within, point)))
       }
     }
   }
-  walk((root.svg as Node[]) ?? [], IDENTITY)
-  for (const key of Object.keys(attributes(root))) if (/^on/i.test(key)) leave('script')
-  const leftOut = [...left].map(([what, count]) => ({ what, count }))
-  return ok({ shapes, mmPerUnit: svgScale(attributes(root)), leftOut })
 }
 
 /** Millimetres to a user unit, from the width of the page and its view box. */

@@ -108,6 +108,40 @@ const numberIn = (text: string | undefined): number | null => {
   return clean === '' ? null : Number(clean)
 }
 
+/** One element's typed share in a column, wt%; null where nothing, or nothing usable, was typed. */
+function readShare(
+  draft: SheetDraft,
+  column: 'nominal' | 'least' | 'most',
+  element: Element,
+  bad: Reader['say'],
+): number | null {
+  const text = draft[column][element]
+  const value = numberIn(text)
+  if (value === null) return null
+  const path = `${column}.${element}`
+  if (!Number.isFinite(value)) bad(path, 'sheet-not-a-number', { text: text ?? '' })
+  else if (value < 0) bad(path, 'sheet-negative', { element })
+  else return value
+  return null
+}
+
+/** What an element's share is taken to be where its limits alone were typed: their middle; with only a least, that. */
+const middleOf = (least: number | null, most: number | null): number | null =>
+  most === null ? least : ((least ?? 0) + most) / 2
+
+interface Share {
+  readonly value: number
+  readonly least: number | null
+  readonly most: number | null
+}
+
+/** Says where a share and its limits are at odds. */
+function checkShare(element: Element, { value, least, most }: Share, bad: Reader['say']) {
+  if (least !== null && most !== null && least > most) bad(`least.${element}`, 'sheet-least-above-most', { element })
+  if (least !== null && value < least) bad(`nominal.${element}`, 'sheet-below-least', { element, value, least })
+  if (most !== null && value > most) bad(`nominal.${element}`, 'sheet-above-most', { element, value, most })
+}
+
 function readComposition(draft: SheetDraft, { say }: Reader): { nominal: Composition | null; range: CompositionRange } {
   const nominal: Partial<Record<Element, number>> = {}
   const range: Partial<Record<Element, readonly [number, number]>> = {}
@@ -117,21 +151,12 @@ function readComposition(draft: SheetDraft, { say }: Reader): { nominal: Composi
     fine = false
   }
   for (const element of ELEMENTS) {
-    const parts = (['nominal', 'least', 'most'] as const).map(column => {
-      const value = numberIn(draft[column][element])
-      const path = `${column}.${element}`
-      if (value === null) return null
-      if (!Number.isFinite(value)) bad(path, 'sheet-not-a-number', { text: draft[column][element] ?? '' })
-      else if (value < 0) bad(path, 'sheet-negative', { element })
-      else return value
-      return null
-    })
-    const [typed, least, most] = parts as [number | null, number | null, number | null]
-    if (least !== null && most !== null && least > most) bad(`least.${element}`, 'sheet-least-above-most', { element })
-    const value = typed ?? (least !== null && most !== null ? (least + most) / 2 : most !== null ? most / 2 : least)
+    const [typed, least, most] = (['nominal', 'least', 'most'] as const).map(column =>
+      readShare(draft, column, element, bad),
+    ) as [number | null, number | null, number | null]
+    const value = typed ?? middleOf(least, most)
     if (value === null) continue
-    if (least !== null && value < least) bad(`nominal.${element}`, 'sheet-below-least', { element, value, least })
-    if (most !== null && value > most) bad(`nominal.${element}`, 'sheet-above-most', { element, value, most })
+    checkShare(element, { value, least, most }, bad)
     if (value > 0) nominal[element] = Math.round(value * 1000) / 1000
     if (least !== null || most !== null) range[element] = [least ?? 0, most ?? value]
   }
