@@ -1,19 +1,18 @@
 // npm run day-reference: solves the made-up days of src/testing/day-instances.ts with MiniZinc's own constraint solver, in Chromium,
-// and writes what their best ends are to src/testing/day-optima.json. About an hour. Nothing of the planner takes part in it.
+// and writes what their best ends are to src/testing/day-optima.json, and of days with a helper to day-optima-helper.json. About an hour. Nothing of the planner takes part in it.
 import fs from 'node:fs'
 import http from 'node:http'
 import path from 'node:path'
 import { chromium } from '@playwright/test'
 import { loadCore } from '../load-core.mjs'
 
-const [count, seconds] = [Number(process.argv[2] ?? 200), Number(process.argv[3] ?? 60)]
-const OUT = 'src/testing/day-optima.json'
+const seconds = Number(process.argv[2] ?? 60)
 const STEP = 5
 const DAYS = 5
 const DAY = 1440 / STEP
 
 const core = await loadCore()
-const { dayInstance } = await core.load('/src/testing/day-instances.ts')
+const { dayInstance, helperInstance } = await core.load('/src/testing/day-instances.ts')
 const { loadShape, transMin } = await core.load('/src/testing/check-day.ts')
 
 const dist = path.dirname(new URL(import.meta.resolve('minizinc')).pathname)
@@ -68,10 +67,13 @@ function dataOf({ shop, groups }, way, shapes, beforeMin) {
   const trans = (of, a, b) => steps(transMin(of, a, b))
   const atC = t => t.unit.first.temper.atC
   const [opens, closes] = shop.work[0]
+  const [helpOpens, helpCloses] = shop.helper?.[0] ?? [0, 0]
   return {
     horizon: steps(beforeMin),
     day: DAY,
     opens: steps(opens),
+    helpOpens: steps(helpOpens),
+    helpCloses: steps(helpCloses),
     closes: steps(closes),
     loads: way.length,
     earliest: shapes.map(s => trans(shop.oven, 20, s.entryC)),
@@ -121,31 +123,36 @@ const solve = (data, limitS) =>
     { model, data, limitS },
   )
 
-const known = fs.existsSync(OUT) ? JSON.parse(fs.readFileSync(OUT, 'utf8')) : []
-for (let seed = 0; seed < count; seed++) {
-  if (known[seed] && (known[seed].proven || known[seed].seconds >= seconds)) continue
-  const instance = dayInstance(seed)
-  const { shop, groups } = instance
-  let [bestMin, proven] = [null, true]
-  const ways = partitions(groups.map((_, i) => i)).sort((a, b) => a.length - b.length)
-  for (const way of ways) {
-    const shapes = way.map(set =>
-      loadShape(
-        shop,
-        set.map(i => groups[i]),
-      ),
-    )
-    if (shapes.some(shape => shape === null)) continue
-    const data = dataOf(instance, way, shapes, bestMin === null ? DAYS * 1440 : bestMin - STEP)
-    if (!data) continue
-    const { status, finish } = await solve(data, seconds)
-    if (finish !== null) bestMin = finish * STEP
-    if (!['OPTIMAL_SOLUTION', 'UNSATISFIABLE', 'ALL_SOLUTIONS'].includes(status)) proven = false
+async function solveAll(out, count, instanceOf) {
+  const known = fs.existsSync(out) ? JSON.parse(fs.readFileSync(out, 'utf8')) : []
+  for (let seed = 0; seed < count; seed++) {
+    if (known[seed] && (known[seed].proven || known[seed].seconds >= seconds)) continue
+    const instance = instanceOf(seed)
+    const { shop, groups } = instance
+    let [bestMin, proven] = [null, true]
+    const ways = partitions(groups.map((_, i) => i)).sort((a, b) => a.length - b.length)
+    for (const way of ways) {
+      const shapes = way.map(set =>
+        loadShape(
+          shop,
+          set.map(i => groups[i]),
+        ),
+      )
+      if (shapes.some(shape => shape === null)) continue
+      const data = dataOf(instance, way, shapes, bestMin === null ? DAYS * 1440 : bestMin - STEP)
+      if (!data) continue
+      const { status, finish } = await solve(data, seconds)
+      if (finish !== null) bestMin = finish * STEP
+      if (!['OPTIMAL_SOLUTION', 'UNSATISFIABLE', 'ALL_SOLUTIONS'].includes(status)) proven = false
+    }
+    known[seed] = { finishMin: bestMin, proven, seconds }
+    fs.writeFileSync(out, `${JSON.stringify(known)}\n`)
+    console.log(seed, groups.length, bestMin, proven ? 'proven' : 'open')
   }
-  known[seed] = { finishMin: bestMin, proven, seconds }
-  fs.writeFileSync(OUT, `${JSON.stringify(known)}\n`)
-  console.log(seed, groups.length, bestMin, proven ? 'proven' : 'open')
 }
+
+await solveAll('src/testing/day-optima.json', 200, dayInstance)
+await solveAll('src/testing/day-optima-helper.json', 80, helperInstance)
 await browser.close()
 server.close()
 await core.close()

@@ -57,10 +57,32 @@ export function loadShape(shop: RuleShop, groups: readonly RuleGroup[]): LoadSha
   return { austenitizeC, entryC, pullAfterMin, pullMin: ceil(begin + last) - pullAfterMin }
 }
 
+type Must = (holds: boolean, what: string) => void
+
+/** Every task on the grid and in hours; at each moment one of them, or two where a helper is there. */
+function checkHands({ work, helper = [] }: RuleShop, tasks: DayPlan['tasks'], must: Must) {
+  for (const t of tasks) {
+    must(t.startMin % GRID === 0 && t.endMin % GRID === 0, `${t.kind} off the grid`)
+    must(
+      work.some(([from, to]) => t.startMin >= from && t.endMin <= to),
+      `${t.kind} of ${t.groups} out of hours`,
+    )
+    if (t.kind !== 'pull') must(t.endMin - t.startMin === 5, `${t.kind} is not 5 min`)
+    const going = tasks.filter(other => other.startMin <= t.startMin && other.endMin > t.startMin)
+    const names = going.map(other => `${other.kind} of ${other.groups}`).join(' and ')
+    must(going.length <= 2 && new Set(going.map(other => other.byHelper)).size === going.length, `${names} at once`)
+    for (const other of going) {
+      const [from, to] = [Math.max(t.startMin, other.startMin), Math.min(t.endMin, other.endMin)]
+      const isHelped = helper.some(([opens, closes]) => opens <= from && closes >= to)
+      must(other === t || isHelped, `${names} at once with no helper`)
+    }
+  }
+}
+
 /** What a plan breaks of the rules, in words for the one who reads a failed test. */
 export function brokenRules(shop: RuleShop, groups: readonly RuleGroup[], plan: DayPlan): string[] {
   const broken: string[] = []
-  const must = (holds: boolean, what: string) => {
+  const must: Must = (holds, what) => {
     if (!holds) broken.push(what)
   }
   const { tasks } = plan
@@ -72,18 +94,7 @@ export function brokenRules(shop: RuleShop, groups: readonly RuleGroup[], plan: 
     must(found.length === 1, `${id} has ${found.length} times ${kind} ${round ?? ''}`)
     return found[0] ?? { startMin: Number.NaN, endMin: Number.NaN }
   }
-  for (const t of tasks) {
-    must(t.startMin % GRID === 0 && t.endMin % GRID === 0, `${t.kind} off the grid`)
-    must(
-      shop.work.some(([from, to]) => t.startMin >= from && t.endMin <= to),
-      `${t.kind} of ${t.groups} out of hours`,
-    )
-    if (t.kind !== 'pull') must(t.endMin - t.startMin === 5, `${t.kind} is not 5 min`)
-  }
-  const ordered = [...tasks].sort((a, b) => a.startMin - b.startMin)
-  ordered.slice(1).forEach((t, i) => {
-    must(t.startMin >= (ordered[i]?.endMin ?? 0), `hands at ${t.kind} of ${t.groups} are still at ${ordered[i]?.kind}`)
-  })
+  checkHands(shop, tasks, must)
   type Stay = { from: number; to: number; inC: number; outC: number; what: string }
   const hot: Stay[] = []
   const tempers: Stay[] = []

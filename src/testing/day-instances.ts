@@ -31,3 +31,28 @@ export function dayInstance(seed: number): DayInstance {
     groups,
   }
 }
+
+/**
+ * A small made-up day of three loads with long pulls, in which a helper is there for some hours: there hands are what all waits for. The
+ * same for a seed.
+ */
+export function helperInstance(seed: number): DayInstance {
+  const random = createRandom(7000 + seed)
+  const kinds: readonly KindName[] = seed % 2 === 0 ? ['C', 'D', 'E', 'F'] : ['E']
+  const groups = Array.from({ length: 3 }, (_, i) =>
+    kind(random.pick(kinds), 3 + Math.floor(random.uniform() * 3), random.pick([30, 60, 120]), `g${i}`),
+  )
+  const opens = random.pick([420, 480])
+  const closes = opens + random.pick([360, 480, 540])
+  const from = opens + random.pick([0, 60, 120])
+  return {
+    shop: {
+      ...REFERENCE_SHOP,
+      plates: { sets: 5, pressMin: random.pick([60, 90]), handleMin: 1, maxRun: 4, restMin: 10 },
+      coldBoxPackets: random.pick([4, 8]),
+      work: daysOf(opens, closes),
+      helper: daysOf(from, random.pick([from + 120, closes])),
+    },
+    groups,
+  }
+}

@@ -93,7 +93,7 @@ export const urgentWords = (code: Urgent['code'], who: string, by: string): stri
 export function helpWords(help: Help, names: { readonly who: string; readonly until: string }, say: Speaker): string {
   switch (help.code) {
     case 'helper':
-      return 'A helper at the plates'
+      return 'A helper beside you, at the plates too'
     case 'second-set':
       return 'A second set of plates'
     case 'temper-oven':
@@ -123,6 +123,29 @@ export const helpCost = (help: Help): string => {
     default:
       return ''
   }
+}
+
+/** By when coolant is needed, until when that much lasts, and what a longer wait takes. */
+export const coolantWords = (
+  { medium, lostPerHour }: { readonly medium: 'dry-ice' | 'liquid-nitrogen'; readonly lostPerHour: number },
+  { by, until }: { readonly by: string; readonly until: string },
+  say: Speaker,
+): string => {
+  const lost = medium === 'dry-ice' ? say.mass(lostPerHour) : say.litres(lostPerHour)
+  return `in the box by ${by}, gone by ${until}; ${lost} more for each hour it has to wait`
+}
+
+/** What more blades cost a day. */
+export function addedWords(
+  added: { readonly laterMin: number | null; readonly cost: number; readonly done: string },
+  say: Speaker,
+): string {
+  const { laterMin, cost, done } = added
+  const time =
+    laterMin === null || laterMin === 0
+      ? `All is done at ${done}`
+      : `All is done ${say.minutes(Math.abs(laterMin))} ${laterMin > 0 ? 'later' : 'sooner'}, at ${done}`
+  return `${time}${laterMin === 0 ? ', as without them' : ''}; they cost ${say.money(cost)}.`
 }
 
 /** How a plan stands against the day's first: later or sooner by some minutes. */

@@ -28,6 +28,7 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'band',
   'certificates',
   'day',
+  'day-added',
   'day-helps',
   'days',
   'entries',

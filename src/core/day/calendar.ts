@@ -1,4 +1,4 @@
-import { downToGrid, GRID_MIN, upToGrid, type Window } from './problem'
+import { downToGrid, GRID_MIN, joinedWindows, upToGrid, type Window } from './problem'
 
 /** Hands at work as a task sees them. */
 export interface Calendar {
@@ -14,25 +14,13 @@ export interface Calendar {
 /** Hands that were away for so long find their oven cold, min. */
 const COLD_AFTER_MIN = 180
 
-/** Windows that overlap or touch are one; those that are empty are none. */
-const joined = (windows: readonly Window[]): Window[] => {
-  const all: [number, number][] = []
-  for (const [from, to] of [...windows].sort((a, b) => a[0] - b[0])) {
-    const last = all.at(-1)
-    if (to <= from) continue
-    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
-    else all.push([from, to])
-  }
-  return all
-}
-
 /**
  * Tables of next starts, one for each length of task that is asked for: the search asks them without end. What was before `nowMin`
  * was done whenever it was.
  */
 export function calendarOf(windows: readonly Window[], nowMin = 0): Calendar {
-  const real = joined(windows)
-  const open: readonly Window[] = nowMin > 0 ? joined([[0, nowMin], ...real]) : real
+  const real = joinedWindows(windows)
+  const open: readonly Window[] = nowMin > 0 ? joinedWindows([[0, nowMin], ...real]) : real
   const endMin = open.at(-1)?.[1] ?? 0
   const slots = Math.ceil(endMin / GRID_MIN) + 1
   const tables = new Map<number, Float64Array>()

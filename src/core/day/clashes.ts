@@ -1,9 +1,14 @@
 import type { Network } from './day-network'
+import type { Capacity } from './problem'
 
-/** An order that was decided on: `to` starts at least `lagMin` after `from` does; or two stays that share their closing. */
+/**
+ * What was decided on: that `to` starts at least `lagMin` after `from` does, that two stays share their closing, or that a task starts
+ * no sooner than a given minute.
+ */
 export interface Decision {
   readonly arcs: readonly (readonly [from: number, to: number, lagMin: number])[]
   readonly merge: readonly [stay: number, other: number] | null
+  readonly notBefore?: readonly [task: number, min: number]
 }
 
 /** Two stays go in and out as one. */
@@ -25,10 +30,10 @@ export function sharing(stays: Network['stays'], a: number, b: number): Decision
 export type Clash = readonly Decision[]
 
 /**
- * What in a network's starts cannot be: two tasks at once for one pair of hands, two stays in one oven without the time it needs
- * from one to the other, more in the cold box than it holds.
+ * What in a network's starts cannot be: two tasks at once for one pair of hands or three for two, two stays in one oven without the
+ * time it needs from one to the other, more in the cold box than it holds.
  */
-export function createClashes(network: Network, capacity: { readonly ovens: readonly number[]; readonly box: number }) {
+export function createClashes(network: Network, capacity: Capacity) {
   const { tasks, stays, box, setups, stood } = network
   const lengths = Float64Array.from(tasks, task => task.durationMin)
   /** The stay a task opens or empties, so that tempers in one closing are one task. */
@@ -89,16 +94,42 @@ export function createClashes(network: Network, capacity: { readonly ovens: read
     return sa >= 0 && sb >= 0 && closings[sa] === closings[sb] && tasks[a]?.kind === tasks[b]?.kind
   }
 
+  /** The orders in which two tasks are one after the other. */
+  const eitherOrder = (a: number, b: number): Decision[] => [
+    before(a, b, lengths[a] as number),
+    before(b, a, lengths[b] as number),
+  ]
+
+  /**
+   * Two tasks at once where there are not two pairs of hands for the whole of that time. Starts only ever move on: if the two are to be
+   * done side by side after all, the later of them begins no sooner than the helper comes next.
+   */
+  function aloneClash(a: number, b: number, fromMin: number, toMin: number): Clash | null {
+    if (tasks[a]?.allHands || tasks[b]?.allHands) return eitherOrder(a, b)
+    if (capacity.helper.some(([from, to]) => from <= fromMin && to >= toMin)) return null
+    const next = capacity.helper.find(([from]) => from > fromMin)?.[0]
+    if (next === undefined) return eitherOrder(a, b)
+    const wait = (task: number): Decision => ({ arcs: [], merge: null, notBefore: [task, next] })
+    return [...eitherOrder(a, b), wait(a), wait(b)]
+  }
+
   function handsClash(starts: Float64Array, closings: Int16Array): Clash | null {
     ownTasks.sort((a, b) => (starts[a] as number) - (starts[b] as number))
+    const endOf = (task: number) => (starts[task] as number) + (lengths[task] as number)
     for (let i = 0; i < ownTasks.length; i++) {
       const a = ownTasks[i] as number
-      const endMin = (starts[a] as number) + (lengths[a] as number)
+      /** What is done beside it, by two pairs of hands. */
+      const beside: number[] = []
       for (let j = i + 1; j < ownTasks.length; j++) {
         const b = ownTasks[j] as number
-        if ((starts[b] as number) >= endMin) break
+        const startMin = starts[b] as number
+        if (startMin >= endOf(a)) break
         if (isOne(closings, a, b) || (stood[a] && stood[b])) continue
-        return [before(a, b, lengths[a] as number), before(b, a, lengths[b] as number)]
+        const clash = aloneClash(a, b, startMin, Math.min(endOf(a), endOf(b)))
+        if (clash) return clash
+        const third = beside.find(c => endOf(c) > startMin && !isOne(closings, b, c))
+        if (third !== undefined) return [...eitherOrder(a, b), ...eitherOrder(a, third), ...eitherOrder(b, third)]
+        beside.push(b)
       }
     }
     return null

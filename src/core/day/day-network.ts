@@ -9,6 +9,8 @@ export interface NetworkTask {
   /** Round of a temper, from 1. */
   readonly round: number | null
   readonly durationMin: number
+  /** Nothing else is done beside it, however many hands there are. */
+  readonly allHands?: boolean
 }
 
 /** What stands in an oven, from the task that opens it to the one that empties it. */

@@ -11,6 +11,8 @@ export interface PlannedTask {
   readonly rounds: Readonly<Record<string, number>> | null
   readonly startMin: number
   readonly endMin: number
+  /** The second pair of hands does it, while the first is at something else. */
+  readonly byHelper: boolean
 }
 
 export interface PlannedLoad {

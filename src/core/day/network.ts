@@ -63,8 +63,9 @@ function hotPart(
   { runIndex, between }: { readonly runIndex: number; readonly between: LoadBetween },
 ): number[] {
   const heatMin = upToGrid(problem.ovens[run.oven]?.transMin(AMBIENT_C, run.firstC) ?? 0)
-  const own = run.tasks.map(({ kind, load, durationMin }, i) => {
-    const task = { kind, run: runIndex, load, groups: groupsOfTask(run, kind, load), round: null, durationMin }
+  const own = run.tasks.map(({ kind, load, durationMin, allHands = false }, i) => {
+    const groups = groupsOfTask(run, kind, load)
+    const task = { kind, run: runIndex, load, groups, round: null, durationMin, allHands }
     if (run.begunMin !== undefined)
       return builder.stood(task, run.begunMin + (run.tasks[i]?.offsetMin ?? 0), i < (run.done ?? 0))
     return builder.add(

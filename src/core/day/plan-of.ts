@@ -38,6 +38,7 @@ export function planOf(
       rounds: rounds && { ...before?.rounds, ...rounds },
       startMin,
       endMin: startMin + task.durationMin,
+      byHelper: false,
     })
   })
   return {
@@ -45,6 +46,16 @@ export function planOf(
     lowerBoundMin: Math.min(lowerBoundMin, placed.finishMin),
     proven: lowerBoundMin >= placed.finishMin,
     loads: runs.flatMap(run => run.loads.map(load => ({ ...load, groups: load.groups.map(idOf) }))),
-    tasks: [...tasks.values()].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
+    tasks: shared([...tasks.values()].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin)),
   }
+}
+
+/** Tasks in order of their start: what begins while the maker is at another is the helper's. */
+function shared(tasks: readonly PlannedTask[]): PlannedTask[] {
+  let busyUntil = Number.NEGATIVE_INFINITY
+  return tasks.map(task => {
+    const byHelper = task.startMin < busyUntil
+    if (!byHelper) busyUntil = task.endMin
+    return { ...task, byHelper }
+  })
 }

@@ -38,6 +38,8 @@ export interface HotTask {
   readonly load: number
   readonly offsetMin: number
   readonly durationMin: number
+  /** It takes all hands there are: nothing else is done beside it. */
+  readonly allHands?: boolean
 }
 
 /** One or more loads that follow one another through the oven at fixed times: from the door's first opening to the last press. */
@@ -81,6 +83,8 @@ export interface DayProblem {
   /** How much longer than asked a temper may stay in. */
   readonly overrunMin: number
   readonly work: readonly Window[]
+  /** When a second pair of hands is there beside the first; absent: never. */
+  readonly helper?: readonly Window[]
   readonly groups: readonly DayGroup[]
   /** Indices of groups that always go into the oven together. */
   readonly atoms: readonly (readonly number[])[]
@@ -105,11 +109,33 @@ export const upToGrid = (min: number): number => Math.ceil(min / GRID_MIN - 1e-9
 /** Minutes rounded down to the plan's grid; what is on it but for rounding stays. @example downToGrid(7) // 5 */
 export const downToGrid = (min: number): number => Math.floor(min / GRID_MIN + 1e-9) * GRID_MIN
 
-/** How much each oven and the cold box hold, packets. */
-export const capacityOf = ({ ovens, coldBoxPackets }: DayProblem) => ({
+/** What cannot be had twice at once. */
+export interface Capacity {
+  /** Packets each oven holds, and the cold box. */
+  readonly ovens: readonly number[]
+  readonly box: number
+  /** When there are two pairs of hands and not one; apart and in order. */
+  readonly helper: readonly Window[]
+}
+
+/** How much each oven and the cold box hold, packets, and when two pairs of hands are there. */
+export const capacityOf = ({ ovens, coldBoxPackets, helper }: DayProblem): Capacity => ({
   ovens: ovens.map(({ packets }) => packets),
   box: coldBoxPackets,
+  helper: joinedWindows(helper ?? []),
 })
+
+/** Windows in order; those that overlap or touch are one, those that are empty are none. */
+export function joinedWindows(windows: readonly Window[]): Window[] {
+  const all: [number, number][] = []
+  for (const [from, to] of [...windows].sort((a, b) => a[0] - b[0])) {
+    const last = all.at(-1)
+    if (to <= from) continue
+    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
+    else all.push([from, to])
+  }
+  return all
+}
 
 /** The oven that tempers: one of its own, or the one that hardens. */
 export const temperOvenOf = ({ ovens, temperOven }: DayProblem): DayOven => ovens[temperOven] as DayOven

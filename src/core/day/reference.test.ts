@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { brokenRules } from '../../testing/check-day'
-import { type DayInstance, dayInstance } from '../../testing/day-instances'
+import { type DayInstance, dayInstance, helperInstance } from '../../testing/day-instances'
 import optima from '../../testing/day-optima.json'
+import helperOptima from '../../testing/day-optima-helper.json'
 import { daysOf, type KindName, kind, REFERENCE_KINDS, REFERENCE_SHOP } from '../../testing/day-reference'
 import { createRandom } from '../numeric/random'
 import type { DayPlan } from './day-plan'
@@ -35,6 +36,25 @@ describe('made-up days against a constraint solver', () => {
   it('is within half a percent of the optimum on average, up to four loads', () => {
     expect(gaps.length).toBeGreaterThan(60)
     expect(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length).toBeLessThan(0.005)
+  })
+})
+
+describe('made-up days with a helper for some hours, against a constraint solver', () => {
+  let sooner = 0
+  it.each(helperOptima.map((_, seed) => seed))('day %i is the best there is, and keeps every rule', seed => {
+    const instance = helperInstance(seed)
+    const best = helperOptima[seed]?.finishMin ?? null
+    const answer = planned(instance)
+    expect(answer.feasible).toBe(best !== null)
+    if (!answer.feasible || best === null) return
+    expect(brokenRules(instance.shop, instance.groups, answer.plan)).toEqual([])
+    expect(answer.plan).toMatchObject({ finishMin: best, proven: true })
+    const alone = planned({ ...instance, shop: { ...instance.shop, helper: [] } })
+    if (!alone.feasible || alone.plan.finishMin > best) sooner++
+  })
+
+  it('some of which could not be done, or not so soon, by one pair of hands', () => {
+    expect(sooner).toBeGreaterThan(2)
   })
 })
 

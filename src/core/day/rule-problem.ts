@@ -42,6 +42,8 @@ export interface RuleShop {
   readonly coolBetweenMin: number
   readonly overrunMin: number
   readonly work: readonly Window[]
+  /** When a second pair of hands is there. */
+  readonly helper?: readonly Window[]
 }
 
 /** The load's door stands open so long, min; hands on it. */
@@ -101,6 +103,7 @@ export const ruleProblemOf = (shop: RuleShop, groups: readonly RuleGroup[]): Day
   coolBetweenMin: shop.coolBetweenMin,
   overrunMin: shop.overrunMin,
   work: shop.work,
+  helper: shop.helper ?? [],
   groups: groups.map(({ id, count, cold, temper, rounds, maxToTemperMin, deadlineMin }) => ({
     id,
     count,

@@ -1,6 +1,7 @@
 import type { Calendar } from './calendar'
 import { type Clash, createClashes, type Decision } from './clashes'
 import type { Network } from './day-network'
+import type { Capacity } from './problem'
 
 /** Work that may still be done, in visits of a task's start: the same plan on any machine, however fast. */
 export interface Budget {
@@ -28,12 +29,8 @@ interface Node {
  * hands, or two stays the same oven, the search decides which comes first (or that two tempers share a closing) and goes on. Where
  * nothing clashes the plan is the best under its decisions, so that going through all of them proves it.
  */
-export function createSearch(
-  network: Network,
-  calendar: Calendar,
-  capacity: { ovens: readonly number[]; box: number },
-) {
-  const { tasks, tails, latest, lates } = network
+export function createSearch(network: Network, calendar: Calendar, capacity: Capacity) {
+  const { tasks, tails, latest, lates, stood } = network
   const count = tasks.length
   const lags = tasks.map(() => [] as number[])
   const nexts = tasks.map(() => [] as number[])
@@ -114,8 +111,7 @@ export function createSearch(
     let fits = true
     for (let i = 0; i < count; i++) {
       if (!active[i]) continue
-      if (!network.stood[i])
-        starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
+      if (!stood[i]) starts[i] = calendar.nextStart(starts[i] as number, lengths[i] as number, lates[i] as number)
       const start = starts[i] as number
       if (!(start < Number.POSITIVE_INFINITY) || start > (latest[i] as number)) fits = false
       seeds.push(i)
@@ -126,13 +122,20 @@ export function createSearch(
   /** A node with one more decision taken; null where it cannot be, or would end too late. */
   function after(node: Node, decision: Decision, beforeMin: number, budget: Budget): Node | null {
     const starts = node.starts.slice()
+    const from = decision.arcs.map(([task]) => task)
+    if (decision.notBefore) {
+      const [task, min] = decision.notBefore
+      const at = calendar.nextStart(
+        Math.max(min, starts[task] as number),
+        lengths[task] as number,
+        lates[task] as number,
+      )
+      if (stood[task] || !(at <= (latest[task] as number)) || at + (tails[task] as number) >= beforeMin) return null
+      starts[task] = at
+      from.push(task)
+    }
     add(decision)
-    const fits = settle(
-      starts,
-      decision.arcs.map(([from]) => from),
-      beforeMin,
-      budget,
-    )
+    const fits = settle(starts, from, beforeMin, budget)
     remove(decision)
     return fits ? { starts, closings: mergedClosings(node.closings, decision.merge), boundMin: boundOf(starts) } : null
   }

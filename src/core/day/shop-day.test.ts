@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
 import { batchDayOf } from '../job/batch-day'
 import { standing } from '../job/blade-state'
+import { foilUsed } from '../job/foil-used'
 import { bladesOf } from '../job/tray'
 import { withBlades } from '../shop/batch-records'
 import { mustNotWait } from './must-not-wait'
@@ -36,6 +37,7 @@ const day = (change: Partial<ShopDay> = {}): ShopDay => ({
     [480, 1080],
     [1920, 2520],
   ],
+  helper: [],
   nowMin: 450,
   heatsAlone: false,
   ...change,
@@ -46,6 +48,64 @@ const planned = (of: ShopDay) => {
   return plan
 }
 const task = (of: ShopDay, kind: string) => planned(of).tasks.find(one => one.kind === kind)
+
+/** At how many moments two things are done at once. */
+const atOnce = ({ tasks }: ReturnType<typeof planned>) =>
+  tasks.filter((one, i) => tasks.slice(i + 1).some(other => other.startMin < one.endMin)).length
+
+describe('the day of a workshop with a helper', () => {
+  const two = [dayBatch(), dayBatch({ batch: { ...BATCH, id: 'again' } })]
+  const helped = day({ batches: two, helper: [[480, 1080]] })
+
+  it('has two things done at once in a helper’s hours alone, and says which are his', () => {
+    const alone = planned(day({ batches: two }))
+    expect(atOnce(alone)).toBe(0)
+    expect(alone.hands?.helperMin).toBe(0)
+    const plan = planned(helped)
+    expect(plan.finishMin).toBeLessThanOrEqual(alone.finishMin)
+    for (const one of plan.tasks.filter(each => each.byHelper))
+      expect(one.startMin >= 480 && one.endMin <= 1080).toBe(true)
+    expect(plan.hands?.helperMin).toBe(
+      plan.tasks.filter(one => one.byHelper).reduce((sum, one) => sum + one.endMin - one.startMin, 0),
+    )
+  })
+
+  it('does nothing beside a pull that is planned for two', () => {
+    const shop = { ...demo.shop, plates: { ...demo.shop.plates, people: 2 as const } }
+    const { tasks } = planned({ ...helped, shop })
+    for (const pull of tasks.filter(one => one.kind === 'pull'))
+      for (const other of tasks)
+        expect(other === pull || other.endMin <= pull.startMin || other.startMin >= pull.endMin).toBe(true)
+  })
+})
+
+describe('what the day needs', () => {
+  const open = day({ work: [[0, 6000]], nowMin: 0 })
+
+  it('is coolant for the whole time from the first blade in to the last one held', () => {
+    const plan = planned(open)
+    const into = plan.tasks.filter(one => one.kind === 'cold-in')
+    const { coolant } = plan
+    expect(coolant?.byMin).toBe(into[0]?.startMin)
+    expect(coolant?.lastsMin).toBeGreaterThan(into.at(-1)?.startMin ?? 0)
+    const longer = planned({ ...open, batches: [dayBatch(), dayBatch({ batch: { ...BATCH, id: 'again' } })] })
+    const spread = (of: typeof plan) => (of.coolant?.lastsMin ?? 0) - (of.coolant?.byMin ?? 0)
+    const chillOf = (of: typeof plan) => (of.coolant?.amount ?? 0) - ((of.coolant?.lostPerHour ?? 0) * spread(of)) / 60
+    // Bath and vessel are chilled once, the steel of both.
+    expect(chillOf(longer)).toBeGreaterThan(chillOf(plan))
+    expect(chillOf(longer)).toBeLessThan(2 * chillOf(plan))
+    expect(longer.coolant?.lostPerHour).toBeCloseTo(coolant?.lostPerHour ?? 0, 6)
+  })
+
+  it('is foil for what is still to be wrapped: none once it was cut, or the blades are in', () => {
+    const needed = (of: ShopDay) => planned(of).foil
+    const metres = foilUsed(BATCH, demo.shop).metres
+    expect(needed(open)?.neededM).toBeCloseTo(metres, 9)
+    expect(needed({ ...open, shop: { ...demo.shop, foil: { ...demo.shop.foil, leftMm: 400 } } })?.leftM).toBe(0.4)
+    expect(needed({ ...open, batches: [dayBatch({ batch: { ...BATCH, foilCutM: 1.2 } })] })).toBeNull()
+    expect(needed({ ...open, nowMin: 700, batches: [dayBatch({ progress: at('quenched', 695) })] })).toBeNull()
+  })
+})
 
 describe('the day of a workshop', () => {
   it('takes as long as the batch’s own page says, where hands are there day and night', () => {

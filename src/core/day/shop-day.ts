@@ -1,5 +1,6 @@
-import { coolantBought } from '../job/batch-cost'
 import { chamberOf } from '../job/chambers'
+import { type Coolant, coolantFor } from '../job/coolant'
+import { foilUsed, rollMetres } from '../job/foil-used'
 import { fallenC, heatUpMin } from '../oven/chamber'
 import type { Oven } from '../shop/oven'
 import type { DayPlan, PlannedTask } from './day-plan'
@@ -36,14 +37,17 @@ export interface OvenLane {
 export interface ShopDayPlan extends DayPlan {
   readonly lanes: readonly OvenLane[]
   readonly waits: readonly Wait[]
-  /** What has to be bought for the cold, kg of dry ice or litres of nitrogen, and by when; null: nothing. */
-  readonly coolant: {
-    readonly medium: 'dry-ice' | 'liquid-nitrogen'
-    readonly amount: number
-    readonly byMin: number
+  /** What has to be bought for the cold, by when it is needed, and until when it lasts, min; null: nothing. */
+  readonly coolant: (Coolant & { readonly byMin: number; readonly lastsMin: number }) | null
+  /** Foil that is still to be cut for what is to be loaded, and what is left on the roll where that is counted, m; null: none is to be cut. */
+  readonly foil: { readonly neededM: number; readonly leftM: number | null } | null
+  /** When hands are needed, min; for how long altogether, and so long a helper's beside them. */
+  readonly hands: {
+    readonly fromMin: number
+    readonly toMin: number
+    readonly totalMin: number
+    readonly helperMin: number
   } | null
-  /** When hands are needed, min, and for how long altogether. */
-  readonly hands: { readonly fromMin: number; readonly toMin: number; readonly totalMin: number } | null
 }
 
 export interface ShopDayAnswer {
@@ -77,6 +81,7 @@ function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
     ...plan,
     lanes: day.shop.ovens.map((oven, index) => laneOf(oven, index, plan, made, day)),
     coolant: coolantOf(ahead, made, day),
+    foil: foilOf(ahead, made, day),
     waits: waitsOf(plan, made.problem.groups),
     hands:
       ahead.length === 0
@@ -84,18 +89,44 @@ function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
         : {
             fromMin: Math.min(...ahead.map(task => task.startMin)),
             toMin: Math.max(...ahead.map(task => task.endMin)),
-            totalMin: ahead.reduce((sum, task) => sum + task.endMin - task.startMin, 0),
+            totalMin: sumOf(ahead.filter(task => !task.byHelper)),
+            helperMin: sumOf(ahead.filter(task => task.byHelper)),
           },
   }
 }
 
-function coolantOf(ahead: readonly PlannedTask[], { groups }: ShopProblem, { shop }: ShopDay): ShopDayPlan['coolant'] {
-  const first = ahead.find(task => task.kind === 'cold-in')
-  const ids = new Set(ahead.filter(task => task.kind === 'cold-in').flatMap(task => task.groups))
-  const blades = groups.filter(({ id }) => ids.has(id)).flatMap(group => group.blades)
-  const { medium } = shop.cold
-  if (!first || medium === 'none' || medium === 'freezer') return null
-  return { medium, amount: coolantBought(blades, shop), byMin: first.startMin }
+const sumOf = (tasks: readonly PlannedTask[]): number =>
+  tasks.reduce((sum, task) => sum + task.endMin - task.startMin, 0)
+
+/** One box keeps all of the day's blades: it is cold from the first in until the last was held. */
+function coolantOf(ahead: readonly PlannedTask[], made: ShopProblem, { shop }: ShopDay): ShopDayPlan['coolant'] {
+  const into = ahead.filter(task => task.kind === 'cold-in')
+  const [first, last] = [into[0], into.at(-1)]
+  if (!first || !last) return null
+  const ids = new Set(into.flatMap(task => task.groups))
+  const blades = made.groups.filter(({ id }) => ids.has(id)).flatMap(group => group.blades)
+  const holdMin = Math.max(...blades.map(({ group }) => group.route.cold?.holdMin ?? 0))
+  const lastsMin = last.startMin + holdMin
+  const coolant = coolantFor(blades, shop, lastsMin - first.startMin)
+  return coolant && { ...coolant, byMin: first.startMin, lastsMin }
+}
+
+function foilOf(
+  ahead: readonly PlannedTask[],
+  { groups }: ShopProblem,
+  { shop, batches }: ShopDay,
+): ShopDayPlan['foil'] {
+  const ids = new Set(ahead.filter(task => task.kind === 'load').flatMap(task => task.groups))
+  const areaM2 = batches.reduce((sum, { batch }) => {
+    if (batch.foilCutM !== undefined) return sum
+    const { areaM2: of } = foilUsed(batch, shop)
+    const own = groups.filter(group => group.batchId === batch.id && ids.has(group.id)).flatMap(group => group.blades)
+    return own.reduce((area, blade) => area + (of.get(blade.id) ?? 0), sum)
+  }, 0)
+  const { leftMm } = shop.foil
+  return areaM2 > 0
+    ? { neededM: rollMetres(areaM2, shop.foil), leftM: leftMm === undefined ? null : leftMm / 1000 }
+    : null
 }
 
 function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane {

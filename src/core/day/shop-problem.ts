@@ -43,6 +43,8 @@ export interface ShopDay {
   readonly batches: readonly DayBatch[]
   readonly shop: Workshop
   readonly work: readonly Window[]
+  /** When a second pair of hands is there. */
+  readonly helper: readonly Window[]
   readonly nowMin: number
   readonly heatsAlone: boolean
 }
@@ -129,6 +131,7 @@ export function shopProblem(day: ShopDay): ShopProblem {
       coolBetweenMin: PACE.coolBetweenMin,
       overrunMin: OVERRUN_MIN,
       work: [...day.work, ...stayedFor(parts, day.nowMin)],
+      helper: day.helper,
       groups: dayGroups,
       atoms,
       nowMin: day.nowMin,
@@ -246,7 +249,14 @@ function hotRun(
     })
     const offsetMin = Math.max(freeMin(), downToGrid(Math.min(...pulls.map(pull => pull.pullMin)) - startMin))
     const endMin = upToGrid(Math.max(...pulls.map(pull => pull.outMin)) - startMin)
-    tasks.push({ kind: 'pull', load, offsetMin, durationMin: Math.max(HANDS_MIN, endMin - offsetMin) })
+    tasks.push({
+      kind: 'pull',
+      load,
+      offsetMin,
+      durationMin: Math.max(HANDS_MIN, endMin - offsetMin),
+      // One at the oven, one at the plates: a pull for two takes both.
+      allHands: (shop.plates.people ?? 1) > 1,
+    })
     for (const { bladeId } of pulls) pullAt.set(bladeId, tasks.length - 1)
   }
   const last = tasks.at(-1) as HotTask

@@ -63,7 +63,8 @@ function variantsOf(day: ShopDay): Variant[] {
     shop: { ...shop, plates: { ...shop.plates, ...change } },
   })
   const variants: Variant[] = []
-  if ((shop.plates.people ?? 1) < 2) variants.push({ ...about, code: 'helper', day: withPlates({ people: 2 }) })
+  if ((shop.plates.people ?? 1) < 2 || day.helper.length === 0)
+    variants.push({ ...about, code: 'helper', day: { ...withPlates({ people: 2 }), helper: day.work } })
   if ((shop.plates.sets ?? 1) < 2) variants.push({ ...about, code: 'second-set', day: withPlates({ sets: 2 }) })
   if (shop.temperingOvenId === null || shop.temperingOvenId === shop.hardeningOvenId) {
     const extra = newOven('day-extra-oven', 'A tempering oven', 'small')

@@ -1,18 +1,15 @@
-import { USUAL_ROOM_C } from '../../data/cold'
 import { PROTECTION } from '../../data/protection'
 import { BELTS_PER_BLADE, type CostKind, TASK_MIN, TEMPER_KWH, type WorkTask } from '../../data/task-times'
-import { dryIceFor } from '../cold/dry-ice'
-import { liquidNitrogenFor } from '../cold/liquid-nitrogen'
-import { coldWay } from '../cold/way'
 import { compareProtection } from '../foil/protection'
 import { bladeKg } from '../oven/chamber'
 import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { type BladeCost, bladeCosts } from './blade-cost'
 import { standing } from './blade-state'
+import { coolantFor } from './coolant'
 import { type FoilSource, foilUsed } from './foil-used'
 import { simulatedHeat } from './load-heat'
-import { loadsOf, steelKgOf, temperLoadsOf } from './loads'
+import { loadsOf, temperLoadsOf } from './loads'
 import { type BatchBlade, bladesOf } from './tray'
 
 export interface BatchCost {
@@ -63,7 +60,7 @@ export function batchCost({ batch, shop, attendedMin }: CostSources): BatchCost 
     steel: blades.reduce((sum, blade) => sum + bladeKg(blade.line) * perKg(blade), 0),
     protection: protection.material,
     power: (heatKWh(batch, shop) + tempers * TEMPER_KWH) * (shop.prices?.kWh ?? 0),
-    coolant: coolantBought(blades, shop) * (shop.cold.price ?? 0),
+    coolant: (coolantFor(blades, shop)?.amount ?? 0) * (shop.cold.price ?? 0),
     belts: n * (shop.prices?.beltsPerBlade ?? BELTS_PER_BLADE),
     work: worked * prices.hour,
   }
@@ -108,26 +105,4 @@ function heatKWh(batch: Batch, shop: Workshop): number {
   if (loads.length === 0) return 0
   const heat = simulatedHeat({ batch, shop }, loads, loads.length - 1)
   return heat.ok ? heat.value.simulation.energyKWh : 0
-}
-
-/** Dry ice, kg, or nitrogen, l, for all that goes into the cold together. */
-export function coolantBought(blades: readonly BatchBlade[], shop: Workshop): number {
-  const cold = blades.filter(blade => blade.group.route.cold)
-  const [first] = cold
-  const way = first?.group.route.cold
-  if (!way || coldWay(way.toC) === 'freezer') return 0
-  const { lossWPerK, room, bath, vesselKg } = shop.cold
-  const ambientC = shop.roomC ?? USUAL_ROOM_C
-  const asked = {
-    steelKg: steelKgOf(cold),
-    startC: ambientC,
-    ambientC,
-    vesselKg,
-    lossWPerK,
-    room,
-    holdH: way.holdMin / 60,
-  }
-  return coldWay(way.toC) === 'liquid-nitrogen'
-    ? liquidNitrogenFor(asked).coolantL
-    : dryIceFor({ ...asked, bath }).coolantKg
 }

@@ -14,6 +14,10 @@ export interface FoilUsed {
   readonly areaM2: ReadonlyMap<string, number>
 }
 
+/** Metres off a roll for so much foil, m², by the share of a roll that a usual plan uses. */
+export const rollMetres = (areaM2: number, { rollWidthMm }: Workshop['foil']): number =>
+  areaM2 / (rollWidthMm / 1000) / ROLL_USE
+
 /** Foil of a batch off the roll: as it was cut, else by the area of its packets and the share of a roll that a usual plan uses. */
 export function foilUsed(batch: Batch, shop: Pick<Workshop, 'oil' | 'foil'>): FoilUsed {
   const inFoil = foiled(batch, shop)
@@ -27,5 +31,5 @@ export function foilUsed(batch: Batch, shop: Pick<Workshop, 'oil' | 'foil'>): Fo
   }
   if (batch.foilCutM !== undefined) return { metres: batch.foilCutM, from: 'cut', areaM2 }
   const all = [...areaM2.values()].reduce((sum, area) => sum + area, 0)
-  return { metres: all / (shop.foil.rollWidthMm / 1000) / ROLL_USE, from: 'area', areaM2 }
+  return { metres: rollMetres(all, shop.foil), from: 'area', areaM2 }
 }

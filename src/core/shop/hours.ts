@@ -8,19 +8,24 @@ const spanSchema = z
   .refine(([from, to]) => to > from, rule('most-below-least'))
 
 const daySchema = z.array(spanSchema).max(4)
+/** Days that differ, by their date 'YYYY-MM-DD'. */
+const daysSchema = z.record(z.string().regex(/^\d{4}-\d{2}-\d{2}$/), daySchema)
 
 /** When hands are at work. */
 export const hoursSchema = z.object({
   /** Monday first. */
   week: z.array(daySchema).length(7),
-  /** Days that differ, by their date 'YYYY-MM-DD'. */
-  days: z.record(z.string().regex(/^\d{4}-\d{2}-\d{2}$/), daySchema).optional(),
+  days: daysSchema.optional(),
   /** The oven may heat up before hands are there. */
   heatsAlone: z.boolean(),
+  /** When a second pair of hands is there beside the first; absent: never. */
+  helper: z.object({ week: z.array(daySchema).length(7), days: daysSchema.optional() }).optional(),
 })
 
 export type Hours = ReadOnly<z.infer<typeof hoursSchema>>
 export type DaySpan = Hours['week'][number][number]
+/** One person's hours: each day of the week, and single days that differ. */
+export type Presence = Pick<Hours, 'week' | 'days'>
 
 /** Where nothing is said: Monday to Saturday, eight to six. */
 export const USUAL_HOURS: Hours = {
@@ -28,6 +33,9 @@ export const USUAL_HOURS: Hours = {
   heatsAlone: false,
 }
 
+/** Hours of a helper who never comes. */
+export const NEVER: Presence = { week: Array.from({ length: 7 }, () => []) }
+
 /** The hours of one day, Monday 0 to Sunday 6. */
-export const hoursOn = (hours: Hours, date: string, weekday: number): readonly DaySpan[] =>
+export const hoursOn = (hours: Presence, date: string, weekday: number): readonly DaySpan[] =>
   hours.days?.[date] ?? hours.week[weekday] ?? []

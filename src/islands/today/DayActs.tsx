@@ -35,6 +35,7 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
                 {at(task.startMin)} to {clockAt(day.origin, task.endMin)}
               </span>
               <span>
+                {task.byHelper && <b>Helper: </b>}
                 {taskWords(task.kind, nameOf(task.groups))} <span className="text-ink-2">{nameOfBatch(batchId)}</span>
               </span>
               {task.kind === 'load' && batchId && !day.running.has(batchId) ? (

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { useSay } from '../../ui/Units'
-import { movedWords, taskWords } from '../../words/day'
+import { coolantWords, movedWords, taskWords } from '../../words/day'
 import { useShopNow } from '../shop-context'
 import { dayAndClock, type NameOf } from './day-view'
 import { firstFinish } from './first-plan'
@@ -31,7 +31,8 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   const at = (min: number) => dayAndClock(day.origin, min)
   const next = plan.tasks.find(task => task.endMin > day.nowMin)
   const lane = plan.lanes.find(one => one.onMin !== null && one.curve.some(([, c]) => c > 500))
-  const { hands, coolant } = plan
+  const { hands, coolant, foil } = plan
+  const short = foil && foil.leftM !== null ? foil.neededM - foil.leftM : 0
   const { latestStart } = day
   const movedMin = useMovedMin(plan, day)
   return (
@@ -69,14 +70,21 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
         <Answer
           name="Your hands"
           figure={say.minutes(hands.totalMin)}
-          note={`between ${at(hands.fromMin)} and ${at(hands.toMin)}`}
+          note={`between ${at(hands.fromMin)} and ${at(hands.toMin)}${hands.helperMin > 0 ? `, and ${say.minutes(hands.helperMin)} a helper’s` : ''}`}
         />
       )}
       {coolant && (
         <Answer
           name={coolant.medium === 'dry-ice' ? 'Dry ice' : 'Liquid nitrogen'}
           figure={coolant.medium === 'dry-ice' ? say.mass(coolant.amount) : say.litres(coolant.amount)}
-          note={`in the shop by ${at(coolant.byMin)}`}
+          note={coolantWords(coolant, { by: at(coolant.byMin), until: at(coolant.lastsMin) }, say)}
+        />
+      )}
+      {short > 0 && (
+        <Answer
+          name="Foil short"
+          figure={say.metres(short)}
+          note={`${say.metres(foil?.neededM ?? 0)} to cut, ${say.metres(foil?.leftM ?? 0)} left on the roll`}
         />
       )}
     </dl>

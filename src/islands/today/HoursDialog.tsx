@@ -1,7 +1,7 @@
 import { addDays } from 'date-fns/addDays'
 import { Clock } from 'lucide-react'
 import { useState } from 'react'
-import { type Hours, hoursOn, USUAL_HOURS } from '../../core/shop/hours'
+import { type Hours, hoursOn, NEVER, type Presence, USUAL_HOURS } from '../../core/shop/hours'
 import { saveShop } from '../../store/records'
 import { SheetDialog } from '../SheetDialog'
 import { useShopNow } from '../shop-context'
@@ -29,7 +29,6 @@ const saveHours = (change: (hours: Hours) => Hours) =>
 export function HoursDialog() {
   const [open, setOpen] = useState(false)
   const hours = useShopNow().hours ?? USUAL_HOURS
-  const today = new Date()
   return (
     <SheetDialog
       title="When are you in the shop?"
@@ -45,38 +44,19 @@ export function HoursDialog() {
         Hands load, pull, chill and temper in these hours. Holds go on by themselves; a time past midnight is on the
         next day.
       </p>
-      {[0, 1].map(ahead => {
-        const day = addDays(today, ahead)
-        const date = dateOf(day)
-        return (
-          <DayRow
-            key={date}
-            name={ahead === 0 ? 'Only today' : 'Only tomorrow'}
-            spans={hoursOn(hours, date, weekdayOf(day))}
-            onChange={spans =>
-              void saveHours(now => ({
-                ...now,
-                // Days that are over no longer matter.
-                days: {
-                  ...Object.fromEntries(Object.entries(now.days ?? {}).filter(([of]) => of >= dateOf(today))),
-                  [date]: spans,
-                },
-              }))
-            }
-          />
-        )
-      })}
-      <h3 className="mt-4 mb-1">Each week</h3>
-      {WEEKDAYS.map((name, i) => (
-        <DayRow
-          key={name}
-          name={name}
-          spans={hours.week[i] ?? []}
-          onChange={spans =>
-            void saveHours(now => ({ ...now, week: now.week.map((own, j) => (j === i ? spans : own)) }))
-          }
+      <PresenceRows presence={hours} onChange={change => void saveHours(now => ({ ...now, ...change(now) }))} />
+      <details className="mt-4" open={hours.helper !== undefined}>
+        <summary className="min-h-touch py-2 font-medium">A helper’s hours</summary>
+        <p className="text-small text-ink-2">
+          While a helper is there, two things can be done at once: one of you draws a packet out of the cold while the
+          other loads. A pull that the plates plan for two takes you both.
+        </p>
+        <PresenceRows
+          presence={hours.helper ?? NEVER}
+          of="helper"
+          onChange={change => void saveHours(now => ({ ...now, helper: change(now.helper ?? NEVER) }) as Hours)}
         />
-      ))}
+      </details>
       <label className="mt-4 flex min-h-touch items-center gap-2">
         <input
           type="checkbox"
@@ -93,6 +73,53 @@ export function HoursDialog() {
         that burns and an over-temperature cut-out that was tried. A soak is never left alone here.
       </p>
     </SheetDialog>
+  )
+}
+
+interface PresenceProps {
+  readonly presence: Presence
+  /** Whose, where they are not your own. */
+  readonly of?: string
+  readonly onChange: (change: (now: Presence) => Presence) => void
+}
+
+/** One person's hours: today, tomorrow, and each day of the week. */
+function PresenceRows({ presence, of, onChange }: PresenceProps) {
+  const today = new Date()
+  const named = (day: string) => (of ? `${day}, ${of}` : day)
+  return (
+    <>
+      {[0, 1].map(ahead => {
+        const day = addDays(today, ahead)
+        const date = dateOf(day)
+        return (
+          <DayRow
+            key={date}
+            name={named(ahead === 0 ? 'Only today' : 'Only tomorrow')}
+            spans={hoursOn(presence, date, weekdayOf(day))}
+            onChange={spans =>
+              onChange(now => ({
+                ...now,
+                // Days that are over no longer matter.
+                days: {
+                  ...Object.fromEntries(Object.entries(now.days ?? {}).filter(([one]) => one >= dateOf(today))),
+                  [date]: spans,
+                },
+              }))
+            }
+          />
+        )
+      })}
+      <h3 className="mt-4 mb-1">Each week</h3>
+      {WEEKDAYS.map((name, i) => (
+        <DayRow
+          key={name}
+          name={named(name)}
+          spans={presence.week[i] ?? []}
+          onChange={spans => onChange(now => ({ ...now, week: now.week.map((own, j) => (j === i ? spans : own)) }))}
+        />
+      ))}
+    </>
   )
 }
 

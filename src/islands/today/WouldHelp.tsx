@@ -1,6 +1,8 @@
+import { Problems } from '../../ui/Problems'
 import { useSay } from '../../ui/Units'
 import { helpCost, helpWords } from '../../words/day'
 import { listOf } from '../../words/lists'
+import { AddBlades } from './AddBlades'
 import { clockAt, dayAndClock } from './day-view'
 import type { Day } from './use-day'
 
@@ -32,11 +34,16 @@ export function WouldHelp({ day }: { day: Day }) {
           </li>
         ))}
       </ul>
-      {day.helps.length === 0 && (
-        <p className="py-2.5 text-ink-2">
-          {day.searching ? 'Being worked out …' : 'Neither more hands nor more hours would end it sooner.'}
-        </p>
+      {day.helpProblems.length > 0 ? (
+        <Problems of={day.helpProblems} />
+      ) : (
+        day.helps.length === 0 && (
+          <p className="py-2.5 text-ink-2">
+            {day.searching ? 'Being worked out …' : 'Neither more hands nor more hours would end it sooner.'}
+          </p>
+        )
       )}
+      <AddBlades day={day} />
     </section>
   )
 }

@@ -9,6 +9,7 @@ const task = (startMin: number) => ({
   rounds: { 'b~0': 2 },
   startMin,
   endMin: startMin + 5,
+  byHelper: false,
 })
 const day = (nowMin = 0) => ({
   origin: new Date('2026-03-02T00:00:00Z'),

@@ -34,7 +34,7 @@ export function dayCalendar(
       stamp: exportedAt,
       start: addMinutes(origin, task.startMin),
       end: addMinutes(origin, task.endMin),
-      summary: taskWords(task.kind, nameOf(task.groups)),
+      summary: `${task.byHelper ? 'Helper: ' : ''}${taskWords(task.kind, nameOf(task.groups))}`,
       description: batch?.name ?? '',
     })
     event.createAlarm({

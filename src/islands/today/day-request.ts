@@ -2,7 +2,7 @@ import type { Request } from '../../core/contract/questions'
 import type { DayBatch } from '../../core/day/shop-problem'
 import { bladeProgress } from '../../core/job/blade-progress'
 import type { Batch } from '../../core/shop/batch'
-import { USUAL_HOURS } from '../../core/shop/hours'
+import { NEVER, USUAL_HOURS } from '../../core/shop/hours'
 import type { Run } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
 import { workWindows } from './work-windows'
@@ -74,6 +74,7 @@ export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DayS
       })),
       shop,
       work: workWindows(hours, origin, PLANNED_DAYS),
+      helper: workWindows(hours.helper ?? NEVER, origin, PLANNED_DAYS),
       nowMin,
       heatsAlone: hours.heatsAlone,
     },

@@ -167,22 +167,27 @@ export function boardOf({
         }),
       ),
     })
-  lanes.push({
+  const handsLane = (name: string, byHelper: boolean, there: readonly (readonly [number, number])[]): BoardLane => ({
     kind: 'hands',
-    name: 'You',
-    note: hours.map(([from, to]) => `${clockAt(origin, from)} to ${clockAt(origin, to)}`).join(', ') || 'no hours',
+    name,
+    note: there.map(([from, to]) => `${clockAt(origin, from)} to ${clockAt(origin, to)}`).join(', ') || 'no hours',
     curve: [],
-    blocks: tasks.map((task, i) =>
-      block({
-        id: `hands ${i}`,
-        fromMin: task.fromMin,
-        toMin: task.toMin,
-        title: shortTask(task.kind),
-        short: '',
-        note: nameOf(task.groups),
-      }),
-    ),
+    blocks: tasks
+      .filter(task => task.byHelper === byHelper)
+      .map((task, i) =>
+        block({
+          id: `${name} ${i}`,
+          fromMin: task.fromMin,
+          toMin: task.toMin,
+          title: shortTask(task.kind),
+          short: '',
+          note: nameOf(task.groups),
+        }),
+      ),
   })
+  lanes.push(handsLane('You', false, hours))
+  const helped = day.helper.filter(([from, to]) => to > start && from < end)
+  if (helped.length > 0) lanes.push(handsLane('Helper', true, helped))
   const waits = within(plan.waits).filter(wait => wait.kind === 'to-temper' && wait.toMin - wait.fromMin >= 30)
   return {
     fromMin,

@@ -24,6 +24,8 @@ export interface Day {
   readonly origin: Date
   readonly nowMin: number
   readonly work: readonly (readonly [number, number])[]
+  /** When a second pair of hands is there. */
+  readonly helper: readonly (readonly [number, number])[]
   readonly batches: readonly Batch[]
   readonly leftOut: number
   /** Batches whose run has begun: when they are hardened is no question any more. */
@@ -34,9 +36,13 @@ export interface Day {
   /** A better plan is still looked for. */
   readonly searching: boolean
   readonly helps: Answer<'day-helps'>['helps']
+  /** Why what would help could not be worked out. */
+  readonly helpProblems: readonly Problem[]
   /** When the first load may go in at the latest for all to be done within the day's hours. */
   readonly latestStart: Answer<'day-helps'>['latestStart']
   readonly urgent: readonly Urgent[]
+  /** The day as a question, for what is asked of it besides. */
+  readonly request: DayAsked['request']
 }
 
 const stepNow = (): number => Math.floor(Date.now() / (STEP_MIN * MINUTE_MS))
@@ -87,6 +93,7 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     origin,
     nowMin,
     work: asked.request.work,
+    helper: asked.request.helper ?? [],
     batches: asked.batches.map(({ batch }) => batch),
     leftOut: asked.leftOut,
     running: new Set(asked.batches.flatMap(({ batch, running }) => (running ? [batch.id] : []))),
@@ -94,8 +101,10 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     problems: first && !first.ok ? first.problems : [],
     searching: !isEmpty && (!first || (isThere && !isBest && !best)),
     helps: helps?.ok && !isEmpty ? helps.value.helps : [],
+    helpProblems: helps && !helps.ok && !isEmpty ? helps.problems : [],
     latestStart: helps?.ok && !isEmpty ? helps.value.latestStart : null,
     urgent,
+    request: asked.request,
   }
 }
 

@@ -1,7 +1,7 @@
 import { addDays } from 'date-fns/addDays'
 import { format } from 'date-fns/format'
 import { startOfDay } from 'date-fns/startOfDay'
-import { type Hours, hoursOn } from '../../core/shop/hours'
+import { hoursOn, type Presence } from '../../core/shop/hours'
 
 /** A day is told by its date: '2026-03-02'. */
 export const dateOf = (date: Date): string => format(date, 'yyyy-MM-dd')
@@ -13,7 +13,7 @@ export const weekdayOf = (date: Date): number => (date.getDay() + 6) % 7
  * When hands are at work on some days from a midnight on, min from it. Hours are those of the clock on the wall: a day on which
  * it is put forward or back is an hour shorter or longer.
  */
-export function workWindows(hours: Hours, from: Date, days: number): [fromMin: number, toMin: number][] {
+export function workWindows(hours: Presence, from: Date, days: number): [fromMin: number, toMin: number][] {
   const origin = startOfDay(from)
   return Array.from({ length: days }, (_, i) => addDays(origin, i)).flatMap(day =>
     hoursOn(hours, dateOf(day), weekdayOf(day)).map(([start, end]): [number, number] => [

@@ -1,12 +1,13 @@
 import type { z } from 'zod'
 import { ok } from '../../codes/result'
+import { addedToDay } from '../../day/added'
 import { planShopDay } from '../../day/shop-day'
 import type { ShopDay } from '../../day/shop-problem'
 import { helpsOf, latestStart } from '../../day/what-if'
 import { question } from '../question'
-import { helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
+import { addedRequest, addedResponse, helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
 
-const dayOf = ({ batches, shop, work, nowMin, heatsAlone }: z.infer<typeof shopDayRequest>): ShopDay => ({
+const dayOf = ({ batches, shop, work, helper, nowMin, heatsAlone }: z.infer<typeof shopDayRequest>): ShopDay => ({
   batches: batches.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin }) => ({
     batch,
     running,
@@ -17,6 +18,7 @@ const dayOf = ({ batches, shop, work, nowMin, heatsAlone }: z.infer<typeof shopD
   })),
   shop,
   work,
+  helper,
   nowMin,
   heatsAlone,
 })
@@ -36,4 +38,11 @@ export const dayHelps = question({
     const of = dayOf(request)
     return ok({ helps: helpsOf(of, request.visits), latestStart: latestStart(of, request.visits) })
   },
+})
+
+export const dayAdded = question({
+  summary: 'What it costs a workshop’s day, in time and money, to put some blades beside those of a line',
+  request: addedRequest,
+  response: addedResponse,
+  answer: request => ok(addedToDay(dayOf(request), request.added, request.visits)),
 })

@@ -17,6 +17,7 @@ export const QUESTIONS = {
   chamber: async () => (await import('./chamber')).chamber,
   cold: async () => (await import('./cold')).cold,
   day: async () => (await import('./day')).day,
+  'day-added': async () => (await import('./day')).dayAdded,
   'day-helps': async () => (await import('./day')).dayHelps,
   days: async () => (await import('./days')).days,
   'each-blade': async () => (await import('./each-blade')).eachBlade,

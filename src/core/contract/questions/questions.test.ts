@@ -73,6 +73,7 @@ const LOCAL = {
   },
   chamber: { oven: OVEN },
   day: DAY,
+  'day-added': { ...DAY, added: { batchId: BATCH?.id, lineId: BATCH?.lines[0]?.id, count: 2 } },
   'day-helps': DAY,
   days: { batches: [BATCH], shop: SHOP.shop },
   'each-blade': {

@@ -44,6 +44,8 @@ export const planRequest = z.object({
     coolBetweenMin: minutes,
     overrunMin: minutes,
     work: z.array(span).max(200).readonly(),
+    /** When a second pair of hands is there. */
+    helper: z.array(span).max(200).readonly().default([]),
   }),
   groups: z
     .array(
@@ -88,6 +90,8 @@ export const plannedDay = z.object({
       rounds: z.record(z.string(), z.int()).readonly().nullable(),
       startMin: z.number(),
       endMin: z.number(),
+      /** The second pair of hands does it, while the first is at something else. */
+      byHelper: z.boolean(),
     }),
   ),
 })
@@ -136,6 +140,8 @@ export const shopDayRequest = z.object({
     .readonly(),
   shop: workshopSchema,
   work: z.array(span).max(200).readonly(),
+  /** When a second pair of hands is there. */
+  helper: z.array(span).max(200).readonly().default([]),
   nowMin: minute,
   heatsAlone: z.boolean(),
   /** How much work is done for it: visits of a task's start. */
@@ -173,11 +179,36 @@ export const shopDayResponse = z.object({
         }),
       ),
       coolant: z
-        .object({ medium: z.enum(['dry-ice', 'liquid-nitrogen']), amount: z.number(), byMin: z.number() })
+        .object({
+          medium: z.enum(['dry-ice', 'liquid-nitrogen']),
+          amount: z.number(),
+          lostPerHour: z.number(),
+          byMin: z.number(),
+          lastsMin: z.number(),
+        })
         .nullable(),
-      hands: z.object({ fromMin: z.number(), toMin: z.number(), totalMin: z.number() }).nullable(),
+      foil: z.object({ neededM: z.number(), leftM: z.number().nullable() }).nullable(),
+      hands: z
+        .object({ fromMin: z.number(), toMin: z.number(), totalMin: z.number(), helperMin: z.number() })
+        .nullable(),
     })
     .nullable(),
+  why: z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() }).nullable(),
+  groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
+})
+
+/** Blades put beside those of a line, on a day. */
+export const addedRequest = shopDayRequest.extend({
+  added: z.object({ batchId: id, lineId: id, count: z.int().min(1).max(60) }),
+})
+
+export const addedResponse = z.object({
+  /** When all is done with them; null: then it cannot be. */
+  finishMin: z.number().nullable(),
+  /** How much later that is, min; null where there is no end without them, or none with them. */
+  laterMin: z.number().nullable(),
+  /** What they cost, in the shop's currency. */
+  cost: z.number(),
   why: z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() }).nullable(),
   groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
 })
