@@ -135,6 +135,26 @@ export const coolantWords = (
   return `in the box by ${by}, gone by ${until}; ${lost} more for each hour it has to wait`
 }
 
+/** What the box must still hold for blades that are to come, while it is in use. */
+export const coolantLeftWords = (
+  coolant: { readonly medium: 'dry-ice' | 'liquid-nitrogen'; readonly amount: number; readonly lostPerHour: number },
+  by: string,
+  say: Speaker,
+): string => {
+  const isIce = coolant.medium === 'dry-ice'
+  const text = isIce ? say.mass : say.litres
+  const name = isIce ? 'dry ice' : 'liquid nitrogen'
+  return `${text(coolant.amount)} of ${name} must be in the box by ${by} for what is still to come; it loses ${text(coolant.lostPerHour)} an hour`
+}
+
+/** An oven whose blades are at another temperature than is thought. */
+export const ovenAstrayWords = (name: string, byK: number, isHand: boolean, say: Speaker): string => {
+  const off = `${say.d(Math.abs(byK))} ${byK > 0 ? 'hotter' : 'cooler'}`
+  return isHand
+    ? `${name}: by what was measured its blades are ${off} than asked for, with the correction set by hand`
+    : `${name} has drifted: the newest measurement finds the blades ${off} than those before it`
+}
+
 /** What more blades cost a day. */
 export function addedWords(
   added: { readonly laterMin: number | null; readonly cost: number; readonly done: string },

@@ -99,7 +99,8 @@ const sumOf = (tasks: readonly PlannedTask[]): number =>
   tasks.reduce((sum, task) => sum + task.endMin - task.startMin, 0)
 
 /** One box keeps all of the day's blades: it is cold from the first in until the last was held. */
-function coolantOf(ahead: readonly PlannedTask[], made: ShopProblem, { shop }: ShopDay): ShopDayPlan['coolant'] {
+function coolantOf(ahead: readonly PlannedTask[], made: ShopProblem, day: ShopDay): ShopDayPlan['coolant'] {
+  const { shop, nowMin, batches } = day
   const into = ahead.filter(task => task.kind === 'cold-in')
   const [first, last] = [into[0], into.at(-1)]
   if (!first || !last) return null
@@ -107,7 +108,8 @@ function coolantOf(ahead: readonly PlannedTask[], made: ShopProblem, { shop }: S
   const blades = made.groups.filter(({ id }) => ids.has(id)).flatMap(group => group.blades)
   const holdMin = Math.max(...blades.map(({ group }) => group.route.cold?.holdMin ?? 0))
   const lastsMin = last.startMin + holdMin
-  const coolant = coolantFor(blades, shop, lastsMin - first.startMin)
+  const isCold = batches.some(({ progress }) => [...progress.values()].some(at => at.kind === 'in-cold'))
+  const coolant = coolantFor(blades, shop, { heldMin: lastsMin - (isCold ? nowMin : first.startMin), isCold })
   return coolant && { ...coolant, byMin: first.startMin, lastsMin }
 }
 

@@ -24,9 +24,20 @@ describe('what is bought for the cold', () => {
 
   it('is more by what the box loses for each hour it is kept longer', () => {
     // 571 kJ of heat turn a kilogram of dry ice to gas (CRC Handbook, enthalpy of sublimation of CO2 at −78.5 °C): from memory.
-    const [one, three] = [60, 180].map(minutes => coolantFor(tray(-75), shop, minutes))
+    const [one, three] = [60, 180].map(minutes => coolantFor(tray(-75), shop, { heldMin: minutes }))
     const lostKg = (shop.cold.lossWPerK * ((shop.roomC ?? 20) + 75) * 3600) / 571_000
     expect(one?.lostPerHour).toBeCloseTo(lostKg, 2)
     expect((three?.amount ?? 0) - (one?.amount ?? 0)).toBeCloseTo(2 * (one?.lostPerHour ?? 0), 6)
+  })
+
+  it('needs no more for the bath and the vessel where they are cold already', () => {
+    const empty = { ...shop, cold: { ...shop.cold, bath: { ...shop.cold.bath, litres: 0 }, vesselKg: 0 } }
+    expect(coolantFor(tray(-75), shop, { isCold: true })?.amount).toBeCloseTo(
+      coolantFor(tray(-75), empty)?.amount ?? 0,
+      9,
+    )
+    const [warm, cold] = [false, true].map(isCold => coolantFor(tray(-196), shop, { isCold })?.amount ?? 0)
+    expect(cold).toBeLessThan(warm ?? 0)
+    expect(cold).toBeGreaterThan(0)
   })
 })

@@ -15,23 +15,34 @@ export interface Coolant {
   readonly lostPerHour: number
 }
 
-/**
- * What all blades of a tray that go into the cold need together; null where none does, or a freezer does it. `heldMin`: from the first
- * in to the end of the last one's hold; absent: the hold of their route.
- */
-export function coolantFor(blades: readonly BatchBlade[], shop: Workshop, heldMin?: number): Coolant | null {
+interface InUse {
+  /** From the first blade in, or from now where the box is cold, to the end of the last one's hold, min; absent: the hold of their route. */
+  readonly heldMin?: number
+  /** Box or vessel are cold already, from blades before these. */
+  readonly isCold?: boolean
+}
+
+/** What all blades of a tray that go into the cold need together; null where none does, or a freezer does it. */
+export function coolantFor(
+  blades: readonly BatchBlade[],
+  shop: Workshop,
+  { heldMin, isCold = false }: InUse = {},
+): Coolant | null {
   const cold = blades.filter(blade => blade.group.route.cold)
   const way = cold[0]?.group.route.cold
   const medium = way ? coldWay(way.toC) : 'freezer'
   if (!way || medium === 'freezer') return null
+  const amountFor = (steelKg: number, holdH: number) => amountOf(medium, shop, steelKg, holdH)
+  return {
+    medium,
+    amount: amountFor(steelKgOf(cold), (heldMin ?? way.holdMin) / 60) - (isCold ? amountFor(0, 0) : 0),
+    lostPerHour: amountFor(0, 1) - amountFor(0, 0),
+  }
+}
+
+function amountOf(medium: Coolant['medium'], shop: Workshop, steelKg: number, holdH: number): number {
   const { lossWPerK, room, bath, vesselKg } = shop.cold
   const ambientC = shop.roomC ?? USUAL_ROOM_C
-  const holdH = (heldMin ?? way.holdMin) / 60
-  const asked = { steelKg: steelKgOf(cold), startC: ambientC, ambientC, vesselKg, lossWPerK, room, holdH }
-  if (medium === 'liquid-nitrogen') {
-    const { coolantL, holdL } = liquidNitrogenFor(asked)
-    return { medium, amount: coolantL, lostPerHour: holdH > 0 ? holdL / holdH : 0 }
-  }
-  const { coolantKg, holdKg } = dryIceFor({ ...asked, bath })
-  return { medium, amount: coolantKg, lostPerHour: holdH > 0 ? holdKg / holdH : 0 }
+  const asked = { steelKg, startC: ambientC, ambientC, vesselKg, lossWPerK, room, holdH }
+  return medium === 'dry-ice' ? dryIceFor({ ...asked, bath }).coolantKg : liquidNitrogenFor(asked).coolantL
 }

@@ -5,6 +5,7 @@ import { newOven } from '../shop/defaults'
 import {
   correctionAt,
   correctionWorking,
+  driftedK,
   driftOf,
   handAgainstEvidence,
   keyedC,
@@ -198,5 +199,26 @@ describe('a survey', () => {
     expect(zoneAt(survey, { acrossMm: 30, upMm: 50, inMm: 40 })).toBeCloseTo(-10, -0.5)
     expect(zoneAt(survey, { acrossMm: 75, upMm: 50, inMm: 400 })).toBeGreaterThan(6)
     expect(Math.abs(zoneAt(survey, { acrossMm: 75, upMm: 50, inMm: 1400 }))).toBeLessThan(0.5)
+  })
+})
+
+describe('an oven that drifted', () => {
+  const before = [sensor(1000, 1000, DAY), sensor(1052, 1050, '2026-03-08T08:00:00.000Z')]
+  const later = (trueC: number, at = '2026-04-01T08:00:00.000Z') => driftedK([...before, sensor(trueC, 1000, at)])
+
+  it('is told by a measurement that those before it leave no room for', () => {
+    // About 1 K is known of it by two thermometer checks of 1.5 K, 1.5 K more are the check's own: 12 K are no scatter, 2 K are.
+    expect(later(1012)).toBeCloseTo(12, -1)
+    expect(later(988)).toBeLessThan(-10)
+    expect(later(1002)).toBeNull()
+  })
+
+  it('has had time to move where the last one is years ago', () => {
+    expect(later(1012, '2029-03-08T08:00:00.000Z')).toBeNull()
+  })
+
+  it('is not told by one measurement, or by none', () => {
+    expect(driftedK([])).toBeNull()
+    expect(driftedK([sensor(1030, 1000, DAY)])).toBeNull()
   })
 })

@@ -108,3 +108,19 @@ export function driftOf(
   const all = observationsOf(evidence)
   return all.map((o, i) => ({ at: o.at, kind: o.kind, ...offsetLine(all.slice(0, i + 1))(atC) }))
 }
+
+/**
+ * How far the newest measurement of an oven is from what those before it said of that temperature, K; null with nothing before it, or
+ * where it lies within the 95 % band of both and of what the time between adds.
+ */
+export function driftedK(evidence: readonly OvenEvidence[]): number | null {
+  const all = observationsOf(evidence)
+  const newest = all.at(-1)
+  const before = all.slice(0, -1)
+  if (!newest || before.length === 0) return null
+  const { meanK, sdK } = offsetLine(before)(newest.atC)
+  const years = (Date.parse(newest.at) - Date.parse(before.at(-1)?.at ?? newest.at)) / YEAR_MS
+  const byK = newest.offsetK - meanK
+  const sd = Math.sqrt(sdK ** 2 + newest.sdK ** 2 + CORRECTION.driftSdKPerYear ** 2 * years)
+  return Math.abs(byK) > 1.96 * sd ? byK : null
+}

@@ -1,11 +1,12 @@
 import { isChecked } from '../../core/job/tester'
+import { ovensAstray } from '../../core/oven/astray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { usePickedFolder } from '../../store/back-up-folder'
 import { useLastSaved } from '../../store/keeping'
 import { ago } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
-import { urgentWords } from '../../words/day'
+import { coolantLeftWords, ovenAstrayWords, urgentWords } from '../../words/day'
 import { marksOfBlades } from '../../words/lists'
 import { saveEverything } from '../save-everything'
 import { useShopNow } from '../shop-context'
@@ -40,6 +41,12 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
   const mostDays = usePickedFolder() ? BACK_UP_DAYS : SAVE_EVERY_DAYS
   const isOverdue =
     !shop.isDemo && runs.length > 0 && saved !== undefined && (saved === null || daysSince(saved) > mostDays)
+  const inCold = day.urgent.find(one => one.code === 'in-cold')?.batchId
+  // What is in the cold already is provided for; what is still to come into it is not.
+  const ice = inCold === undefined ? null : (day.answer?.plan?.coolant ?? null)
+  const astray = ovensAstray(
+    shop.ovens.filter(oven => day.batches.some(batch => batch.ovenId === oven.id && !day.running.has(batch.id))),
+  )
   const needsTester = unread.length > 0 && !isChecked(shop.tester, new Date().toISOString())
   return (
     <section aria-label="What must not wait">
@@ -66,6 +73,20 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
             {batch.name} is tempered and not measured
           </Row>
         ))}
+        {ice && (
+          <Row
+            when={say.minutes(Math.max(0, Math.round(ice.byMin - nowMin)))}
+            href={`/batch/${inCold}/cold`}
+            act="Cold"
+          >
+            {coolantLeftWords(ice, dayAndClock(origin, ice.byMin), say)}
+          </Row>
+        )}
+        {astray.map(({ oven, byK, isHand }) => (
+          <Row key={oven.id} when="First" href={`/oven/${oven.id}`} act="Its correction">
+            {ovenAstrayWords(oven.name, byK, isHand, say)}
+          </Row>
+        ))}
         {needsTester && (
           <Row when="First" href="/workshop#tester" act="Check it">
             The tester was not checked on its block today
@@ -83,7 +104,7 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
           </li>
         )}
       </ul>
-      {day.urgent.length === 0 && unread.length === 0 && !isOverdue && (
+      {day.urgent.length === 0 && unread.length === 0 && astray.length === 0 && !isOverdue && (
         <p className="py-2.5 text-ink-2">Nothing: no blade stands hard and untempered.</p>
       )}
     </section>

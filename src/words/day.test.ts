@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { addedWords, coolantLeftWords, coolantWords, ovenAstrayWords } from './day'
+import { speakerOf } from './speaker'
+
+const metric = speakerOf('metric', 'EUR')
+const inches = speakerOf('imperial', 'USD')
+const METRIC = /\d ?(°C|K|mm|kg|L|l)\b/
+
+describe('what the day says', () => {
+  const ice = { medium: 'dry-ice', amount: 2.1, lostPerHour: 0.3 } as const
+  const nitrogen = { ...ice, medium: 'liquid-nitrogen' } as const
+  const times = { by: '13:25', until: '15:30' }
+
+  it('of coolant: by when, until when, and what a wait takes', () => {
+    expect(coolantWords(ice, times, metric)).toBe(
+      'in the box by 13:25, gone by 15:30; 0.3 kg more for each hour it has to wait',
+    )
+    expect(coolantLeftWords(ice, '15:20', metric)).toBe(
+      '2.1 kg of dry ice must be in the box by 15:20 for what is still to come; it loses 0.3 kg an hour',
+    )
+    expect(coolantLeftWords(nitrogen, '15:20', metric)).toContain('liquid nitrogen')
+  })
+
+  it('of an oven: which way, and against what', () => {
+    expect(ovenAstrayWords('The big one', 12, false, metric)).toBe(
+      'The big one has drifted: the newest measurement finds the blades 12 °C hotter than those before it',
+    )
+    expect(ovenAstrayWords('The big one', -12, true, metric)).toContain('12 °C cooler than asked for')
+  })
+
+  it('of more blades: later, sooner or as before, and their price', () => {
+    const of = (laterMin: number | null) => addedWords({ laterMin, cost: 54, done: '19:10' }, metric)
+    expect(of(35)).toBe('All is done 35 min later, at 19:10; they cost €54.00.')
+    expect(of(0)).toBe('All is done at 19:10, as without them; they cost €54.00.')
+    expect(of(-5)).toContain('5 min sooner, at 19:10')
+    expect(of(null)).toBe('All is done at 19:10; they cost €54.00.')
+  })
+
+  it('in °F and inches names no metric unit', () => {
+    const all = [
+      coolantWords(ice, times, inches),
+      coolantWords(nitrogen, times, inches),
+      coolantLeftWords(ice, '15:20', inches),
+      coolantLeftWords(nitrogen, '15:20', inches),
+      ovenAstrayWords('The big one', 12, true, inches),
+      ovenAstrayWords('The big one', 12, false, inches),
+    ]
+    for (const text of all) expect(text).not.toMatch(METRIC)
+  })
+})
