@@ -58,6 +58,72 @@ test('a load is moved by keys and planned anew; it can be left for later, and co
   await expect(acts(page).getByText(/Load Skerry C1 and C2/)).toBeVisible()
 })
 
+/** Puts the first batch of the day off, by its dialog. */
+async function leaveForLater(page: Page) {
+  await acts(page).getByRole('button', { name: 'When?' }).first().click()
+  const dialog = page.getByRole('dialog', { name: /When is Skerry fillets/ })
+  await dialog.getByLabel('Not these days').check()
+  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await expect(acts(page).getByText(/Load Skerry/)).toHaveCount(0)
+}
+
+test('a batch left for later is dragged onto the day, and is loaded where it was dropped', async ({ page }) => {
+  await openTuesday(page)
+  await leaveForLater(page)
+  const drawing = page.getByRole('group', { name: /^The day’s plan: a lane/ })
+  const chip = page.getByRole('button', { name: 'Skerry fillets and galley knives' })
+  await page.getByRole('heading', { level: 1 }).scrollIntoViewIfNeeded()
+  const [from, onto] = await Promise.all([chip.boundingBox(), drawing.boundingBox()])
+  if (!from || !onto) throw new Error('nothing to drag, or nowhere to drop it')
+  await page.mouse.move(from.x + 20, from.y + 10)
+  await page.mouse.down()
+  await page.mouse.move(onto.x + onto.width * 0.5, onto.y + 60, { steps: 4 })
+  const said = await page.getByText(/, loaded at /).textContent()
+  await page.mouse.up()
+  const at = said?.match(/\d\d:\d\d$/)?.[0] ?? 'no time'
+  await expect(
+    acts(page)
+      .getByRole('listitem')
+      .filter({ hasText: /Load Skerry C1 and C2/ }),
+  ).toContainText(`${at} to`)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+})
+
+test('a helper has a lane and acts of his own, in his hours', async ({ page }) => {
+  await openTuesday(page)
+  await expect(acts(page).getByText('Helper:')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Working hours' }).click()
+  const dialog = page.getByRole('dialog', { name: 'When are you in the shop?' })
+  await dialog.getByText('A helper’s hours').click()
+  await dialog.getByRole('checkbox', { name: 'Only today, helper' }).click()
+  await expect(dialog.getByLabel('Only today, helper, from')).toHaveValue('08:00')
+  await expectAccessible(page)
+  await page.keyboard.press('Escape')
+  await expect(acts(page).getByText('Helper:').first()).toBeVisible()
+  await expect(answers(page).getByText(/and \d+ min a helper’s/)).toBeVisible()
+})
+
+test('more blades: how much later the day ends, and what they cost', async ({ page }) => {
+  await openTuesday(page)
+  const help = page.getByRole('region', { name: 'What would help' })
+  await help.getByLabel('Like those of').selectOption({ index: 1 })
+  await expect(help.getByRole('status')).toHaveText(/All is done .* they cost .*\d\.\d\d\./)
+  await help.getByLabel('How many').fill('40')
+  await help.getByLabel('How many').press('Enter')
+  await expect(help.getByRole('status')).toHaveText(/^Skerry A1 to A5 .* mend(s)? it\.$/)
+})
+
+test('the day says how it went against its first plan', async ({ page }) => {
+  await openTuesday(page)
+  await begin(page, 'shop')
+  for (let i = 0; i < 3; i++) await goOn(page)
+  await page.goto('/')
+  const went = page.getByRole('region', { name: 'How today went' })
+  await expect(went.getByText(/^1 of \d+ planned acts was done, the last .* sooner than planned\.$/)).toBeVisible()
+  await expect(went.getByRole('listitem')).toContainText('Load C1 and C2')
+  await expectAccessible(page)
+})
+
 test('a time that cannot be kept is said, with the nearest plan; without hours too', async ({ page }) => {
   await openTuesday(page)
   await acts(page).getByRole('button', { name: 'When?' }).first().click()

@@ -8,6 +8,8 @@ export const CORRECTION = {
   slopeOverK: 400,
   /** A display drifts: what a year adds to the uncertainty of a measurement, one standard deviation, K. Common practice, no published source. */
   driftSdKPerYear: 6,
+  /** Less does not make an oven wait, K: it moves a finished hardness by a few tenths. Common practice, no published source. */
+  leastToHoldUpK: 6,
   /** Beyond this the thermocouple, not the number, is at fault, K. */
   mostK: 60,
 } as const

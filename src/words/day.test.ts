@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { addedWords, coolantLeftWords, coolantWords, ovenAstrayWords } from './day'
+import { addedWords, apartWords, coolantLeftWords, coolantWords, inspectWords, ovenAstrayWords, wentWords } from './day'
 import { speakerOf } from './speaker'
 
 const metric = speakerOf('metric', 'EUR')
@@ -46,5 +46,36 @@ describe('what the day says', () => {
       ovenAstrayWords('The big one', 12, false, inches),
     ]
     for (const text of all) expect(text).not.toMatch(METRIC)
+  })
+})
+
+describe('how a day went, in words', () => {
+  const act = (startMin: number, doneMin: number | null) => ({
+    kind: 'load' as const,
+    batchId: 'b',
+    bladeIds: [],
+    round: 0,
+    startMin,
+    doneMin,
+  })
+
+  it('counts what was done, and says how late the last of it was', () => {
+    expect(wentWords([act(540, 552), act(600, 631), act(700, null)], metric)).toBe(
+      '2 of 3 planned acts were done, the last 31 min later than planned.',
+    )
+    expect(wentWords([act(540, 543)], metric)).toBe('1 of 1 planned act was done, the last as planned.')
+    expect(wentWords([act(540, null)], metric)).toBe('0 of 1 planned act were done.')
+  })
+
+  it('says which way an act was off, and lets a few minutes pass', () => {
+    expect(apartWords(-12, metric)).toBe('12 min sooner than planned')
+    expect(apartWords(75, metric)).toBe('1 h 15 later than planned')
+    expect(apartWords(4.4, metric)).toBe('as planned')
+  })
+
+  it('says what runs taught', () => {
+    expect(inspectWords({ minutes: 31, runs: 4 }, 20, metric)).toBe(
+      'From the last quench into the cold took 31 min (the middle of 4 runs); plans reckon with 20 min.',
+    )
   })
 })

@@ -1,6 +1,7 @@
 import type { WhyNot, WhyNotCode } from '../core/day/limits'
 import type { Urgent } from '../core/day/must-not-wait'
 import type { TaskKind } from '../core/day/task-kinds'
+import type { InspectTime, WentAct } from '../core/day/went'
 import type { Help } from '../core/day/what-if'
 import { counted, listOf } from './lists'
 import { type Speaker, signedText } from './speaker'
@@ -167,6 +168,28 @@ export function addedWords(
       : `All is done ${say.minutes(Math.abs(laterMin))} ${laterMin > 0 ? 'later' : 'sooner'}, at ${done}`
   return `${time}${laterMin === 0 ? ', as without them' : ''}; they cost ${say.money(cost)}.`
 }
+
+/** How far an act was from its time. */
+export const apartWords = (byMin: number, say: Speaker): string => {
+  const minutes = Math.round(byMin)
+  if (Math.abs(minutes) < 5) return 'as planned'
+  return `${say.minutes(Math.abs(minutes))} ${minutes > 0 ? 'later' : 'sooner'} than planned`
+}
+
+/** A day against its first plan, in a sentence. */
+export function wentWords(acts: readonly WentAct[], say: Speaker): string {
+  const done = acts.filter(act => act.doneMin !== null)
+  const last = done.reduce<WentAct | undefined>(
+    (latest, act) => ((act.doneMin ?? 0) > (latest?.doneMin ?? Number.NEGATIVE_INFINITY) ? act : latest),
+    undefined,
+  )
+  const count = `${done.length} of ${counted(acts.length, 'planned act')} ${done.length === 1 ? 'was' : 'were'} done`
+  return last ? `${count}, the last ${apartWords((last.doneMin ?? 0) - last.startMin, say)}.` : `${count}.`
+}
+
+/** What runs taught of looking a load over. */
+export const inspectWords = ({ minutes, runs }: InspectTime, plannedMin: number, say: Speaker): string =>
+  `From the last quench into the cold took ${say.minutes(minutes)} (the middle of ${counted(runs, 'run')}); plans reckon with ${say.minutes(plannedMin)}.`
 
 /** How a plan stands against the day's first: later or sooner by some minutes. */
 export const movedWords = (byMin: number, say: Speaker): string =>

@@ -21,6 +21,7 @@ export interface AddedToDay {
   /** What they cost, in the shop's currency. */
   readonly cost: number
   readonly why: WhyNot | null
+  /** With the blades there are: those only thought of have no mark yet. */
   readonly groups: ShopDayAnswer['groups']
 }
 
@@ -41,6 +42,7 @@ export function addedToDay(day: ShopDay, added: AddedBlades, visits: number): Ad
   )
   const { plan, why, groups } = planShopDay({ ...day, batches }, visits)
   const finishMin = why === null ? (plan?.finishMin ?? null) : null
+  const known = new Set(day.batches.flatMap(({ batch }) => batch.blades.map(blade => blade.id)))
   const beforeMin = before.why === null ? (before.plan?.finishMin ?? null) : null
   return {
     finishMin,
@@ -49,7 +51,7 @@ export function addedToDay(day: ShopDay, added: AddedBlades, visits: number): Ad
       batches.reduce((sum, { batch }) => sum + costOf(batch, day.shop), 0) -
       day.batches.reduce((sum, { batch }) => sum + costOf(batch, day.shop), 0),
     why,
-    groups,
+    groups: groups.map(group => ({ ...group, bladeIds: group.bladeIds.filter(id => known.has(id)) })),
   }
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
 import { batchDayOf } from '../job/batch-day'
+import { firstStretchesOf } from '../job/batch-figures'
 import { standing } from '../job/blade-state'
 import { foilUsed } from '../job/foil-used'
 import { bladesOf } from '../job/tray'
@@ -95,6 +96,30 @@ describe('what the day needs', () => {
     expect(chillOf(longer)).toBeGreaterThan(chillOf(plan))
     expect(chillOf(longer)).toBeLessThan(2 * chillOf(plan))
     expect(longer.coolant?.lostPerHour).toBeCloseTo(coolant?.lostPerHour ?? 0, 6)
+  })
+
+  it('is the shop’s own time to look a load over: the same more in the plan, on the batch’s page and in its Heat Line', () => {
+    const slow = { ...demo.shop, inspectMin: 50 }
+    const totalMin = (shop: typeof demo.shop) => {
+      const alone = batchDayOf(BATCH, shop)
+      return alone.ok ? alone.value.totalMin : Number.NaN
+    }
+    const lineMin = (shop: typeof demo.shop) => firstStretchesOf(BATCH, shop).at(-1)?.endMin ?? 0
+    // 20 min is what is usual.
+    expect(planned({ ...open, shop: slow }).finishMin - planned(open).finishMin).toBe(30)
+    // The batch's own page and line let its blades stand as long before the cold as their route says, or until they were looked over.
+    const delayMin = Math.max(...BATCH.groups.map(({ route }) => route.cold?.delayMin ?? 0))
+    const more = 50 - Math.max(20, delayMin)
+    expect(more).toBeGreaterThan(0)
+    expect(totalMin(slow) - totalMin(demo.shop)).toBeCloseTo(more, 6)
+    expect(lineMin(slow) - lineMin(demo.shop)).toBeCloseTo(more, 6)
+  })
+
+  it('is bought anew for another day: a box is not kept cold over a night for it', () => {
+    const later = dayBatch({ batch: { ...BATCH, id: 'later' }, notBeforeMin: 2000 })
+    const [both, alone] = [planned({ ...open, batches: [dayBatch(), later] }), planned(open)]
+    expect(both.tasks.filter(one => one.kind === 'cold-in').length).toBe(2)
+    expect(both.coolant).toEqual(alone.coolant)
   })
 
   it('is foil for what is still to be wrapped: none once it was cut, or the blades are in', () => {

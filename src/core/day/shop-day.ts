@@ -37,7 +37,7 @@ export interface OvenLane {
 export interface ShopDayPlan extends DayPlan {
   readonly lanes: readonly OvenLane[]
   readonly waits: readonly Wait[]
-  /** What has to be bought for the cold, by when it is needed, and until when it lasts, min; null: nothing. */
+  /** What has to be bought for the cold next, by when it is needed, and until when it lasts, min; null: nothing. */
   readonly coolant: (Coolant & { readonly byMin: number; readonly lastsMin: number }) | null
   /** Foil that is still to be cut for what is to be loaded, and what is left on the roll where that is counted, m; null: none is to be cut. */
   readonly foil: { readonly neededM: number; readonly leftM: number | null } | null
@@ -98,19 +98,32 @@ function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
 const sumOf = (tasks: readonly PlannedTask[]): number =>
   tasks.reduce((sum, task) => sum + task.endMin - task.startMin, 0)
 
-/** One box keeps all of the day's blades: it is cold from the first in until the last was held. */
+/** What stands in a cold box for one purchase: from the first in until the last was held. */
 function coolantOf(ahead: readonly PlannedTask[], made: ShopProblem, day: ShopDay): ShopDayPlan['coolant'] {
   const { shop, nowMin, batches } = day
-  const into = ahead.filter(task => task.kind === 'cold-in')
-  const [first, last] = [into[0], into.at(-1)]
-  if (!first || !last) return null
-  const ids = new Set(into.flatMap(task => task.groups))
-  const blades = made.groups.filter(({ id }) => ids.has(id)).flatMap(group => group.blades)
-  const holdMin = Math.max(...blades.map(({ group }) => group.route.cold?.holdMin ?? 0))
-  const lastsMin = last.startMin + holdMin
   const isCold = batches.some(({ progress }) => [...progress.values()].some(at => at.kind === 'in-cold'))
-  const coolant = coolantFor(blades, shop, { heldMin: lastsMin - (isCold ? nowMin : first.startMin), isCold })
-  return coolant && { ...coolant, byMin: first.startMin, lastsMin }
+  const bladesOf = (tasks: readonly PlannedTask[]) => {
+    const ids = new Set(tasks.flatMap(task => task.groups))
+    return made.groups.filter(({ id }) => ids.has(id)).flatMap(group => group.blades)
+  }
+  const heldUntil = (task: PlannedTask) =>
+    task.startMin + Math.max(0, ...bladesOf([task]).map(({ group }) => group.route.cold?.holdMin ?? 0))
+  const of = (tasks: readonly PlannedTask[]): ShopDayPlan['coolant'] => {
+    const byMin = tasks[0]?.startMin ?? nowMin
+    const lastsMin = Math.max(...tasks.map(heldUntil))
+    const coolant = coolantFor(bladesOf(tasks), shop, { heldMin: lastsMin - (isCold ? nowMin : byMin), isCold })
+    return coolant && { ...coolant, byMin, lastsMin }
+  }
+  const [first, ...rest] = ahead.filter(task => task.kind === 'cold-in')
+  if (!first) return null
+  const together = [first]
+  for (const next of rest) {
+    const [kept, alone] = [of([...together, next]), of([next])]
+    // A box that costs more to keep cold until then than to chill anew is emptied between.
+    if (!kept || !alone || kept.amount > (of(together)?.amount ?? 0) + alone.amount) break
+    together.push(next)
+  }
+  return of(together)
 }
 
 function foilOf(

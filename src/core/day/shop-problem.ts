@@ -3,6 +3,7 @@ import type { BladeProgress } from '../job/blade-progress'
 import { standing } from '../job/blade-state'
 import { chamberOf } from '../job/chambers'
 import { hotTimesOf } from '../job/hot-times'
+import { inspectMinOf } from '../job/pace'
 import { together } from '../job/together'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
 import { coolDownMin, heatUpMin } from '../oven/chamber'
@@ -264,7 +265,7 @@ function hotRun(
     kind: 'inspect',
     load: times.value.length - 1,
     offsetMin: last.offsetMin + last.durationMin,
-    durationMin: upToGrid(PACE.inspectMin),
+    durationMin: upToGrid(inspectMinOf(shop)),
   })
   const begunMin = first.begunMin
   const blades = times.value.map(({ load }) => load.blades)

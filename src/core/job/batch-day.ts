@@ -10,6 +10,7 @@ import { chamberOf } from './chambers'
 import { hotTimesOf } from './hot-times'
 import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from './loads'
 import { ovenOf, temperingOvenOf } from './ovens'
+import { inspectMinOf } from './pace'
 import { type OrderedJob, type TemperJob, temperOrder } from './temper-order'
 import { tempersOf } from './tray'
 
@@ -34,7 +35,7 @@ export interface BatchDay {
   readonly totalMin: number
 }
 
-type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units' | 'temperingOvenId'>
+type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units' | 'temperingOvenId' | 'inspectMin'>
 
 /**
  * How long all of a batch takes, in which order its tempers are done soonest, and how long its blades stand untempered. Errors: as
@@ -51,7 +52,7 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const quenchedAt = new Map(pulls.map(({ bladeId, outMin }) => [bladeId, outMin]))
   const offMin = Math.max(0, ...pulls.map(({ pullMin }) => pullMin))
   const quenchedMin = Math.max(0, ...quenchedAt.values())
-  const lookedAtMin = quenchedMin + (quenchedAt.size > 0 ? PACE.inspectMin : 0)
+  const lookedAtMin = quenchedMin + (quenchedAt.size > 0 ? inspectMinOf(shop) : 0)
   const cold = coldOf(batch, loads, { quenchedAt, lookedAtMin })
   const readyMin = cold?.endMin ?? lookedAtMin
   const own = shop.temperingOvenId === null || tempers.value.id === hardens.value.id

@@ -19,6 +19,7 @@ import { loadKg, programmeOf } from './heat-load'
 import { type HeatPath, heatPathOf } from './load-heat'
 import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, temperLoadsOf } from './loads'
 import { ovenOf } from './ovens'
+import { inspectMinOf } from './pace'
 import { type PlannedPull, type PullPlan, pullPlanOf } from './pull-plan'
 import { type SharedSoak, soakToShare } from './shared-soak'
 import { predictionAt, stagesOf, temperOf } from './stages'
@@ -109,7 +110,7 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
           batch,
           loads,
           oven,
-          system: shop.units,
+          shop,
           path: load => heatPathOf({ batch, shop }, loads, loads.indexOf(load)),
         }),
         stages: hardnessTrace(
@@ -237,19 +238,19 @@ function stretchesOf(
     batch,
     loads,
     oven,
-    system,
+    shop,
     path,
   }: {
     readonly batch: Batch
     readonly loads: readonly Load[]
     readonly oven: Result<Oven>
-    readonly system: System
+    readonly shop: Pick<Workshop, 'units' | 'inspectMin'>
     readonly path?: (load: Load) => HeatPath | null
   },
 ): Stretch[] {
   if (!oven.ok) return []
   const load = loadOfGroup(loads, group.id)
-  const entry = load ?? entryOf(batch.entry, grade.equalise, group.route.austenitizeC, system)
+  const entry = load ?? entryOf(batch.entry, grade.equalise, group.route.austenitizeC, shop.units)
   return planTimeline({
     route: group.route,
     equalise: entry.equalise,
@@ -258,16 +259,16 @@ function stretchesOf(
     steelKg: load ? loadKg(load) : 0,
     thicknessMm: thicknessOf(batch, group.id),
     path: load && path ? path(load) : null,
+    inspectMin: inspectMinOf(shop),
   })
 }
 
 /** The plan of a batch's first steel alone, as its line in a list shows it; empty where its oven or its grade is gone. */
-export function firstStretchesOf(batch: Batch, shop: Pick<Workshop, 'ovens' | 'units'>): Stretch[] {
+export function firstStretchesOf(batch: Batch, shop: Pick<Workshop, 'ovens' | 'units' | 'inspectMin'>): Stretch[] {
   const [group] = batch.groups
   const grade = group && gradeOf(group)
-  const { units: system } = shop
   return grade
-    ? stretchesOf(group, grade, { batch, loads: loadsOf(batch, system), oven: ovenOf(shop, batch), system })
+    ? stretchesOf(group, grade, { batch, loads: loadsOf(batch, shop.units), oven: ovenOf(shop, batch), shop })
     : []
 }
 

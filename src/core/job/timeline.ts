@@ -50,6 +50,8 @@ export interface TimelineRequest {
   readonly thicknessMm: number
   /** How its oven will bring the load to its soak; absent: by the oven's tables. */
   readonly path?: HeatPath | null
+  /** From the quench until it was looked over and goes on, min; absent: what is usual. */
+  readonly inspectMin?: number
 }
 
 const ROOM_C = 20
@@ -59,7 +61,7 @@ const ROOM_C = 20
  * on and after the last temper there are stretches of room temperature without length, one for each station.
  */
 export function planTimeline(request: TimelineRequest): Stretch[] {
-  const { route, equalise, entryC: entry, oven, steelKg } = request
+  const { route, equalise, entryC: entry, oven, steelKg, inspectMin = PACE.inspectMin } = request
   const out: Stretch[] = []
   let now = 0
   const push = (
@@ -150,11 +152,11 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
     null,
     16,
   )
-  push('room', 'inspect', PACE.inspectMin, () => ROOM_C)
+  push('room', 'inspect', inspectMin, () => ROOM_C)
 
   if (route.cold) {
     const { toC, holdMin, delayMin } = route.cold
-    if (delayMin > PACE.inspectMin) push('room', 'cold', Math.min(delayMin - PACE.inspectMin, 24 * 60), () => ROOM_C)
+    if (delayMin > inspectMin) push('room', 'cold', Math.min(delayMin - inspectMin, 24 * 60), () => ROOM_C)
     push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - decay(5, part)), null, 8)
     push('cold', 'cold', holdMin, () => toC, { code: coldWay(toC) })
     push('warm', 'cold', PACE.warmMin, part => toC + (ROOM_C - toC) * part, null, 4)

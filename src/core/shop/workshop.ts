@@ -102,6 +102,8 @@ export const workshopSchema = z.object({
     .string()
     .regex(/^[A-Z]{3}$/)
     .optional(),
+  /** Looking a load over and carrying it on, from the last pull, min; absent: what is usual. */
+  inspectMin: bounded('inspectMin').optional(),
   /** What the room is at, °C; absent: as workshops usually are. */
   roomC: bounded('roomC').optional(),
   /** The quench oil the shop has; absent: none. */

@@ -1,9 +1,9 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useSay } from '../../ui/Units'
 import { coolantWords, movedWords, taskWords } from '../../words/day'
 import { useShopNow } from '../shop-context'
-import { dayAndClock, type NameOf } from './day-view'
-import { firstFinish } from './first-plan'
+import { actsOf, dayAndClock, type NameOf } from './day-view'
+import { firstPlan } from './first-plan'
 import type { Day, DayPlan } from './use-day'
 import { dateOf } from './work-windows'
 
@@ -18,9 +18,12 @@ function useMovedMin(plan: DayPlan, day: Day): number {
   const [moved, setMoved] = useState(0)
   const { searching, origin, batches } = day
   const ids = batches.map(batch => batch.id).join()
+  const acts = useMemo(() => actsOf(plan, day.answer?.groups ?? []), [plan, day.answer])
   useEffect(() => {
-    if (!searching) setMoved(plan.finishMin - firstFinish(dateOf(origin), ids.split(','), plan.finishMin))
-  }, [searching, origin, ids, plan.finishMin])
+    if (searching) return
+    const first = firstPlan(dateOf(origin), ids.split(','), { finishMin: plan.finishMin, acts })
+    setMoved(plan.finishMin - first.finishMin)
+  }, [searching, origin, ids, plan.finishMin, acts])
   return moved
 }
 

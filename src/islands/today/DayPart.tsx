@@ -12,11 +12,13 @@ import { DayAnswers } from './DayAnswers'
 import { DayOut } from './DayOut'
 import { DayTabs } from './DayTabs'
 import { DayWaits } from './DayWaits'
-import { boardOf, daysWithTasks, namesOf } from './day-view'
+import { DayWent } from './DayWent'
+import { boardOf, clockAt, daysWithTasks, namesOf } from './day-view'
 import { HoursDialog } from './HoursDialog'
+import { LaterBatches } from './LaterBatches'
 import { MoveDialog } from './MoveDialog'
 import { MustNotWait } from './MustNotWait'
-import { moveBatch } from './move-batch'
+import { moveBatch, startBatchAt } from './move-batch'
 import { useDay } from './use-day'
 import { WouldHelp } from './WouldHelp'
 
@@ -42,6 +44,7 @@ export default function DayPart({ batches, runs, measured }: Props) {
   const days = plan ? daysWithTasks(plan, day.nowMin) : []
   const firstBusy = days.find(index => plan?.tasks.some(task => Math.floor(task.startMin / 1440) === index))
   const index = chosen !== null && days.includes(chosen) ? chosen : (firstBusy ?? days[0] ?? 0)
+  const board = plan && boardOf({ plan, day, shop, say, nameOf, index })
   const movingBatch = batches.find(batch => batch.id === moving)
   return (
     <section aria-label="The day" className="mb-6">
@@ -49,14 +52,13 @@ export default function DayPart({ batches, runs, measured }: Props) {
       {!isEmpty && !answer && day.problems.length === 0 && <DayWaits />}
       {day.problems.length > 0 && <Problems of={day.problems} />}
       {later.length > 0 && (
-        <p className="mb-2 flex flex-wrap items-center gap-x-2">
-          Left for later:{' '}
-          {later.map(batch => (
-            <button key={batch.id} type="button" className="btn btn-plain link" onClick={() => setMoving(batch.id)}>
-              {batch.name}
-            </button>
-          ))}
-        </p>
+        <LaterBatches
+          batches={later}
+          board={board}
+          clock={min => clockAt(day.origin, min)}
+          onDrop={(batch, atMin) => void startBatchAt(batch, day, atMin)}
+          onOpen={setMoving}
+        />
       )}
       {day.leftOut > 0 && (
         <p className="mb-2 text-ink-2">
@@ -76,10 +78,10 @@ export default function DayPart({ batches, runs, measured }: Props) {
           {plan && <DayOut plan={plan} day={day} nameOf={nameOf} />}
         </DayTabs>
       )}
-      {plan && (
+      {plan && board && (
         <ScrollRegion label="The day’s drawing" className="on-soot overflow-x-auto bg-soot py-2 print:hidden">
           <DayBoard
-            {...boardOf({ plan, day, shop, say, nameOf, index })}
+            {...board}
             onMove={(batchId, byMin) => void moveBatch(batches, plan, day, batchId, byMin)}
             onOpen={setMoving}
           />
@@ -90,6 +92,7 @@ export default function DayPart({ batches, runs, measured }: Props) {
         <WouldHelp day={day} />
       </div>
       {plan && <DayActs plan={plan} day={day} nameOf={nameOf} index={index} onMove={setMoving} />}
+      <DayWent day={day} batches={batches} runs={runs} />
       {movingBatch && (
         <MoveDialog key={movingBatch.id} batch={movingBatch} origin={day.origin} onClose={() => setMoving(null)} />
       )}

@@ -1,5 +1,5 @@
+import { ovensAstray } from '../../core/job/ovens-astray'
 import { isChecked } from '../../core/job/tester'
-import { ovensAstray } from '../../core/oven/astray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { usePickedFolder } from '../../store/back-up-folder'

@@ -1,6 +1,7 @@
 import { addMinutes } from 'date-fns/addMinutes'
 import { format } from 'date-fns/format'
 import type { Answer } from '../../core/contract/questions'
+import type { PlannedAct } from '../../core/day/went'
 import type { Batch } from '../../core/shop/batch'
 import type { Workshop } from '../../core/shop/workshop'
 import type { BoardBlock, BoardLane, DayBoardProps } from '../../ui/drawings/day/board'
@@ -28,6 +29,26 @@ export const tasksOfDay = (tasks: DayPlan['tasks'], index: number, nowMin: numbe
       startMin < (index + 1) * DAY_MIN + NIGHT_ENDS_H * 60 &&
       (index > 0 || endMin > nowMin),
   )
+
+/** A plan's acts of its first day as they are held against what was done: by blade, one for each round. */
+export const actsOf = ({ tasks }: Pick<DayPlan, 'tasks'>, groups: Answer<'day'>['groups']): PlannedAct[] =>
+  tasks
+    .filter(({ startMin }) => startMin < DAY_MIN)
+    .flatMap(({ kind, groups: ids, rounds, startMin }) => {
+      const own = groups.filter(group => ids.includes(group.id))
+      const keys = [...new Set(own.map(group => `${group.batchId} ${rounds?.[group.id] ?? 0}`))]
+      return keys.map((key): PlannedAct => {
+        const of = own.filter(group => `${group.batchId} ${rounds?.[group.id] ?? 0}` === key)
+        const [first] = of
+        return {
+          kind,
+          batchId: first?.batchId ?? '',
+          bladeIds: of.flatMap(group => group.bladeIds),
+          round: rounds?.[first?.id ?? ''] ?? 0,
+          startMin,
+        }
+      })
+    })
 
 /** Who a group is: its batch's first word where several batches are planned, and its marks. */
 export function namesOf({ groups }: Pick<Answer<'day'>, 'groups'>, batches: readonly Batch[]) {
@@ -199,7 +220,7 @@ export function boardOf({
     waits: waits.map(wait => ({
       fromMin: wait.fromMin,
       toMin: wait.toMin,
-      text: `${nameOf(wait.groups)} waits ${say.minutes(wait.toMin - wait.fromMin)} of the ${say.minutes(wait.limitMin)} it may`,
+      text: `${nameOf(wait.groups)}: waiting ${say.minutes(wait.toMin - wait.fromMin)} of at most ${say.minutes(wait.limitMin)}`,
     })),
   }
 }

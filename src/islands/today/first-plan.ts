@@ -1,7 +1,27 @@
 import { z } from 'zod'
+import { TASK_KINDS } from '../../core/day/task-kinds'
+import type { PlannedAct } from '../../core/day/went'
 
 const KEY = 'tawny-day-first-plan'
-const keptSchema = z.object({ date: z.string(), batchIds: z.array(z.string()), finishMin: z.number() })
+const actSchema = z.object({
+  kind: z.enum(TASK_KINDS),
+  batchId: z.string(),
+  bladeIds: z.array(z.string()),
+  round: z.number(),
+  startMin: z.number(),
+})
+const keptSchema = z.object({
+  date: z.string(),
+  batchIds: z.array(z.string()),
+  finishMin: z.number(),
+  acts: z.array(actSchema).default([]),
+})
+
+/** What the first plan of a day said: when all is done, and each act. */
+export interface FirstPlan {
+  readonly finishMin: number
+  readonly acts: readonly PlannedAct[]
+}
 
 const kept = () => {
   try {
@@ -12,18 +32,28 @@ const kept = () => {
   }
 }
 
+/** What was kept of a day's first plan; null where there is none. */
+export const keptPlanOf = (date: string): FirstPlan | null => {
+  const before = kept()
+  return before?.date === date ? before : null
+}
+
 /**
- * When the day's first plan of these batches said that all would be done, min; that of now where there was none yet. Kept in this
- * browser for one day: another day, or other batches, begin anew.
+ * The day's first plan of these batches; that of now where there was none yet. Kept in this browser for one day. With other batches the
+ * end is counted anew; acts of batches that were planned before stay as they were first said, also when the batch is done and gone.
  */
-export function firstFinish(date: string, batchIds: readonly string[], finishMin: number): number {
+export function firstPlan(date: string, batchIds: readonly string[], now: FirstPlan): FirstPlan {
   const ids = [...batchIds].sort()
   const before = kept()
-  if (before?.date === date && before.batchIds.join() === ids.join()) return before.finishMin
+  const isToday = before?.date === date
+  if (isToday && before.batchIds.join() === ids.join()) return before
+  const known = new Set(isToday ? before.acts.map(act => act.batchId) : [])
+  const acts = [...(isToday ? before.acts : []), ...now.acts.filter(act => !known.has(act.batchId))]
+  const plan = { finishMin: now.finishMin, acts }
   try {
-    localStorage.setItem(KEY, JSON.stringify({ date, batchIds: ids, finishMin }))
+    localStorage.setItem(KEY, JSON.stringify({ date, batchIds: ids, ...plan }))
   } catch {
     // A browser that stores nothing knows of no earlier plan.
   }
-  return finishMin
+  return plan
 }

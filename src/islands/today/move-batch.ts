@@ -11,6 +11,15 @@ export const WHEN_IT_FITS: WhenOfBatch = { from: null, exactly: false, doneBy: n
 export const setWhen = (batch: Batch, when: WhenOfBatch) =>
   editBatch(batch, `When ${batch.name} is hardened`, now => ({ ...now, day: when }))
 
+/** Loads a batch at a minute of the day, not before now: from then on its start stands. */
+export const startBatchAt = (batch: Batch, { origin, nowMin }: Pick<Day, 'origin' | 'nowMin'>, atMin: number) =>
+  setWhen(batch, {
+    ...(batch.day ?? WHEN_IT_FITS),
+    from: addMinutes(origin, Math.max(nowMin, atMin)).toISOString(),
+    exactly: true,
+    later: false,
+  })
+
 /** Moves a batch’s start by some minutes from where the plan has it: from then on it stands. */
 export async function moveBatch(
   batches: readonly Batch[],

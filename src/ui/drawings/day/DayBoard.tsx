@@ -23,6 +23,7 @@ export function DayBoard(props: DayBoardProps) {
     // biome-ignore lint/a11y/useSemanticElements: a drawing has no fieldset.
     <svg
       ref={svg}
+      data-day-board
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="block w-full min-w-[1000px] touch-pan-x select-none"
       role="group"

@@ -52,6 +52,13 @@ export const acrossOf = ({ fromMin, toMin }: Pick<DayBoardProps, 'fromMin' | 'to
   return { x: (min: number) => LABELS + (min - fromMin) * perMin, perMin }
 }
 
+/** The minute a place across the drawing stands for, on the plan's grid of five; null beside the lanes. */
+export function minuteAt(atX: number, span: Pick<DayBoardProps, 'fromMin' | 'toMin'>): number | null {
+  const { perMin } = acrossOf(span)
+  const min = Math.round((span.fromMin + (atX - LABELS) / perMin) / 5) * 5
+  return min >= span.fromMin && min <= span.toMin ? min : null
+}
+
 /** Rows for blocks that are at once: each goes into the first row in which it has room. */
 export function rowsOf(blocks: readonly BoardBlock[]): {
   readonly rowOf: ReadonlyMap<string, number>

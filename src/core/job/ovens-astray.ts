@@ -1,5 +1,6 @@
+import { CORRECTION } from '../../data/correction'
+import { driftedK, handAgainstEvidence } from '../oven/correction'
 import type { Oven } from '../shop/oven'
-import { driftedK, handAgainstEvidence } from './correction'
 
 /** An oven whose blades are at another temperature than is thought. */
 export interface OvenAstray {
@@ -17,7 +18,6 @@ const LOOKED_AT_C = 1065
 export const ovensAstray = (ovens: readonly Oven[]): OvenAstray[] =>
   ovens.flatMap((oven): OvenAstray[] => {
     const byHand = handAgainstEvidence(oven, LOOKED_AT_C)
-    if (byHand !== null) return [{ oven, byK: byHand, isHand: true }]
-    const drifted = driftedK(oven.evidence)
-    return drifted === null ? [] : [{ oven, byK: drifted, isHand: false }]
+    const byK = byHand ?? driftedK(oven.evidence) ?? 0
+    return Math.abs(byK) >= CORRECTION.leastToHoldUpK ? [{ oven, byK, isHand: byHand !== null }] : []
   })

@@ -1,0 +1,70 @@
+import { type PointerEvent, useRef } from 'react'
+import type { Batch } from '../../core/shop/batch'
+import { type DayBoardProps, minuteAt } from '../../ui/drawings/day/board'
+import { pointIn, useDrag } from '../../ui/use-drag'
+
+interface Props {
+  readonly batches: readonly Batch[]
+  /** What of the day is drawn; null where there is no drawing to drop anything on. */
+  readonly board: Pick<DayBoardProps, 'fromMin' | 'toMin'> | null
+  readonly clock: (min: number) => string
+  readonly onDrop: (batch: Batch, atMin: number) => void
+  readonly onOpen: (batchId: string) => void
+}
+
+interface Held {
+  readonly batch: Batch
+  readonly x: number
+  readonly y: number
+  /** The minute of the day it is over; null: it is not over the day. */
+  readonly atMin: number | null
+}
+
+/** Batches left for later: dropped onto the day they start where they fall; pressed, one says when. */
+export function LaterBatches({ batches, board, clock, onDrop, onOpen }: Props) {
+  const minuteUnder = (event: PointerEvent): number | null => {
+    const drawing = document
+      .elementsFromPoint(event.clientX, event.clientY)
+      .find((one): one is SVGSVGElement => one instanceof SVGSVGElement && one.hasAttribute('data-day-board'))
+    const at = drawing ? pointIn(drawing, event) : null
+    return at && board ? minuteAt(at.x, board) : null
+  }
+  const wasDragged = useRef(false)
+  const { held, grip } = useDrag<Held>({
+    move: (now, event) => ({ ...now, x: event.clientX, y: event.clientY, atMin: minuteUnder(event) }),
+    drop: ({ batch, atMin }) => {
+      wasDragged.current = true
+      if (atMin !== null) onDrop(batch, atMin)
+    },
+  })
+  return (
+    <p className="mb-2 flex flex-wrap items-center gap-x-2">
+      Left for later:{' '}
+      {batches.map(batch => (
+        <button
+          key={batch.id}
+          type="button"
+          className={`btn btn-plain link touch-none ${board ? 'cursor-grab' : ''}`}
+          title={board ? 'Drag it onto the day, or press to say when' : 'Say when'}
+          onClick={() => {
+            // The hand that lets go of a batch presses it as well.
+            if (!wasDragged.current) onOpen(batch.id)
+            wasDragged.current = false
+          }}
+          {...grip(event => (board ? { batch, x: event.clientX, y: event.clientY, atMin: null } : null))}
+        >
+          {batch.name}
+        </button>
+      ))}
+      {held && (
+        <span
+          className="pointer-events-none fixed z-50 border border-ember bg-raised px-2 py-1 text-small"
+          style={{ left: held.x + 12, top: held.y + 12 }}
+        >
+          {held.batch.name}
+          {held.atMin === null ? '' : `, loaded at ${clock(held.atMin)}`}
+        </span>
+      )}
+    </p>
+  )
+}
