@@ -1,9 +1,7 @@
 import { AMBIENT_C } from '../oven/chamber'
 import type { Builder } from './network-builder'
-import { type DayGroup, type DayProblem, temperOvenOf } from './problem'
+import { ACT_MIN, type DayGroup, type DayProblem, temperOvenOf } from './problem'
 
-/** Every task but a pull takes so long, min. */
-const TASK_LENGTH_MIN = 5
 /** From the last press until blades can go into the cold, and until they can go into a temper without it. */
 const TO_COLD_MIN = 5
 const TO_TEMPER_MIN = 10
@@ -102,7 +100,7 @@ function coldIn(
   cold: NonNullable<DayGroup['cold']>,
   ready: Ready,
 ): number {
-  const task = { run, load: null, groups, round: null, durationMin: TASK_LENGTH_MIN, kind: 'cold-in' } as const
+  const task = { run, load: null, groups, round: null, durationMin: ACT_MIN, kind: 'cold-in' } as const
   if (group.progress?.kind === 'in-cold') return builder.stood(task, group.progress.atMin, true)
   const into = follow(builder, ready, between => builder.add(task, between), {
     least: TO_COLD_MIN,
@@ -115,14 +113,14 @@ function coldIn(
 
 function coldPart(builder: Builder, unit: Unit, cold: NonNullable<DayGroup['cold']>, into: number): Ready {
   const { run, groups, group, count } = unit
-  const task = { run, load: null, groups, round: null, durationMin: TASK_LENGTH_MIN, kind: 'cold-out' } as const
+  const task = { run, load: null, groups, round: null, durationMin: ACT_MIN, kind: 'cold-out' } as const
   const [least, most] = cold.holdMin
   const isIn = group.progress?.kind === 'in-cold'
   // What is in already comes out by when it went in, be it days ago.
   const out = builder.add(task, isIn ? { fromMin: (group.progress?.atMin ?? 0) + least } : {})
   if (!isIn) builder.tie(into, out, least, most)
   builder.box.push({ run, in: into, out, count })
-  return { pull: null, task: out, endMin: TASK_LENGTH_MIN, atMin: null }
+  return { pull: null, task: out, endMin: ACT_MIN, atMin: null }
 }
 
 interface TemperAsked {
@@ -137,7 +135,7 @@ interface TemperAsked {
 function temperPart(builder: Builder, problem: DayProblem, unit: Unit, temper: TemperAsked, ready: Ready): Ready {
   const { run, groups, group, count } = unit
   const { atC, holdMin, round, inSince, thenMin } = temper
-  const hands = { run, load: null, groups, round, durationMin: TASK_LENGTH_MIN } as const
+  const hands = { run, load: null, groups, round, durationMin: ACT_MIN } as const
   const heatMin = temperOvenOf(problem).transMin(AMBIENT_C, atC)
   const most = round === 1 ? group.maxToTemperMin : Number.POSITIVE_INFINITY
   const into =
@@ -154,7 +152,7 @@ function temperPart(builder: Builder, problem: DayProblem, unit: Unit, temper: T
         )
       : builder.stood({ ...hands, kind: 'temper-in' }, inSince, true)
   const isLast = round === group.tempers.length
-  const toMin = isLast && group.deadlineMin !== null ? group.deadlineMin - TASK_LENGTH_MIN : Number.POSITIVE_INFINITY
+  const toMin = isLast && group.deadlineMin !== null ? group.deadlineMin - ACT_MIN : Number.POSITIVE_INFINITY
   const out = builder.add(
     { ...hands, kind: 'temper-out' },
     inSince === null ? { toMin } : { fromMin: inSince + holdMin },
@@ -172,5 +170,5 @@ function temperPart(builder: Builder, problem: DayProblem, unit: Unit, temper: T
     unit: unit.unit,
     begun: inSince !== null,
   })
-  return { pull: null, task: out, endMin: TASK_LENGTH_MIN, atMin: null }
+  return { pull: null, task: out, endMin: ACT_MIN, atMin: null }
 }

@@ -4,6 +4,9 @@ export type Window = readonly [fromMin: number, toMin: number]
 /** Every time of a plan is a multiple of this, min; what is measured finer is rounded to the safe side. */
 export const GRID_MIN = 5
 
+/** Hands take so long for one thing: a door opened, packets put in or taken out, min. Rule of the day plan. */
+export const ACT_MIN = 5
+
 /** An oven as the day knows it. */
 export interface DayOven {
   readonly packets: number

@@ -1,5 +1,6 @@
 import { AMBIENT_C } from '../oven/chamber'
 import {
+  ACT_MIN,
   type DayOven,
   type DayProblem,
   downToGrid,
@@ -46,8 +47,6 @@ export interface RuleShop {
   readonly helper?: readonly Window[]
 }
 
-/** The load's door stands open so long, min; hands on it. */
-const LOAD_MIN = 5
 /** Nearer the room than this a fall is not waited for, °C. */
 const LEAST_FALLEN_C = 25
 
@@ -77,7 +76,7 @@ function closingOf(shop: RuleShop, groups: readonly RuleGroup[], indices: readon
   const equaliseMin = Math.max(...groups.map(group => group.equaliseMin))
   const climbMin = ruleTransMin(shop.oven, entryC, austenitizeC)
   if (!Number.isFinite(climbMin)) return refused('too-hot', austenitizeC)
-  const soakMin = LOAD_MIN + upToGrid(climbMin) + equaliseMin
+  const soakMin = ACT_MIN + upToGrid(climbMin) + equaliseMin
   const pulls = pullSchedule(groups, shop.plates)
   if (pulls.overMin > 0) return refused('soak-too-long', pulls.overMin)
   const offsetMin = downToGrid(soakMin + pulls.firstMin)
@@ -86,7 +85,7 @@ function closingOf(shop: RuleShop, groups: readonly RuleGroup[], indices: readon
     firstC: entryC,
     lastC: austenitizeC,
     tasks: [
-      { kind: 'load', load: 0, offsetMin: 0, durationMin: LOAD_MIN },
+      { kind: 'load', load: 0, offsetMin: 0, durationMin: ACT_MIN },
       { kind: 'pull', load: 0, offsetMin, durationMin: upToGrid(soakMin + pulls.endMin) - offsetMin },
     ],
     pullOf: new Map(indices.map(index => [index, 1])),

@@ -2,7 +2,7 @@ import { PACE } from '../../data/pace'
 import type { BladeProgress } from '../job/blade-progress'
 import { standing } from '../job/blade-state'
 import { chamberOf } from '../job/chambers'
-import { hotTimesOf } from '../job/hot-times'
+import { type HotTimes, hotTimesOf } from '../job/hot-times'
 import { inspectMinOf } from '../job/pace'
 import { together } from '../job/together'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
@@ -11,6 +11,7 @@ import type { Batch } from '../shop/batch'
 import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
 import {
+  ACT_MIN,
   type DayGroup,
   type DayProblem,
   downToGrid,
@@ -64,7 +65,6 @@ export interface ShopProblem {
 
 /** A tempering hold may run on so long until hands are back, min; so may the cold. Common practice, no published source. */
 const OVERRUN_MIN = 960
-const HANDS_MIN = 5
 /** Packets nobody counts: the loads of a batch are planned at its own benches. */
 const ROOM_ENOUGH = 400
 
@@ -236,38 +236,10 @@ function hotRun(
   const oven = shop.ovens.findIndex(({ id }) => id === first.batch.ovenId)
   if (!times.ok || times.value.length === 0 || oven < 0)
     return { ok: false, refusal: { code: 'no-plan-for-load', amount: 0 } }
-  const startMin = times.value[0]?.loadedMin ?? 0
-  const tasks: HotTask[] = []
-  const pullAt = new Map<string, number>()
-  for (const [load, { loadedMin, pulls }] of times.value.entries()) {
-    // Hands do one thing after the other: a task begins when the one before it has ended.
-    const freeMin = () => (tasks.at(-1)?.offsetMin ?? 0) + (tasks.at(-1)?.durationMin ?? 0)
-    tasks.push({
-      kind: 'load',
-      load,
-      offsetMin: Math.max(freeMin(), downToGrid(loadedMin - startMin)),
-      durationMin: HANDS_MIN,
-    })
-    const offsetMin = Math.max(freeMin(), downToGrid(Math.min(...pulls.map(pull => pull.pullMin)) - startMin))
-    const endMin = upToGrid(Math.max(...pulls.map(pull => pull.outMin)) - startMin)
-    tasks.push({
-      kind: 'pull',
-      load,
-      offsetMin,
-      durationMin: Math.max(HANDS_MIN, endMin - offsetMin),
-      // One at the oven, one at the plates: a pull for two takes both.
-      allHands: (shop.plates.people ?? 1) > 1,
-    })
-    for (const { bladeId } of pulls) pullAt.set(bladeId, tasks.length - 1)
-  }
-  const last = tasks.at(-1) as HotTask
-  tasks.push({
-    kind: 'inspect',
-    load: times.value.length - 1,
-    offsetMin: last.offsetMin + last.durationMin,
-    durationMin: upToGrid(inspectMinOf(shop)),
-  })
-  const begunMin = first.begunMin
+  const { tasks, pullAt } = hotTasks(times.value, shop)
+  const holds = (index: number, ids: ReadonlySet<string>) =>
+    groups[index]?.blades.some(({ id }) => ids.has(id)) ?? false
+  const { begunMin } = first
   const blades = times.value.map(({ load }) => load.blades)
   const stand = standOf(first, tasks, blades, nowMin)
   return {
@@ -281,16 +253,44 @@ function hotRun(
         indices.map(index => [index, pullAt.get(groups[index]?.blades.at(-1)?.id ?? '') ?? tasks.length - 2]),
       ),
       readyAfter: tasks.length - 1,
-      loads: times.value.map(({ load }) => ({
-        groups: indices.filter(index =>
-          groups[index]?.blades.some(({ id }) => load.blades.some(blade => blade.id === id)),
-        ),
-        austenitizeC: load.austenitizeC,
-        entryC: load.entryC,
-      })),
+      loads: times.value.map(({ load: { blades: own, austenitizeC, entryC } }) => {
+        const ids = new Set(own.map(({ id }) => id))
+        return { groups: indices.filter(index => holds(index, ids)), austenitizeC, entryC }
+      }),
       ...(begunMin === null ? {} : { begunMin: begunMin + stand.lateMin, done: stand.done }),
     },
   }
+}
+
+/** What hands do at the oven, from the first load’s own start: each load in, its pulls, and a look at all of them; and each blade's pull. */
+function hotTasks(times: readonly HotTimes[], shop: Workshop): { tasks: HotTask[]; pullAt: Map<string, number> } {
+  const startMin = times[0]?.loadedMin ?? 0
+  const tasks: HotTask[] = []
+  const pullAt = new Map<string, number>()
+  // Hands do one thing after the other: a task begins when the one before it has ended.
+  const freeMin = () => (tasks.at(-1)?.offsetMin ?? 0) + (tasks.at(-1)?.durationMin ?? 0)
+  for (const [load, { loadedMin, pulls }] of times.entries()) {
+    const intoMin = Math.max(freeMin(), downToGrid(loadedMin - startMin))
+    tasks.push({ kind: 'load', load, offsetMin: intoMin, durationMin: ACT_MIN })
+    const offsetMin = Math.max(freeMin(), downToGrid(Math.min(...pulls.map(pull => pull.pullMin)) - startMin))
+    const endMin = upToGrid(Math.max(...pulls.map(pull => pull.outMin)) - startMin)
+    tasks.push({
+      kind: 'pull',
+      load,
+      offsetMin,
+      durationMin: Math.max(ACT_MIN, endMin - offsetMin),
+      // One at the oven, one at the plates: a pull for two takes both.
+      allHands: (shop.plates.people ?? 1) > 1,
+    })
+    for (const { bladeId } of pulls) pullAt.set(bladeId, tasks.length - 1)
+  }
+  tasks.push({
+    kind: 'inspect',
+    load: times.length - 1,
+    offsetMin: freeMin(),
+    durationMin: upToGrid(inspectMinOf(shop)),
+  })
+  return { tasks, pullAt }
 }
 
 /** How many tasks of a run are done, and how far it is behind: what is next should not have been done before now, min. */
