@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../../testing/tray'
+import { createRandom } from '../numeric/random'
 import { checkLayout } from './check-layout'
 import { type CutPlanRequest, MOST_PIECES, planCuts } from './cut-plan'
 
@@ -185,5 +186,64 @@ describe('how a plan is laid', () => {
       [241, 108, 8],
     ]
     expect(planOf(forty)).toEqual(planOf(forty))
+  })
+})
+
+/** A rectangle of roll sheared into so many sheets by straight cuts, edge to edge, their sides as they come: [along, across] each. */
+function sheared(random: ReturnType<typeof createRandom>, across: number, along: number, count: number): Sheet[] {
+  if (count <= 1 || Math.min(across, along) < 60) return [[along, across, 1]]
+  const part = 0.25 + 0.5 * random.uniform()
+  const first = Math.max(1, Math.min(count - 1, Math.round(count * part)))
+  if (across > along) {
+    const at = Math.round(across * part)
+    return [...sheared(random, at, along, first), ...sheared(random, across - at, along, count - first)]
+  }
+  const at = Math.round(along * part)
+  return [...sheared(random, across, at, first), ...sheared(random, across, along - at, count - first)]
+}
+
+// Sheets that were cut from a piece of roll without waste fit on it again, and by their area on nothing shorter: no planner is asked.
+describe('sheets that were sheared from one piece', () => {
+  const each = (seeds: number, check: (random: ReturnType<typeof createRandom>) => void) => {
+    for (let seed = 0; seed < seeds; seed++) check(createRandom(31 * seed + 8))
+  }
+
+  it.each([5, 8])('%i of them are put together again without waste, and known to be', count => {
+    each(16, random => {
+      const along = 300 + Math.floor(random.uniform() * 500)
+      const plan = planOf(sheared(random, 610, along, count))
+      expect(plan).toMatchObject({ usedLengthMm: along, lowerBoundMm: along, proven: true, leftovers: [] })
+      expect(checkLayout(plan.layout, 610).cuts).not.toBeNull()
+    })
+  })
+
+  it('are put together again section by section, where no section may be longer than the longest of them', () => {
+    each(10, random => {
+      const lengths = Array.from({ length: 3 }, () => 150 + Math.floor(random.uniform() * 150))
+      const sheets = lengths.flatMap(along => sheared(random, 610, along, 3))
+      const plan = planOf(sheets, { longestSectionMm: Math.max(...lengths) })
+      expect(plan.usedLengthMm).toBe(lengths.reduce((sum, length) => sum + length, 0))
+      expect(Math.max(...plan.sections.map(section => section.alongMm))).toBeLessThanOrEqual(Math.max(...lengths))
+    })
+  })
+
+  it('one more than fits makes it longer, and the bound is never above what was used', () => {
+    each(8, random => {
+      const along = 300 + Math.floor(random.uniform() * 300)
+      const plan = planOf([...sheared(random, 610, along, 6), [90, 70, 1]])
+      expect(plan.usedLengthMm).toBeGreaterThan(along)
+      // Laid by itself behind the others it needs its shorter side.
+      expect(plan.usedLengthMm).toBeLessThanOrEqual(along + 70)
+      expect(plan.lowerBoundMm).toBeLessThanOrEqual(plan.usedLengthMm)
+    })
+  })
+
+  it('twelve of them, too many to go through, come to a few percent more at the most', () => {
+    let over = 0
+    each(6, random => {
+      const along = 700 + Math.floor(random.uniform() * 500)
+      over += planOf(sheared(random, 610, along, 12)).usedLengthMm / along - 1
+    })
+    expect(over / 6).toBeLessThan(0.03)
   })
 })
