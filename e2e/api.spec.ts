@@ -37,6 +37,8 @@ test('answers in the promised shapes', async ({ request }) => {
     })
   ).json()
   expect(advise.options[0].kind).toBe('accept')
+  const schema = await (await request.get('/api/workshop-schema.json')).json()
+  expect(schema.$schema).toContain('2020-12')
   const openapi = await (await request.get('/api/openapi.json')).json()
   expect(Object.keys(openapi.paths)).toEqual([
     '/api/predict',

@@ -32,6 +32,7 @@ const step = (name, command, args) => {
 ensurePackages()
 ensureChromium()
 step('Lint and format', bin('biome'), ['check', '.'])
+step('Licences', process.execPath, ['scripts/licences.mjs', '--check'])
 step('Layers', bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs'])
 step('Types', bin('astro'), ['check', '--minimumSeverity', 'warning'])
 step('Unit tests', bin('vitest'), ['run'])

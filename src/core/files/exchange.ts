@@ -18,7 +18,7 @@ import { workshopSchema } from '../shop/workshop'
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
 export const EXCHANGE_VERSION = 9
 
-const exchangeSchema = z.object({
+export const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
   version: z.literal(EXCHANGE_VERSION),
   exportedAt: z.iso.datetime(),

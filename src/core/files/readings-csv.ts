@@ -1,7 +1,8 @@
-import Papa from 'papaparse'
 import { bladesOf, routeOfBlade } from '../job/tray'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
+import { temperText } from './blades-csv'
+import { csvOf } from './csv'
 
 export const CSV_COLUMNS = [
   'at',
@@ -41,8 +42,8 @@ export function readingsCsv(readings: readonly Reading[], batches: readonly Batc
         austenitize_c: route?.austenitizeC ?? '',
         soak_min: route?.soakMin ?? '',
         cold_c: route?.cold?.toC ?? '',
-        tempers: route?.tempers.map(t => `${t.atC} C ${t.holdMin} min`).join(' + ') ?? '',
+        tempers: route ? temperText(route.tempers) : '',
       }
     })
-  return Papa.unparse(rows, { columns: [...CSV_COLUMNS], escapeFormulae: true })
+  return csvOf(rows, CSV_COLUMNS)
 }

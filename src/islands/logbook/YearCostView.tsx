@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { costsCsv } from '../../core/files/costs-csv'
 import { attendedMinByBatch } from '../../core/run/attended'
 import { useBatchesOfYear, useFirstYear } from '../../store/hooks'
 import { useRunsOfSome } from '../../store/run-hooks'
@@ -11,6 +12,7 @@ import { ScrollRegion } from '../../ui/ScrollRegion'
 import { useSay } from '../../ui/Units'
 import { hoursWords, yearGoodWords } from '../../words/cost'
 import { useAnswer } from '../../workers/use-answer'
+import { download } from '../save-everything'
 import { useShopNow } from '../shop-context'
 
 /** What the batches of a year cost, by what was paid for and by batch. */
@@ -57,6 +59,13 @@ function CostOf({ year }: { year: number }) {
   return (
     <>
       <div className="mb-4 flex flex-wrap gap-8">
+        <button
+          type="button"
+          className="btn self-start"
+          onClick={() => download(`costs-${year}.csv`, 'text/csv', costsCsv(cost, shop.currency))}
+        >
+          As CSV
+        </button>
         <Figure label={`Cost of ${year}`} value={say.money(cost.total)} unit={yearGoodWords(cost)} />
         <Figure
           label="A good blade"

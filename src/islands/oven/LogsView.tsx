@@ -1,10 +1,12 @@
 import { useState } from 'react'
+import { logCsv } from '../../core/files/oven-log/log-csv'
 import { newLog } from '../../core/job/oven-log'
 import type { OvenFit } from '../../core/shop/oven'
 import { useOvenLogs } from '../../store/hooks'
 import { putLog, removeLog } from '../../store/records'
 import { useSay } from '../../ui/Units'
 import { newId } from '../batch/edit'
+import { download } from '../save-everything'
 import { undoable } from '../undo'
 import { FitPart } from './FitPart'
 import { LogImport } from './LogImport'
@@ -47,6 +49,14 @@ export function LogsView({ oven, edit }: OvenProps) {
                 onClick={() => setChosen(l.id)}
               >
                 {l.name} <span className="text-ink-2">{l.addedAt.slice(0, 10)}</span>
+              </button>
+              <button
+                type="button"
+                className="btn btn-plain"
+                aria-label={`The log ${l.name} as CSV`}
+                onClick={() => download(`log-${l.addedAt.slice(0, 10)}.csv`, 'text/csv', logCsv(l))}
+              >
+                CSV
               </button>
               <button
                 type="button"

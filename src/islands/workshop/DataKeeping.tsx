@@ -1,4 +1,5 @@
 import { toast } from 'sonner'
+import { bladesCsv } from '../../core/files/blades-csv'
 import type { LooseEnd } from '../../core/files/loose-ends'
 import { readingsCsv } from '../../core/files/readings-csv'
 import { batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
@@ -18,6 +19,10 @@ export function DataKeeping() {
   const csv = async () => {
     const data = await readAll()
     download('readings.csv', 'text/csv', readingsCsv(data.readings, batchesOf(data)))
+  }
+  const blades = async () => {
+    const data = await readAll()
+    download('blades.csv', 'text/csv', bladesCsv(batchesOf(data), data.readings, data.shop.tester))
   }
   const demo = async () => {
     if ((await replaceAll(await demoWorkshop())).saved) toast('The demo workshop is loaded.')
@@ -39,6 +44,9 @@ export function DataKeeping() {
         </WorkshopFileButton>
         <button type="button" className="btn" onClick={() => void csv()}>
           Readings as CSV
+        </button>
+        <button type="button" className="btn" onClick={() => void blades()}>
+          Blades as CSV
         </button>
         <Ask
           title="Load the demo workshop?"

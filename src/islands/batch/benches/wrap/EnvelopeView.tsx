@@ -41,6 +41,11 @@ export function EnvelopeView({ mm }: Pick<WrapProps, 'mm'>) {
       (await foldTemplatePdf(template.value, paper)) as Uint8Array<ArrayBuffer>,
     )
   }
+  const saveDxf = async () => {
+    if (!template.ok) return
+    const { templateDxf } = await import('../../../../core/foil/template-dxf')
+    download(`fold-${line.mark}.dxf`, 'image/vnd.dxf', templateDxf(template.value))
+  }
   return (
     <div>
       {template.ok ? (
@@ -78,6 +83,9 @@ export function EnvelopeView({ mm }: Pick<WrapProps, 'mm'>) {
           }
         >
           SVG
+        </button>
+        <button type="button" className="btn" disabled={!template.ok} onClick={() => void saveDxf()}>
+          DXF
         </button>
         <p className="text-note text-ink-2">
           A seam is {layers.seam} layers, {say.thin(layers.seam * FOIL.thicknessMm)}; {layers.crossing} where an end

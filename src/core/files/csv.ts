@@ -1,0 +1,10 @@
+import Papa from 'papaparse'
+
+/** What a spreadsheet takes for a formula, also where a line break follows in the same cell. */
+const FORMULA = /^[=+\-@\t\r]/
+
+/** Rows as CSV with a header (RFC 4180). A text that a spreadsheet would take for a formula gets an apostrophe before it; numbers stay. */
+export const csvOf = <C extends string>(
+  rows: readonly Readonly<Record<NoInfer<C>, string | number>>[],
+  columns: readonly C[],
+): string => Papa.unparse([...rows], { columns: [...columns], escapeFormulae: FORMULA })
