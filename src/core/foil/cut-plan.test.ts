@@ -223,7 +223,23 @@ describe('sheets that were sheared from one piece', () => {
       const sheets = lengths.flatMap(along => sheared(random, 610, along, 3))
       const plan = planOf(sheets, { longestSectionMm: Math.max(...lengths) })
       expect(plan.usedLengthMm).toBe(lengths.reduce((sum, length) => sum + length, 0))
+      const laid = plan.sections.map(section => section.alongMm)
+      expect(laid).toEqual([...laid].sort((a, b) => b - a))
       expect(Math.max(...plan.sections.map(section => section.alongMm))).toBeLessThanOrEqual(Math.max(...lengths))
+    })
+  })
+
+  it('eight of them are put together again where a section may be just as long as all of them, and not longer than it may be', () => {
+    each(8, random => {
+      const lengths = [150, 150].map(least => least + Math.floor(random.uniform() * 150))
+      const [first, second] = lengths as [number, number]
+      const whole = planOf(sheared(random, 610, first + second, 8), { longestSectionMm: first + second })
+      expect(whole).toMatchObject({ usedLengthMm: first + second, proven: true })
+      const two = planOf([...sheared(random, 610, first, 4), ...sheared(random, 610, second, 4)], {
+        longestSectionMm: Math.max(...lengths),
+      })
+      expect(two.usedLengthMm).toBe(first + second)
+      expect(Math.max(...two.sections.map(section => section.alongMm))).toBeLessThanOrEqual(Math.max(...lengths))
     })
   })
 
@@ -242,7 +258,13 @@ describe('sheets that were sheared from one piece', () => {
     let over = 0
     each(6, random => {
       const along = 700 + Math.floor(random.uniform() * 500)
-      over += planOf(sheared(random, 610, along, 12)).usedLengthMm / along - 1
+      const { usedLengthMm, lowerBoundMm, proven, leftovers } = planOf(sheared(random, 610, along, 12))
+      over += usedLengthMm / along - 1
+      // Whatever was found, along is the least: a longer plan is not called proven.
+      expect(proven).toBe(usedLengthMm === along)
+      expect(lowerBoundMm).toBeLessThanOrEqual(along)
+      const areas = leftovers.map(r => r.acrossMm * r.alongMm)
+      expect(areas).toEqual([...areas].sort((a, b) => b - a))
     })
     expect(over / 6).toBeLessThan(0.03)
   })
