@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { makeDemoWorkshop } from '../../../simulators/demo/make-demo'
 import { REFERENCE_SHOP, SERVED_GROUP, servedShop } from '../../../testing/day-reference'
+import { tries } from '../../../testing/endure'
 import { expectOk, gradeOf, refusalOf } from '../../../testing/tray'
 import { speakerOf } from '../../../words/speaker'
 import { spoken } from '../../../words/spoken'
@@ -284,7 +285,7 @@ describe.each(SERVED)('what is served at /api/%s', name => {
         if (answer.ok) expect(finite(answer.value)).toBe(true)
         else expect(refusalOf(answer).length).toBeGreaterThan(3)
       }),
-      { numRuns: 150 },
+      { numRuns: tries(150, 5000 / SERVED.length) },
     )
   })
 })

@@ -26,7 +26,9 @@ export function importOutline(name: string, text: string): Result<ImportedOutlin
   const read = /\.dxf$/i.test(name) || /^\s*0\s*[\r\n]+\s*SECTION/.test(text) ? readDxf(text) : readSvg(text)
   if (!read.ok) return read
   const { shapes, mmPerUnit, leftOut } = read.value
-  const longest = shapes
+  const sound = shapes.filter(isSound)
+  const unsound = shapes.length - sound.length
+  const longest = sound
     .map(points => ({ points, length: perimeter(points) }))
     .filter(shape => shape.points.length >= 3 && shape.length > 0)
     .sort((a, b) => b.length - a.length)[0]
@@ -34,8 +36,16 @@ export function importOutline(name: string, text: string): Result<ImportedOutlin
   const thinned = thin(longest.points)
   const crossing = crossingOf(thinned)
   if (crossing) return fail('outline-crosses-itself', { xMm: crossing[0] * mmPerUnit, yMm: crossing[1] * mmPerUnit })
-  return ok({ ...lieFlat(thinned, mmPerUnit), leftOut })
+  return ok({
+    ...lieFlat(thinned, mmPerUnit),
+    leftOut: unsound > 0 ? [...leftOut, { what: 'unreadable', count: unsound }] : leftOut,
+  })
 }
+
+/** Farther out than this, in the drawing's own units, is no blade but a broken number. */
+const FARTHEST = 1e6
+const isSound = (points: readonly Point[]): boolean =>
+  points.every(([x, y]) => Math.abs(x) <= FARTHEST && Math.abs(y) <= FARTHEST)
 
 const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
 const perimeter = (points: readonly Point[]) =>

@@ -23,7 +23,8 @@ export function readDxf(text: string): Result<Drawing> {
   } catch {
     return fail('drawing-unreadable', { kind: 'dxf', empty: false })
   }
-  if (!parsed) return fail('drawing-unreadable', { kind: 'dxf', empty: true })
+  // A file cut off before its entities has none, whatever the parser's types say.
+  if (!parsed || !Array.isArray(parsed.entities)) return fail('drawing-unreadable', { kind: 'dxf', empty: true })
   const lines: Point[][] = []
   const shapes: Point[][] = []
   const left = new Map<string, number>()

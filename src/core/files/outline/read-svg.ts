@@ -70,9 +70,10 @@ function gather(nodes: readonly Node[], at: Matrix, found: Found): void {
 function svgScale(root: Record<string, string>): number {
   const match = /^([\d.]+)\s*(mm|cm|in|pt|px)?$/.exec(root.width ?? '')
   const boxWidth = Number((root.viewBox ?? '').trim().split(/[\s,]+/)[2])
-  if (!match) return MM_PER_PX
+  const width = Number(match?.[1])
+  if (!match || !Number.isFinite(width) || width <= 0) return MM_PER_PX
   const unit = { mm: 1, cm: 10, in: MM_PER_INCH, pt: MM_PER_INCH / 72, px: MM_PER_PX }[match[2] ?? 'px'] ?? MM_PER_PX
-  return boxWidth > 0 ? (Number(match[1]) * unit) / boxWidth : unit
+  return boxWidth > 0 ? (width * unit) / boxWidth : unit
 }
 
 function shapeOf(tag: string, own: Record<string, string>): Point[] | null {
