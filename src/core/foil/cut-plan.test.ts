@@ -82,6 +82,8 @@ describe('how sheets are taken', () => {
     expect(plan.usedLengthMm).toBe(142)
     // A rounding error in the tenth decimal is no further millimetre.
     expect(planOf([[336.0000000001, 142, 1]]).usedLengthMm).toBe(142)
+    // A sheet of which none is cut is not too wide.
+    expect(planOf([[900, 800, 0]])).toMatchObject({ usedLengthMm: 0, layout: [] })
     expect(planOf([])).toMatchObject({
       usedLengthMm: 0,
       lowerBoundMm: 0,

@@ -107,8 +107,8 @@ function mergeTypes(request: CutPlanRequest, rollWidthMm: number): Result<Merged
     const type = byKey.get(key) ?? merged.types.length
     if (type === merged.types.length) {
       byKey.set(key, type)
-      const [way] = ways.value
-      merged.types.push({ area: (way?.x ?? 0) * (way?.y ?? 0), ways: ways.value })
+      const [{ x, y }] = ways.value as [PieceType['ways'][number]]
+      merged.types.push({ area: x * y, ways: ways.value })
       merged.counts.push(0)
       merged.members.push([])
     }
@@ -158,7 +158,6 @@ const lengthOf = (blocks: readonly Block[]) => blocks.reduce((sum, block) => sum
 
 /** Sections that hold everything, and whether no others could be shorter. */
 function solve(types: PieceType[], counts: number[], rollWidthMm: number, limit: number | null, bound: number) {
-  if (types.length === 0) return { blocks: [] as Block[], proven: true }
   const longest = limit ?? Number.POSITIVE_INFINITY
   let best = shelfSections(types, counts, rollWidthMm, longest)
   const better = (blocks: Block[] | null) => {
@@ -201,7 +200,7 @@ function solveExactly(
   if (!solved) return { blocks: null, proven: false }
   const { fronts } = solved
   if (!Number.isFinite(longest)) {
-    const whole = shortestOf(fronts.at(-1) ?? [])
+    const whole = shortestOf(fronts.at(-1) as Block[])
     return { blocks: whole ? sectionsOf(whole) : null, proven: true }
   }
   return { blocks: partitionSections(types, counts, rollWidthMm, longest, { fronts, below: known }), proven: true }
@@ -237,10 +236,12 @@ function improve(
     const solved = allFronts(ownTypes, own, limits)
     if (!solved) continue
     joins += solved.work
+    // Nothing longer than what was there is looked at: what comes back is as short or shorter.
+    const whole = shortestOf(solved.fronts.at(-1) as Block[])
     const again = Number.isFinite(longest)
       ? partitionSections(ownTypes, own, rollWidthMm, longest, { fronts: solved.fronts, below: known + 1 })
-      : [shortestOf(solved.fronts.at(-1) ?? [])].flatMap(block => (block ? sectionsOf(block) : []))
-    if (!again || again.length === 0 || lengthOf(again) > known) continue
+      : whole && sectionsOf(whole)
+    if (!again) continue
     const renamed = again.map(block => renameTypes(block, used))
     blocks = [...blocks.filter((_, i) => !picked.includes(i)), ...renamed]
   }

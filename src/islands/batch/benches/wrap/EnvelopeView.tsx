@@ -87,7 +87,7 @@ export function EnvelopeView({ mm }: Pick<WrapProps, 'mm'>) {
         <button type="button" className="btn" disabled={!template.ok} onClick={() => void saveDxf()}>
           DXF
         </button>
-        <p className="text-note text-ink-2">
+        <p className="min-w-50 flex-1 text-note text-ink-2">
           A seam is {layers.seam} layers, {say.thin(layers.seam * FOIL.thicknessMm)}; {layers.crossing} where an end
           fold crosses it.
         </p>
