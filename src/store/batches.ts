@@ -9,6 +9,7 @@ import { partBatch, withBlades } from '../core/shop/batch-records'
 import type { Blade } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { takeBack } from '../core/shop/merge'
+import { isThere } from '../core/shop/oven-log'
 import { problemsOf } from '../core/shop/problems'
 import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
@@ -60,12 +61,13 @@ export const PLAN_TABLES = [db.batches, db.blades, db.shop, db.readings, db.runs
 /** Whether anything was done to a batch's blades that rests on its routes: they stay as they were then. */
 export async function isBegun({ id, blades }: Batch): Promise<boolean> {
   if (blades.some(blade => blade.inspection || blade.files?.length || blade.tempers?.length)) return true
-  const of = (table: typeof db.readings | typeof db.logs) => table.where('batchId').equals(id).count()
+  const readings = db.readings.where('batchId').equals(id)
+  const logs = db.logs.where('batchId').equals(id).and(isThere)
   const ran = db.runs
     .where('batchIds')
     .equals(id)
     .filter(run => run.mode === 'shop')
-  return (await of(db.readings)) + (await of(db.logs)) + (await ran.count()) > 0
+  return (await readings.count()) + (await logs.count()) + (await ran.count()) > 0
 }
 
 /** A batch with what was left open of its routes as it is suggested now, until it is begun; one that does not fit stays as it is. */

@@ -5,7 +5,7 @@ import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { GradeSheet } from '../core/shop/grade-sheet'
 import { compareInstants } from '../core/shop/instants'
-import type { OvenLog } from '../core/shop/oven-log'
+import { isThere, type OvenLog } from '../core/shop/oven-log'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Workshop } from '../core/shop/workshop'
@@ -186,10 +186,24 @@ export const useOvenLogs = (ovenId: string): OvenLog[] | undefined =>
         db.logs
           .where('ovenId')
           .equals(ovenId)
+          .and(isThere)
           .toArray()
           .then(logs => logs.sort((a, b) => b.addedAt.localeCompare(a.addedAt))),
       ),
     [ovenId],
+  )
+
+/** Logs that were taken off, the newest of them first; undefined while loading. */
+export const useDeletedLogs = (): readonly OvenLog[] | undefined =>
+  useLiveQuery(
+    () =>
+      noneIfRefused(
+        db.logs
+          .filter(log => !isThere(log))
+          .toArray()
+          .then(logs => logs.sort((a, b) => (b.deletedAt ?? '').localeCompare(a.deletedAt ?? ''))),
+      ),
+    [],
   )
 
 /** Logs of a batch, newest first. */
@@ -200,6 +214,7 @@ export const useBatchLogs = (batchId: string): OvenLog[] | undefined =>
         db.logs
           .where('batchId')
           .equals(batchId)
+          .and(isThere)
           .toArray()
           .then(logs => logs.sort((a, b) => b.addedAt.localeCompare(a.addedAt))),
       ),

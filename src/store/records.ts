@@ -5,7 +5,7 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
 import { takeBack } from '../core/shop/merge'
 import type { Oven } from '../core/shop/oven'
-import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
+import { isThere, type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { withSaid } from '../core/shop/said'
@@ -160,9 +160,22 @@ export const putLog = async (log: OvenLog): Promise<Saving> => {
 export const changeLog = (
   id: string,
   part: Partial<Pick<OvenLog, 'points' | 'loadedMin' | 'pulledMin'>>,
-): Promise<Saving> => saving(() => db.logs.update(id, fitting(ovenLogSchema.partial(), part)))
+): Promise<Saving> =>
+  saving(() => db.logs.where('id').equals(id).and(isThere).modify(fitting(ovenLogSchema.partial(), part)))
 
-export const removeLog = ({ id, name }: OvenLog): Promise<Saving> => keep(db.logs, id, `Log ${name} removed`, null)
+/** Takes a log off: it rests in the Workshop until it is brought back. */
+export const removeLog = async (log: OvenLog): Promise<Saving> =>
+  keep(db.logs, log.id, `Log ${log.name} removed`, { ...(await storedLog(log)), deletedAt: new Date().toISOString() })
+
+export const bringBackLog = async (log: OvenLog): Promise<Saving> =>
+  keep(db.logs, log.id, `Log ${log.name} brought back`, { ...(await storedLog(log)), deletedAt: null })
+
+/** As it is stored now: one may be growing. As it is known here where storage does not answer. */
+const storedLog = (log: OvenLog): Promise<OvenLog> =>
+  db.logs.get(log.id).then(
+    stored => stored ?? log,
+    () => log,
+  )
 
 /** Changes one oven of the workshop. */
 export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>

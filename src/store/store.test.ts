@@ -16,7 +16,17 @@ import { addAll, clearAll, readAll, replaceAll, seedOnce } from './backup'
 import { addBatch, editBatch, readBatch, setDeleted, unsavedBatches, withUnsaved } from './batches'
 import { db } from './database'
 import { asOne, forgetHistory, newestStep, redoLast, undoStep } from './history'
-import { addReadings, changeLog, putGrade, putLog, removeGrade, removeLog, removeReading, saveShop } from './records'
+import {
+  addReadings,
+  bringBackLog,
+  changeLog,
+  putGrade,
+  putLog,
+  removeGrade,
+  removeLog,
+  removeReading,
+  saveShop,
+} from './records'
 import { addRemark, addRun, changeRun, logEvents } from './runs'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
 import { unsavedRuns } from './unsaved-runs'
@@ -407,7 +417,14 @@ describe('a log that grows', () => {
     expect(await db.logs.get('l')).toMatchObject({ loadedMin: 0.5, pulledMin: null, points: { length: 3 } })
     await removeLog(log)
     await changeLog('l', { loadedMin: 1 })
-    expect(await db.logs.get('l')).toBeUndefined()
+    // It rests as it was when it was taken off: with what had grown on it, and nothing that came after.
+    expect(await db.logs.get('l')).toMatchObject({
+      loadedMin: 0.5,
+      points: { length: 3 },
+      deletedAt: expect.any(String),
+    })
+    await bringBackLog(log)
+    expect(await db.logs.get('l')).toMatchObject({ loadedMin: 0.5, points: { length: 3 }, deletedAt: null })
   })
 })
 

@@ -20,6 +20,11 @@ export const ovenLogSchema = z.object({
   /** When blades went in and the first came out, minutes into the log; null: read off the log. */
   loadedMin: bounded('logMin').nullable(),
   pulledMin: bounded('logMin').nullable(),
+  /** When it was taken off; absent or null: it is there. */
+  deletedAt: instant.nullable().optional(),
 })
 
 export type OvenLog = ReadOnly<z.infer<typeof ovenLogSchema>>
+
+/** Whether a log is there: one that was taken off rests until it is brought back. */
+export const isThere = ({ deletedAt }: Pick<OvenLog, 'deletedAt'>): boolean => !deletedAt
