@@ -1,48 +1,30 @@
-import { Popover } from 'radix-ui'
-import type { WorkingLine } from '../core/codes/working'
-import { workingValue, workingWords } from '../words/working'
-import { useSay } from './Units'
+import { lazy, Suspense, useState } from 'react'
+import { WORKING_CLASS, type WorkingProps } from './working-trigger'
 
-/** Opens a figure to its inputs, equations and sources. */
-export function Working({ of, lines, note }: { of: string; lines: readonly WorkingLine[]; note?: string }) {
-  const say = useSay()
-  return (
-    <Popover.Root>
-      <Popover.Trigger
-        className="link -my-3 min-h-touch shrink-0 px-1 text-note text-ink-2 hover:text-ink"
-        aria-label={`Working of ${of}`}
-      >
-        working
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="left"
-          align="start"
-          collisionPadding={12}
-          className="z-30 max-h-[80vh] w-[min(560px,calc(100vw-24px))] overflow-auto border border-rule-strong bg-raised p-4 text-ink"
-          aria-label={`Working of ${of}`}
-        >
-          <h3 className="mb-2">{of}</h3>
-          <dl className="text-small">
-            {lines.map((line, i) => {
-              const { name, equation, source } = workingWords(line, say)
-              return (
-                <div
-                  key={`${line.code} ${i}`}
-                  className="grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule py-1.5"
-                >
-                  <dt>{name}</dt>
-                  <dd className="text-right font-medium">{workingValue(line, say)}</dd>
-                  <dd className="col-span-2 text-ink-2">{equation}</dd>
-                  <dd className="col-span-2 text-note text-ink-2 italic">{source}</dd>
-                </div>
-              )
-            })}
-          </dl>
-          {note && <p className="mt-2 border-t border-rule pt-2 text-small">{note}</p>}
-          <Popover.Close className="btn mt-3">Close</Popover.Close>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+const load = () => import('./WorkingPopover')
+const WorkingPopover = lazy(load)
+
+/** Opens a figure to its inputs, equations and sources. The popover is fetched once somebody means to press. */
+export function Working(props: WorkingProps) {
+  const [wanted, setWanted] = useState(false)
+  const trigger = (
+    <button
+      type="button"
+      className={WORKING_CLASS}
+      aria-label={`Working of ${props.of}`}
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      onPointerEnter={() => void load()}
+      onClick={() => setWanted(true)}
+    >
+      working
+    </button>
+  )
+  return wanted ? (
+    <Suspense fallback={trigger}>
+      <WorkingPopover {...props} />
+    </Suspense>
+  ) : (
+    trigger
   )
 }

@@ -5,7 +5,7 @@ import { bladesOf, routeOfBlade } from '../job/tray'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
-import { csvOf } from './csv'
+import { csvOf, temperText } from './csv'
 
 const COLUMNS = [
   'serial',
@@ -69,7 +69,3 @@ export function bladesCsv(batches: readonly Batch[], readings: readonly Reading[
   })
   return csvOf(rows, COLUMNS)
 }
-
-/** Tempers in one cell: '220 C 120 min + 220 C 120 min'. */
-export const temperText = (tempers: readonly { readonly atC: number; readonly holdMin: number }[]): string =>
-  tempers.map(({ atC, holdMin }) => `${atC} C ${holdMin} min`).join(' + ')

@@ -8,3 +8,7 @@ export const csvOf = <C extends string>(
   rows: readonly Readonly<Record<NoInfer<C>, string | number>>[],
   columns: readonly C[],
 ): string => Papa.unparse([...rows], { columns: [...columns], escapeFormulae: FORMULA })
+
+/** Tempers in one cell: '220 C 120 min + 220 C 120 min'. */
+export const temperText = (tempers: readonly { readonly atC: number; readonly holdMin: number }[]): string =>
+  tempers.map(({ atC, holdMin }) => `${atC} C ${holdMin} min`).join(' + ')

@@ -1,8 +1,7 @@
 import { bladesOf, routeOfBlade } from '../job/tray'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
-import { temperText } from './blades-csv'
-import { csvOf } from './csv'
+import { csvOf, temperText } from './csv'
 
 export const CSV_COLUMNS = [
   'at',

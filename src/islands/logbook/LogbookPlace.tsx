@@ -1,6 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { NOTHING } from '../../core/codes/said'
-import { readingsCsv } from '../../core/files/readings-csv'
 import { findRows } from '../../core/job/find-rows'
 import type { LogRow } from '../../core/job/logbook'
 import { temperOf } from '../../core/job/stages'
@@ -41,7 +40,10 @@ export default function LogbookPlace() {
 
 /** Every reading as CSV, read from the log as it is now. */
 async function saveReadings() {
-  const { readings, batches } = await readShopLog()
+  const [{ readings, batches }, { readingsCsv }] = await Promise.all([
+    readShopLog(),
+    import('../../core/files/readings-csv'),
+  ])
   download('readings.csv', 'text/csv', readingsCsv(readings, batches))
 }
 

@@ -1,7 +1,5 @@
 import { toast } from 'sonner'
-import { bladesCsv } from '../../core/files/blades-csv'
 import type { LooseEnd } from '../../core/files/loose-ends'
-import { readingsCsv } from '../../core/files/readings-csv'
 import { batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
 import { looseEndWords } from '../../words/files'
@@ -17,11 +15,11 @@ import { WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 export function DataKeeping() {
   const { opened, doing, trouble, open, add, replace, close } = useWorkshopFile()
   const csv = async () => {
-    const data = await readAll()
+    const [data, { readingsCsv }] = await Promise.all([readAll(), import('../../core/files/readings-csv')])
     download('readings.csv', 'text/csv', readingsCsv(data.readings, batchesOf(data)))
   }
   const blades = async () => {
-    const data = await readAll()
+    const [data, { bladesCsv }] = await Promise.all([readAll(), import('../../core/files/blades-csv')])
     download('blades.csv', 'text/csv', bladesCsv(batchesOf(data), data.readings, data.shop.tester))
   }
   const demo = async () => {
