@@ -33,9 +33,9 @@ describe('a recipe’s card', () => {
   })
 
   it('lets no name break its table or make a heading, a link or a picture', () => {
-    const name = '![x](http://y) | <b> # *two*\nlines'
+    const name = '![x](y) | <b> # *two*\nlines'
     const [title] = recipeMarkdown({ recipe: { ...recipe, name }, grade, prediction }, metric).split('\n')
-    expect(title).toBe('# !\\[x\\](http://y) \\| \\<b\\> \\# \\*two\\* lines')
+    expect(title).toBe('# !\\[x\\](y) \\| \\<b\\> \\# \\*two\\* lines')
   })
 
   it('in °F and inches names no metric unit but in both scales', () => {
