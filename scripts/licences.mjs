@@ -5,10 +5,10 @@ import fs from 'node:fs'
 const OUT = 'docs/licences.md'
 const { packages } = JSON.parse(fs.readFileSync('package-lock.json', 'utf8'))
 
-/** Packages that are installed to run the application, each once; what only builds or tests it is not shipped. */
+/** Packages that are installed to run the application on any machine, each once; what only tests it is not shipped. */
 const shipped = new Map(
   Object.entries(packages)
-    .filter(([path, one]) => path.startsWith('node_modules/') && !one.dev && !one.devOptional && !one.optional)
+    .filter(([path, one]) => path.startsWith('node_modules/') && !one.dev && !one.devOptional)
     .map(([path, { version, license }]) => [
       `${path.slice(path.lastIndexOf('node_modules/') + 'node_modules/'.length)} ${version}`,
       typeof license === 'string' ? license : 'not said',

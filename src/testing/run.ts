@@ -46,3 +46,27 @@ export const withEvents = (run: Run, ...events: readonly RunEvent[]): Run => ({
   ...run,
   events: [...run.events, ...events],
 })
+
+/** A bare run in the shop whose steps were each confirmed at a second of its clock, in the order given; nothing of its plan but kinds and blades. */
+export const confirmedRun = (
+  steps: readonly (readonly [kind: Run['steps'][number]['kind'], bladeIds: readonly string[]])[],
+  atS: readonly number[],
+  change: Partial<Run> = {},
+): Run =>
+  ({
+    mode: 'shop',
+    clock: [{ realMs: Date.parse(NOW), runS: 0, speed: 1 }],
+    steps: steps.map(([kind, bladeIds], i) => ({
+      id: `s${i}`,
+      kind,
+      bladeIds,
+      wait: null,
+      ovenSetC: 0,
+      station: '',
+      names: {},
+    })),
+    events: atS.map((at, i) => ({ id: `e${i}`, kind: 'confirm', stepId: `s${i}`, atS: at })),
+    blades: [],
+    endedAt: null,
+    ...change,
+  }) as unknown as Run

@@ -126,7 +126,10 @@ describe('what the day needs', () => {
     const needed = (of: ShopDay) => planned(of).foil
     const metres = foilUsed(BATCH, demo.shop).metres
     expect(needed(open)?.neededM).toBeCloseTo(metres, 9)
-    expect(needed({ ...open, shop: { ...demo.shop, foil: { ...demo.shop.foil, leftMm: 400 } } })?.leftM).toBe(0.4)
+    const onRoll = (leftMm: number) => needed({ ...open, shop: { ...demo.shop, foil: { ...demo.shop.foil, leftMm } } })
+    expect(onRoll(400)?.leftM).toBe(0.4)
+    expect(onRoll(400)?.shortM).toBeCloseTo(metres - 0.4, 9)
+    expect(onRoll(20_000)?.shortM).toBe(0)
     expect(needed({ ...open, batches: [dayBatch({ batch: { ...BATCH, foilCutM: 1.2 } })] })).toBeNull()
     expect(needed({ ...open, nowMin: 700, batches: [dayBatch({ progress: at('quenched', 695) })] })).toBeNull()
   })

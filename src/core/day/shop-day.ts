@@ -39,8 +39,8 @@ export interface ShopDayPlan extends DayPlan {
   readonly waits: readonly Wait[]
   /** What has to be bought for the cold next, by when it is needed, and until when it lasts, min; null: nothing. */
   readonly coolant: (Coolant & { readonly byMin: number; readonly lastsMin: number }) | null
-  /** Foil that is still to be cut for what is to be loaded, and what is left on the roll where that is counted, m; null: none is to be cut. */
-  readonly foil: { readonly neededM: number; readonly leftM: number | null } | null
+  /** Foil still to be cut for what is to be loaded, and by how much the roll is short of it where that is counted, m; null: none is to be cut. */
+  readonly foil: { readonly neededM: number; readonly leftM: number | null; readonly shortM: number } | null
   /** When hands are needed, min; for how long altogether, and so long a helper's beside them. */
   readonly hands: {
     readonly fromMin: number
@@ -138,10 +138,10 @@ function foilOf(
     const own = groups.filter(group => group.batchId === batch.id && ids.has(group.id)).flatMap(group => group.blades)
     return own.reduce((area, blade) => area + (of.get(blade.id) ?? 0), sum)
   }, 0)
-  const { leftMm } = shop.foil
-  return areaM2 > 0
-    ? { neededM: rollMetres(areaM2, shop.foil), leftM: leftMm === undefined ? null : leftMm / 1000 }
-    : null
+  if (areaM2 === 0) return null
+  const neededM = rollMetres(areaM2, shop.foil)
+  const leftM = shop.foil.leftMm === undefined ? null : shop.foil.leftMm / 1000
+  return { neededM, leftM, shortM: leftM === null ? 0 : Math.max(0, neededM - leftM) }
 }
 
 function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane {

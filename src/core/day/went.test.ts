@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { confirmedRun } from '../../testing/run'
 import type { Run } from '../shop/run'
 import { howItWent, inspectTimeOf, type PlannedAct } from './went'
 
@@ -7,24 +8,12 @@ const MIDNIGHT = Date.parse('2026-03-02T00:00:00Z')
 type Press = readonly [minute: number, kind: Run['steps'][number]['kind'], ...bladeIds: string[]]
 
 /** A run in which these steps were confirmed, minutes from midnight. */
-const runOf = (presses: readonly Press[], change: Partial<Run> = {}): Run =>
-  ({
-    mode: 'shop',
-    clock: [{ realMs: MIDNIGHT, runS: 0, speed: 1 }],
-    steps: presses.map(([, kind, ...bladeIds], i) => ({
-      id: `s${i}`,
-      kind,
-      bladeIds,
-      wait: null,
-      ovenSetC: 0,
-      station: '',
-      names: {},
-    })),
-    events: presses.map(([minute], i) => ({ id: `e${i}`, kind: 'confirm', stepId: `s${i}`, atS: 60 * minute })),
-    blades: [],
-    endedAt: null,
-    ...change,
-  }) as unknown as Run
+const runOf = (presses: readonly Press[]): Run =>
+  confirmedRun(
+    presses.map(([, kind, ...bladeIds]) => [kind, bladeIds]),
+    presses.map(([minute]) => 60 * minute),
+    { clock: [{ realMs: MIDNIGHT, runS: 0, speed: 1 }] },
+  )
 
 const act = (kind: PlannedAct['kind'], startMin: number, round = 0, bladeIds = ['a', 'b']): PlannedAct => ({
   kind,

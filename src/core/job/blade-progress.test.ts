@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { confirmedRun } from '../../testing/run'
 import type { Run } from '../shop/run'
 import { bladeProgress } from './blade-progress'
 
@@ -15,25 +16,11 @@ const steps = [
 
 /** A run that was pressed through to some step, one press a minute from an instant on. */
 const run = (pressed: number, change: Partial<Run> = {}): Run =>
-  ({
-    mode: 'shop',
-    clock: [{ realMs: 1_000_000, runS: 0, speed: 1 }],
-    steps: steps.map(([kind, bladeIds], i) => ({
-      id: `s${i}`,
-      kind,
-      bladeIds,
-      wait: null,
-      ovenSetC: 0,
-      station: '',
-      names: {},
-    })),
-    events: steps
-      .slice(0, pressed)
-      .map((_, i) => ({ id: `e${i}`, kind: 'confirm', stepId: `s${i}`, atS: 60 * (i + 1) })),
-    blades: [],
-    endedAt: null,
-    ...change,
-  }) as unknown as Run
+  confirmedRun(
+    steps,
+    Array.from({ length: pressed }, (_, i) => 60 * (i + 1)),
+    { clock: [{ realMs: 1_000_000, runS: 0, speed: 1 }], ...change },
+  )
 
 describe('where blades stand after their runs', () => {
   it.each([

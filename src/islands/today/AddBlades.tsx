@@ -4,12 +4,10 @@ import { NumberField, SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { useSay } from '../../ui/Units'
 import { addedWords, whyNotWords } from '../../words/day'
-import { useAnswer } from '../../workers/use-answer'
+import { useExactAnswer } from '../../workers/use-answer'
 import { dayAndClock, namesOf } from './day-view'
-import type { Day } from './use-day'
+import { BEST_VISITS, type Day } from './use-day'
 
-/** Work for each of the two plans that are compared. */
-const VISITS = 80_000
 const USUAL_COUNT = 3
 
 /** Lines of batches that are not in the oven yet. */
@@ -26,9 +24,10 @@ export function AddBlades({ day: { request, batches, origin } }: { day: Day }) {
   const [count, setCount] = useState(USUAL_COUNT)
   const asked = useMemo((): Request<'day-added'> | null => {
     const one = openLines(request.batches).find(({ line }) => line.id === chosen)
-    return one ? { ...request, visits: VISITS, added: { batchId: one.batch.id, lineId: chosen, count } } : null
+    return one ? { ...request, visits: BEST_VISITS, added: { batchId: one.batch.id, lineId: chosen, count } } : null
   }, [request, chosen, count])
-  const answer = useAnswer('day-added', asked)
+  // Of no other blades and no other day than these.
+  const answer = useExactAnswer('day-added', asked)
   if (lines.length === 0) return null
   return (
     <div className="mt-3">

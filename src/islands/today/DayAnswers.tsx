@@ -35,7 +35,6 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   const next = plan.tasks.find(task => task.endMin > day.nowMin)
   const lane = plan.lanes.find(one => one.onMin !== null && one.curve.some(([, c]) => c > 500))
   const { hands, coolant, foil } = plan
-  const short = foil && foil.leftM !== null ? foil.neededM - foil.leftM : 0
   const { latestStart } = day
   const movedMin = useMovedMin(plan, day)
   return (
@@ -83,11 +82,11 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
           note={coolantWords(coolant, { by: at(coolant.byMin), until: at(coolant.lastsMin) }, say)}
         />
       )}
-      {short > 0 && (
+      {foil && foil.shortM > 0 && (
         <Answer
           name="Foil short"
-          figure={say.metres(short)}
-          note={`${say.metres(foil?.neededM ?? 0)} to cut, ${say.metres(foil?.leftM ?? 0)} left on the roll`}
+          figure={say.metres(foil.shortM)}
+          note={`${say.metres(foil.neededM)} to cut, ${say.metres(foil.leftM ?? 0)} left on the roll`}
         />
       )}
     </dl>

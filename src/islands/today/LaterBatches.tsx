@@ -14,11 +14,16 @@ interface Props {
 
 interface Held {
   readonly batch: Batch
+  /** Where it was taken hold of, and where the hand is, px of the window. */
+  readonly from: readonly [x: number, y: number]
   readonly x: number
   readonly y: number
   /** The minute of the day it is over; null: it is not over the day. */
   readonly atMin: number | null
 }
+
+/** A hand in a glove trembles: less than this is a press, px. */
+const LEAST_DRAG_PX = 8
 
 /** Batches left for later: dropped onto the day they start where they fall; pressed, one says when. */
 export function LaterBatches({ batches, board, clock, onDrop, onOpen }: Props) {
@@ -31,9 +36,14 @@ export function LaterBatches({ batches, board, clock, onDrop, onOpen }: Props) {
   }
   const wasDragged = useRef(false)
   const { held, grip } = useDrag<Held>({
-    move: (now, event) => ({ ...now, x: event.clientX, y: event.clientY, atMin: minuteUnder(event) }),
-    drop: ({ batch, atMin }) => {
+    move: (now, event) => {
+      const { clientX: x, clientY: y } = event
+      const isDragged = wasDragged.current || Math.hypot(x - now.from[0], y - now.from[1]) >= LEAST_DRAG_PX
+      if (!isDragged) return now
       wasDragged.current = true
+      return { ...now, x, y, atMin: minuteUnder(event) }
+    },
+    drop: ({ batch, atMin }) => {
       if (atMin !== null) onDrop(batch, atMin)
     },
   })
@@ -51,12 +61,15 @@ export function LaterBatches({ batches, board, clock, onDrop, onOpen }: Props) {
             if (!wasDragged.current) onOpen(batch.id)
             wasDragged.current = false
           }}
-          {...grip(event => (board ? { batch, x: event.clientX, y: event.clientY, atMin: null } : null))}
+          {...grip(({ clientX: x, clientY: y }) => {
+            wasDragged.current = false
+            return board ? { batch, from: [x, y], x, y, atMin: null } : null
+          })}
         >
           {batch.name}
         </button>
       ))}
-      {held && (
+      {held && wasDragged.current && (
         <span
           className="pointer-events-none fixed z-50 border border-ember bg-raised px-2 py-1 text-small"
           style={{ left: held.x + 12, top: held.y + 12 }}

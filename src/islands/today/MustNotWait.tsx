@@ -1,4 +1,3 @@
-import { ovensAstray } from '../../core/job/ovens-astray'
 import { isChecked } from '../../core/job/tester'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
@@ -33,7 +32,7 @@ const MOST_UNREAD = 3
 export function MustNotWait({ day, batches, runs, measured }: Props) {
   const shop = useShopNow()
   const say = useSay()
-  const { origin, nowMin } = day
+  const { origin, nowMin, astray } = day
   const unread = batches.filter(
     batch => !measured.has(batch.id) && runs.some(run => run.endedAt !== null && run.batchIds.includes(batch.id)),
   )
@@ -44,9 +43,6 @@ export function MustNotWait({ day, batches, runs, measured }: Props) {
   const inCold = day.urgent.find(one => one.code === 'in-cold')?.batchId
   // What is in the cold already is provided for; what is still to come into it is not.
   const ice = inCold === undefined ? null : (day.answer?.plan?.coolant ?? null)
-  const astray = ovensAstray(
-    shop.ovens.filter(oven => day.batches.some(batch => batch.ovenId === oven.id && !day.running.has(batch.id))),
-  )
   const needsTester = unread.length > 0 && !isChecked(shop.tester, new Date().toISOString())
   return (
     <section aria-label="What must not wait">

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Problem } from '../../core/codes/problem'
 import type { Answer } from '../../core/contract/questions'
 import { mustNotWait, type Urgent } from '../../core/day/must-not-wait'
+import { type OvenAstray, ovensAstray } from '../../core/job/ovens-astray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { useAnswer } from '../../workers/use-answer'
@@ -11,7 +12,7 @@ import { type DayAsked, type DayRequest, dayAsked } from './day-request'
 
 /** Work for a first plan, and for the best: a tenth of a second, and about one. */
 const FIRST_VISITS = 60_000
-const BEST_VISITS = 1_500_000
+export const BEST_VISITS = 1_500_000
 const HELP_VISITS = 80_000
 const MINUTE_MS = 60_000
 /** A plan looks at the clock this often, min. */
@@ -41,6 +42,8 @@ export interface Day {
   /** When the first load may go in at the latest for all to be done within the day's hours. */
   readonly latestStart: Answer<'day-helps'>['latestStart']
   readonly urgent: readonly Urgent[]
+  /** Ovens to look at before anything of the day goes into them. */
+  readonly astray: readonly OvenAstray[]
   /** The day as a question, for what is asked of it besides. */
   readonly request: DayAsked['request']
 }
@@ -89,6 +92,10 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
   // The last answer is kept while a new one is worked out: of a day with nothing in it there is none.
   const isEmpty = asked.batches.length === 0
   const urgent = useMemo(() => mustNotWait(asked.batches), [asked])
+  const astray = useMemo(() => {
+    const ids = new Set(asked.batches.flatMap(({ batch, running }) => (running ? [] : [batch.ovenId])))
+    return ovensAstray(shop.ovens.filter(oven => ids.has(oven.id)))
+  }, [asked, shop.ovens])
   return {
     origin,
     nowMin,
@@ -104,6 +111,7 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     helpProblems: helps && !helps.ok && !isEmpty ? helps.problems : [],
     latestStart: helps?.ok && !isEmpty ? helps.value.latestStart : null,
     urgent,
+    astray,
     request: asked.request,
   }
 }

@@ -187,7 +187,7 @@ export const shopDayResponse = z.object({
           lastsMin: z.number(),
         })
         .nullable(),
-      foil: z.object({ neededM: z.number(), leftM: z.number().nullable() }).nullable(),
+      foil: z.object({ neededM: z.number(), leftM: z.number().nullable(), shortM: z.number() }).nullable(),
       hands: z
         .object({ fromMin: z.number(), toMin: z.number(), totalMin: z.number(), helperMin: z.number() })
         .nullable(),

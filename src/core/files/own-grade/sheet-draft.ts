@@ -1,6 +1,6 @@
-import { type Composition, type CompositionRange, ELEMENTS, type Element, type Grade } from '../../../data/grades'
+import { ELEMENTS, type Grade } from '../../../data/grades'
 import { SUPPLIER } from '../../../data/grades/sources'
-import { type Problem, type ProblemCode, type ProblemCodes, problem } from '../../codes/problem'
+import { type Problem, problem } from '../../codes/problem'
 import type { Result } from '../../codes/result'
 import { BOUNDS } from '../../shop/bounds'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
@@ -9,16 +9,13 @@ import { findGrade } from '../../steel/grades'
 import { formatNumber, otherReading, parseQuantity, type System } from '../../units/quantity'
 import { doublesBack, parseChartText } from './chart-text'
 import { fillSheet } from './fill-sheet'
+import { numberIn, readComposition, type SaySheet, type TypedShares } from './sheet-composition'
 
 /** A supplier's sheet as it is typed: texts, any of which may still be empty or wrong. */
-export interface SheetDraft {
+export interface SheetDraft extends TypedShares {
   readonly name: string
   readonly made: 'ingot' | 'powder'
   readonly note: string
-  /** wt% as typed, by element. */
-  readonly nominal: Readonly<Partial<Record<Element, string>>>
-  readonly least: Readonly<Partial<Record<Element, string>>>
-  readonly most: Readonly<Partial<Record<Element, string>>>
   readonly austenitizeMin: string
   readonly austenitizeUsual: string
   readonly austenitizeMax: string
@@ -65,12 +62,9 @@ export const EMPTY_DRAFT: SheetDraft = {
 /** What a chart's tempers are taken to be held for where nothing is said, min. */
 export const CHART_TEMPER_MIN = 120
 
-/** More than the whole, wt%. */
-const WHOLE = 100
-
 interface Reader {
   readonly problems: Problem[]
-  readonly say: <C extends ProblemCode>(path: string, code: C, params: ProblemCodes[C]) => void
+  readonly say: SaySheet
   readonly system: System
 }
 
@@ -84,7 +78,7 @@ export function readSheet(id: string, draft: SheetDraft, system: System, taken: 
   const name = draft.name.trim()
   if (name === '') reader.say('name', 'sheet-no-name', {})
   else if (findGrade(name) || taken.includes(name)) reader.say('name', 'sheet-name-taken', { name })
-  const { nominal, range } = readComposition(draft, reader)
+  const { nominal, range } = readComposition(draft, reader.say)
   if (!nominal) return { ok: false, problems }
   const filled = fillSheet(id, name || 'unnamed', nominal)
   const read = readWindows(draft, filled, reader)
@@ -101,72 +95,6 @@ export function readSheet(id: string, draft: SheetDraft, system: System, taken: 
   }
   const checked = gradeSheetSchema.safeParse(grade)
   return checked.success ? { ok: true, value: grade } : { ok: false, problems: problemsOf(checked.error, grade) }
-}
-
-const numberIn = (text: string | undefined): number | null => {
-  const clean = (text ?? '').trim().replace('−', '-').replace(',', '.').replace(/\s*%$/, '')
-  return clean === '' ? null : Number(clean)
-}
-
-/** One element's typed share in a column, wt%; null where nothing, or nothing usable, was typed. */
-function readShare(
-  draft: SheetDraft,
-  column: 'nominal' | 'least' | 'most',
-  element: Element,
-  bad: Reader['say'],
-): number | null {
-  const text = draft[column][element]
-  const value = numberIn(text)
-  if (value === null) return null
-  const path = `${column}.${element}`
-  if (!Number.isFinite(value)) bad(path, 'sheet-not-a-number', { text: text ?? '' })
-  else if (value < 0) bad(path, 'sheet-negative', { element })
-  else return value
-  return null
-}
-
-/** What an element's share is taken to be where its limits alone were typed: their middle; with only a least, that. */
-const middleOf = (least: number | null, most: number | null): number | null =>
-  most === null ? least : ((least ?? 0) + most) / 2
-
-interface Share {
-  readonly value: number
-  readonly least: number | null
-  readonly most: number | null
-}
-
-/** Says where a share and its limits are at odds. */
-function checkShare(element: Element, { value, least, most }: Share, bad: Reader['say']) {
-  if (least !== null && most !== null && least > most) bad(`least.${element}`, 'sheet-least-above-most', { element })
-  if (least !== null && value < least) bad(`nominal.${element}`, 'sheet-below-least', { element, value, least })
-  if (most !== null && value > most) bad(`nominal.${element}`, 'sheet-above-most', { element, value, most })
-}
-
-function readComposition(draft: SheetDraft, { say }: Reader): { nominal: Composition | null; range: CompositionRange } {
-  const nominal: Partial<Record<Element, number>> = {}
-  const range: Partial<Record<Element, readonly [number, number]>> = {}
-  let fine = true
-  const bad: Reader['say'] = (path, code, params) => {
-    say(path, code, params)
-    fine = false
-  }
-  for (const element of ELEMENTS) {
-    const [typed, least, most] = (['nominal', 'least', 'most'] as const).map(column =>
-      readShare(draft, column, element, bad),
-    ) as [number | null, number | null, number | null]
-    const value = typed ?? middleOf(least, most)
-    if (value === null) continue
-    checkShare(element, { value, least, most }, bad)
-    if (value > 0) nominal[element] = Math.round(value * 1000) / 1000
-    if (least !== null || most !== null) range[element] = [least ?? 0, most ?? value]
-  }
-  const sum = Object.values(nominal).reduce((total, value) => total + value, 0)
-  if (sum > WHOLE) bad('nominal.C', 'sheet-over-whole', { sum })
-  else if (sum > 60) bad('nominal.C', 'sheet-hardly-iron', { sum })
-  const { C } = nominal
-  if (C === undefined) bad('nominal.C', 'sheet-no-carbon', {})
-  else if (C < 0.05 || C > 3.5) bad('nominal.C', 'sheet-carbon-outside', { value: C, least: 0.05, most: 3.5 })
-  return { nominal: fine && C !== undefined ? { ...nominal, C } : null, range }
 }
 
 type Bounds = { readonly min: number; readonly max: number }
