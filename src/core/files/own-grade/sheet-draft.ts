@@ -1,4 +1,4 @@
-import { ELEMENTS, type Grade } from '../../../data/grades'
+import { ELEMENTS, type Element, type Grade } from '../../../data/grades'
 import { SUPPLIER } from '../../../data/grades/sources'
 import { type Problem, problem } from '../../codes/problem'
 import type { Result } from '../../codes/result'
