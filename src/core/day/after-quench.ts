@@ -60,7 +60,7 @@ export function afterQuench(
   const { progress } = group
   const past = (kinds: readonly string[]) => progress !== undefined && kinds.includes(progress.kind)
   let ready = quenched ?? standing(progress?.atMin ?? builder.nowMin)
-  let thenMin = TO_TEMPER_MIN
+  let thenMin = afterPullMin(ready, TO_TEMPER_MIN)
   if (group.cold && !past(['thawed', 'in-temper', 'tempered'])) {
     ready = coldPart(builder, unit, group.cold, intoCold ?? coldIn(builder, unit, group.cold, ready))
     thenMin = WARM_MIN
@@ -74,6 +74,9 @@ export function afterQuench(
     thenMin = problem.coolBetweenMin
   })
 }
+
+/** What is to pass after a pull; where blades are looked over in between it has passed by then. */
+const afterPullMin = ({ pull, task }: Ready, min: number): number => (pull !== null && task !== pull ? 0 : min)
 
 /** Blades that stand since a minute. */
 const standing = (atMin: number): Ready => ({ pull: null, task: null, endMin: 0, atMin })
@@ -103,7 +106,7 @@ function coldIn(
   const task = { run, load: null, groups, round: null, durationMin: ACT_MIN, kind: 'cold-in' } as const
   if (group.progress?.kind === 'in-cold') return builder.stood(task, group.progress.atMin, true)
   const into = follow(builder, ready, between => builder.add(task, between), {
-    least: TO_COLD_MIN,
+    least: afterPullMin(ready, TO_COLD_MIN),
     most: ready.pull === null ? cold.delayMin : Number.POSITIVE_INFINITY,
   })
   // The blades come out of the plates one after another: the delay is counted from the first.

@@ -53,7 +53,7 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const offMin = Math.max(0, ...pulls.map(({ pullMin }) => pullMin))
   const quenchedMin = Math.max(0, ...quenchedAt.values())
   const lookedAtMin = quenchedMin + (quenchedAt.size > 0 ? inspectMinOf(shop) : 0)
-  const cold = coldOf(batch, loads, { quenchedAt, lookedAtMin })
+  const cold = coldOf(loads, lookedAtMin)
   const readyMin = cold?.endMin ?? lookedAtMin
   const own = shop.temperingOvenId === null || tempers.value.id === hardens.value.id
   const hottest = loads.at(-1)?.austenitizeC ?? AMBIENT_C
@@ -76,16 +76,10 @@ interface ColdStay {
   readonly endMin: number
 }
 
-/** All that goes into the cold goes in together, once it was looked at and its planned delay is over. */
-function coldOf(
-  { groups }: Pick<Batch, 'groups'>,
-  loads: readonly Load[],
-  { quenchedAt, lookedAtMin }: { readonly quenchedAt: ReadonlyMap<string, number>; readonly lookedAtMin: number },
-): ColdStay | null {
+/** All that goes into the cold goes in together, as soon as it was looked at: how long it may wait is a limit, not an appointment. */
+function coldOf(loads: readonly Load[], startMin: number): ColdStay | null {
   const blades = loads.flatMap(load => load.blades).filter(blade => blade.group.route.cold)
-  if (blades.length === 0 || groups.length === 0) return null
-  const due = blades.map(({ id, group }) => (quenchedAt.get(id) ?? 0) + (group.route.cold?.delayMin ?? 0))
-  const startMin = Math.max(lookedAtMin, ...due)
+  if (blades.length === 0) return null
   const holdMin = Math.max(...blades.map(({ group }) => group.route.cold?.holdMin ?? 0))
   return { startMin, endMin: startMin + PACE.coldLagS / 60 + holdMin + PACE.warmMin }
 }

@@ -155,8 +155,7 @@ export function planTimeline(request: TimelineRequest): Stretch[] {
   push('room', 'inspect', inspectMin, () => ROOM_C)
 
   if (route.cold) {
-    const { toC, holdMin, delayMin } = route.cold
-    if (delayMin > inspectMin) push('room', 'cold', Math.min(delayMin - inspectMin, 24 * 60), () => ROOM_C)
+    const { toC, holdMin } = route.cold
     push('chill', 'cold', 12, part => ROOM_C + (toC - ROOM_C) * (1 - decay(5, part)), null, 8)
     push('cold', 'cold', holdMin, () => toC, { code: coldWay(toC) })
     push('warm', 'cold', PACE.warmMin, part => toC + (ROOM_C - toC) * part, null, 4)

@@ -27,11 +27,12 @@ function ColdTiming() {
   return (
     <>
       <QuantityField
-        label="Wait before the cold"
+        label="In the cold within"
         dimension="duration"
         value={cold.delayMin}
         {...BOUNDS.delayMin}
-        onCommit={delayMin => set('Wait before the cold', { delayMin })}
+        hint="Of the quench, at the latest: the hardness counts all of it."
+        onCommit={delayMin => set('In the cold within', { delayMin })}
       />
       <SelectField
         label="Before the cold"
