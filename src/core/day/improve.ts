@@ -13,6 +13,8 @@ export interface Placed {
 /** Visits one insertion, and one try at doing a part of a plan anew, may cost. */
 const INSERT_VISITS = 60_000
 const ANEW_VISITS = 12_000
+/** Ends that are tried for one more run, as shares of what it would last after all others. */
+const SHARES_OF_WAIT = [0.1, 0.3, 1]
 
 const allOf = ({ runs }: Network): number[] => Array.from({ length: runs }, (_, i) => i)
 
@@ -56,21 +58,46 @@ export function inserted(
   let placed: Placed | null = null
   const there = new Set<number>()
   for (const run of order) {
-    const fixed: Decision[] = placed ? ordersOf(network, placed, there) : []
     there.add(run)
-    const own = spend(budget, INSERT_VISITS)
-    const asked = { runs: there, fixed, beforeMin }
-    let found = search.find({ ...asked, budget: own })
-    budget.left += own.left
-    if (!found.starts && placed) {
-      // Nowhere between the others within the work allowed: after all of them there is always room, as long as there are hours.
-      const after = lastBefore(network, placed, run, there)
-      found = search.find({ ...asked, fixed: [...fixed, after], first: true, budget: { left: INSERT_VISITS } })
-    }
-    if (!found.starts || !found.closings) return null
-    placed = { starts: found.starts, closings: found.closings, finishMin: found.finishMin }
+    placed = withRun(network, search, { placed, there, run }, { budget, beforeMin })
+    if (!placed) return null
   }
   return placed
+}
+
+/**
+ * One more run in a plan. After all that is planned there is room, as long as there are hours; ends much sooner are tried first: where
+ * little time is allowed a search either finds a place or knows soon that there is none, where much is it may lose its way.
+ */
+function withRun(
+  network: Network,
+  search: Search,
+  { placed, there, run }: { readonly placed: Placed | null; readonly there: ReadonlySet<number>; readonly run: number },
+  { budget, beforeMin }: { readonly budget: Budget; readonly beforeMin: number },
+): Placed | null {
+  const ask = (fixed: readonly Decision[], endMin: number, own: Budget, first = false): Placed | null => {
+    const found = search.find({ runs: there, fixed, beforeMin: endMin, budget: own, first })
+    return found.starts && found.closings
+      ? { starts: found.starts, closings: found.closings, finishMin: found.finishMin }
+      : null
+  }
+  const within = (fixed: readonly Decision[], endMin: number, visits: number): Placed | null => {
+    const own = spend(budget, visits)
+    const found = ask(fixed, endMin, own)
+    budget.left += own.left
+    return found
+  }
+  if (!placed) return within([], beforeMin, INSERT_VISITS)
+  const fixed = ordersOf(network, placed, new Set([...there].filter(other => other !== run)))
+  // Whatever is left of the work allowed: a plan there has to be.
+  const after = ask([...fixed, lastBefore(network, placed, run, there)], beforeMin, { left: INSERT_VISITS }, true)
+  if (!after) return within(fixed, beforeMin, INSERT_VISITS)
+  for (const share of SHARES_OF_WAIT) {
+    const endMin = placed.finishMin + (after.finishMin - placed.finishMin) * share
+    const found = within(fixed, endMin, INSERT_VISITS / SHARES_OF_WAIT.length)
+    if (found) return found
+  }
+  return after
 }
 
 /** A run that begins when all that is planned has ended. */
