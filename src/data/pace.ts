@@ -20,6 +20,10 @@ export const PACE = {
   coolMin: 35,
   /** Of that, the least to wait before the next temper. */
   coolBetweenMin: 30,
+  /** A blade set straight in a three-pin vice, warm from its temper. */
+  straightenMin: 5,
+  /** From a stress relief or an anneal until blades have cooled, are cleaned and wrapped. */
+  wrapMin: 60,
   /** Air of a workshop by the plates, °C. */
   roomC: 22,
   /** What a chamber falls by when cold packets go in, and when one is pulled, K. */

@@ -3,6 +3,7 @@ import type { Urgent } from '../core/day/must-not-wait'
 import type { TaskKind } from '../core/day/task-kinds'
 import type { InspectTime, WentAct } from '../core/day/went'
 import type { Help } from '../core/day/what-if'
+import type { HeatBeforeKind } from '../core/job/heat-marks'
 import { counted, listOf } from './lists'
 import { type Speaker, signedText } from './speaker'
 
@@ -47,6 +48,10 @@ export const whyNotWords = (
 
 /** What hands do, of whom. */
 const TASKS: Readonly<Record<TaskKind, (who: string) => string>> = {
+  'anneal-in': who => `${who} into the oven, to be annealed`,
+  'anneal-out': who => `${who} out of the anneal`,
+  'relieve-in': who => `${who} into the oven, to be stress relieved`,
+  'relieve-out': who => `${who} out of the stress relief: red hot, laid flat in still air`,
   load: who => `Load ${who}`,
   pull: who => `Pull and quench ${who}`,
   inspect: who => `Look at ${who}`,
@@ -54,12 +59,17 @@ const TASKS: Readonly<Record<TaskKind, (who: string) => string>> = {
   'cold-out': who => `${who} out of the cold`,
   'temper-in': who => `${who} into the tempering oven`,
   'temper-out': who => `${who} out of the tempering oven`,
+  straighten: who => `Straighten ${who} while warm`,
 }
 
 export const taskWords = (kind: TaskKind, who: string): string => TASKS[kind](who)
 
 /** The same in a word or two, for a drawing. */
 const SHORT_TASKS: Readonly<Record<TaskKind, string>> = {
+  'anneal-in': 'anneal in',
+  'anneal-out': 'anneal out',
+  'relieve-in': 'relief in',
+  'relieve-out': 'relief out',
   load: 'load',
   pull: 'pull, quench',
   inspect: 'inspect',
@@ -67,6 +77,7 @@ const SHORT_TASKS: Readonly<Record<TaskKind, string>> = {
   'cold-out': 'out of the cold',
   'temper-in': 'temper in',
   'temper-out': 'temper out',
+  straighten: 'straighten',
 }
 export const shortTask = (kind: TaskKind): string => SHORT_TASKS[kind]
 
@@ -76,6 +87,32 @@ const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth'] as con
 export const roundWords = (rounds: readonly number[]): string => {
   const names = [...new Set(rounds)].sort((a, b) => a - b).map(round => ORDINALS[round - 1] ?? `${round}.`)
   return `${listOf(names.map((name, i) => (i === 0 ? name : name.toLowerCase())))} temper`
+}
+
+/** What blades are in an oven for; nothing where they are hardened. */
+export const stayWords = ({
+  rounds,
+  before,
+}: {
+  readonly rounds: Readonly<Record<string, number>> | null
+  readonly before: HeatBeforeKind | null
+}): string => (before ? HEATS[before] : rounds ? roundWords(Object.values(rounds)) : '')
+
+/** A heat before the hardening. */
+export const HEATS: Readonly<Record<HeatBeforeKind, string>> = { anneal: 'Anneal', relieve: 'Stress relief' }
+
+/** What is pressed when one of its two acts is done. */
+export const heatDoneWords = (isIn: boolean): string => (isIn ? 'They are in' : 'They are out')
+
+/** How far such a heat is, by what is known of each blade. */
+export function heatStandWords(heats: readonly ({ readonly outAt: string | null } | null)[]): string {
+  const out = heats.filter(heat => heat?.outAt).length
+  const isIn = heats.filter(heat => heat?.outAt === null).length
+  if (out === heats.length) return 'Done.'
+  const parts = [...(isIn > 0 ? [`${isIn} in the oven`] : []), ...(out > 0 ? [`${out} done`] : [])]
+  return parts.length > 0
+    ? `Of ${counted(heats.length, 'blade')} ${listOf(parts)}.`
+    : 'Still to be done: Today plans it before the load.'
 }
 
 const URGENT: Readonly<Record<Urgent['code'], (who: string, by: string) => string>> = {

@@ -7,6 +7,8 @@ const TO_COLD_MIN = 5
 const TO_TEMPER_MIN = 10
 /** Blades out of the cold warm up before their temper. */
 const WARM_MIN = 20
+/** A blade out of its temper stays warm enough to be straightened for so long. Common practice, no published source. */
+const STILL_WARM_MIN = 5
 /** What should have been done before now is done within this, and said to be late. */
 const GRACE_MIN = 60
 
@@ -71,6 +73,7 @@ export function afterQuench(
     if (i < done) return
     const inSince = progress?.kind === 'in-temper' && progress.round === i + 1 ? progress.atMin : null
     ready = temperPart(builder, problem, unit, { ...temper, round: i + 1, inSince, thenMin }, ready)
+    if (i === 0 && group.straightenMin) ready = straightenPart(builder, unit, group.straightenMin, ready)
     thenMin = problem.coolBetweenMin
   })
 }
@@ -124,6 +127,13 @@ function coldPart(builder: Builder, unit: Unit, cold: NonNullable<DayGroup['cold
   if (!isIn) builder.tie(into, out, least, most)
   builder.box.push({ run, in: into, out, count })
   return { pull: null, task: out, endMin: ACT_MIN, atMin: null }
+}
+
+/** Straightened while it is warm from its first temper: hands are there when it comes out. */
+function straightenPart(builder: Builder, { run, groups }: Unit, durationMin: number, { task: out }: Ready): Ready {
+  const task = builder.add({ run, load: null, groups, round: null, durationMin, kind: 'straighten' })
+  if (out !== null) builder.tie(out, task, ACT_MIN, ACT_MIN + STILL_WARM_MIN)
+  return { pull: null, task, endMin: durationMin, atMin: null }
 }
 
 interface TemperAsked {

@@ -2,18 +2,27 @@ import { AMBIENT_C } from '../oven/chamber'
 import { afterQuench, coldInTogether, type Ready, type Unit } from './after-quench'
 import type { Network } from './day-network'
 import { createBuilder } from './network-builder'
-import { type DayGroup, type DayOven, type DayProblem, type HotRun, upToGrid } from './problem'
+import {
+  ACT_MIN,
+  type BeforeHeat,
+  type DayGroup,
+  type DayOven,
+  type DayProblem,
+  type HotRun,
+  upToGrid,
+} from './problem'
 
 /** Groups of a run that go on together after the quench. */
-const unitKeyOf = ({ cold, tempers, maxToTemperMin, deadlineMin }: DayGroup): string =>
-  JSON.stringify([cold, tempers, maxToTemperMin, deadlineMin])
+const unitKeyOf = ({ cold, tempers, maxToTemperMin, deadlineMin, straightenMin }: DayGroup): string =>
+  JSON.stringify([cold, tempers, maxToTemperMin, deadlineMin, straightenMin])
 
-/** When a run may be loaded, at the earliest and at the latest, min. */
+/** When a run may be loaded, at the earliest and at the latest, min, and what its blades go through before. */
 export interface LoadBetween {
+  readonly before: readonly BeforeHeat[]
   readonly fromMin: number
   readonly toMin: number
 }
-const ANY_TIME: LoadBetween = { fromMin: 0, toMin: Number.POSITIVE_INFINITY }
+const ANY_TIME: LoadBetween = { before: [], fromMin: 0, toMin: Number.POSITIVE_INFINITY }
 
 /** The network of some hot runs. */
 export function networkOf(problem: DayProblem, runs: readonly HotRun[], between: readonly LoadBetween[] = []): Network {
@@ -40,6 +49,10 @@ export function networkOf(problem: DayProblem, runs: readonly HotRun[], between:
             builder,
             units.flatMap(({ unit, ready }) => (ready ? [{ unit, ready }] : [])),
           )
+    const [load] = own
+    if (load !== undefined && run.begunMin === undefined)
+      for (const heat of between[runIndex]?.before ?? [])
+        beforeLoad(builder, problem, heat, { run: runIndex, load, unit: unitCount++ })
     for (const { unit, ready } of units)
       afterQuench(builder, problem, unit, ready, ready ? intoCold?.get(JSON.stringify(unit.group.cold)) : undefined)
   })
@@ -95,6 +108,28 @@ function hotPart(
     begun: run.begunMin !== undefined,
   })
   return own
+}
+
+/** A heat before the load: into the oven, out of it, and the load once its blades have cooled and are wrapped. */
+function beforeLoad(
+  builder: ReturnType<typeof createBuilder>,
+  problem: DayProblem,
+  heat: BeforeHeat,
+  { run, load, unit }: { readonly run: number; readonly load: number; readonly unit: number },
+) {
+  const { kind, groups, oven, inC, outC, stayMin, inSinceMin, key, count } = heat
+  const hands = { run, load: null, groups, round: null, durationMin: ACT_MIN } as const
+  const isIn = inSinceMin !== null
+  const into = isIn
+    ? builder.stood({ ...hands, kind: `${kind}-in` }, inSinceMin, true)
+    : builder.add(
+        { ...hands, kind: `${kind}-in` },
+        { fromMin: (problem.nowMin ?? 0) + (problem.ovens[oven]?.transMin(AMBIENT_C, inC) ?? 0) },
+      )
+  const out = builder.add({ ...hands, kind: `${kind}-out` }, isIn ? { fromMin: inSinceMin + stayMin[0] } : {})
+  if (!isIn) builder.tie(into, out, stayMin[0], stayMin[1])
+  builder.tie(out, load, ACT_MIN + heat.thenMin, Number.POSITIVE_INFINITY)
+  builder.stays.push({ run, oven, first: into, last: out, inC, outC, count, key: isIn ? null : key, unit, begun: isIn })
 }
 
 /** A load's own groups; all of them are looked at. */

@@ -9,8 +9,12 @@ const PART_VISITS = 20_000
 /** Ways with more runs than this are not looked at in pairs. */
 const MOST_PAIRED = 8
 
-/** When some atoms may go in together. */
-export const loadBetween = ({ notBeforeMin, notAfterMin }: DayProblem, atoms: readonly number[]): LoadBetween => ({
+/** When some atoms may go in together, and what comes before it. */
+export const loadBetween = (
+  { notBeforeMin, notAfterMin, before }: DayProblem,
+  atoms: readonly number[],
+): LoadBetween => ({
+  before: atoms.flatMap(atom => before?.[atom] ?? []),
   fromMin: Math.max(0, ...atoms.map(atom => notBeforeMin?.[atom] ?? 0)),
   toMin: Math.min(...atoms.map(atom => notAfterMin?.[atom] ?? Number.POSITIVE_INFINITY)),
 })

@@ -31,8 +31,31 @@ export interface DayGroup {
   readonly maxToTemperMin: number
   /** When it must be out of its last temper; null: at any time. */
   readonly deadlineMin: number | null
+  /** So long hands straighten it, warm from its first temper, min; absent: it is straight. */
+  readonly straightenMin?: number
   /** Absent: it is still to be hardened. */
   readonly progress?: Progress
+}
+
+/** A heat some blades of an atom go through before they are hardened. */
+export interface BeforeHeat {
+  readonly kind: 'anneal' | 'relieve'
+  readonly groups: readonly number[]
+  /** Which oven of the problem. */
+  readonly oven: number
+  /** What the oven stands at as they go in, and when they come out, °C. */
+  readonly inC: number
+  readonly outC: number
+  /** From in to out, at the least and at the most, min. */
+  readonly stayMin: Window
+  /** From out of it until they can be loaded, min. */
+  readonly thenMin: number
+  /** Heats of one key may share a closing. */
+  readonly key: string
+  /** Packets. */
+  readonly count: number
+  /** Since when they are in, min; null: they are still to go in. */
+  readonly inSinceMin: number | null
 }
 
 /** Hands on a hot run, min from the load's own start. */
@@ -97,6 +120,8 @@ export interface DayProblem {
   readonly notBeforeMin?: readonly number[]
   /** The same, at the latest: where the maker set its start; absent: at any time. */
   readonly notAfterMin?: readonly number[]
+  /** What each atom goes through before its load, by the atom's index; absent: nothing. */
+  readonly before?: readonly (readonly BeforeHeat[])[]
   /** What is not done yet starts from now on; absent: at any time. */
   readonly nowMin?: number
   /** An oven may heat up before hands are there; absent: it may. */

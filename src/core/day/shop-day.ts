@@ -6,7 +6,7 @@ import type { Oven } from '../shop/oven'
 import type { DayPlan, PlannedTask } from './day-plan'
 import type { WhyNot } from './limits'
 import { planDay } from './plan'
-import { type DayGroup, downToGrid } from './problem'
+import { type BeforeHeat, type DayGroup, downToGrid } from './problem'
 import { type ShopDay, type ShopGroup, type ShopProblem, shopProblem } from './shop-problem'
 
 /** Blades that stand and wait, and until when they may, min; null: as long as one likes. */
@@ -27,8 +27,10 @@ export interface OvenLane {
     readonly fromMin: number
     readonly toMin: number
     readonly atC: number
-    /** Round of a temper; null: it is hardened. */
+    /** Round of a temper; null: no temper. */
     readonly rounds: Readonly<Record<string, number>> | null
+    /** A heat before the hardening; null: it is hardened or tempered. */
+    readonly before: BeforeHeat['kind'] | null
   }[]
   /** When it has to be switched on first, min; null: it is not used. */
   readonly onMin: number | null
@@ -144,8 +146,37 @@ function foilOf(
   return { neededM, leftM, shortM: leftM === null ? 0 : Math.max(0, neededM - leftM) }
 }
 
+/** What stands in an oven, and how the oven goes while it does, [min, °C]. */
+type LaneStay = OvenLane['stays'][number] & { readonly path: readonly (readonly [min: number, c: number])[] }
+
+/** Heats before the hardening in one oven. */
+function beforeStays(plan: DayPlan, { problem, pathOf }: ShopProblem, oven: number): LaneStay[] {
+  const heats = (problem.before ?? []).flat().filter(heat => heat.oven === oven)
+  const idOf = (group: number) => problem.groups[group]?.id ?? ''
+  return plan.tasks.flatMap((into): LaneStay[] => {
+    const heat = heats.find(
+      ({ kind, groups }) => into.kind === `${kind}-in` && into.groups.includes(idOf(groups[0] ?? -1)),
+    )
+    const out = plan.tasks.find(task => task.kind === `${heat?.kind}-out` && task.groups.includes(into.groups[0] ?? ''))
+    const path = pathOf.get(heat?.key ?? '')
+    if (!heat || !out || !path) return []
+    const [fromMin, toMin] = [into.startMin, out.endMin]
+    return [
+      {
+        groups: into.groups,
+        fromMin,
+        toMin,
+        atC: Math.max(...path.map(([, c]) => c)),
+        rounds: null,
+        before: heat.kind,
+        path: [...path.map(([min, c]): [number, number] => [fromMin + min, c]), [toMin, heat.outC]],
+      },
+    ]
+  })
+}
+
 function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane {
-  const hot = plan.loads.flatMap((load, i) => {
+  const hot = plan.loads.flatMap((load, i): LaneStay[] => {
     const into = plan.tasks.find(task => task.kind === 'load' && task.load === i)
     const pull = plan.tasks.find(task => task.kind === 'pull' && task.load === i)
     const ovenId = batchOf(load.groups[0], made.groups, day)?.batch.ovenId
@@ -154,11 +185,15 @@ function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day
           {
             groups: load.groups,
             fromMin: into.startMin,
-            pullMin: pull.startMin,
             toMin: pull.endMin,
-            inC: load.entryC,
             atC: load.austenitizeC,
             rounds: null,
+            before: null,
+            path: [
+              [into.startMin, load.entryC],
+              [pull.startMin, load.austenitizeC],
+              [pull.endMin, load.austenitizeC],
+            ],
           },
         ]
       : []
@@ -169,12 +204,12 @@ function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day
           .filter(task => task.kind === 'temper-in')
           .flatMap(into => temperStay(into, plan, made.problem.groups))
       : []
-  const stays = [...hot, ...tempers].sort((a, b) => a.fromMin - b.fromMin)
+  const stays = [...beforeStays(plan, made, index), ...hot, ...tempers].sort((a, b) => a.fromMin - b.fromMin)
   const chamber = chamberOf(oven)
   const curve: [number, number][] = []
   let [lastMin, lastC]: [number | null, number] = [null, ROOM_C]
   for (const stay of stays) {
-    const heatMin = (fromC: number) => heatUpMin(chamber, fromC, stay.inC, 0)
+    const heatMin = (fromC: number) => heatUpMin(chamber, fromC, stay.path[0]?.[1] ?? stay.atC, 0)
     if (lastMin === null) {
       curve.push([stay.fromMin - heatMin(ROOM_C), ROOM_C])
     } else {
@@ -188,8 +223,8 @@ function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day
       }
       curve.push([Math.max(at, stay.fromMin - heatMin(fellC(at))), fellC(at)])
     }
-    curve.push([stay.fromMin, stay.inC], [stay.pullMin, stay.atC], [stay.toMin, stay.atC])
-    ;[lastMin, lastC] = [stay.toMin, stay.atC]
+    curve.push(...stay.path.map(([min, c]): [number, number] => [min, c]))
+    ;[lastMin, lastC] = stay.path.at(-1) ?? [stay.toMin, stay.atC]
   }
   if (lastMin !== null)
     for (let min = FALL_STEP_MIN; fallenC(chamber, lastC, min) > ROOM_C + 30; min += FALL_STEP_MIN)
@@ -198,12 +233,12 @@ function laneOf(oven: Oven, index: number, plan: DayPlan, made: ShopProblem, day
   return {
     ovenId: oven.id,
     curve,
-    stays: stays.map(({ groups, fromMin, toMin, atC, rounds }) => ({ groups, fromMin, toMin, atC, rounds })),
+    stays: stays.map(({ path: _, ...stay }) => stay),
     onMin: first ? downToGrid(curve[0]?.[0] ?? 0) : null,
   }
 }
 
-function temperStay(into: PlannedTask, plan: DayPlan, groups: readonly DayGroup[]) {
+function temperStay(into: PlannedTask, plan: DayPlan, groups: readonly DayGroup[]): LaneStay[] {
   const first = into.groups[0] ?? ''
   const round = into.rounds?.[first] ?? 1
   const out = plan.tasks.find(task => task.kind === 'temper-out' && task.rounds?.[first] === round)
@@ -213,11 +248,14 @@ function temperStay(into: PlannedTask, plan: DayPlan, groups: readonly DayGroup[
         {
           groups: into.groups,
           fromMin: into.startMin,
-          pullMin: into.endMin,
           toMin: out.endMin,
-          inC: atC,
           atC,
           rounds: into.rounds,
+          before: null,
+          path: [
+            [into.startMin, atC],
+            [out.endMin, atC],
+          ],
         },
       ]
     : []

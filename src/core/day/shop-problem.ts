@@ -2,7 +2,9 @@ import { PACE } from '../../data/pace'
 import type { BladeProgress } from '../job/blade-progress'
 import { standing } from '../job/blade-state'
 import { chamberOf } from '../job/chambers'
+import { type HeatBefore, heatsBefore } from '../job/heats-before'
 import { type HotTimes, hotTimesOf } from '../job/hot-times'
+import { bowLimitMm } from '../job/inspect'
 import { inspectMinOf } from '../job/pace'
 import { together } from '../job/together'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
@@ -12,6 +14,7 @@ import type { Oven } from '../shop/oven'
 import type { Workshop } from '../shop/workshop'
 import {
   ACT_MIN,
+  type BeforeHeat,
   type DayGroup,
   type DayProblem,
   downToGrid,
@@ -39,6 +42,8 @@ export interface DayBatch {
   readonly notBeforeMin: number
   readonly notAfterMin: number
   readonly deadlineMin: number | null
+  /** Blades in a heat before their hardening, by id, and since when, min; absent: none. */
+  readonly heatedInMin?: ReadonlyMap<string, number>
 }
 
 export interface ShopDay {
@@ -61,6 +66,8 @@ export interface ShopGroup {
 export interface ShopProblem {
   readonly problem: DayProblem
   readonly groups: readonly ShopGroup[]
+  /** How the oven goes for the heats before, by their key: [min, °C]. */
+  readonly pathOf: ReadonlyMap<string, HeatBefore['path']>
 }
 
 /** A tempering hold may run on so long until hands are back, min; so may the cold. Common practice, no published source. */
@@ -123,8 +130,10 @@ export function shopProblem(day: ShopDay): ShopProblem {
   )
   const partOf = (group: number) => parts[atoms.findIndex(atom => atom.includes(group))]
   const ovens = shop.ovens.map(oven => dayOvenOf(oven))
+  const pathOf = new Map<string, HeatBefore['path']>()
   return {
     groups,
+    pathOf,
     problem: {
       ovens,
       temperOven,
@@ -137,6 +146,7 @@ export function shopProblem(day: ShopDay): ShopProblem {
       atoms,
       nowMin: day.nowMin,
       heatsAlone: day.heatsAlone,
+      before: parts.map((part, i) => beforeOf(part, atoms[i] ?? [], { groups, shop, pathOf })),
       notBeforeMin: parts.map(({ from }) => from.notBeforeMin),
       notAfterMin: parts.map(({ from }) => from.notAfterMin),
       runOf: indices => {
@@ -146,6 +156,43 @@ export function shopProblem(day: ShopDay): ShopProblem {
       },
     },
   }
+}
+
+/** What blades go through before they are loaded; `pathOf` comes to know how the oven goes for it. */
+function beforeOf(
+  { from, batch, going, begunMin }: Part,
+  atom: readonly number[],
+  {
+    groups,
+    shop,
+    pathOf,
+  }: {
+    readonly groups: readonly ShopGroup[]
+    readonly shop: Workshop
+    readonly pathOf: Map<string, HeatBefore['path']>
+  },
+): BeforeHeat[] {
+  const oven = shop.ovens.findIndex(({ id }) => id === batch.ovenId)
+  const own = shop.ovens[oven]
+  if (going || begunMin !== null || !own) return []
+  return heatsBefore(batch, chamberOf(own)).map(({ kind, blades, path, overrunMin }): BeforeHeat => {
+    const ids = new Set(blades.map(({ id }) => id))
+    const key = `${kind} ${own.id} ${JSON.stringify(path)}`
+    pathOf.set(key, path)
+    const lastsMin = path.at(-1)?.[0] ?? 0
+    return {
+      kind,
+      groups: atom.filter(index => groups[index]?.blades.some(({ id }) => ids.has(id))),
+      oven,
+      inC: path[0]?.[1] ?? 0,
+      outC: path.at(-1)?.[1] ?? 0,
+      stayMin: [lastsMin, lastsMin + overrunMin],
+      thenMin: PACE.wrapMin,
+      key,
+      count: blades.length,
+      inSinceMin: from.heatedInMin?.get(blades[0]?.id ?? '') ?? null,
+    }
+  })
 }
 
 /** Who has begun a hot run stays with it, whatever the hours say: until it is pulled, looked at and in the cold. */
@@ -193,9 +240,14 @@ function dayGroupOf(
     tempers: tempersOf(first).map(({ atC, holdMin }) => ({ atC, holdMin: holdMin + PACE.temperLagMin })),
     maxToTemperMin: Math.min(...blades.map(temperWithinMin)),
     deadlineMin,
+    straightenMin: blades.filter(isBent).length * PACE.straightenMin,
     ...(progress ? { progress } : {}),
   }
 }
+
+/** It was found bent past what it may keep as its foil came off. */
+const isBent = ({ record: { inspection }, line }: BatchBlade): boolean =>
+  inspection?.bowMm != null && inspection.bowMm > bowLimitMm(line.lengthMm)
 
 /** Where blades that are past the oven stand: the last of them. */
 function progressOf(blades: readonly BatchBlade[], { progress }: DayBatch): Progress | null {

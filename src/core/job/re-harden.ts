@@ -58,7 +58,15 @@ export function sentBack(
   const blades = bladesOf(batch, group.id).filter(blade => bladeIds.includes(blade.id))
   const id = newId()
   const groupId = newId()
-  const { foilLayout: _, foilCutAt: __, foilCutM: ______, unplaced: ___, stressRelief: ____, ...rest } = batch
+  const {
+    foilLayout: _,
+    foilCutAt: __,
+    foilCutM: ______,
+    unplaced: ___,
+    stressRelief: ____,
+    heatsBefore: _______,
+    ...rest
+  } = batch
   const { trialOf: _____, ...ofNoTrial } = group
   // Each keeps its mark: it is scribed on it.
   const lines = blades.map(blade => ({ blade, line: { ...blade.line, id: newId(), groupId, mark: blade.mark } }))

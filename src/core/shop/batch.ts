@@ -65,6 +65,16 @@ export const groupSchema = z.object({
   decisions: z.array(decisionSchema).max(200),
 })
 
+export const HEATS_BEFORE = ['anneal', 'relieve'] as const
+
+/** A heat of some blades before their hardening: when they went in, and when they came out. */
+const heatBeforeSchema = z.object({
+  kind: z.enum(HEATS_BEFORE),
+  bladeIds: z.array(id).max(MOST.storedBlades),
+  inAt: instant,
+  outAt: instant.nullable(),
+})
+
 /** A batch as it is stored: its blades are records of their own. */
 export const batchRecordSchema = z.object({
   id,
@@ -81,6 +91,8 @@ export const batchRecordSchema = z.object({
   protection: z.enum(PROTECTION_NAMES).optional(),
   /** Stress relief before hardening, where it was machined hard. */
   stressRelief: z.boolean().optional(),
+  /** When heats before the hardening went in and came out; absent: they did not. */
+  heatsBefore: z.array(heatBeforeSchema).max(40).optional(),
   /** Sheets laid on the roll by hand; it holds for the sheets it was made for, named by their sizes. */
   foilLayout: z
     .object({

@@ -1,5 +1,6 @@
-import { taskWords } from '../../words/day'
+import { heatDoneWords, taskWords } from '../../words/day'
 import { clockAt, DAY_MIN, dayAndClock, type NameOf, tasksOfDay } from './day-view'
+import { heatActOf, markHeat } from './mark-heat'
 import type { Day, DayPlan } from './use-day'
 
 interface Props {
@@ -38,7 +39,16 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
                 {task.byHelper && <b>Helper: </b>}
                 {taskWords(task.kind, nameOf(task.groups))} <span className="text-ink-2">{nameOfBatch(batchId)}</span>
               </span>
-              {task.kind === 'load' && batchId && !day.running.has(batchId) ? (
+              {heatActOf(task.kind) && batchId ? (
+                <button
+                  type="button"
+                  className="btn btn-plain no-print"
+                  aria-label={`${heatDoneWords(heatActOf(task.kind)?.isIn ?? false)}: ${nameOf(task.groups)}`}
+                  onClick={() => void markHeat(day, task)}
+                >
+                  {heatDoneWords(heatActOf(task.kind)?.isIn ?? false)}
+                </button>
+              ) : task.kind === 'load' && batchId && !day.running.has(batchId) ? (
                 <button type="button" className="btn btn-plain no-print" onClick={() => onMove(batchId)}>
                   When?
                 </button>

@@ -58,19 +58,25 @@ export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DayS
         notBeforeMin: Math.max(0, from ?? 0),
         notAfterMin: batch.day?.exactly && from !== null ? from : Number.POSITIVE_INFINITY,
         deadlineMin: minutes(batch.day?.doneBy),
+        heatedInMin: new Map(
+          (batch.heatsBefore ?? []).flatMap(({ bladeIds, inAt, outAt }) =>
+            outAt === null ? bladeIds.map((id): [string, number] => [id, since(Date.parse(inAt))]) : [],
+          ),
+        ),
       },
     ]
   })
   const told = own.slice(0, MOST_PLANNED)
   return {
     request: {
-      batches: told.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin }) => ({
+      batches: told.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin, heatedInMin }) => ({
         batch,
         running,
         progress: Object.fromEntries(progress),
         notBeforeMin,
         notAfterMin: Number.isFinite(notAfterMin) ? notAfterMin : null,
         deadlineMin,
+        heatedInMin: Object.fromEntries(heatedInMin ?? []),
       })),
       shop,
       work: workWindows(hours, origin, PLANNED_DAYS),

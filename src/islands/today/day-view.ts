@@ -5,7 +5,7 @@ import type { PlannedAct } from '../../core/day/went'
 import type { Batch } from '../../core/shop/batch'
 import type { Workshop } from '../../core/shop/workshop'
 import type { BoardBlock, BoardLane, DayBoardProps } from '../../ui/drawings/day/board'
-import { roundWords, shortTask } from '../../words/day'
+import { shortTask, stayWords } from '../../words/day'
 import { counted, marksOfBlades } from '../../words/lists'
 import type { Speaker } from '../../words/speaker'
 import type { Day, DayPlan } from './use-day'
@@ -134,10 +134,8 @@ export function boardOf({
             id: `${lane.ovenId} ${i}`,
             fromMin: stay.fromMin,
             toMin: stay.toMin,
-            title: stay.rounds
-              ? `${roundWords(Object.values(stay.rounds))}, ${nameOf(stay.groups)}`
-              : nameOf(stay.groups),
-            short: stay.rounds ? roundWords(Object.values(stay.rounds)) : bladesIn(stay.groups, day),
+            title: [stayWords(stay), nameOf(stay.groups)].filter(Boolean).join(', '),
+            short: stayWords(stay) || bladesIn(stay.groups, day),
             note: say.t(stay.atC),
           },
           stay.rounds === null && load ? batchIdOf(stay.groups[0], day) : null,

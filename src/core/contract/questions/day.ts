@@ -8,13 +8,14 @@ import { question } from '../question'
 import { addedRequest, addedResponse, helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
 
 const dayOf = ({ batches, shop, work, helper, nowMin, heatsAlone }: z.infer<typeof shopDayRequest>): ShopDay => ({
-  batches: batches.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin }) => ({
+  batches: batches.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin, heatedInMin }) => ({
     batch,
     running,
     progress: new Map(Object.entries(progress)),
     notBeforeMin: notBeforeMin ?? 0,
     notAfterMin: notAfterMin ?? Number.POSITIVE_INFINITY,
     deadlineMin,
+    heatedInMin: new Map(Object.entries(heatedInMin)),
   })),
   shop,
   work,

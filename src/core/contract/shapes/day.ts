@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { WHY_NOT_CODES } from '../../day/limits'
 import { TASK_KINDS } from '../../day/task-kinds'
-import { batchSchema } from '../../shop/batch'
+import { batchSchema, HEATS_BEFORE } from '../../shop/batch'
 import { id } from '../../shop/bounds'
 import { rule } from '../../shop/problems'
 import { workshopSchema } from '../../shop/workshop'
@@ -134,6 +134,8 @@ export const shopDayRequest = z.object({
         notBeforeMin: minute.nullable(),
         notAfterMin: somewhen.nullable(),
         deadlineMin: somewhen.nullable(),
+        /** Blades in an anneal or a stress relief before they are hardened, and since when. */
+        heatedInMin: z.record(id, somewhen).readonly().default({}),
       }),
     )
     .max(60)
@@ -164,6 +166,8 @@ export const shopDayResponse = z.object({
               toMin: z.number(),
               atC: z.number(),
               rounds: z.record(z.string(), z.int()).readonly().nullable(),
+              /** A heat before the hardening. */
+              before: z.enum(HEATS_BEFORE).nullable(),
             }),
           ),
           onMin: z.number().nullable(),

@@ -6,6 +6,7 @@ import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { annealWords, hardenedAgainWords } from '../../../../words/re-harden'
 import { useBench } from '../../bench-context'
+import { HeatDone } from './HeatDone'
 
 /** Blades that were hardened before are made soft first, by the anneal of their own steel. */
 export function AnnealFirst({ batch, blades }: { batch: Batch; blades: readonly BatchBlade[] }) {
@@ -27,6 +28,7 @@ export function AnnealFirst({ batch, blades }: { batch: Batch; blades: readonly 
           )
         )
       })}
+      <HeatDone batch={batch} kind="anneal" />
       {first && (
         <p className="text-small">
           They were hardened before:{' '}

@@ -12,6 +12,7 @@ import { stressReliefWords } from '../../../../words/protection'
 import { useBench } from '../../bench-context'
 import { editLine } from '../../edit'
 import { AnnealFirst } from './AnnealFirst'
+import { HeatDone } from './HeatDone'
 
 /** Edge and skin to leave, shims for tapered tangs, and stress relief where it was machined hard. */
 export function BeforeHeat() {
@@ -91,6 +92,7 @@ export function BeforeHeat() {
         Stress relief first: milled hard, ground on one side, or straightened cold
       </label>
       {again.length > 0 && <AnnealFirst batch={batch} blades={again} />}
+      {batch.stressRelief && <HeatDone batch={batch} kind="relieve" />}
       {batch.stressRelief &&
         batch.groups.map(group => {
           const grade = gradeOf(group)
