@@ -89,6 +89,47 @@ test('a batch left for later is dragged onto the day, and is loaded where it was
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
+test('a stress relief is planned before the load, ticked in and out, and then the load comes', async ({ page }) => {
+  await openTuesday(page)
+  await page.goto('/batches')
+  await page
+    .getByRole('link', { name: /Skerry fillets/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: /Prepare/ }).click()
+  await page.getByRole('button', { name: 'Before heat' }).click()
+  await page.getByLabel(/Stress relief first/).click()
+  await expect(page.getByText('Still to be done: Today plans it before the load.')).toBeVisible()
+  await page.goto('/')
+  const act = (text: RegExp) => acts(page).getByRole('listitem').filter({ hasText: text })
+  await expect(act(/to be stress relieved/)).toHaveCount(1)
+  await act(/to be stress relieved/)
+    .getByRole('button')
+    .click()
+  await expect(act(/to be stress relieved/)).toHaveCount(0)
+  // Up from 200 °C no faster than 300 K an hour, an hour there: it comes out hours later.
+  await expect(act(/out of the stress relief/)).toContainText(/^(09:5|10:)/)
+  await act(/out of the stress relief/)
+    .getByRole('button')
+    .click()
+  await expect(act(/out of the stress relief/)).toHaveCount(0)
+  await expect(act(/Load Skerry/).first()).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('cheap hours: what electricity the day takes and how much of it then, at once for the Workshop’s figures', async ({
+  page,
+}) => {
+  await openTuesday(page)
+  await expect(answers(page).getByText(/^about [\d.]+ kWh$/)).toBeVisible()
+  await page.goto('/workshop')
+  await page.getByLabel('Electricity costs less at some hours').click()
+  await page.getByLabel('Cheap from').fill('09:00')
+  await page.getByLabel('Cheap until').fill('17:00')
+  await page.goto('/')
+  await expect(answers(page).getByText(/^about [\d.]+ kWh, [1-9][\d.]+ of them in the cheap hours$/)).toBeVisible()
+})
+
 test('a helper has a lane and acts of his own, in his hours', async ({ page }) => {
   await openTuesday(page)
   await expect(acts(page).getByText('Helper:')).toHaveCount(0)

@@ -51,7 +51,7 @@ const TASKS: Readonly<Record<TaskKind, (who: string) => string>> = {
   'anneal-in': who => `${who} into the oven, to be annealed`,
   'anneal-out': who => `${who} out of the anneal`,
   'relieve-in': who => `${who} into the oven, to be stress relieved`,
-  'relieve-out': who => `${who} out of the stress relief: red hot, laid flat in still air`,
+  'relieve-out': who => `${who} out of the stress relief: dull red, so gloves and tongs, then flat in still air`,
   load: who => `Load ${who}`,
   pull: who => `Pull and quench ${who}`,
   inspect: who => `Look at ${who}`,
@@ -172,6 +172,12 @@ export const coolantWords = (
   const lost = medium === 'dry-ice' ? say.mass(lostPerHour) : say.litres(lostPerHour)
   return `in the box by ${by}, gone by ${until}; ${lost} more for each hour it has to wait`
 }
+
+/** Electricity of a day's plan, and how much of it is bought in the cheap hours where there are some. */
+export const powerWords = (
+  { kWh, cheapKWh }: { readonly kWh: number; readonly cheapKWh: number },
+  hasCheap: boolean,
+): string => `about ${kWh.toFixed(1)} kWh${hasCheap ? `, ${cheapKWh.toFixed(1)} of them in the cheap hours` : ''}`
 
 /** What the box must still hold for blades that are to come, while it is in use. */
 export const coolantLeftWords = (

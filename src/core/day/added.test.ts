@@ -27,6 +27,7 @@ const day = (change: Partial<ShopDay> = {}): ShopDay => ({
   shop: demo.shop,
   work: [[0, 2880]],
   helper: [],
+  cheap: [],
   nowMin: 0,
   heatsAlone: false,
   ...change,

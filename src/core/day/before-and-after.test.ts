@@ -30,6 +30,7 @@ const planned = (batches: readonly Batch[], change: Partial<DayBatch> = {}) => {
       shop: demo.shop,
       work: [[0, 8000]],
       helper: [],
+      cheap: [],
       nowMin: 0,
       heatsAlone: true,
     },

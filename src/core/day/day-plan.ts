@@ -41,6 +41,8 @@ export interface PlanOptions {
   /** How much may be looked at: visits of a task's start. Some two million a second on a small machine. */
   readonly visits: number
   readonly seed?: number
+  /** What a plan costs: among plans that end no later the cheaper is taken. Absent: none is asked for. */
+  readonly costOf?: (plan: DayPlan) => number
   /** Told each time a better plan is found. */
   readonly onBetter?: (plan: DayPlan) => void
 }

@@ -105,8 +105,10 @@ export function createSearch(network: Network, calendar: Calendar, capacity: Cap
   }
 
   /** What is there, each as early as the hours of work let it; `fits` says whether nothing is too late already. */
-  function earliestStarts() {
+  function earliestStarts(fixed: readonly Decision[]) {
     const starts = network.earliest.slice()
+    for (const { notBefore: [task, min] = [-1, 0] } of fixed)
+      if (task >= 0) starts[task] = Math.max(starts[task] as number, min)
     const seeds: number[] = []
     let fits = true
     for (let i = 0; i < count; i++) {
@@ -156,7 +158,7 @@ export function createSearch(network: Network, calendar: Calendar, capacity: Cap
     let openMin = Number.POSITIVE_INFINITY
     clashes.among(active)
     for (const decision of asked.fixed) add(decision)
-    const { starts, seeds, fits } = earliestStarts()
+    const { starts, seeds, fits } = earliestStarts(asked.fixed)
     const visit = (node: Node) => {
       if (node.boundMin >= beforeMin || (asked.first && best)) return
       if (budget.left <= 0) {

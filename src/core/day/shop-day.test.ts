@@ -39,6 +39,7 @@ const day = (change: Partial<ShopDay> = {}): ShopDay => ({
     [1920, 2520],
   ],
   helper: [],
+  cheap: [],
   nowMin: 450,
   heatsAlone: false,
   ...change,

@@ -4,6 +4,7 @@ import { foilUsed, rollMetres } from '../job/foil-used'
 import { fallenC, heatUpMin } from '../oven/chamber'
 import type { Oven } from '../shop/oven'
 import type { DayPlan, PlannedTask } from './day-plan'
+import { type DayPower, dayPower } from './day-power'
 import type { WhyNot } from './limits'
 import { planDay } from './plan'
 import { type BeforeHeat, type DayGroup, downToGrid } from './problem'
@@ -39,6 +40,8 @@ export interface OvenLane {
 export interface ShopDayPlan extends DayPlan {
   readonly lanes: readonly OvenLane[]
   readonly waits: readonly Wait[]
+  /** Electricity of what is still to come. */
+  readonly power: DayPower
   /** What has to be bought for the cold next, by when it is needed, and until when it lasts, min; null: nothing. */
   readonly coolant: (Coolant & { readonly byMin: number; readonly lastsMin: number }) | null
   /** Foil still to be cut for what is to be loaded, and by how much the roll is short of it where that is counted, m; null: none is to be cut. */
@@ -72,16 +75,29 @@ export function planShopDay(day: ShopDay, visits: number): ShopDayAnswer {
     bladeIds: blades.map(blade => blade.id),
   }))
   if (groups.length === 0) return { plan: null, why: null, groups }
-  const answer = planDay(made.problem, { visits })
+  const costOf = (plan: DayPlan) => powerOf(lanesOf(plan, made, day), day).cost ?? 0
+  const answer = planDay(made.problem, {
+    visits,
+    ...(day.cheap.length > 0 && day.shop.prices?.cheap ? { costOf } : {}),
+  })
   const plan = answer.feasible ? answer.plan : answer.nearest
   return { plan: plan && told(plan, made, day), why: answer.feasible ? null : answer.why, groups }
 }
 
+const lanesOf = (plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane[] =>
+  day.shop.ovens.map((oven, index) => laneOf(oven, index, plan, made, day))
+
+/** What is still to come of it. */
+const powerOf = (lanes: readonly OvenLane[], { shop, cheap, nowMin }: ShopDay): DayPower =>
+  dayPower(lanes, shop, { cheap, fromMin: nowMin })
+
 function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
   const ahead = plan.tasks.filter(task => task.endMin > day.nowMin)
+  const lanes = lanesOf(plan, made, day)
   return {
     ...plan,
-    lanes: day.shop.ovens.map((oven, index) => laneOf(oven, index, plan, made, day)),
+    lanes,
+    power: powerOf(lanes, day),
     coolant: coolantOf(ahead, made, day),
     foil: foilOf(ahead, made, day),
     waits: waitsOf(plan, made.problem.groups),

@@ -52,6 +52,8 @@ export interface ShopDay {
   readonly work: readonly Window[]
   /** When a second pair of hands is there. */
   readonly helper: readonly Window[]
+  /** When electricity costs less. */
+  readonly cheap: readonly Window[]
   readonly nowMin: number
   readonly heatsAlone: boolean
 }

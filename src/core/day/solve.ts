@@ -9,12 +9,15 @@ import { createParts } from './parts'
 import { planOf } from './plan-of'
 import { capacityOf, type DayProblem, type HotRun } from './problem'
 import { type Budget, createSearch, type Search } from './search'
+import { cheapest } from './ties'
 
 /** Runs of which every order is gone through, whatever it costs within the budget. */
 const EXACT_RUNS = 4
 /** First orders tried of a way to join, and how much of the budget all first plans may take. */
 const FIRST_ORDERS = 3
 const FIRST_SHARE = 0.4
+/** So much more work, of what was allowed, is done for the cheapest of plans that end at once. */
+const TIES_SHARE = 0.2
 /** Where not all ways were looked at, a joined load may be sooner than its parts by rounding alone, min. */
 const DRAWN_SLACK_MIN = 10
 
@@ -110,7 +113,7 @@ function halve(race: Race) {
 /** The best plan of groups each of which can be done by itself; null where none was found within the budget. */
 export function solveDay(
   problem: DayProblem,
-  { visits, seed = 1, onBetter }: PlanOptions,
+  { visits, seed = 1, costOf, onBetter }: PlanOptions,
 ): { readonly plan: DayPlan | null } {
   const random = createRandom(seed)
   const budget: Budget = { left: visits }
@@ -155,7 +158,13 @@ export function solveDay(
   halve(race)
   for (const way of ways) if (isWorthwhile(race, way) && budget.left > 0) goThrough(race, way)
   const { best } = race
-  return { plan: best?.best ? planAs(best, best.best) : null }
+  if (!best?.best) return { plan: null }
+  if (!costOf) return { plan: planAs(best, best.best) }
+  const tied = cheapest(best.network, best.search, best.best, {
+    costOf: placed => costOf(planAs(best, placed)),
+    budget: { left: visits * TIES_SHARE },
+  })
+  return { plan: planAs(best, tied) }
 }
 
 /** Runs by how long all of theirs takes, the longest first. */

@@ -29,13 +29,16 @@ interface Variant extends Omit<Help, 'finishMin' | 'savedMin'> {
   readonly day: ShopDay
 }
 
-/** What would bring the day's end nearer, each worked out by planning it, the most helpful first. */
-export function helpsOf(day: ShopDay, visits: number): Help[] {
+/**
+ * What would bring the day's end nearer, each worked out by planning it, the most helpful first. `plannedMin`: when all is done by the
+ * plan that is shown; a help is only told where its own plan ends before that.
+ */
+export function helpsOf(day: ShopDay, visits: number, plannedMin: number | null = null): Help[] {
   const finishOf = (of: ShopDay): number | null => {
     const answer = planDay(shopProblem(of).problem, { visits })
     return answer.feasible ? answer.plan.finishMin : null
   }
-  const now = finishOf(day)
+  const now = plannedMin ?? finishOf(day)
   const helpOf = ({ day: changed, ...variant }: Variant): Help[] => {
     const finishMin = finishOf(changed)
     if (finishMin === null) return []

@@ -70,6 +70,10 @@ export const workshopSchema = z.object({
       abrasivesPerBareBlade: bounded('abrasivesPricePerBlade'),
       hour: bounded('hourPrice'),
       kWh: bounded('kWhPrice').optional(),
+      /** Hours of each day in which a kWh costs less, min from midnight; an end before its start is on the next day. */
+      cheap: z
+        .object({ fromMin: z.int().min(0).max(1440), toMin: z.int().min(0).max(1440), kWh: bounded('kWhPrice') })
+        .optional(),
       steelPerKg: bounded('steelPricePerKg').optional(),
       beltsPerBlade: bounded('beltsPricePerBlade').optional(),
       /** Minutes of hands a blade, before and after the heat. */

@@ -6,7 +6,8 @@ import { useSay } from '../../ui/Units'
 import { addedWords, whyNotWords } from '../../words/day'
 import { useExactAnswer } from '../../workers/use-answer'
 import { dayAndClock, namesOf } from './day-view'
-import { BEST_VISITS, type Day } from './use-day'
+import type { Day } from './use-day'
+import { BEST_VISITS } from './use-search'
 
 const USUAL_COUNT = 3
 

@@ -1,10 +1,11 @@
-import { useEffect, useMemo, useState } from 'react'
+import { type ReactNode, useEffect, useMemo, useState } from 'react'
 import { useSay } from '../../ui/Units'
-import { coolantWords, movedWords, taskWords } from '../../words/day'
+import { coolantWords, movedWords, powerWords, taskWords } from '../../words/day'
 import { useShopNow } from '../shop-context'
 import { actsOf, dayAndClock, type NameOf } from './day-view'
 import { firstPlan } from './first-plan'
 import type { Day, DayPlan } from './use-day'
+import { SEARCH_STEPS } from './use-search'
 import { dateOf } from './work-windows'
 
 interface Props {
@@ -34,11 +35,11 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   const at = (min: number) => dayAndClock(day.origin, min)
   const next = plan.tasks.find(task => task.endMin > day.nowMin)
   const lane = plan.lanes.find(one => one.onMin !== null && one.curve.some(([, c]) => c > 500))
-  const { hands, coolant, foil } = plan
+  const { hands, coolant, foil, power } = plan
   const { latestStart } = day
   const movedMin = useMovedMin(plan, day)
   return (
-    <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-5">
+    <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-flow-col lg:auto-cols-fr lg:grid-cols-none">
       <Answer
         name="Done at"
         figure={at(plan.finishMin)}
@@ -47,9 +48,18 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
             ? movedWords(movedMin, say)
             : plan.proven
               ? 'proven: no order is sooner'
-              : `${day.searching ? 'still searching; ' : ''}no plan ends before ${at(plan.lowerBoundMin)}`
+              : `no plan ends before ${at(plan.lowerBoundMin)}`
         }
-      />
+      >
+        {day.searching && (
+          <span className="no-print flex flex-wrap items-center gap-x-2">
+            looking for a sooner one, {day.searched} of {SEARCH_STEPS}
+            <button type="button" className="link min-h-touch font-medium" onClick={day.stopSearch}>
+              This one will do
+            </button>
+          </span>
+        )}
+      </Answer>
       {next && (
         <Answer
           name="Next"
@@ -82,6 +92,13 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
           note={coolantWords(coolant, { by: at(coolant.byMin), until: at(coolant.lastsMin) }, say)}
         />
       )}
+      {power.cost !== null && power.cost > 0 && (
+        <Answer
+          name="Electricity"
+          figure={say.money(power.cost)}
+          note={powerWords(power, shop.prices?.cheap !== undefined)}
+        />
+      )}
       {foil && foil.shortM > 0 && (
         <Answer
           name="Foil short"
@@ -93,10 +110,20 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   )
 }
 
-const Answer = ({ name, figure, note }: { name: string; figure: string; note: string }) => (
+interface AnswerProps {
+  readonly name: string
+  readonly figure: string
+  readonly note: string
+  readonly children?: ReactNode
+}
+
+const Answer = ({ name, figure, note, children }: AnswerProps) => (
   <div className="flex flex-col">
     <dt className="text-small text-ink-2">{name}</dt>
     <dd className="figure my-1 text-page">{figure}</dd>
-    <dd className="text-small text-ink-2">{note}</dd>
+    <dd className="text-small text-ink-2">
+      {note}
+      {children}
+    </dd>
   </div>
 )

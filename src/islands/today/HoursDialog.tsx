@@ -3,6 +3,7 @@ import { Clock } from 'lucide-react'
 import { useState } from 'react'
 import { type Hours, hoursOn, NEVER, type Presence, USUAL_HOURS } from '../../core/shop/hours'
 import { saveShop } from '../../store/records'
+import { asMinutes, asTime } from '../../ui/time-of-day'
 import { SheetDialog } from '../SheetDialog'
 import { useShopNow } from '../shop-context'
 import { dateOf, weekdayOf } from './work-windows'
@@ -10,12 +11,6 @@ import { dateOf, weekdayOf } from './work-windows'
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const
 type Span = readonly [number, number]
 
-const asTime = (min: number): string =>
-  `${String(Math.floor((min % 1440) / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`
-const asMinutes = (time: string): number => {
-  const [h, m] = time.split(':').map(Number)
-  return (h ?? 0) * 60 + (m ?? 0)
-}
 /** An end that is not after its start is on the next day. */
 const spanOf = (from: string, to: string): Span => {
   const [start, end] = [asMinutes(from), asMinutes(to)]

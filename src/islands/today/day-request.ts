@@ -12,6 +12,7 @@ const PLANNED_DAYS = 14
 /** Batches that are planned at once; the others are said to wait. */
 const MOST_PLANNED = 20
 const MINUTE_MS = 60_000
+const DAY_MIN = 1440
 
 export type DayRequest = Request<'day'>
 
@@ -81,10 +82,19 @@ export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DayS
       shop,
       work: workWindows(hours, origin, PLANNED_DAYS),
       helper: workWindows(hours.helper ?? NEVER, origin, PLANNED_DAYS),
+      cheap: cheapWindows(shop.prices?.cheap, origin),
       nowMin,
       heatsAlone: hours.heatsAlone,
     },
     batches: told,
     leftOut: own.length - told.length,
   }
+}
+
+/** When electricity costs less, each day by the clock on the wall; the night before the first day's morning counts as well. */
+function cheapWindows(cheap: NonNullable<Workshop['prices']>['cheap'], origin: Date) {
+  if (!cheap) return []
+  const toMin = cheap.toMin > cheap.fromMin ? cheap.toMin : cheap.toMin + DAY_MIN
+  const windows = workWindows({ week: Array.from({ length: 7 }, () => [[cheap.fromMin, toMin]]) }, origin, PLANNED_DAYS)
+  return [...(toMin > DAY_MIN ? [[0, toMin - DAY_MIN] as [number, number]] : []), ...windows]
 }

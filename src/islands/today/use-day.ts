@@ -8,11 +8,9 @@ import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
-import { type DayAsked, type DayRequest, dayAsked } from './day-request'
+import { type DayAsked, dayAsked } from './day-request'
+import { useSearch, withVisits } from './use-search'
 
-/** Work for a first plan, and for the best: a tenth of a second, and about one. */
-const FIRST_VISITS = 60_000
-export const BEST_VISITS = 1_500_000
 const HELP_VISITS = 80_000
 const MINUTE_MS = 60_000
 /** A plan looks at the clock this often, min. */
@@ -36,6 +34,10 @@ export interface Day {
   readonly problems: readonly Problem[]
   /** A better plan is still looked for. */
   readonly searching: boolean
+  /** How many of the search's steps are done, of SEARCH_STEPS. */
+  readonly searched: number
+  /** The plan there is will do: no better one is looked for. */
+  readonly stopSearch: () => void
   readonly helps: Answer<'day-helps'>['helps']
   /** Why what would help could not be worked out. */
   readonly helpProblems: readonly Problem[]
@@ -64,9 +66,6 @@ function useNowMin(): { readonly origin: Date; readonly nowMin: number } {
   }, [step])
 }
 
-const withVisits = ({ request }: DayAsked, visits: number, isAsked = true): DayRequest | null =>
-  isAsked && request.batches.length > 0 ? { ...request, visits } : null
-
 /** The day of all batches that are to come or under way: a first plan at once, the best as it is found. */
 export function useDay(batches: readonly Batch[], runs: readonly Run[], measured: ReadonlySet<string>): Day {
   const shop = useShopNow()
@@ -75,19 +74,16 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     () => dayAsked({ batches, runs, measured, shop, origin, nowMin }),
     [batches, runs, measured, shop, origin, nowMin],
   )
-  const first = useAnswer(
-    'day',
-    useMemo(() => withVisits(asked, FIRST_VISITS), [asked]),
-  )
-  const isThere = first?.ok === true
-  const isBest = isThere && (first.value.plan?.proven ?? true)
-  const best = useAnswer(
-    'day',
-    useMemo(() => withVisits(asked, BEST_VISITS, isThere && !isBest), [asked, isThere, isBest]),
-  )
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another object for other batches, runs or another shop
+  const basis = useMemo(() => ({}), [batches, runs, measured, shop])
+  const { answer, problems, isDone, searched, stopSearch } = useSearch(asked, basis)
+  const plannedMin = answer?.why === null ? (answer.plan?.finishMin ?? null) : null
   const helps = useAnswer(
     'day-helps',
-    useMemo(() => withVisits(asked, HELP_VISITS, isThere), [asked, isThere]),
+    useMemo(() => {
+      const request = withVisits(asked, HELP_VISITS, isDone)
+      return request && { ...request, plannedMin }
+    }, [asked, isDone, plannedMin]),
   )
   // The last answer is kept while a new one is worked out: of a day with nothing in it there is none.
   const isEmpty = asked.batches.length === 0
@@ -104,9 +100,11 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     batches: asked.batches.map(({ batch }) => batch),
     leftOut: asked.leftOut,
     running: new Set(asked.batches.flatMap(({ batch, running }) => (running ? [batch.id] : []))),
-    answer: isEmpty ? null : soonest([first, isBest ? undefined : best].flatMap(one => (one?.ok ? [one.value] : []))),
-    problems: first && !first.ok ? first.problems : [],
-    searching: !isEmpty && (!first || (isThere && !isBest && !best)),
+    answer: isEmpty ? null : answer,
+    problems,
+    searching: !isEmpty && !isDone && problems.length === 0,
+    searched,
+    stopSearch,
     helps: helps?.ok && !isEmpty ? helps.value.helps : [],
     helpProblems: helps && !helps.ok && !isEmpty ? helps.problems : [],
     latestStart: helps?.ok && !isEmpty ? helps.value.latestStart : null,
@@ -115,11 +113,3 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
     request: asked.request,
   }
 }
-
-/** Of the answers there are the one that ends first; one without a plan says why. */
-const soonest = (answers: readonly Answer<'day'>[]): Answer<'day'> | null =>
-  answers.reduce<Answer<'day'> | null>((best, one) => {
-    if (best === null) return one
-    const isSooner = (one.plan?.finishMin ?? 0) <= (best.plan?.finishMin ?? Number.POSITIVE_INFINITY)
-    return one.why === null && (best.why !== null || isSooner) ? one : best
-  }, null)

@@ -3,6 +3,7 @@ import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { BELTS_PER_BLADE, TASK_MIN } from '../../data/task-times'
 import { NumberField } from '../../ui/PlainFields'
+import { asMinutes, asTime } from '../../ui/time-of-day'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
 import type { EditShop } from './edit-shop'
@@ -62,6 +63,71 @@ export function PricesPart({ edit }: Props) {
         {...BOUNDS.kWhPrice}
         onCommit={kWh => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), kWh } }))}
       />
+      <CheapHours prices={prices} edit={edit} />
     </div>
+  )
+}
+
+type Prices = NonNullable<Workshop['prices']>
+/** A night's rate, as many have one. */
+const USUAL_CHEAP = { fromMin: 22 * 60, toMin: 6 * 60 }
+
+/** Hours of the day in which electricity costs less. */
+function CheapHours({ prices, edit }: Props & { readonly prices: Prices }) {
+  const { cheap } = prices
+  const save = (change: (now: Prices) => Prices['cheap']) =>
+    edit(s => {
+      const now = s.prices ?? PROTECTION.prices
+      return { prices: { ...now, cheap: change(now) } }
+    })
+  return (
+    <fieldset className="col-span-2 grid grid-cols-3 gap-3">
+      <legend className="col-span-3">
+        <label className="flex min-h-touch items-center gap-2">
+          <input
+            type="checkbox"
+            checked={cheap !== undefined}
+            onChange={event => {
+              const isOn = event.target.checked
+              void save(now => (isOn ? { ...USUAL_CHEAP, kWh: now.kWh ?? 0 } : undefined))
+            }}
+          />
+          Electricity costs less at some hours
+        </label>
+      </legend>
+      {cheap && (
+        <>
+          <p className="col-span-3 text-small text-ink-2">
+            Of plans that end at the same time Today takes the cheapest. No blade waits longer for it.
+          </p>
+          {(
+            [
+              ['fromMin', 'Cheap from'],
+              ['toMin', 'Cheap until'],
+            ] as const
+          ).map(([name, label]) => (
+            <label key={name} className="flex flex-col">
+              <span className="mb-1 block text-small text-ink-2">{label}</span>
+              <input
+                type="time"
+                className="field"
+                value={asTime(cheap[name])}
+                onChange={event => {
+                  const min = asMinutes(event.target.value)
+                  if (event.target.value !== '') void save(now => now.cheap && { ...now.cheap, [name]: min })
+                }}
+              />
+            </label>
+          ))}
+          <NumberField
+            label="Electricity then"
+            unit="a kWh"
+            value={cheap.kWh}
+            {...BOUNDS.kWhPrice}
+            onCommit={kWh => save(now => now.cheap && { ...now.cheap, kWh })}
+          />
+        </>
+      )}
+    </fieldset>
   )
 }

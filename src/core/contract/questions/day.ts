@@ -5,9 +5,17 @@ import { planShopDay } from '../../day/shop-day'
 import type { ShopDay } from '../../day/shop-problem'
 import { helpsOf, latestStart } from '../../day/what-if'
 import { question } from '../question'
-import { addedRequest, addedResponse, helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
+import { addedRequest, addedResponse, helpsRequest, helpsResponse, shopDayRequest, shopDayResponse } from '../shapes'
 
-const dayOf = ({ batches, shop, work, helper, nowMin, heatsAlone }: z.infer<typeof shopDayRequest>): ShopDay => ({
+const dayOf = ({
+  batches,
+  shop,
+  work,
+  helper,
+  cheap,
+  nowMin,
+  heatsAlone,
+}: z.infer<typeof shopDayRequest>): ShopDay => ({
   batches: batches.map(({ batch, progress, running, notBeforeMin, notAfterMin, deadlineMin, heatedInMin }) => ({
     batch,
     running,
@@ -20,6 +28,7 @@ const dayOf = ({ batches, shop, work, helper, nowMin, heatsAlone }: z.infer<type
   shop,
   work,
   helper,
+  cheap,
   nowMin,
   heatsAlone,
 })
@@ -33,11 +42,11 @@ export const day = question({
 
 export const dayHelps = question({
   summary: 'What would bring the end of a workshop’s day nearer, each planned',
-  request: shopDayRequest,
+  request: helpsRequest,
   response: helpsResponse,
   answer: request => {
     const of = dayOf(request)
-    return ok({ helps: helpsOf(of, request.visits), latestStart: latestStart(of, request.visits) })
+    return ok({ helps: helpsOf(of, request.visits, request.plannedMin), latestStart: latestStart(of, request.visits) })
   },
 })
 

@@ -144,6 +144,8 @@ export const shopDayRequest = z.object({
   work: z.array(span).max(200).readonly(),
   /** When a second pair of hands is there. */
   helper: z.array(span).max(200).readonly().default([]),
+  /** When electricity costs less. */
+  cheap: z.array(span).max(200).readonly().default([]),
   nowMin: minute,
   heatsAlone: z.boolean(),
   /** How much work is done for it: visits of a task's start. */
@@ -191,6 +193,7 @@ export const shopDayResponse = z.object({
           lastsMin: z.number(),
         })
         .nullable(),
+      power: z.object({ kWh: z.number(), cheapKWh: z.number(), cost: z.number().nullable() }),
       foil: z.object({ neededM: z.number(), leftM: z.number().nullable(), shortM: z.number() }).nullable(),
       hands: z
         .object({ fromMin: z.number(), toMin: z.number(), totalMin: z.number(), helperMin: z.number() })
@@ -216,6 +219,9 @@ export const addedResponse = z.object({
   why: z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() }).nullable(),
   groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
 })
+
+/** The same, and when all is done by the plan one has; null: it is planned with as much work as each help. */
+export const helpsRequest = shopDayRequest.extend({ plannedMin: z.number().nullable().default(null) })
 
 export const helpsResponse = z.object({
   latestStart: z.object({ startMin: z.number(), byMin: z.number() }).nullable(),
