@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useDeferredValue, useState } from 'react'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { DayBoard } from '../../ui/drawings/day/DayBoard'
@@ -19,7 +19,7 @@ import { LaterBatches } from './LaterBatches'
 import { MoveDialog } from './MoveDialog'
 import { MustNotWait } from './MustNotWait'
 import { moveBatch, startBatchAt } from './move-batch'
-import { useDay } from './use-day'
+import { type Day, useDay } from './use-day'
 import { WouldHelp } from './WouldHelp'
 
 interface Props {
@@ -29,10 +29,15 @@ interface Props {
 }
 
 /** The day: when all is done, what hands do when, what must not wait, and what would help. */
-export default function DayPart({ batches, runs, measured }: Props) {
+export default function DayPart(props: Props) {
+  const day = useDay(props.batches, props.runs, props.measured)
+  // A plan that comes is drawn bit by bit, between what hands do on the page.
+  return <ShownDay {...props} day={useDeferredValue(day)} />
+}
+
+const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props & { readonly day: Day }) {
   const shop = useShopNow()
   const say = useSay()
-  const day = useDay(batches, runs, measured)
   const [chosen, setChosen] = useState<number | null>(null)
   const [moving, setMoving] = useState<string | null>(null)
   const { answer } = day
@@ -98,4 +103,4 @@ export default function DayPart({ batches, runs, measured }: Props) {
       )}
     </section>
   )
-}
+})

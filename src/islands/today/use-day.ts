@@ -85,31 +85,34 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
       return request && { ...request, plannedMin }
     }, [asked, isDone, plannedMin]),
   )
-  // The last answer is kept while a new one is worked out: of a day with nothing in it there is none.
-  const isEmpty = asked.batches.length === 0
   const urgent = useMemo(() => mustNotWait(asked.batches), [asked])
   const astray = useMemo(() => {
     const ids = new Set(asked.batches.flatMap(({ batch, running }) => (running ? [] : [batch.ovenId])))
     return ovensAstray(shop.ovens.filter(oven => ids.has(oven.id)))
   }, [asked, shop.ovens])
-  return {
-    origin,
-    nowMin,
-    work: asked.request.work,
-    helper: asked.request.helper ?? [],
-    batches: asked.batches.map(({ batch }) => batch),
-    leftOut: asked.leftOut,
-    running: new Set(asked.batches.flatMap(({ batch, running }) => (running ? [batch.id] : []))),
-    answer: isEmpty ? null : answer,
-    problems,
-    searching: !isEmpty && !isDone && problems.length === 0,
-    searched,
-    stopSearch,
-    helps: helps?.ok && !isEmpty ? helps.value.helps : [],
-    helpProblems: helps && !helps.ok && !isEmpty ? helps.problems : [],
-    latestStart: helps?.ok && !isEmpty ? helps.value.latestStart : null,
-    urgent,
-    astray,
-    request: asked.request,
-  }
+  return useMemo(() => {
+    // The last answer is kept while a new one is worked out: of a day with nothing in it there is none.
+    const isEmpty = asked.batches.length === 0
+    const helped = helps?.ok && !isEmpty ? helps.value : null
+    return {
+      origin,
+      nowMin,
+      work: asked.request.work,
+      helper: asked.request.helper ?? [],
+      batches: asked.batches.map(({ batch }) => batch),
+      leftOut: asked.leftOut,
+      running: new Set(asked.batches.flatMap(({ batch, running }) => (running ? [batch.id] : []))),
+      answer: isEmpty ? null : answer,
+      problems,
+      searching: !isEmpty && !isDone && problems.length === 0,
+      searched,
+      stopSearch,
+      helps: helped?.helps ?? [],
+      helpProblems: helps && !helps.ok && !isEmpty ? helps.problems : [],
+      latestStart: helped?.latestStart ?? null,
+      urgent,
+      astray,
+      request: asked.request,
+    }
+  }, [asked, origin, nowMin, answer, problems, isDone, searched, stopSearch, helps, urgent, astray])
 }

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Problem } from '../../core/codes/problem'
 import type { Answer } from '../../core/contract/questions'
 import { useExactAnswer } from '../../workers/use-answer'
@@ -9,6 +9,8 @@ const FIRST_VISITS = 60_000
 const BETTER_VISITS = 300_000
 export const BEST_VISITS = 1_500_000
 export const SEARCH_STEPS = 3
+
+const NONE: readonly Problem[] = []
 
 interface DaySearch {
   /** The best plan so far; null: none yet. */
@@ -64,13 +66,13 @@ export function useSearch(asked: DayAsked, basis: object): DaySearch {
   const answer = (!isDone || isStopped) && last?.basis === basis ? last.answer : (fresh ?? last?.answer ?? null)
   return {
     answer,
-    problems: first && !first.ok ? first.problems : [],
+    problems: first && !first.ok ? first.problems : NONE,
     isDone,
     searched: [first, better, best].filter(one => one !== undefined).length,
-    stopSearch: () => {
+    stopSearch: useCallback(() => {
       if (answer) setLast({ basis, answer })
       setStoppedOf(asked)
-    },
+    }, [answer, basis, asked]),
   }
 }
 

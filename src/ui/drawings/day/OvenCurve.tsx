@@ -1,7 +1,9 @@
+import { useId } from 'react'
 import { heatColour } from '../../heatline/colour'
+import { type CurvePoint, coloured, visible } from './oven-curve'
 
 interface Props {
-  readonly curve: readonly (readonly [min: number, c: number])[]
+  readonly curve: readonly CurvePoint[]
   readonly x: (min: number) => number
   readonly left: number
   readonly right: number
@@ -9,41 +11,38 @@ interface Props {
   readonly bottom: number
 }
 
-/** Width of a slice, in units of the drawing. */
-const SLICE = 3
 const HOTTEST_C = 1150
 const WARM_C = 450
 
-/** An oven’s temperature through the day, filled with the colour of its heat. */
+/** An oven’s temperature through the day, filled with the colour of its heat: one shape and one gradient, however long the day. */
 export function OvenCurve({ curve, x, left, right, top, bottom }: Props) {
-  const points = curve.map(([min, c]) => [x(min), c] as const)
-  const atX = (at: number): number | null => {
-    const i = points.findIndex(([px]) => px >= at)
-    const [a, b] = [points[i - 1], points[i]]
-    if (!a || !b) return null
-    return b[0] === a[0] ? b[1] : a[1] + ((b[1] - a[1]) * (at - a[0])) / (b[0] - a[0])
-  }
-  const hottest = Math.max(...curve.map(([, c]) => c)) > WARM_C ? HOTTEST_C : WARM_C
-  const count = Math.max(0, Math.ceil((right - left) / SLICE))
-  const isTemper = hottest === WARM_C
+  const id = useId()
+  const points = visible(
+    curve.map(([min, c]) => [x(min), c] as const),
+    left,
+    right,
+  )
+  const [first, last] = [points[0], points.at(-1)]
+  if (!first || !last || last[0] <= first[0]) return null
+  const isTemper = Math.max(...curve.map(([, c]) => c)) <= WARM_C
+  const yOf = (c: number) => bottom - ((bottom - top) * c) / (isTemper ? WARM_C : HOTTEST_C)
+  const along = points.map(([px, c]) => `L${px.toFixed(1)} ${yOf(c).toFixed(1)}`).join('')
   return (
-    <g>
-      {Array.from({ length: count }, (_, i) => left + i * SLICE).map(at => {
-        const c = atX(at)
-        if (c === null || c < 40) return null
-        const height = Math.max(1, ((bottom - top) * c) / hottest)
-        return (
-          <rect
-            key={at}
-            x={at}
-            y={bottom - height}
-            width={SLICE + 0.5}
-            height={height}
-            fill={heatColour(c, isTemper ? 'temper' : 'soak')}
-            opacity={isTemper ? 0.55 : 0.9}
+    <>
+      <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={first[0]} x2={last[0]} y1={0} y2={0}>
+        {coloured(points).map(([px, c]) => (
+          <stop
+            key={px}
+            offset={((px - first[0]) / (last[0] - first[0])).toFixed(4)}
+            stopColor={heatColour(c, isTemper ? 'temper' : 'soak')}
           />
-        )
-      })}
-    </g>
+        ))}
+      </linearGradient>
+      <path
+        d={`M${first[0]} ${bottom}${along}L${last[0]} ${bottom}Z`}
+        fill={`url(#${id})`}
+        opacity={isTemper ? 0.55 : 0.9}
+      />
+    </>
   )
 }
