@@ -218,7 +218,7 @@ test('a run moves the plan: what is in the oven must not wait, and is not loaded
   await expect(title(page)).toHaveText('Equalise at 790')
   await page.goto('/')
   const urgent = page.getByRole('region', { name: 'What must not wait' })
-  await expect(urgent.getByText(/is in the hot oven/)).toBeVisible()
+  await expect(urgent.getByText(/in the hot oven, to be pulled at/)).toBeVisible()
   await expect(urgent.getByRole('link', { name: /Open the run/ })).toBeVisible()
   await expect(
     acts(page)

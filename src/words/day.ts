@@ -116,12 +116,12 @@ export function heatStandWords(heats: readonly ({ readonly outAt: string | null 
 }
 
 const URGENT: Readonly<Record<Urgent['code'], (who: string, by: string) => string>> = {
-  'in-oven': who => `${who} is in the hot oven: every minute past its soak coarsens the grain`,
-  'to-cold': (who, by) => `${who} must be in the cold by ${by}: austenite that stands keeps more of itself`,
-  'in-cold': (who, by) => `${who} is in the cold, long enough from ${by} on`,
-  'to-temper': (who, by) => `${who} must be in its first temper by ${by}: hard and untempered it may crack`,
-  'in-temper': (who, by) => `${who} is in its temper, done at ${by}`,
-  'next-temper': (who, by) => `${who} is cool enough for its next temper from ${by} on`,
+  'in-oven': (who, by) => `${who} in the hot oven, to be pulled at ${by}: past its soak the grain coarsens`,
+  'to-cold': (who, by) => `${who} into the cold by ${by}: austenite that stands keeps more of itself`,
+  'in-cold': (who, by) => `${who} in the cold, long enough from ${by} on`,
+  'to-temper': (who, by) => `${who} into the first temper by ${by}: what is hard and untempered may crack`,
+  'in-temper': (who, by) => `${who} in the temper, done at ${by}`,
+  'next-temper': (who, by) => `${who} cool enough for the next temper from ${by} on`,
 }
 
 /** What something must not wait for, and why. */

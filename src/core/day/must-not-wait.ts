@@ -1,6 +1,7 @@
 import { PACE } from '../../data/pace'
 import { standing } from '../job/blade-state'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
+import type { PlannedTask } from './day-plan'
 import type { DayBatch } from './shop-problem'
 import { coldWithinMin, temperWithinMin } from './standing-limits'
 
@@ -35,6 +36,20 @@ export function mustNotWait(batches: readonly DayBatch[]): Urgent[] {
       return [...found.values()]
     })
     .sort((a, b) => Number(b.loses) - Number(a.loses) || a.dueMin - b.dueMin)
+}
+
+/** The same, blades in the oven by when the plan has them pulled; without a plan of it, at once. */
+export function withPulls(
+  urgent: readonly Urgent[],
+  tasks: readonly Pick<PlannedTask, 'kind' | 'groups' | 'startMin'>[],
+  groups: readonly { readonly id: string; readonly bladeIds: readonly string[] }[],
+): Urgent[] {
+  return urgent.map(one => {
+    if (one.code !== 'in-oven') return one
+    const ids = groups.filter(group => group.bladeIds.some(id => one.bladeIds.includes(id))).map(group => group.id)
+    const pull = tasks.find(task => task.kind === 'pull' && task.groups.some(id => ids.includes(id)))
+    return pull ? { ...one, dueMin: pull.startMin } : one
+  })
 }
 
 type OfBlade = Omit<Urgent, 'batchId' | 'bladeIds'>

@@ -6,7 +6,7 @@ import { standing } from '../job/blade-state'
 import { foilUsed } from '../job/foil-used'
 import { bladesOf } from '../job/tray'
 import { withBlades } from '../shop/batch-records'
-import { mustNotWait } from './must-not-wait'
+import { mustNotWait, withPulls } from './must-not-wait'
 import { planShopDay } from './shop-day'
 import type { DayBatch, ShopDay } from './shop-problem'
 import { helpsOf, latestStart } from './what-if'
@@ -262,5 +262,15 @@ describe('what must not wait', () => {
     expect(urgent[0]?.code).toBe('to-cold')
     expect(urgent.at(-1)?.code).toBe('in-temper')
     expect(mustNotWait([dayBatch()])).toEqual([])
+  })
+
+  it('is a pull at the plan’s own time', () => {
+    const inside = day({ batches: [dayBatch({ progress: at('in-oven', 480) })], nowMin: 500 })
+    const { plan, groups } = planShopDay(inside, VISITS)
+    const urgent = withPulls(mustNotWait(inside.batches), plan?.tasks ?? [], groups)
+    const pull = plan?.tasks.find(one => one.kind === 'pull')
+    expect(urgent[0]).toMatchObject({ code: 'in-oven', dueMin: pull?.startMin })
+    expect(urgent[0]?.dueMin).toBeGreaterThan(500)
+    expect(withPulls(mustNotWait(inside.batches), [], groups)[0]?.dueMin).toBe(480)
   })
 })

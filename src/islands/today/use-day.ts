@@ -2,7 +2,7 @@ import { startOfDay } from 'date-fns/startOfDay'
 import { useEffect, useMemo, useState } from 'react'
 import type { Problem } from '../../core/codes/problem'
 import type { Answer } from '../../core/contract/questions'
-import { mustNotWait, type Urgent } from '../../core/day/must-not-wait'
+import { mustNotWait, type Urgent, withPulls } from '../../core/day/must-not-wait'
 import { type OvenAstray, ovensAstray } from '../../core/job/ovens-astray'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
@@ -85,7 +85,10 @@ export function useDay(batches: readonly Batch[], runs: readonly Run[], measured
       return request && { ...request, plannedMin }
     }, [asked, isDone, plannedMin]),
   )
-  const urgent = useMemo(() => mustNotWait(asked.batches), [asked])
+  const urgent = useMemo(
+    () => withPulls(mustNotWait(asked.batches), answer?.plan?.tasks ?? [], answer?.groups ?? []),
+    [asked, answer],
+  )
   const astray = useMemo(() => {
     const ids = new Set(asked.batches.flatMap(({ batch, running }) => (running ? [] : [batch.ovenId])))
     return ovensAstray(shop.ovens.filter(oven => ids.has(oven.id)))

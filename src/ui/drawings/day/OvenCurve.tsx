@@ -32,7 +32,7 @@ export function OvenCurve({ curve, x, left, right, top, bottom }: Props) {
       <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={first[0]} x2={last[0]} y1={0} y2={0}>
         {coloured(points).map(([px, c]) => (
           <stop
-            key={px}
+            key={`${px} ${c}`}
             offset={((px - first[0]) / (last[0] - first[0])).toFixed(4)}
             stopColor={heatColour(c, isTemper ? 'temper' : 'soak')}
           />

@@ -30,6 +30,7 @@ export function coloured(points: readonly CurvePoint[]): CurvePoint[] {
     const [before, after] = [points[i - 1], points[i + 1]]
     if (!before) return [point]
     if (after && before[1] === point[1] && after[1] === point[1]) return []
+    if (before[0] === point[0] && before[1] === point[1]) return []
     const steps = Math.max(1, Math.ceil(Math.abs(point[1] - before[1]) / STEP_K))
     return Array.from({ length: steps }, (_, step) =>
       between(before, point, before[0] + ((point[0] - before[0]) * (step + 1)) / steps),
