@@ -46,20 +46,16 @@ export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>
     [bladeId],
   )
 
-/** Every batch that is not deleted, newest first. */
-export const useBatches = (): Batch[] | undefined =>
+/** What every batch that is not deleted is called, newest first. */
+export const useBatchNames = (): readonly Pick<BatchRecord, 'id' | 'name' | 'createdAt'>[] | undefined =>
   useLiveQuery(
     () =>
       noneIfRefused(
-        db.transaction('r', db.batches, db.blades, async () =>
-          withBlades(
-            await db.batches
-              .orderBy('updatedAt')
-              .reverse()
-              .filter(b => b.deletedAt === null)
-              .toArray(),
-            await db.blades.toArray(),
-          ),
+        db.batches.toArray().then(all =>
+          all
+            .filter(batch => batch.deletedAt === null)
+            .sort((one, other) => compareInstants(other.updatedAt, one.updatedAt))
+            .map(({ id, name, createdAt }) => ({ id, name, createdAt })),
         ),
       ),
     [],

@@ -20,6 +20,6 @@ export function doorInThread() {
   return {
     ask,
     askOnce: ask,
-    doorOf: () => ({ ask, logVersion: createSubscribable({ log: 1, learnt: 1 }), watchLog: () => {} }),
+    doorOf: () => ({ ask, logVersion: createSubscribable({ log: 1, newest: 1, learnt: 1 }), watchLog: () => {} }),
   }
 }

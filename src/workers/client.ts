@@ -42,7 +42,7 @@ function openDoor(): Door {
       const { door, broken } = start()
       // Without its version nothing could be asked: a log that is never read counts as empty.
       Promise.race([door.watchLog(part, proxy(logVersion.set)), broken]).catch(() =>
-        logVersion.set({ log: 1, learnt: 1 }),
+        logVersion.set({ log: 1, newest: 1, learnt: 1 }),
       )
     },
   }

@@ -9,7 +9,7 @@ import { type LogVersion, RESTS_ON } from './lanes'
 
 /** The shop's log and what was learnt from it live here: they are read where they are used and never sent along. */
 const memory = createShopMemory()
-let version: LogVersion = { log: 0, learnt: 0 }
+let version: LogVersion = { log: 0, newest: 0, learnt: 0 }
 const watchers = new Set<(version: LogVersion) => void>()
 
 /** Reads a part of the log once and follows it from there. A log that cannot be read counts as empty: the page says why. */
@@ -33,6 +33,13 @@ const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
   learnt: follow(
     () => readNewestLog(memory.isEnough),
     log => (log === null || memory.teach(log) || version.learnt === 0 ? { learnt: version.learnt + 1 } : {}),
+  ),
+  newest: follow(
+    () => readNewestLog(() => true),
+    log => {
+      if (log) memory.holdNewest(log)
+      return { newest: version.newest + 1 }
+    },
   ),
   log: follow(readShopLog, log => {
     if (log) memory.hold(log)

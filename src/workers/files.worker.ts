@@ -2,11 +2,13 @@ import { expose } from 'comlink'
 import type { Problem } from '../core/codes/problem'
 import { ok, type Result } from '../core/codes/result'
 import type { Adoption } from '../core/files/adopt'
+import { bladesCsv } from '../core/files/blades-csv'
 import { decodeText } from '../core/files/encoding'
 import { type Exchange, exportText, parseExchange } from '../core/files/exchange'
 import { type LooseEnd, looseEndsOf } from '../core/files/loose-ends'
+import { readingsCsv } from '../core/files/readings-csv'
 import type { Batch } from '../core/shop/batch'
-import { addAll, readAll, replaceAll } from '../store/backup'
+import { addAll, batchesOf, readAll, replaceAll } from '../store/backup'
 import { withUnsaved } from '../store/batches'
 import { saveTrouble } from '../store/save-state'
 
@@ -47,6 +49,14 @@ const door = {
   },
   replace: async (): Promise<Stored<true>> =>
     opened && (await replaceAll(opened)).saved ? { stored: true } : refused(),
+  /** Every reading, or every blade, of the log as it is stored now, as CSV. */
+  table: async (of: 'readings' | 'blades'): Promise<Blob> => {
+    const data = await readAll()
+    const batches = batchesOf(data)
+    const { readings, shop } = data
+    const text = of === 'readings' ? readingsCsv(readings, batches) : bladesCsv(batches, readings, shop.tester)
+    return new Blob([text], { type: 'text/csv' })
+  },
   /** Everything stored as a workshop file, with what could not be stored. */
   save: async (unsaved: readonly Batch[], exportedAt: string): Promise<Blob> =>
     new Blob([exportText(withUnsaved(await readAll(), unsaved), exportedAt)], { type: 'application/json' }),

@@ -1,8 +1,9 @@
 import type { QuestionName } from '../core/contract/questions'
 
-/** How often the shop's log changed, and how often what it teaches did. */
+/** How often the shop's log changed, its newest batches, and what it teaches. */
 export interface LogVersion {
   readonly log: number
+  readonly newest: number
   readonly learnt: number
 }
 
@@ -12,9 +13,11 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   band: 'learnt',
   batch: 'learnt',
   'each-blade': 'learnt',
+  find: 'log',
   lately: 'learnt',
   learn: 'learnt',
   logbook: 'log',
+  'logbook-newest': 'newest',
   'oven-offset': 'log',
   predictions: 'learnt',
   'recipe-map': 'learnt',
@@ -35,21 +38,19 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'foil',
   'grade-curves',
   'load-heat',
-  'logbook',
   'logged-route',
   'oven',
-  'oven-offset',
   'plan',
   'plate-fit',
   'pull-list',
   'rank-steels',
   'recipe-map',
-  'recipe-versions',
   'run-steps',
   'tale',
-  'trends',
   'year-cost',
 ])
 
-export type LaneName = 'quick' | 'long'
-export const laneNameOf = (name: QuestionName): LaneName => (LONG.has(name) ? 'long' : 'quick')
+/** What tells of the whole log has a worker of its own as well: it is read once, where nothing else waits for it. */
+export type LaneName = 'quick' | 'long' | 'log'
+export const laneNameOf = (name: QuestionName): LaneName =>
+  RESTS_ON[name] === 'log' ? 'log' : LONG.has(name) ? 'long' : 'quick'

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { GRADES } from '../../data/grades'
 import { gradeOf, trayOf } from '../../testing/tray'
 import { newOven } from '../shop/defaults'
-import { type Found, find, searchIndexOf } from './find'
+import { type Found, find, logIndexOf, namedIndexOf } from './find'
 
 const tray = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], {
   name: 'Skerry fillets',
@@ -15,7 +15,7 @@ const searched = {
   recipes: [],
   ovens: [newOven('o', 'Old Gannet', 'medium')],
 }
-const index = searchIndexOf(searched)
+const index = [...logIndexOf(searched.batches), ...namedIndexOf(searched)]
 const said = (found: Found): string =>
   found.kind === 'blade' ? `${found.mark} ${found.serial}` : `${found.kind} ${found.name}`
 const names = (text: string) => find(text, index).map(said)

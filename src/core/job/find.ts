@@ -1,5 +1,6 @@
 import type { Grade } from '../../data/grades'
 import type { Batch } from '../shop/batch'
+import { compareInstants } from '../shop/instants'
 import type { Oven } from '../shop/oven'
 import type { Recipe } from '../shop/recipe'
 import { bladesOf } from './tray'
@@ -19,12 +20,11 @@ export type Found =
   | { readonly kind: 'recipe'; readonly id: string; readonly name: string }
   | { readonly kind: 'oven'; readonly id: string; readonly name: string }
 
-/** Where is looked. */
-export interface Searched {
-  readonly batches: readonly Batch[]
-  readonly grades: readonly Grade[]
-  readonly recipes: readonly Recipe[]
-  readonly ovens: readonly Oven[]
+/** What has a name besides batches and blades. */
+export interface Named {
+  readonly grades: readonly Pick<Grade, 'id' | 'name' | 'alsoNamed'>[]
+  readonly recipes: readonly Pick<Recipe, 'id' | 'name' | 'gradeName'>[]
+  readonly ovens: readonly Pick<Oven, 'id' | 'name'>[]
 }
 
 interface Entry {
@@ -41,8 +41,13 @@ export type SearchIndex = readonly Entry[]
 /** Small letters without accents, so that what is typed in haste is found. */
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
-function entriesOf({ batches, grades, recipes, ovens }: Searched): Entry[] {
-  return [
+const ready = (entries: readonly Entry[]): SearchIndex =>
+  entries.map(({ found, names, notes }) => ({ found, names: names.map(plain), notes: plain(notes) }))
+
+/** Makes batches and their blades ready to be searched, those changed last first. */
+export function logIndexOf(log: readonly Batch[]): SearchIndex {
+  const batches = [...log].sort((a, b) => compareInstants(b.updatedAt, a.updatedAt))
+  return ready([
     ...batches.map(batch => ({
       found: { kind: 'batch', id: batch.id, name: batch.name } as const,
       names: [batch.name],
@@ -68,6 +73,12 @@ function entriesOf({ batches, grades, recipes, ovens }: Searched): Entry[] {
         notes: `${batch.name} ${group.gradeName}`,
       })),
     ),
+  ])
+}
+
+/** Makes what else has a name ready to be searched. */
+export const namedIndexOf = ({ grades, recipes, ovens }: Named): SearchIndex =>
+  ready([
     ...grades.map(({ id, name, alsoNamed }) => ({
       found: { kind: 'steel', id, name, alsoNamed } as const,
       names: [name, ...alsoNamed],
@@ -79,23 +90,23 @@ function entriesOf({ batches, grades, recipes, ovens }: Searched): Entry[] {
       notes: gradeName,
     })),
     ...ovens.map(({ id, name }) => ({ found: { kind: 'oven', id, name } as const, names: [name], notes: '' })),
-  ]
+  ])
+
+interface Word {
+  readonly text: string
+  /** Where a word of a text begins with it. */
+  readonly begins: RegExp
 }
 
-/** Makes what is searched ready to be searched. */
-export const searchIndexOf = (searched: Searched): SearchIndex =>
-  entriesOf(searched).map(({ found, names, notes }) => ({ found, names: names.map(plain), notes: plain(notes) }))
-
 /** A whole name counts most, then its beginning, then the beginning of a word of it, then any part; a note least. */
-function scoreOf({ names, notes }: Entry, wanted: string, words: readonly string[]): number {
+function scoreOf({ names, notes }: Entry, wanted: string, words: readonly Word[]): number {
   if (names.includes(wanted)) return 5
   if (names.some(name => name.startsWith(wanted))) return 4
   const own = names.join(' ')
-  const begins = (text: string, word: string) => new RegExp(`(^|[^\\p{L}\\p{N}])${escaped(word)}`, 'u').test(text)
-  if (words.every(word => begins(own, word))) return 3
+  if (words.every(({ begins }) => begins.test(own))) return 3
   const all = `${own} ${notes}`
-  if (words.every(word => begins(all, word))) return 2
-  return words.every(word => all.includes(word)) ? 1 : 0
+  if (!words.every(({ text }) => all.includes(text))) return 0
+  return words.every(({ begins }) => begins.test(all)) ? 2 : 1
 }
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
@@ -107,7 +118,9 @@ const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 export function find(text: string, index: SearchIndex, most = 24): Found[] {
   const wanted = plain(text.trim())
   if (wanted === '') return []
-  const words = wanted.split(/\s+/)
+  const words = wanted
+    .split(/\s+/)
+    .map((word): Word => ({ text: word, begins: new RegExp(`(^|[^\\p{L}\\p{N}])${escaped(word)}`, 'u') }))
   return index
     .map(entry => ({ found: entry.found, score: scoreOf(entry, wanted, words) }))
     .filter(({ score }) => score > 0)

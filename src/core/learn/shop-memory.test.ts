@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
 import { makeBigShop } from '../../testing/big-shop'
+import { answerQuestion } from '../contract/question'
+import { logbook, logbookNewest } from '../contract/questions/logbook'
 import { withBlades } from '../shop/batch-records'
 import { createShopMemory, type ShopLog } from './shop-memory'
 
@@ -20,6 +22,23 @@ describe('the shop’s memory', () => {
     expect(memory.fitExcept(null)).toBeNull()
     expect(memory.experience(LEARNT)).toBeNull()
     expect(memory.log.batches).toEqual([])
+  })
+
+  it('tells of the newest batches by themselves, before and after the whole log is there', () => {
+    const memory = createShopMemory()
+    const some = { ...log, batches: log.batches.slice(0, 2) }
+    memory.holdNewest(some)
+    expect([memory.newest, memory.log.batches]).toEqual([some, []])
+    memory.hold(log)
+    expect(memory.newest).toBe(some)
+    expect(memory.fitExcept(null)).toBeNull()
+    const rows = (name: 'logbook' | 'logbookNewest') => {
+      const answer = answerQuestion(name === 'logbook' ? logbook : logbookNewest, {}, memory)
+      return answer.ok ? (answer.value as { batchId: string; key: string }[]) : []
+    }
+    const ids = new Set(some.batches.map(batch => batch.id))
+    expect(rows('logbookNewest')).toEqual(rows('logbook').filter(row => ids.has(row.batchId)))
+    expect(rows('logbookNewest').length).toBeGreaterThan(0)
   })
 
   it('teaches anew only where readings or routes changed: not for a name, a note or a batch without readings', () => {

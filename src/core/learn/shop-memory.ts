@@ -25,8 +25,12 @@ export interface Learnt {
 /** The shop's log as the place that answers questions keeps it, with what was learnt from it. */
 export interface ShopMemory {
   readonly log: ShopLog
+  /** Its newest batches, where they were looked at. */
+  readonly newest: ShopLog
   /** Takes the whole log as it is now, to be asked about. */
   readonly hold: (log: ShopLog) => void
+  /** Takes its newest batches, to be told of while the rest is read. */
+  readonly holdNewest: (log: ShopLog) => void
   /**
    * Learns from the log as it is now, or from its newest batches where they are enough. Only batches that changed are looked at anew.
    * Says whether it teaches anything else than before.
@@ -53,6 +57,7 @@ const EMPTY: ShopLog = { batches: [], readings: [], tester: DEFAULT_WORKSHOP.tes
 /** A memory with nothing in it yet. */
 export function createShopMemory(): ShopMemory {
   let log = EMPTY
+  let newest = EMPTY
   let known: ReadonlyMap<string, Known> = new Map()
   // What was looked at to see whether it is enough need not be looked at again to learn from it.
   let seen = known
@@ -71,8 +76,8 @@ export function createShopMemory(): ShopMemory {
   const hold = (whole: ShopLog) => {
     log = whole
   }
-  const teach = (newest: ShopLog) => {
-    const now = knownOf(newest, new Map([...known, ...seen]))
+  const teach = (taught: ShopLog) => {
+    const now = knownOf(taught, new Map([...known, ...seen]))
     const changed = !sameObservations(now, known)
     known = now
     seen = now
@@ -84,10 +89,16 @@ export function createShopMemory(): ShopMemory {
     get log() {
       return log
     },
+    get newest() {
+      return newest
+    },
     hold,
+    holdNewest: some => {
+      newest = some
+    },
     teach,
-    isEnough: newest => {
-      seen = knownOf(newest, new Map([...known, ...seen]))
+    isEnough: looked => {
+      seen = knownOf(looked, new Map([...known, ...seen]))
       const counts = [...seen.values()].map(({ observations }) => observations.filter(isLearntFrom).length)
       return counts.reduce((sum, n) => sum + n, 0) - Math.max(0, ...counts) >= LEARNING.most
     },

@@ -1,11 +1,11 @@
 import { Command } from 'cmdk'
 import { Dialog } from 'radix-ui'
 import { type ReactNode, useMemo, useState } from 'react'
-import { type Found, find, searchIndexOf } from '../../core/job/find'
-import { gradesWith } from '../../core/steel/grades'
+import type { Found } from '../../core/job/find'
 import { STATIONS } from '../../data/cautions'
-import { useBatches, useOwnGrades, useRecipes } from '../../store/hooks'
+import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { FOUND_KINDS, foundWords } from '../../words/finder'
+import { useAnswer } from '../../workers/use-answer'
 import { saveEverything } from '../save-everything'
 import { useShopNow } from '../shop-context'
 import { redo, undo } from '../undo'
@@ -15,6 +15,8 @@ interface Props {
   readonly onOpen: (open: boolean) => void
   readonly onKeys: () => void
 }
+
+const NOTHING_YET: readonly Found[] = []
 
 /** A thing one can do or go to from anywhere. */
 interface Action {
@@ -67,20 +69,22 @@ export default function Finder({ open, onOpen, onKeys }: Props) {
 function Search({ onDone, onKeys }: { onDone: () => void; onKeys: () => void }) {
   const shop = useShopNow()
   const [text, setText] = useState('')
-  const batches = useBatches()
   const own = useOwnGrades()
   const recipes = useRecipes()
-  const index = useMemo(
-    () =>
-      searchIndexOf({
-        batches: batches ?? [],
-        grades: gradesWith(own ?? []),
-        recipes: recipes ?? [],
-        ovens: shop.ovens,
-      }),
-    [batches, own, recipes, shop.ovens],
+  const named = useMemo(
+    () => ({
+      recipes: (recipes ?? []).map(({ id, name, gradeName }) => ({ id, name, gradeName })),
+      ovens: shop.ovens.map(({ id, name }) => ({ id, name })),
+      own: (own ?? []).map(({ id, name, alsoNamed }) => ({ id, name, alsoNamed })),
+    }),
+    [own, recipes, shop.ovens],
   )
-  const found = useMemo(() => find(text, index), [text, index])
+  const isAsked = text.trim() !== ''
+  const answer = useAnswer(
+    'find',
+    useMemo(() => (isAsked ? { ...named, text } : null), [named, text, isAsked]),
+  )
+  const found: readonly Found[] = isAsked && answer?.ok ? answer.value : NOTHING_YET
   const actions = useMemo(() => [...actionsHere(onKeys), ...PLACES], [onKeys]).filter(action => fits(action, text))
   /** The dialog goes first: what is done may open another. */
   const run = (act: () => void) => {
@@ -97,9 +101,12 @@ function Search({ onDone, onKeys }: { onDone: () => void; onKeys: () => void }) 
         className="field min-h-14 !border-0 !border-b !border-rule-strong text-lead"
       />
       <Command.List className="max-h-[60vh] overflow-y-auto">
-        <Command.Empty className="p-4 text-ink-2">
-          Nothing is called that, and no note says it. Try a part of the name.
-        </Command.Empty>
+        {isAsked && !answer && <p className="p-4 text-ink-2">Looking through the log …</p>}
+        {isAsked && answer && (
+          <Command.Empty className="p-4 text-ink-2">
+            Nothing is called that, and no note says it. Try a part of the name.
+          </Command.Empty>
+        )}
         {Object.entries(FOUND_KINDS).map(([kind, heading]) => {
           const ofKind = found.filter(f => f.kind === kind)
           return (

@@ -22,7 +22,7 @@ const Gap = ({ px, columns }: { px: number; columns: number }) => (
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns })
 
 /** Every row of the log, sorted by any column; of a long one only those are drawn that are looked at. */
-export default function LogTable({ rows }: { rows: LogRow[] }) {
+export default function LogTable({ rows }: { rows: readonly LogRow[] }) {
   const columns = useMemo(
     () => [
       { accessorKey: 'at' as const, header: 'When', cell: (row: LogRow) => format(row.at) },

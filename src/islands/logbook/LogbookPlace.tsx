@@ -4,14 +4,13 @@ import { findRows } from '../../core/job/find-rows'
 import type { LogRow } from '../../core/job/logbook'
 import { temperOf } from '../../core/job/stages'
 import { useRecipes } from '../../store/hooks'
-import { readShopLog } from '../../store/shop-log'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { SearchField } from '../../ui/SearchField'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { useAnswer } from '../../workers/use-answer'
 import { Place } from '../Place'
-import { download } from '../save-everything'
+import { saveTable } from '../save-everything'
 import { TrendsView } from './TrendsView'
 
 const VIEWS = [
@@ -38,35 +37,18 @@ export default function LogbookPlace() {
   )
 }
 
-/** Every reading as CSV, read from the log as it is now. */
-async function saveReadings() {
-  const [{ readings, batches }, { readingsCsv }] = await Promise.all([
-    readShopLog(),
-    import('../../core/files/readings-csv'),
-  ])
-  download('readings.csv', 'text/csv', readingsCsv(readings, batches))
-}
-
 /** Every blade's readings beside what was predicted: over a year one sees the oven drift. */
 function Logbook() {
   const recipes = useRecipes()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('readings')
   const [grade, setGrade] = useState('all')
   const [wanted, setWanted] = useState('')
-  const answer = useAnswer('logbook', NOTHING)
+  const { answer, isWhole } = useLogRows()
   const rows = answer?.ok ? answer.value : NO_ROWS
   const grades = useMemo(() => [...new Set(rows.map(r => r.gradeName))].sort(), [rows])
   const shown = useMemo(
     () => findRows(grade === 'all' ? rows : rows.filter(r => r.gradeName === grade), wanted),
     [rows, grade, wanted],
-  )
-  const finished = useMemo(() => shown.filter(r => temperOf(r.stage) !== null), [shown])
-  const points = useMemo(
-    () =>
-      finished
-        .slice(0, MOST_DRAWN)
-        .flatMap(r => (r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.mark}` }])),
-    [finished],
   )
   if (!answer) return <p className="p-6 text-ink-2">Reading the log …</p>
   if (!answer.ok) return <Problems of={answer.problems} className="p-6" />
@@ -89,7 +71,7 @@ function Logbook() {
               options={[['all', 'every steel'] as const, ...grades.map(g => [g, g] as const)]}
               onCommit={setGrade}
             />
-            <button type="button" className="btn" onClick={() => void saveReadings()}>
+            <button type="button" className="btn" onClick={() => void saveTable('readings')}>
               CSV
             </button>
           </div>
@@ -110,28 +92,60 @@ function Logbook() {
           No reading yet. Record some at a batch’s Measure bench; each then stands here beside its prediction.
         </p>
       ) : (
-        <>
-          <h2 className="mb-1 text-small font-normal text-ink-2">
-            Measured less predicted, {finished.length > MOST_DRAWN ? `the newest ${MOST_DRAWN} ` : ''}finished blades,
-            HRC
-          </h2>
-          <div className="mb-5 h-[190px]">
-            <Suspense fallback={null}>
-              <OffChart rows={points} />
-            </Suspense>
-          </div>
-          {shown.length === 0 ? (
-            <p className="py-6">
-              Nothing in the log has all of “{wanted}”. It is looked for in marks, serials, batches, steels, bars,
-              ovens, buyers, states, edge results, dates (2026-05) and hardness (60, 58..60).
-            </p>
-          ) : (
-            <Suspense fallback={null}>
-              <LogTable rows={shown} />
-            </Suspense>
-          )}
-        </>
+        <Readings shown={shown} wanted={wanted} isWhole={isWhole} />
       )}
     </div>
+  )
+}
+
+/** Every blade that was read; of a long log the newest at once, and all of it when it was read. */
+function useLogRows() {
+  const newest = useAnswer('logbook-newest', NOTHING)
+  const whole = useAnswer('logbook', newest ? NOTHING : null)
+  return { answer: whole ?? newest, isWhole: whole !== undefined }
+}
+
+interface ReadingsProps {
+  readonly shown: readonly LogRow[]
+  readonly wanted: string
+  readonly isWhole: boolean
+}
+
+/** Rows that were looked for, and how far their finished blades are off over time. */
+function Readings({ shown, wanted, isWhole }: ReadingsProps) {
+  const finished = useMemo(() => shown.filter(r => temperOf(r.stage) !== null), [shown])
+  const points = useMemo(
+    () =>
+      finished
+        .slice(0, MOST_DRAWN)
+        .flatMap(r => (r.off === null ? [] : [{ at: Date.parse(r.at), off: r.off, label: `${r.batch} ${r.mark}` }])),
+    [finished],
+  )
+  return (
+    <>
+      {!isWhole && (
+        <p role="status" className="mb-2 border-l-3 border-ember pl-3 text-small">
+          The newest batches. The years before are still being read; what is searched is not all there yet.
+        </p>
+      )}
+      <h2 className="mb-1 text-small font-normal text-ink-2">
+        Measured less predicted, {finished.length > MOST_DRAWN ? `the newest ${MOST_DRAWN} ` : ''}finished blades, HRC
+      </h2>
+      <div className="mb-5 h-[190px]">
+        <Suspense fallback={null}>
+          <OffChart rows={points} />
+        </Suspense>
+      </div>
+      {shown.length === 0 ? (
+        <p className="py-6">
+          Nothing in the log has all of “{wanted}”. It is looked for in marks, serials, batches, steels, bars, ovens,
+          buyers, states, edge results, dates (2026-05) and hardness (60, 58..60).
+        </p>
+      ) : (
+        <Suspense fallback={null}>
+          <LogTable rows={shown} />
+        </Suspense>
+      )}
+    </>
   )
 }

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { type Side, sidesOf } from '../../core/job/side-by-side'
 import type { Batch } from '../../core/shop/batch'
 import { routeChanges } from '../../core/steel/compare-routes'
-import { useBatches, useReadings } from '../../store/hooks'
+import { useBatch, useBatchNames, useReadings } from '../../store/hooks'
 import { day } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
@@ -12,29 +12,20 @@ import { useShopNow } from '../shop-context'
 
 /** Two batches beside one another: what was done, what was read, what the edges did. */
 export default function SideBySide() {
-  const batches = useBatches()
+  const names = useBatchNames()
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
-  if (!batches) return <p className="py-6 text-ink-2">Reading …</p>
-  if (batches.length < 2) return <p className="py-6">Two batches are needed to lay one beside the other.</p>
-  const pick = (i: 0 | 1): Batch => batches.find(batch => batch.id === chosen[i]) ?? (batches[i] as Batch)
-  const options = batches.map(batch => [batch.id, `${batch.name}, ${day(batch.createdAt)}`] as const)
+  const idOf = (i: 0 | 1): string => chosen[i] ?? names?.[i]?.id ?? ''
+  const [one, other] = [useBatch(idOf(0)), useBatch(idOf(1))]
+  if (!names) return <p className="py-6 text-ink-2">Reading …</p>
+  if (names.length < 2) return <p className="py-6">Two batches are needed to lay one beside the other.</p>
+  const options = names.map(batch => [batch.id, `${batch.name}, ${day(batch.createdAt)}`] as const)
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap gap-4">
-        <SelectField
-          label="One batch"
-          value={pick(0).id}
-          options={options}
-          onCommit={id => setChosen([id, chosen[1]])}
-        />
-        <SelectField
-          label="Beside it"
-          value={pick(1).id}
-          options={options}
-          onCommit={id => setChosen([chosen[0], id])}
-        />
+        <SelectField label="One batch" value={idOf(0)} options={options} onCommit={id => setChosen([id, chosen[1]])} />
+        <SelectField label="Beside it" value={idOf(1)} options={options} onCommit={id => setChosen([chosen[0], id])} />
       </div>
-      <Beside one={pick(0)} other={pick(1)} />
+      {one && other && <Beside one={one} other={other} />}
     </div>
   )
 }

@@ -1,9 +1,9 @@
 import { toast } from 'sonner'
 import type { LooseEnd } from '../../core/files/loose-ends'
-import { batchesOf, clearAll, readAll, replaceAll } from '../../store/backup'
+import { clearAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
 import { looseEndWords } from '../../words/files'
-import { download, saveEverything } from '../save-everything'
+import { saveEverything, saveTable } from '../save-everything'
 import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
@@ -14,14 +14,6 @@ import { WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 /** Data stays in this browser and in files: both ways out, and the way back in. */
 export function DataKeeping() {
   const { opened, doing, trouble, open, add, replace, close } = useWorkshopFile()
-  const csv = async () => {
-    const [data, { readingsCsv }] = await Promise.all([readAll(), import('../../core/files/readings-csv')])
-    download('readings.csv', 'text/csv', readingsCsv(data.readings, batchesOf(data)))
-  }
-  const blades = async () => {
-    const [data, { bladesCsv }] = await Promise.all([readAll(), import('../../core/files/blades-csv')])
-    download('blades.csv', 'text/csv', bladesCsv(batchesOf(data), data.readings, data.shop.tester))
-  }
   const demo = async () => {
     if ((await replaceAll(await demoWorkshop())).saved) toast('The demo workshop is loaded.')
   }
@@ -40,10 +32,10 @@ export function DataKeeping() {
         <WorkshopFileButton className="btn" onFile={file => void open(file)}>
           Read a workshop file …
         </WorkshopFileButton>
-        <button type="button" className="btn" onClick={() => void csv()}>
+        <button type="button" className="btn" onClick={() => void saveTable('readings')}>
           Readings as CSV
         </button>
-        <button type="button" className="btn" onClick={() => void blades()}>
+        <button type="button" className="btn" onClick={() => void saveTable('blades')}>
           Blades as CSV
         </button>
         <Ask

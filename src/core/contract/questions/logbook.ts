@@ -5,27 +5,36 @@ import { stageSchema } from '../../shop/route'
 import { question } from '../question'
 import { list } from '../shapes'
 
+const rows = list(
+  z.object({
+    key: z.string(),
+    at: z.string(),
+    batchId: z.string(),
+    batch: z.string(),
+    gradeName: z.string(),
+    bladeId: z.string(),
+    mark: z.string(),
+    serial: z.string(),
+    stage: stageSchema,
+    hrc: z.number(),
+    n: z.int(),
+    predicted: z.number().nullable(),
+    off: z.number().nullable(),
+    inTarget: z.boolean(),
+    about: list(z.string()),
+  }),
+)
+
 export const logbook = question({
   summary: 'Every blade that was read, by stage, beside what was predicted; newest first',
   request: z.object({}),
-  response: list(
-    z.object({
-      key: z.string(),
-      at: z.string(),
-      batchId: z.string(),
-      batch: z.string(),
-      gradeName: z.string(),
-      bladeId: z.string(),
-      mark: z.string(),
-      serial: z.string(),
-      stage: stageSchema,
-      hrc: z.number(),
-      n: z.int(),
-      predicted: z.number().nullable(),
-      off: z.number().nullable(),
-      inTarget: z.boolean(),
-      about: list(z.string()),
-    }),
-  ),
+  response: rows,
   answer: (_, { log }) => ok(logRows(log.readings, log.batches, log.tester)),
+})
+
+export const logbookNewest = question({
+  summary: 'The same of the newest batches alone: there at once, however long the log',
+  request: z.object({}),
+  response: rows,
+  answer: (_, { newest }) => ok(logRows(newest.readings, newest.batches, newest.tester)),
 })

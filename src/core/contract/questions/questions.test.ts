@@ -96,6 +96,8 @@ const LOCAL = {
   learn: {},
   'load-heat': { batch: BATCH, shop: SHOP.shop, loadIndex: 0, thicknessMm: 3 },
   logbook: {},
+  'logbook-newest': {},
+  find: { text: 'skerry', recipes: [], ovens: [], own: [] },
   'logged-route': {
     batch: LOGGED,
     groupId: LOGGED?.groups[0]?.id ?? '',
