@@ -18,10 +18,10 @@ export default defineConfig({
   experimental: {
     csp: {
       // Two libraries put a stylesheet of their own into the page: messages (sonner, one fixed text, by its digest) and
-      // dialogs (scroll lock, by the nonce set in islands/Place). Scripts are bound to digests alone.
+      // dialogs (scroll lock, by a nonce that is another for each response: src/server/nonce.ts puts it where this one stands). Scripts are bound to digests alone.
       styleDirective: {
         hashes: ['sha256-StEaX+se6YS7pqjzrzMIA0KaX9zF/8zAhvQXZAe5epY='],
-        resources: ["'self'", "'nonce-dialogscrolllock'"],
+        resources: ["'self'", "'nonce-of-the-response'"],
       },
       directives: [
         "default-src 'self'",

@@ -228,6 +228,7 @@ test('no foreign page and no foreign name is answered; every answer says how it 
   for (const answer of [await request.get('/'), await ask({})]) {
     expect(answer.headers()['x-content-type-options']).toBe('nosniff')
     expect(answer.headers()['content-security-policy']).toContain("frame-ancestors 'none'")
+    expect(answer.headers()['content-security-policy']).not.toContain('nonce-of-the-response')
     expect(answer.headers()['referrer-policy']).toBe('no-referrer')
   }
   // The page itself still asks, by its worker and by fetch.

@@ -24,8 +24,9 @@ import { useBeginning } from './use-beginning'
 const Emptied = lazy(() => import('./Emptied'))
 const BackUps = lazy(() => import('./BackUps'))
 
-/** Lets the dialogs' scroll lock through the content security policy; see astro.config.mjs. */
-setNonce('dialogscrolllock')
+/** Lets the dialogs' scroll lock through the content security policy: by the number the page came with. */
+if (typeof document !== 'undefined')
+  setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '')
 
 /** What every place shares: the workshop's settings, first-visit data, trouble with saving, and messages. */
 export function Place({ children }: { children: ReactNode }) {
