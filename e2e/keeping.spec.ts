@@ -338,3 +338,36 @@ test('a batch that was deleted is brought back from another page, with its blade
   await openDemoBatch(page, 'Net knives', 'Measure')
   await expect(page.getByText(/HRC, mean of \d+; predicted/)).toBeVisible()
 })
+
+test('old notes come into the log: columns matched, what is understood and what is left out shown first, once and not twice', async ({
+  page,
+}) => {
+  const notes = [
+    'Day,Order,Material,Blade,Thick mm,Harden °C,Hold min,Cold,Temper °C,Temper 2,HRC',
+    '4.3.2019,Ferry galley,440C,G1,2.5,1050,20,-75,200,200,60.0',
+    '4.3.2019,Ferry galley,440C,G2,2.5,1050,20,-75,200,200,59.5',
+    '5.3.2019,Ferry galley,unknown,G3,2.5,1050,20,-75,200,200,59.5',
+  ].join('\n')
+  const choose = async () => {
+    await page.goto('/workshop')
+    await page.getByLabel('Table of old notes').setInputFiles({
+      name: 'notes.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(notes),
+    })
+  }
+  await choose()
+  const dialog = page.getByRole('dialog', { name: 'Old notes' })
+  await expect(dialog.getByText(/2019-03-04, Ferry galley\. G1: X105CrMo17, 2\.5 mm/)).toBeVisible()
+  await expect(dialog.getByText(/“unknown” is no steel that is known here/)).toBeVisible()
+  await expect(dialog.getByLabel('Temperatures in')).toHaveValue('C')
+  await expectAccessible(page)
+  await dialog.getByRole('button', { name: 'Add 2 blades in 1 batch' }).click()
+  await expect(page.getByText('2 blades in 1 batch were added to the log.')).toBeVisible()
+  await page.goto('/logbook')
+  await page.getByLabel('Find in the log').fill('ferry galley')
+  await expect(page.getByRole('row', { name: /G2/ })).toContainText('59.5')
+  await choose()
+  await dialog.getByRole('button', { name: 'Add 2 blades in 1 batch' }).click()
+  await expect(page.getByText('Nothing was added. 1 batch was there already, by day and name.')).toBeVisible()
+})

@@ -202,6 +202,16 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'row-two-blades': p => `two blades are marked “${p.mark}”: name it by its serial.`,
   'row-no-stage': p => `“${p.text}” is no stage: as quenched, cold, temper 1 …`,
   'row-stage-not-on-route': p => `${p.mark} has no stage “${p.text}” on its route.`,
+  'records-empty': () =>
+    'There is nothing in this file: a first line of headings and a line for each blade are needed.',
+  'records-too-long': p => `This file has ${p.rows} lines; up to ${p.most} are read. Part it by years.`,
+  'records-nothing': (p, say) =>
+    `No line of it is a blade.${p.first ? ` ${rowWords(p.first, say)}` : ''} Say which column holds what.`,
+  'record-date': p => `“${p.text}” is no day: 2019-03-04, 4.3.2019 or 3/4/2019.`,
+  'record-grade': p =>
+    `“${p.text}” is no steel that is known here. Add it under Steels first, or write one of its names.`,
+  'record-no-soak': p => `“${p.text}” is no temperature of a soak.`,
+  'record-outside': p => `${p.value} in the column of ${p.field} cannot be. Look at the units.`,
   'row-value': p => `“${p.text}” is not a number.`,
   'row-implausible': p => `${p.hrc} HRC cannot be.`,
   'survey-reading': p => `“${p.text}” in row ${p.row} is not a temperature.`,

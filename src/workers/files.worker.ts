@@ -6,8 +6,11 @@ import { bladesCsv } from '../core/files/blades-csv'
 import { decodeText } from '../core/files/encoding'
 import { type Exchange, exportText, parseExchange } from '../core/files/exchange'
 import { type LooseEnd, looseEndsOf } from '../core/files/loose-ends'
+import { oldRecords, type RecordColumns, type RecordUnits } from '../core/files/old-records'
+import { batchKeyOf, recordsAsData } from '../core/files/old-records-data'
 import { readingsCsv } from '../core/files/readings-csv'
 import type { Batch } from '../core/shop/batch'
+import { gradesWith } from '../core/steel/grades'
 import { addAll, batchesOf, readAll, replaceAll } from '../store/backup'
 import { withUnsaved } from '../store/batches'
 import { saveTrouble } from '../store/save-state'
@@ -49,6 +52,29 @@ const door = {
   },
   replace: async (): Promise<Stored<true>> =>
     opened && (await replaceAll(opened)).saved ? { stored: true } : refused(),
+  /** Old notes into the log, in one go or not at all; batches that are there already by day and name are left out. */
+  addRecords: async (
+    rows: readonly (readonly string[])[],
+    columns: RecordColumns,
+    units: RecordUnits,
+  ): Promise<Stored<{ readonly batches: number; readonly blades: number; readonly known: number }>> => {
+    const here = await readAll()
+    const read = oldRecords(rows, columns, units, gradesWith(here.grades))
+    if (!read.ok) return { problem: read.problems[0] ?? null }
+    const serials = here.blades.map(blade => blade.serial)
+    const data = recordsAsData(read.value.records, { shop: here.shop, serials, newId: () => crypto.randomUUID() })
+    const there = new Set(here.batches.filter(batch => batch.deletedAt === null).map(batchKeyOf))
+    const fresh = new Set(data.batches.filter(batch => !there.has(batchKeyOf(batch))).map(({ id }) => id))
+    const added = {
+      ...data,
+      batches: data.batches.filter(({ id }) => fresh.has(id)),
+      blades: data.blades.filter(({ batchId }) => fresh.has(batchId)),
+      readings: data.readings.filter(({ batchId }) => fresh.has(batchId)),
+    }
+    if (!(await addAll(added))) return refused()
+    const [batches, blades] = [added.batches.length, added.blades.length]
+    return { stored: { batches, blades, known: data.batches.length - batches } }
+  },
   /** Every reading, or every blade, of the log as it is stored now, as CSV. */
   table: async (of: 'readings' | 'blades'): Promise<Blob> => {
     const data = await readAll()

@@ -120,6 +120,13 @@ export interface ProblemCodes {
   'row-two-blades': { readonly mark: string }
   'row-no-stage': { readonly text: string }
   'row-stage-not-on-route': { readonly mark: string; readonly text: string }
+  'records-empty': Nothing
+  'records-too-long': { readonly rows: number; readonly most: number }
+  'records-nothing': { readonly first: Problem | null }
+  'record-date': { readonly text: string }
+  'record-grade': { readonly text: string }
+  'record-no-soak': { readonly text: string }
+  'record-outside': { readonly field: string; readonly value: number }
   'row-value': { readonly text: string }
   'row-implausible': { readonly hrc: number }
   'survey-reading': { readonly text: string; readonly row: number }

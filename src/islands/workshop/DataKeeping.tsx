@@ -8,6 +8,7 @@ import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
 import { KeptHere } from './KeptHere'
+import { OldRecordsButton } from './OldRecordsButton'
 import { useWorkshopFile } from './use-workshop-file'
 import { WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 
@@ -32,6 +33,7 @@ export function DataKeeping() {
         <WorkshopFileButton className="btn" onFile={file => void open(file)}>
           Read a workshop file …
         </WorkshopFileButton>
+        <OldRecordsButton />
         <button type="button" className="btn" onClick={() => void saveTable('readings')}>
           Readings as CSV
         </button>

@@ -8,7 +8,19 @@ interface ButtonProps {
 }
 
 /** Chooses a workshop file; the same file can be chosen again. */
-export function WorkshopFileButton({ className, disabled = false, onFile, children }: ButtonProps) {
+export const WorkshopFileButton = (props: ButtonProps) => (
+  <FileButton {...props} label="Workshop file" accept=".json,application/json" />
+)
+
+/** Chooses a file of some kind; the same file can be chosen again. */
+export function FileButton({
+  className,
+  disabled = false,
+  label,
+  accept,
+  onFile,
+  children,
+}: ButtonProps & { readonly label: string; readonly accept: string }) {
   const input = useRef<HTMLInputElement>(null)
   return (
     <>
@@ -18,9 +30,9 @@ export function WorkshopFileButton({ className, disabled = false, onFile, childr
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept={accept}
         className="sr-only"
-        aria-label="Workshop file"
+        aria-label={label}
         tabIndex={-1}
         onChange={event => {
           const file = event.target.files?.[0]
