@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test'
-import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
+import {
+  beginBatch,
+  expect,
+  expectAccessible,
+  FIRST_VISIT,
+  figure,
+  fill,
+  openDemoBatch,
+  startEmpty,
+  test,
+} from './shop'
 
 test('fourteen blades are read by keyboard alone, and one reading is taken out and put back', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Prepare')
@@ -370,4 +380,33 @@ test('old notes come into the log: columns matched, what is understood and what 
   await choose()
   await dialog.getByRole('button', { name: 'Add 2 blades in 1 batch' }).click()
   await expect(page.getByText('Nothing was added. 1 batch was there already, by day and name.')).toBeVisible()
+})
+
+test('a recipe is carried to another browser as a picture of its code, and is there once', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/recipes')
+  const name = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? ''
+  await page.getByRole('link', { name: 'Open the map' }).first().click()
+  await page.getByRole('button', { name: 'As a code' }).click()
+  const code = page.getByRole('img', { name: /^Code of/ })
+  await expect(code).toBeVisible()
+  await expectAccessible(page)
+  const picture = await code.screenshot()
+  const other = await browser.newPage({ storageState: FIRST_VISIT, baseURL: new URL(page.url()).origin })
+  await startEmpty(other)
+  await other.goto('/workshop')
+  await other.getByRole('button', { name: 'Read a code …' }).click()
+  const read = (buffer: Buffer) =>
+    other.getByLabel('Picture of a code').setInputFiles({ name: 'code.png', mimeType: 'image/png', buffer })
+  await read(await other.screenshot())
+  await expect(other.getByText(/No code was found in it/)).toBeVisible()
+  await read(picture)
+  await expect(other.getByText(/^The recipe “/)).toBeVisible()
+  await expectAccessible(other)
+  await other.getByRole('button', { name: 'Take it' }).click()
+  await expect(other.getByText(/It is in the log now/)).toBeVisible()
+  await other.getByRole('link', { name: 'Open it' }).click()
+  await expect(other.getByRole('heading', { level: 1 })).toContainText(name.trim().split(',')[0] ?? '')
 })

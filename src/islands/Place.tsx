@@ -1,6 +1,5 @@
 import { setNonce } from 'get-nonce'
-import { Component, lazy, type ReactNode, Suspense, useEffect } from 'react'
-import { Toaster, toast } from 'sonner'
+import { Component, lazy, type ReactNode, Suspense, useEffect, useState, useSyncExternalStore } from 'react'
 import { tinykeys } from 'tinykeys'
 import type { Problem } from '../core/codes/problem'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -9,6 +8,7 @@ import type { System } from '../core/units/quantity'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { noteOwn } from '../store/keeping'
 import { unfitChange } from '../store/save-state'
+import { toast, waitingMessages } from '../ui/toast'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
@@ -23,6 +23,10 @@ import { useBeginning } from './use-beginning'
 
 const Emptied = lazy(() => import('./Emptied'))
 const BackUps = lazy(() => import('./BackUps'))
+const Messages = lazy(() => import('../ui/Messages'))
+
+/** A page that stands so long has come to rest, ms. */
+const AT_REST_MS = 4000
 
 /** Lets the dialogs' scroll lock through the content security policy: by the number the page came with. */
 if (typeof document !== 'undefined')
@@ -63,9 +67,20 @@ export function Place({ children }: { children: ReactNode }) {
       ) : (
         <p className="p-6">Reading the workshop …</p>
       )}
-      <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
+      <SaidMessages />
     </Fallback>
   )
+}
+
+/** What is said at the page's edge: fetched when the page has come to rest, or with the first message. */
+function SaidMessages() {
+  const waiting = useSyncExternalStore(waitingMessages.subscribe, waitingMessages.get, waitingMessages.get)
+  const [isWished, setWished] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setWished(true), AT_REST_MS)
+    return () => clearTimeout(timer)
+  }, [])
+  return <Suspense fallback={null}>{(isWished || waiting.length > 0) && <Messages />}</Suspense>
 }
 
 /** What the browser refuses is said without any quantity, before the shop's units are known. */

@@ -1,10 +1,10 @@
-import { toast } from 'sonner'
 import { exportText } from '../core/files/exchange'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { emptyData, readAll } from '../store/backup'
 import { unsavedBatches, withUnsaved } from '../store/batches'
 import { noteSaved } from '../store/keeping'
+import { toast } from '../ui/toast'
 import { startFiles } from '../workers/files-client'
 
 /** Hands a text to the browser as a file to keep. */

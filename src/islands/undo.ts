@@ -1,5 +1,5 @@
-import { toast } from 'sonner'
 import { newestStep, redoLast, undoStep } from '../store/history'
+import { toast } from '../ui/toast'
 import { undoneWords } from '../words/undone'
 
 /** Long enough to see it with gloves on, ms. */

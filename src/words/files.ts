@@ -1,4 +1,5 @@
 import type { Adoption } from '../core/files/adopt'
+import type { Carried } from '../core/files/code'
 import type { LooseEnd } from '../core/files/loose-ends'
 import { counted, listOf } from './lists'
 
@@ -36,3 +37,9 @@ export function adoptionWords({ ovens, serials }: Omit<Adoption, 'data'>): strin
       : []),
   ]
 }
+
+/** What a code carries. */
+export const carriedWords = (carried: Carried): string =>
+  carried.kind === 'recipe'
+    ? `The recipe “${carried.recipe.name}” for ${carried.recipe.gradeName}, as it is there now.`
+    : `The blade ${carried.blade.serial} of ${carried.batch.groups[0]?.gradeName ?? 'an unknown steel'}, “${carried.batch.name}”, with ${counted(carried.readings.length, 'reading')}.`

@@ -202,6 +202,14 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'row-two-blades': p => `two blades are marked “${p.mark}”: name it by its serial.`,
   'row-no-stage': p => `“${p.text}” is no stage: as quenched, cold, temper 1 …`,
   'row-stage-not-on-route': p => `${p.mark} has no stage “${p.text}” on its route.`,
+  'code-too-large': p =>
+    `This is more than a code holds (${p.bytes} of ${p.most} bytes). Take it along in a workshop file instead.`,
+  'code-none': () => 'No code was found in it. Hold it straight, with all four corners and some white around it.',
+  'no-camera': () =>
+    'There is no camera to look through, or it was not allowed. Take a photo of the code and read it as a picture.',
+  'code-foreign': () => 'This code is not one of a recipe or a blade.',
+  'code-newer': () => 'This code was made by a newer version. Bring this one up to date first.',
+  'code-broken': () => 'This code cannot be read whole. Show it anew, larger or brighter.',
   'records-empty': () =>
     'There is nothing in this file: a first line of headings and a line for each blade are needed.',
   'records-too-long': p => `This file has ${p.rows} lines; up to ${p.most} are read. Part it by years.`,

@@ -120,6 +120,12 @@ export interface ProblemCodes {
   'row-two-blades': { readonly mark: string }
   'row-no-stage': { readonly text: string }
   'row-stage-not-on-route': { readonly mark: string; readonly text: string }
+  'code-too-large': { readonly bytes: number; readonly most: number }
+  'code-none': Nothing
+  'no-camera': Nothing
+  'code-foreign': Nothing
+  'code-newer': Nothing
+  'code-broken': Nothing
   'records-empty': Nothing
   'records-too-long': { readonly rows: number; readonly most: number }
   'records-nothing': { readonly first: Problem | null }

@@ -1,10 +1,10 @@
-import { toast } from 'sonner'
 import type { Problem } from '../../core/codes/problem'
 import * as tray from '../../core/job/tray-edit'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import type { Blade, Line } from '../../core/shop/blade'
 import type { System } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
+import { toast } from '../../ui/toast'
 import { problemWords } from '../../words/problems'
 import { speakerOf } from '../../words/speaker'
 

@@ -17,6 +17,7 @@ import { leakWords } from '../../words/packets'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { addressPart } from '../address'
+import { CodeButton } from '../code/CodeButton'
 import { Place } from '../Place'
 import { StateField } from '../StateField'
 import { useShopNow } from '../shop-context'
@@ -156,6 +157,10 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
         <a className="btn" href={`/certificate/${batch.id}?blade=${encodeURIComponent(serial)}`}>
           Certificate
         </a>
+        <CodeButton
+          of={async () => (await import('../../core/files/code')).carriedBlade(batch, blade.id, readings)}
+          name={`Blade ${serial}`}
+        />
         <a className="btn" href={`/batch/${batch.id}/choose`}>
           Its batch
         </a>

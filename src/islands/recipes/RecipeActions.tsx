@@ -1,5 +1,4 @@
 import { useId, useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import { routeChanges } from '../../core/steel/compare-routes'
@@ -8,12 +7,14 @@ import { withTemperC } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
 import { ago } from '../../ui/dates'
 import { useKeptText } from '../../ui/kept-text'
+import { toast } from '../../ui/toast'
 import { useSay, useSystem } from '../../ui/Units'
 import { versionWords } from '../../words/recipes'
 import { routeChangeWords } from '../../words/steels'
 import { askOnce } from '../../workers/client'
 import { useAnswer } from '../../workers/use-answer'
 import { sayProblems } from '../batch/edit'
+import { CodeButton } from '../code/CodeButton'
 import { useShopNow } from '../shop-context'
 import type { DraftRoute } from './recipe-edit'
 import { duplicateRecipe, latestOf, planBatch, type RecipeRoute, saveVersion, setRetired } from './recipe-edit'
@@ -78,6 +79,7 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
         <a className="btn" href={`/print/recipe/${recipe.id}`}>
           Card
         </a>
+        <CodeButton of={async () => (await import('../../core/files/code')).carriedRecipe(recipe)} name={recipe.name} />
         <button type="button" className="btn" onClick={() => void duplicate()}>
           Duplicate
         </button>

@@ -1,8 +1,9 @@
-import { toast } from 'sonner'
 import type { LooseEnd } from '../../core/files/loose-ends'
 import { clearAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
+import { toast } from '../../ui/toast'
 import { looseEndWords } from '../../words/files'
+import { ReadCodeButton } from '../code/ReadCodeButton'
 import { saveEverything, saveTable } from '../save-everything'
 import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
@@ -34,6 +35,7 @@ export function DataKeeping() {
           Read a workshop file …
         </WorkshopFileButton>
         <OldRecordsButton />
+        <ReadCodeButton />
         <button type="button" className="btn" onClick={() => void saveTable('readings')}>
           Readings as CSV
         </button>

@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { setDeleted } from '../../store/batches'
 import { useDeletedBatches, useDeletedLogs } from '../../store/hooks'
 import { bringBackLog } from '../../store/records'
 import { ago } from '../../ui/dates'
+import { toast } from '../../ui/toast'
 import { counted } from '../../words/lists'
 
 /** Deleted batches and logs rest here until they are brought back, also after the page that deleted them is long closed. */

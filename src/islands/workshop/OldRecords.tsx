@@ -1,5 +1,4 @@
 import { useEffect, useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { problem } from '../../core/codes/problem'
 import { decodeText } from '../../core/files/encoding'
 import {
@@ -16,6 +15,7 @@ import { gradesWith } from '../../core/steel/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
+import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { counted } from '../../words/lists'
 import { addedRecordsWords, FIELD_NAMES, recordWords } from '../../words/old-records'

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
-import { toast } from 'sonner'
 import { type Problem, problem } from '../../core/codes/problem'
 import { forgetHistory } from '../../store/history'
+import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { adoptionWords } from '../../words/files'
 import { problemWords } from '../../words/problems'

@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
 import { type FieldErrors, FormProvider, useForm, useWatch } from 'react-hook-form'
-import { toast } from 'sonner'
 import type { Problem } from '../../../core/codes/problem'
 import {
   CHART_TEMPER_MIN,
@@ -12,6 +11,7 @@ import {
 import { LONGEST } from '../../../core/shop/bounds'
 import type { GradeSheet } from '../../../core/shop/grade-sheet'
 import { putGrade, removeGrade } from '../../../store/records'
+import { toast } from '../../../ui/toast'
 import { useSay, useSystem } from '../../../ui/Units'
 import { problemWords } from '../../../words/problems'
 import type { Speaker } from '../../../words/speaker'

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { isOut } from '../../../../core/job/blade-state'
 import type { BatchBlade } from '../../../../core/job/tray'
 import type { EdgeTest } from '../../../../core/shop/blade'
@@ -14,6 +13,7 @@ import {
 } from '../../../../data/edge-tests'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { toast } from '../../../../ui/toast'
 import { stateWords } from '../../../../words/blade-state'
 import { EDGE_PLACE_NAMES, RESULT_NAMES, TEST_NAMES, UNIT_NAMES } from '../../../../words/edge-tests'
 import { useBench } from '../../bench-context'

@@ -1,5 +1,4 @@
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import {
   addTemperAfter,
   isOwnTemper,
@@ -14,6 +13,7 @@ import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
+import { toast } from '../../../../ui/toast'
 import { useSay } from '../../../../ui/Units'
 import { LEAKED_SKIN_MM, whyWords } from '../../../../words/advice'
 import { marksOf } from '../../../../words/lists'

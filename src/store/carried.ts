@@ -1,0 +1,26 @@
+import type { Saving } from '../core/codes/result'
+import type { Carried } from '../core/files/code'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import { addAll, emptyData } from './backup'
+import { db } from './database'
+import { putRecipe } from './records'
+
+/** What became of what a code carried: it is in the log now, it was there before, or it was not taken. */
+export type Taken = { readonly taken: 'added' | 'known'; readonly href: string } | { readonly taken: 'refused' }
+
+/** Takes what a code carried into the log; nothing that is there already is changed. */
+export async function takeCarried(carried: Carried): Promise<Taken> {
+  if (carried.kind === 'recipe') {
+    const { recipe } = carried
+    const href = `/recipe/${recipe.id}`
+    if (await db.recipes.get(recipe.id)) return { taken: 'known', href }
+    const { saved }: Saving = await putRecipe(recipe)
+    return saved ? { taken: 'added', href } : { taken: 'refused' }
+  }
+  const { batch, blade, readings } = carried
+  const href = `/blade/${blade.id}`
+  if (await db.blades.get(blade.id)) return { taken: 'known', href }
+  const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+  const data = { ...emptyData(shop), batches: [batch], blades: [blade], readings }
+  return (await addAll(data)) ? { taken: 'added', href } : { taken: 'refused' }
+}
