@@ -2,6 +2,7 @@
 import 'fake-indexeddb/auto'
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { SETUP_STEPS } from '../data/setup'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
@@ -9,6 +10,7 @@ import { emptyData, replaceAll } from '../store/backup'
 import { db } from '../store/database'
 import { newestStep } from '../store/history'
 import { saveShop } from '../store/records'
+import { keepLog } from '../testing/door'
 import { preparePage } from '../testing/page'
 import { setShop, Place as TestPlace } from '../testing/shop-place'
 import { Tour } from './batch/Tour'
@@ -138,6 +140,7 @@ describe('the finder', () => {
 
   it('finds what is stored, by kinds, and says so where there is nothing', async () => {
     await replaceAll(demo)
+    keepLog({ batches: withBlades(demo.batches, demo.blades), readings: demo.readings, tester: demo.shop.tester })
     setShop(demo.shop)
     const { type } = open()
     type('net knives')
