@@ -15,6 +15,7 @@ import { Problems } from '../../ui/Problems'
 import { addressPart } from '../address'
 import { unlessTyping } from '../keys'
 import { Place } from '../Place'
+import { useArrived } from '../use-arrived'
 import { learntOf } from '../use-learnt'
 import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
@@ -61,7 +62,8 @@ function BatchView({ batch, first }: { batch: Batch; first: StationName }) {
   const [previewed, preview] = usePreview(batch)
   const model = useBatchModel(previewed)
   useBatchKeys(station, go)
-  if (!model) return <BatchFrame />
+  const isDrawn = useArrived(model !== undefined)
+  if (!model || !isDrawn) return <BatchFrame />
   if (!model.ok) return <Problems of={model.problems} className="m-6" />
   return <Benches model={model.value} station={station} go={go} preview={preview} />
 }
