@@ -31,7 +31,7 @@ function ColdTiming() {
         dimension="duration"
         value={cold.delayMin}
         {...BOUNDS.delayMin}
-        hint="Of the quench, at the latest: the hardness counts all of it."
+        hint="of the quench"
         onCommit={delayMin => set('In the cold within', { delayMin })}
       />
       <SelectField
