@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { addedWords, apartWords, coolantLeftWords, coolantWords, inspectWords, ovenAstrayWords, wentWords } from './day'
+import {
+  addedWords,
+  apartWords,
+  coolantLeftWords,
+  coolantWords,
+  heatStandWords,
+  inspectWords,
+  ovenAstrayWords,
+  powerWords,
+  pullsWords,
+  stayWords,
+  wentWords,
+} from './day'
 import { speakerOf } from './speaker'
 
 const metric = speakerOf('metric', 'EUR')
@@ -77,5 +89,28 @@ describe('how a day went, in words', () => {
     expect(inspectWords({ minutes: 31, runs: 4 }, 20, metric)).toBe(
       'From the last quench into the cold took 31 min (the middle of 4 runs); plans reckon with 20 min.',
     )
+  })
+
+  it('says what runs taught of hands at the plates, either way', () => {
+    expect(pullsWords({ moreS: 18, pulls: 9 }, metric)).toBe(
+      'Each pull came 18 s later than it could have (the middle of 9 pulls that waited for your hands alone).',
+    )
+    expect(pullsWords({ moreS: -4, pulls: 9 }, metric)).toContain('4.0 s sooner')
+    expect(pullsWords({ moreS: 0, pulls: 9 }, metric)).toContain('as planned')
+  })
+
+  it('says what a heat before the hardening is at, and what stands in an oven', () => {
+    const [isIn, out] = [{ outAt: null }, { outAt: '2026-03-02T12:00:00.000Z' }]
+    expect(heatStandWords([null, null])).toBe('Still to be done: Today plans it before the load.')
+    expect(heatStandWords([isIn, null, out])).toBe('Of 3 blades 1 in the oven and 1 done.')
+    expect(heatStandWords([out, out])).toBe('Done.')
+    expect(stayWords({ rounds: null, before: 'relieve' })).toBe('Stress relief')
+    expect(stayWords({ rounds: { a: 1, b: 2 }, before: null })).toBe('First and second temper')
+    expect(stayWords({ rounds: null, before: null })).toBe('')
+  })
+
+  it('says how much of its electricity is cheap where some is', () => {
+    expect(powerWords({ kWh: 16.72, cheapKWh: 2 }, false)).toBe('about 16.7 kWh')
+    expect(powerWords({ kWh: 16.72, cheapKWh: 2 }, true)).toBe('about 16.7 kWh, 2.0 of them in the cheap hours')
   })
 })

@@ -1,7 +1,7 @@
 import type { WhyNot, WhyNotCode } from '../core/day/limits'
 import type { Urgent } from '../core/day/must-not-wait'
 import type { TaskKind } from '../core/day/task-kinds'
-import type { InspectTime, WentAct } from '../core/day/went'
+import type { InspectTime, PullTime, WentAct } from '../core/day/went'
 import type { Help } from '../core/day/what-if'
 import type { HeatBeforeKind } from '../core/job/heat-marks'
 import { counted, listOf } from './lists'
@@ -233,6 +233,14 @@ export function wentWords(acts: readonly WentAct[], say: Speaker): string {
 /** What runs taught of looking a load over. */
 export const inspectWords = ({ minutes, runs }: InspectTime, plannedMin: number, say: Speaker): string =>
   `From the last quench into the cold took ${say.minutes(minutes)} (the middle of ${counted(runs, 'run')}); plans reckon with ${say.minutes(plannedMin)}.`
+
+/** What runs taught of hands at the plates. */
+export const pullsWords = ({ moreS, pulls }: PullTime, say: Speaker): string => {
+  const middle = `the middle of ${counted(pulls, 'pull')} that waited for your hands alone`
+  return moreS === 0
+    ? `Pulls follow one another as planned (${middle}).`
+    : `Each pull came ${say.seconds(Math.abs(moreS))} ${moreS > 0 ? 'later' : 'sooner'} than it could have (${middle}).`
+}
 
 /** How a plan stands against the day's first: later or sooner by some minutes. */
 export const movedWords = (byMin: number, say: Speaker): string =>

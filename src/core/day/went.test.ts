@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { confirmedRun } from '../../testing/run'
 import type { Run } from '../shop/run'
-import { howItWent, inspectTimeOf, type PlannedAct } from './went'
+import { howItWent, inspectTimeOf, type PlannedAct, pullTimeOf } from './went'
 
 const MIDNIGHT = Date.parse('2026-03-02T00:00:00Z')
 
@@ -90,5 +90,48 @@ describe('how long looking a load over takes', () => {
       ]),
     ).toBeNull()
     expect(inspectTimeOf([looked(20), looked(30), { ...looked(25), mode: 'practice' }])).toBeNull()
+  })
+})
+
+describe('how much longer hands take from one pull to the next', () => {
+  /** Pulls that could follow one another every 100 s, each so much later; every blade soaked 20 min and so much over. */
+  const pulled = (lateS: readonly number[], overS = 300, change: Partial<Run> = {}): Run => {
+    const ids = ['first', ...lateS.map((_, i) => `b${i}`)]
+    const atS = [1000]
+    for (const late of lateS) atS.push((atS.at(-1) ?? 0) + 100 + late)
+    const run = confirmedRun(
+      ids.map(id => ['pull', [id]]),
+      atS,
+      { startedAt: '2026-03-02T08:00:00.000Z', people: 1, ...change },
+    )
+    return {
+      ...run,
+      blades: ids.map(bladeId => ({ bladeId, soakMin: 20, lagS: 0 })) as unknown as NonNullable<Run['blades']>,
+      steps: run.steps.map((step, i) => ({
+        ...step,
+        wait: { kind: 'soak', bladeId: ids[i] ?? '', apartS: 60, apartAloneS: 100 },
+      })),
+      events: run.events.map(event => (event.kind === 'confirm' ? { ...event, soakedS: 1200 + overS } : event)),
+    }
+  }
+
+  it('is the middle of what pulls came later than they could have', () => {
+    expect(pullTimeOf([pulled([10, 20, 15]), pulled([30, 12, 18])], null)).toEqual({ moreS: 17, pulls: 6 })
+    // With a helper hands are free sooner.
+    expect(pullTimeOf([pulled([10, 20, 15, 10, 20, 15], 300, { people: 2 })], null)?.moreS).toBe(55)
+  })
+
+  it('counts no pull that its own soak held back', () => {
+    // Ten seconds over their soak, they came twenty after hands were ready: it was the soak.
+    expect(pullTimeOf([pulled([20, 20, 20, 20, 20, 20], 10)], null)).toBeNull()
+    expect(pullTimeOf([pulled([20, 20, 20, 20, 20, 20], 20)], null)?.moreS).toBe(20)
+  })
+
+  it('is not said by few pulls, by practice, or by runs planned before the figure of now', () => {
+    const many = pulled([20, 20, 20, 20, 20, 20])
+    expect(pullTimeOf([pulled([20, 20, 20, 20, 20])], null)).toBeNull()
+    expect(pullTimeOf([{ ...many, mode: 'practice' }], null)).toBeNull()
+    expect(pullTimeOf([many], '2026-03-02T09:00:00.000Z')).toBeNull()
+    expect(pullTimeOf([many], '2026-03-02T07:00:00.000Z')?.pulls).toBe(6)
   })
 })

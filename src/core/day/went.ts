@@ -1,7 +1,7 @@
 import { median } from 'simple-statistics'
 import { PACE } from '../../data/pace'
 import { realMsAt } from '../run/clock'
-import { runStateAt } from '../run/run-state'
+import { type Confirmed, runStateAt } from '../run/run-state'
 import type { Run } from '../shop/run'
 import { TASK_KINDS, type TaskKind } from './task-kinds'
 
@@ -93,4 +93,44 @@ export function inspectTimeOf(runs: readonly Run[]): InspectTime | null {
     })
     .slice(-MOST_RUNS)
   return times.length < LEAST_RUNS ? null : { minutes: Math.round(median(times)), runs: times.length }
+}
+
+export interface PullTime {
+  /** So much later than it could have come a pull came, s. */
+  readonly moreS: number
+  readonly pulls: number
+}
+
+/** Fewer pulls that waited for hands teach nothing. */
+const LEAST_PULLS = 6
+
+/**
+ * How much longer hands really take from one pull to the next than was reckoned with: the median of the newest runs that began after
+ * `since`, when the present figure was taken. Only pulls whose soak was over before hands were ready tell; null where too few do.
+ */
+export function pullTimeOf(runs: readonly Run[], since: string | null): PullTime | null {
+  const late = runs
+    .filter(run => run.mode === 'shop' && (since === null || run.startedAt > since))
+    .slice(-MOST_RUNS)
+    .flatMap(latePulls)
+  return late.length < LEAST_PULLS ? null : { moreS: Math.round(median(late)), pulls: late.length }
+}
+
+function latePulls(run: Run): number[] {
+  const { confirmed } = runStateAt(run, 0)
+  const pulls = confirmed.filter(({ step }) => step.kind === 'pull')
+  return pulls.slice(1).flatMap((pull, i) => {
+    const overS = overSoakS(run, pull)
+    const { wait } = pull.step
+    if (overS === null || wait?.kind !== 'soak') return []
+    const lateS = pull.atS - (pulls[i] as Confirmed).atS - (run.people === 2 ? wait.apartS : wait.apartAloneS)
+    // What was soaked for less longer than that was waited for by its soak, or by another load.
+    return overS >= lateS ? [lateS] : []
+  })
+}
+
+/** How much longer than asked a pulled blade had soaked, s; null where it is not known. */
+function overSoakS({ blades }: Run, { step, event }: Confirmed): number | null {
+  const blade = blades?.find(one => one.bladeId === step.bladeIds[0])
+  return blade && event.soakedS !== undefined ? event.soakedS - blade.soakMin * 60 : null
 }

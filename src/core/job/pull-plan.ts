@@ -67,6 +67,7 @@ export function pullsAskedOf(
       plateStartC: shop.plates.startC,
       sets: shop.plates.sets ?? 1,
       people: shop.plates.people ?? 1,
+      handsMoreS: shop.plates.handsMore?.s ?? 0,
       contactWPerM2K: contactOf(shop),
       airWPerM2K: airOf(shop),
       restWPerM2K: airOf(shop),

@@ -102,6 +102,14 @@ describe('the pull list to the second', () => {
     }
   }
 
+  it('has the next pull come later by as much as hands take more, alone at one set; the clamp is as long', () => {
+    const [usual, slow] = [times({ doorRecoveryS: 0 }), times({ doorRecoveryS: 0, handsMoreS: 15 })]
+    expect(slow.pulled.map((at, i) => at - (usual.pulled[i] ?? 0))).toEqual([0, 15, 30])
+    expect(slow.out.map((at, i) => at - (slow.pulled[i] ?? 0))).toEqual(
+      usual.out.map((at, i) => at - (usual.pulled[i] ?? 0)),
+    )
+  })
+
   it('alone with one set and a quick oven, the hands set the pace: 12 s in, 8 s out', () => {
     expect(times({ doorRecoveryS: 5 })).toEqual({
       pulled: [0, 20, 40],

@@ -25,6 +25,8 @@ export interface PaceRequest {
   readonly airWPerM2K: number
   readonly restWPerM2K: number
   readonly ambientC: number
+  /** So much longer than usual hands take between a blade out and the next pull, s; absent: as usual. */
+  readonly handsMoreS?: number
   /** From one opening until the oven is back at its set point, s. */
   readonly doorRecoveryS: number
 }
@@ -88,6 +90,7 @@ export function paceOf(request: PaceRequest): Pace {
   /** When the pair of hands that pulls, and the one that empties plates, are next free. */
   let handsS = 0
   let restS = 0
+  const unclampS = UNCLAMP_S + (request.handsMoreS ?? 0)
   for (const blade of request.blades) {
     if (blade.oilS !== undefined) {
       const [why, pullAtS] = latest([
@@ -102,7 +105,7 @@ export function paceOf(request: PaceRequest): Pace {
       const oil = { set: 0, plateStartC: oilC, leavesC: oilC, restedS: 0 }
       pulls.push({ id: blade.id, pullAtS, outAtS, apartS, waitedFor, ...oil })
       doorS = pullAtS + request.doorRecoveryS
-      handsS = outAtS + UNCLAMP_S
+      handsS = outAtS + unclampS
       continue
     }
     // Of two sets the one that is free first; of equals the cooler.
@@ -120,7 +123,7 @@ export function paceOf(request: PaceRequest): Pace {
     const { restedS, clamp } = restAndClamp(set, blade, request, conditions)
     const pullAtS = atS + restedS
     set.atS = pullAtS + PULL_S + clamp.seconds
-    set.freeS = set.atS + UNCLAMP_S
+    set.freeS = set.atS + unclampS
     pulls.push({
       id: blade.id,
       set: sets.indexOf(set) + 1,
@@ -135,7 +138,7 @@ export function paceOf(request: PaceRequest): Pace {
     restS += restedS
     doorS = pullAtS + request.doorRecoveryS
     // Alone, one pair of hands pulls and empties; with a helper the puller is free as soon as the vice is shut.
-    handsS = pullAtS + PULL_S + (request.people === 1 && request.sets === 1 ? clamp.seconds + UNCLAMP_S : 0)
+    handsS = pullAtS + PULL_S + (request.people === 1 && request.sets === 1 ? clamp.seconds + unclampS : 0)
   }
   return { pulls, totalS: Math.max(0, ...pulls.map(p => p.outAtS)), restS }
 }

@@ -83,6 +83,7 @@ export const BOUNDS = {
   lossWPerK: { min: 0.05, max: 5 },
   roomC: { min: -10, max: 45 },
   inspectMin: { min: 2, max: 120 },
+  handsMoreS: { min: -5, max: 120 },
   roomM3: { min: 4, max: 5000 },
   airChangesPerH: { min: 0, max: 60 },
   boxLengthMm: { min: 50, max: 3000 },

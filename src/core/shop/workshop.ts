@@ -91,6 +91,8 @@ export const workshopSchema = z.object({
     /** Sets of plates, and people at the quench; absent: one of each. */
     sets: z.union([z.literal(1), z.literal(2)]).optional(),
     people: z.union([z.literal(1), z.literal(2)]).optional(),
+    /** So much longer than usual hands take between a blade out of the plates and the next pull, s; and since when that is reckoned with. */
+    handsMore: z.object({ s: bounded('handsMoreS'), since: instant }).optional(),
     /** What the maker's own thermometer taught: contact, and plates to air; absent: the usual. */
     fit: z
       .object({

@@ -1,11 +1,12 @@
 import { useMemo } from 'react'
-import { howItWent, inspectTimeOf } from '../../core/day/went'
+import { howItWent, inspectTimeOf, pullTimeOf } from '../../core/day/went'
 import { inspectMinOf } from '../../core/job/pace'
 import type { Batch } from '../../core/shop/batch'
+import { BOUNDS } from '../../core/shop/bounds'
 import type { Run } from '../../core/shop/run'
 import { saveShop } from '../../store/records'
 import { useSay } from '../../ui/Units'
-import { apartWords, inspectWords, taskWords, wentWords } from '../../words/day'
+import { apartWords, inspectWords, pullsWords, taskWords, wentWords } from '../../words/day'
 import { marksOfBlades } from '../../words/lists'
 import { useShopNow } from '../shop-context'
 import { clockAt } from './day-view'
@@ -54,11 +55,38 @@ export function DayWent({ day: { origin }, batches, runs }: Props) {
         })}
       </ol>
       <InspectTaught runs={runs} />
+      <PullsTaught runs={runs} />
     </section>
   )
 }
 
-/** How long looking a load over takes here, and whether plans are to reckon with that. */
+interface TaughtProps {
+  readonly says: string | null
+  /** Takes what was taught into the plans; null where there is nothing to take. */
+  readonly take: { readonly label: string; readonly act: () => void } | null
+  /** Back to what is usual; null where that is reckoned with. */
+  readonly undo: (() => void) | null
+}
+
+/** What runs taught of one task, and whether plans are to reckon with it. */
+const Taught = ({ says, take, undo }: TaughtProps) =>
+  says === null && undo === null ? null : (
+    <p className="flex flex-wrap items-center gap-x-3 py-2">
+      {says}
+      {take && (
+        <button type="button" className="btn" onClick={take.act}>
+          {take.label}
+        </button>
+      )}
+      {undo && (
+        <button type="button" className="btn btn-plain link" onClick={undo}>
+          Back to what is usual
+        </button>
+      )}
+    </p>
+  )
+
+/** How long looking a load over takes here. */
 function InspectTaught({ runs }: { runs: readonly Run[] }) {
   const say = useSay()
   const shop = useShopNow()
@@ -66,20 +94,47 @@ function InspectTaught({ runs }: { runs: readonly Run[] }) {
   const planned = inspectMinOf(shop)
   const use = (inspectMin: number | undefined) =>
     void saveShop(({ inspectMin: _, ...now }) => (inspectMin === undefined ? now : { ...now, inspectMin }), INSPECT)
-  if (!taught && shop.inspectMin === undefined) return null
   return (
-    <p className="flex flex-wrap items-center gap-x-3 py-2">
-      {taught && inspectWords(taught, planned, say)}
-      {taught && taught.minutes !== planned && (
-        <button type="button" className="btn" onClick={() => use(taught.minutes)}>
-          Reckon with {say.minutes(taught.minutes)}
-        </button>
-      )}
-      {shop.inspectMin !== undefined && (
-        <button type="button" className="btn btn-plain link" onClick={() => use(undefined)}>
-          Back to what is usual
-        </button>
-      )}
-    </p>
+    <Taught
+      says={taught && inspectWords(taught, planned, say)}
+      take={
+        taught && taught.minutes !== planned
+          ? { label: `Reckon with ${say.minutes(taught.minutes)}`, act: () => use(taught.minutes) }
+          : null
+      }
+      undo={shop.inspectMin === undefined ? null : () => use(undefined)}
+    />
+  )
+}
+
+/** Less is no difference for hands, s. */
+const LEAST_MORE_S = 3
+
+/** How much longer hands take at the plates here. */
+function PullsTaught({ runs }: { runs: readonly Run[] }) {
+  const say = useSay()
+  const { plates } = useShopNow()
+  const known = plates.handsMore
+  const taught = useMemo(() => pullTimeOf([...runs].reverse(), known?.since ?? null), [runs, known])
+  const moreS = Math.min(BOUNDS.handsMoreS.max, Math.max(BOUNDS.handsMoreS.min, (known?.s ?? 0) + (taught?.moreS ?? 0)))
+  const use = (s: number | null) => {
+    const since = new Date().toISOString()
+    void saveShop(({ plates: { handsMore: _, ...rest }, ...now }) => {
+      return { ...now, plates: s === null ? rest : { ...rest, handsMore: { s, since } } }
+    }, 'Hands at the plates')
+  }
+  return (
+    <Taught
+      says={taught && pullsWords(taught, say)}
+      take={
+        taught && Math.abs(taught.moreS) >= LEAST_MORE_S
+          ? {
+              label: `Reckon with ${say.seconds(Math.abs(moreS))} ${moreS < 0 ? 'less' : 'more'} a pull`,
+              act: () => use(moreS),
+            }
+          : null
+      }
+      undo={known ? () => use(null) : null}
+    />
   )
 }
