@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { dayBatchOf } from '../../testing/shop-day'
 import { batchCost } from '../job/batch-cost'
 import { setCount } from '../job/tray-edit'
 import { withBlades } from '../shop/batch-records'
@@ -14,16 +15,7 @@ const LINE = BATCH?.lines[0]
 if (!BATCH || !LINE) throw new Error('the demo has no batch to plan')
 const VISITS = 60_000
 const day = (change: Partial<ShopDay> = {}): ShopDay => ({
-  batches: [
-    {
-      batch: BATCH,
-      progress: new Map(),
-      running: false,
-      notBeforeMin: 0,
-      notAfterMin: Number.POSITIVE_INFINITY,
-      deadlineMin: null,
-    },
-  ],
+  batches: [dayBatchOf(BATCH)],
   shop: demo.shop,
   work: [[0, 2880]],
   helper: [],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { dayBatchOf } from '../../testing/shop-day'
 import { standing } from '../job/blade-state'
 import { heatBeforeOf, isOfHeat, putIntoHeat, takenFromHeat } from '../job/heat-marks'
 import { bladesOf } from '../job/tray'
@@ -18,15 +19,7 @@ const AT = '2026-03-02T09:00:00.000Z'
 const planned = (batches: readonly Batch[], change: Partial<DayBatch> = {}) => {
   const { plan, why } = planShopDay(
     {
-      batches: batches.map(batch => ({
-        batch,
-        progress: new Map(),
-        running: false,
-        notBeforeMin: 0,
-        notAfterMin: Number.POSITIVE_INFINITY,
-        deadlineMin: null,
-        ...change,
-      })),
+      batches: batches.map(batch => dayBatchOf(batch, change)),
       shop: demo.shop,
       work: [[0, 8000]],
       helper: [],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PROTECTION } from '../../data/protection'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { dayBatchOf } from '../../testing/shop-day'
 import { withBlades } from '../shop/batch-records'
 import { dayPower } from './day-power'
 import type { Window } from './problem'
@@ -23,14 +24,12 @@ const TWO_DAYS: readonly Window[] = [
 const planned = (cheap: readonly Window[], work: readonly Window[] = TWO_DAYS) => {
   const { plan, why } = planShopDay(
     {
-      batches: [0, 1920].map(notBeforeMin => ({
-        batch: { ...BATCH, id: `${notBeforeMin}` },
-        progress: new Map(),
-        running: false,
-        notBeforeMin,
-        notAfterMin: Number.POSITIVE_INFINITY,
-        deadlineMin: notBeforeMin === 0 ? 1400 : null,
-      })),
+      batches: [0, 1920].map(notBeforeMin =>
+        dayBatchOf(
+          { ...BATCH, id: `${notBeforeMin}` },
+          { notBeforeMin, deadlineMin: notBeforeMin === 0 ? 1400 : null },
+        ),
+      ),
       shop: shopWith(cheap.length > 0 ? CHEAP : undefined),
       work,
       helper: [],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
+import { dayBatchOf } from '../../testing/shop-day'
 import { batchDayOf } from '../job/batch-day'
 import { firstStretchesOf } from '../job/batch-figures'
 import { standing } from '../job/blade-state'
@@ -22,15 +23,7 @@ const at = (kind: string, atMin: number, round = 0) =>
   new Map(
     standing(bladesOf(BATCH)).map(blade => [blade.id, { kind, atMin, loadedMin: atMin, round }]),
   ) as DayBatch['progress']
-const dayBatch = (change: Partial<DayBatch> = {}): DayBatch => ({
-  batch: BATCH,
-  progress: new Map(),
-  running: false,
-  notBeforeMin: 0,
-  notAfterMin: Number.POSITIVE_INFINITY,
-  deadlineMin: null,
-  ...change,
-})
+const dayBatch = (change: Partial<DayBatch> = {}): DayBatch => dayBatchOf(BATCH, change)
 const day = (change: Partial<ShopDay> = {}): ShopDay => ({
   batches: [dayBatch()],
   shop: demo.shop,
