@@ -26,7 +26,7 @@ const BackUps = lazy(() => import('./BackUps'))
 const Messages = lazy(() => import('../ui/Messages'))
 
 /** A page that stands so long has come to rest, ms. */
-const AT_REST_MS = 4000
+const AT_REST_MS = 1500
 
 /** Lets the dialogs' scroll lock through the content security policy: by the number the page came with. */
 if (typeof document !== 'undefined')
