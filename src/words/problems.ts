@@ -212,6 +212,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'code-broken': () => 'This code cannot be read whole. Show it anew, larger or brighter.',
   'records-empty': () =>
     'There is nothing in this file: a first line of headings and a line for each blade are needed.',
+  'records-too-large': p => `This file is over ${p.mostMegabytes} MB: it is no list of blades. Part it by years.`,
   'records-too-long': p => `This file has ${p.rows} lines; up to ${p.most} are read. Part it by years.`,
   'records-nothing': (p, say) =>
     `No line of it is a blade.${p.first ? ` ${rowWords(p.first, say)}` : ''} Say which column holds what.`,

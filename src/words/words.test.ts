@@ -141,6 +141,7 @@ const PROBLEMS: ProblemCodes = {
   'code-newer': {},
   'code-broken': {},
   'records-empty': {},
+  'records-too-large': { mostMegabytes: 10 },
   'records-too-long': { rows: 30_000, most: 20_000 },
   'records-nothing': { first: problem('record-date', { text: 'May' }, '2') },
   'record-date': { text: 'May' },

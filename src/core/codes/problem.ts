@@ -127,6 +127,7 @@ export interface ProblemCodes {
   'code-newer': Nothing
   'code-broken': Nothing
   'records-empty': Nothing
+  'records-too-large': { readonly mostMegabytes: number }
   'records-too-long': { readonly rows: number; readonly most: number }
   'records-nothing': { readonly first: Problem | null }
   'record-date': { readonly text: string }

@@ -67,7 +67,7 @@ export default function ReadCode() {
         />
       )}
       {problems.length > 0 && <Problems of={problems} />}
-      {carried && <Take carried={carried} />}
+      {carried && <Take key={carried.kind === 'recipe' ? carried.recipe.id : carried.blade.id} carried={carried} />}
     </div>
   )
 }

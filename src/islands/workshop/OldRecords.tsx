@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
 import { problem } from '../../core/codes/problem'
+import { fail } from '../../core/codes/result'
 import { decodeText } from '../../core/files/encoding'
 import {
   matchColumns,
@@ -52,11 +53,7 @@ export default function OldRecords({ file, onDone }: { file: File; onDone: () =>
 }
 
 async function read(file: File) {
-  if (file.size > MOST_MB * 1e6)
-    return {
-      ok: false,
-      problems: [problem('records-too-long', { rows: Math.round(file.size / 40), most: 20_000 })],
-    } as const
+  if (file.size > MOST_MB * 1e6) return fail('records-too-large', { mostMegabytes: MOST_MB })
   return readTable(decodeText(new Uint8Array(await file.arrayBuffer())))
 }
 
