@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
 import { dayBatchOf } from '../../testing/shop-day'
+import { gradeOf } from '../../testing/tray'
 import { standing } from '../job/blade-state'
 import { heatBeforeOf, isOfHeat, putIntoHeat, takenFromHeat } from '../job/heat-marks'
 import { bladesOf } from '../job/tray'
 import type { Batch } from '../shop/batch'
 import { withBlades } from '../shop/batch-records'
+import { planFor } from '../steel/grades'
 import { planShopDay } from './shop-day'
 import type { DayBatch } from './shop-problem'
 
@@ -89,6 +91,28 @@ describe('an anneal before the load', () => {
     // 900 °C for two hours, then 10 to 15 °C an hour down to 650 °C, then the oven off: more than 18 h. Common practice, no published source.
     expect((out?.startMin ?? 0) - (into?.startMin ?? 0)).toBeGreaterThan(18 * 60)
     expect(at(plan, 'load')[0]?.startMin).toBeGreaterThan(out?.endMin ?? 0)
+  })
+})
+
+describe('steels of one batch that are annealed each in its own way', () => {
+  const [one, other] = BATCH.groups
+  const cycles: Batch = {
+    ...BATCH,
+    // Of one temper, one cold and one limit, so that they go on together after the quench.
+    groups: BATCH.groups.map(group => ({
+      ...group,
+      ...planFor(gradeOf(group === other ? '100Cr6' : 'C75S')),
+      route: { ...group.route, tempers: one?.route.tempers ?? [], cold: one?.route.cold ?? null },
+    })),
+    blades: BATCH.blades.map(blade => ({ ...blade, before: { batchId: 'b', bladeId: 'old', hardened: 1 } })),
+  }
+  it('are two closings, each with its own length and blades', () => {
+    const stays = planned([cycles])
+      .lanes.flatMap(lane => lane.stays)
+      .filter(stay => stay.before === 'anneal')
+    expect(stays).toHaveLength(2)
+    expect(new Set(stays.map(stay => stay.atC)).size).toBe(2)
+    expect(new Set(stays.flatMap(stay => stay.groups)).size).toBe(stays.flatMap(stay => stay.groups).length)
   })
 })
 

@@ -124,7 +124,7 @@ export function shopProblem(day: ShopDay): ShopProblem {
   const groups: ShopGroup[] = []
   const dayGroups: DayGroup[] = []
   const atoms = parts.map(({ from, blades, going }) =>
-    (going ? [blades] : groupsOf(blades, null)).map(own => {
+    (going ? [blades] : bySteel(groupsOf(blades, null))).map(own => {
       const id = `${from.batch.id}~${groups.length}`
       groups.push({ id, batchId: from.batch.id, blades: own })
       return dayGroups.push(dayGroupOf(id, own, going ? from : null, from.deadlineMin)) - 1
@@ -216,6 +216,14 @@ function groupsOf(blades: readonly BatchBlade[], from: DayBatch | null): BatchBl
   }
   return [...sets.values()]
 }
+
+/** Each steel apart: a heat before the hardening is of one steel. Those that go on alike are one again after the quench. */
+const bySteel = (groups: readonly (readonly BatchBlade[])[]): BatchBlade[][] =>
+  groups.flatMap(blades =>
+    [...new Set(blades.map(({ group }) => group.gradeId))].map(id =>
+      blades.filter(({ group }) => group.gradeId === id),
+    ),
+  )
 
 /** All its tempers are behind it. */
 const isDone = (blade: BatchBlade, { progress }: DayBatch): boolean => {

@@ -150,7 +150,7 @@ function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
       <div className="mt-4">
         <StateField batch={batch} blade={blade} />
       </div>
-      <div className="mt-4 flex gap-2">
+      <div className="mt-4 flex flex-wrap gap-2">
         <a className="btn btn-ember" href={`/batch/${batch.id}/measure`}>
           Enter a reading
         </a>
