@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { type Batch, batchSchema } from '../core/shop/batch'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 

@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { runBladeSchema, runStepSchema } from '../core/shop/run'
 import { db } from './database'
 
-const planSchema = z.object({ steps: z.array(runStepSchema).min(1), blades: z.array(runBladeSchema) })
+const planSchema = z.object({ steps: z.array(runStepSchema).check(z.minLength(1)), blades: z.array(runBladeSchema) })
 export type LastPlan = z.infer<typeof planSchema>
 
 const keyOf = (batchIds: readonly string[]) => `plan ${batchIds.join(' ')}`

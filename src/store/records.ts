@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Saving } from '../core/codes/result'
 import { isContinuing } from '../core/continuing'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -130,7 +130,7 @@ export async function removeReading(id: string, label: string): Promise<boolean>
 }
 
 /** A record as its schema has it, or why it does not fit. */
-function fitted<S extends z.ZodType>(schema: S, record: unknown): z.infer<S> | Promise<Saving> {
+function fitted<S extends z.ZodMiniType>(schema: S, record: unknown): z.infer<S> | Promise<Saving> {
   try {
     return fitting(schema, record)
   } catch (error) {
@@ -161,7 +161,13 @@ export const changeLog = (
   id: string,
   part: Partial<Pick<OvenLog, 'points' | 'loadedMin' | 'pulledMin'>>,
 ): Promise<Saving> =>
-  saving(() => db.logs.where('id').equals(id).and(isThere).modify(fitting(ovenLogSchema.partial(), part)))
+  saving(() =>
+    db.logs
+      .where('id')
+      .equals(id)
+      .and(isThere)
+      .modify(fitting(z.partial(ovenLogSchema), part)),
+  )
 
 /** Takes a log off: it rests in the Workshop until it is brought back. */
 export const removeLog = async (log: OvenLog): Promise<Saving> =>

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { newProblems, type Problem, problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { problemsOf } from '../core/shop/problems'
@@ -26,7 +26,7 @@ export class Unfit extends Error {
 }
 
 /** A record as its schema has it. Throws Unfit inside `saving`, which turns it into problems. */
-export function fitting<S extends z.ZodType>(schema: S, record: unknown): z.infer<S> {
+export function fitting<S extends z.ZodMiniType>(schema: S, record: unknown): z.infer<S> {
   const parsed = schema.safeParse(record)
   if (!parsed.success) throw new Unfit(problemsOf(parsed.error, record))
   return parsed.data
@@ -36,7 +36,7 @@ export function fitting<S extends z.ZodType>(schema: S, record: unknown): z.infe
  * A record with a change in it as its schema has it. What did not fit before the change does not stand in its way. Throws Unfit as
  * `fitting` does.
  */
-export function fittingChange<R>(schema: z.ZodType<R>, before: ReadOnly<R>, after: ReadOnly<R>): ReadOnly<R> {
+export function fittingChange<R>(schema: z.ZodMiniType<R>, before: ReadOnly<R>, after: ReadOnly<R>): ReadOnly<R> {
   const parsed = schema.safeParse(after)
   if (parsed.success) return parsed.data as ReadOnly<R>
   const was = schema.safeParse(before)

@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { QUESTIONS, SERVED } from './questions'
 import { errorResponse } from './shapes'
 
-const content = (schema: z.ZodType, io: 'input' | 'output') => ({
+const content = (schema: z.ZodMiniType, io: 'input' | 'output') => ({
   'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
 })
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import type { Result } from '../codes/result'
 import type { ShopMemory } from '../learn/shop-memory'
 import { problemsOf } from '../shop/problems'
@@ -9,8 +9,8 @@ import type { steelSchema } from './shapes'
 
 /** One question the core answers, with the shapes that guard both sides of its door. */
 export interface Question<
-  Request extends z.ZodType = z.ZodType,
-  Response extends z.ZodType = z.ZodType,
+  Request extends z.ZodMiniType = z.ZodMiniType,
+  Response extends z.ZodMiniType = z.ZodMiniType,
   Answer extends ReadOnly<z.infer<Response>> = ReadOnly<z.infer<Response>>,
 > {
   readonly summary: string
@@ -21,15 +21,15 @@ export interface Question<
 }
 
 /** Ties a question's answer to its shapes. */
-export const question = <Q extends z.ZodType, R extends z.ZodType, A extends ReadOnly<z.infer<R>>>(
+export const question = <Q extends z.ZodMiniType, R extends z.ZodMiniType, A extends ReadOnly<z.infer<R>>>(
   q: Question<Q, R, A>,
 ): Question<Q, R, A> => q
 
 /** A question of any kind, as a door holds it: what comes in and goes out is only known by its shapes. */
 export interface AnyQuestion {
   readonly summary: string
-  readonly request: z.ZodType
-  readonly response: z.ZodType
+  readonly request: z.ZodMiniType
+  readonly response: z.ZodMiniType
   // biome-ignore lint/suspicious/noExplicitAny: the request was parsed by the shape beside it.
   readonly answer: (request: any, memory: ShopMemory) => Result<unknown>
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fail, ok, type Result } from '../codes/result'
 import { bladesOf } from '../job/tray'
 import { type Batch, batchRecordSchema } from '../shop/batch'
@@ -18,7 +18,7 @@ const carriedSchema = z.discriminatedUnion('kind', [
     kind: z.literal('blade'),
     batch: batchRecordSchema,
     blade: bladeSchema,
-    readings: z.array(readingSchema).max(MOST_READINGS),
+    readings: z.array(readingSchema).check(z.maxLength(MOST_READINGS)),
   }),
 ])
 export type Carried = ReadOnly<z.infer<typeof carriedSchema>>

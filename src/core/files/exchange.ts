@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fail, ok, type Result } from '../codes/result'
 import { batchRecordSchema } from '../shop/batch'
 import { bladeSchema } from '../shop/blade'
@@ -23,14 +23,14 @@ export const exchangeSchema = z.object({
   version: z.literal(EXCHANGE_VERSION),
   exportedAt: z.iso.datetime(),
   shop: workshopSchema,
-  batches: z.array(batchRecordSchema).max(20_000),
-  blades: z.array(bladeSchema).max(200_000),
-  readings: z.array(readingSchema).max(500_000),
-  recipes: z.array(recipeSchema).max(5_000),
-  runs: z.array(runSchema).max(20_000),
-  grades: z.array(gradeSheetSchema).max(1_000),
-  logs: z.array(ovenLogSchema).max(5_000),
-  pictures: z.array(pictureSchema).max(20_000),
+  batches: z.array(batchRecordSchema).check(z.maxLength(20_000)),
+  blades: z.array(bladeSchema).check(z.maxLength(200_000)),
+  readings: z.array(readingSchema).check(z.maxLength(500_000)),
+  recipes: z.array(recipeSchema).check(z.maxLength(5_000)),
+  runs: z.array(runSchema).check(z.maxLength(20_000)),
+  grades: z.array(gradeSheetSchema).check(z.maxLength(1_000)),
+  logs: z.array(ovenLogSchema).check(z.maxLength(5_000)),
+  pictures: z.array(pictureSchema).check(z.maxLength(20_000)),
 })
 
 /** Everything a workshop holds, as one file. */
@@ -92,7 +92,7 @@ function logsWithLoads(file: StoredFile): unknown {
   return rowsOf(file.logs).map(log => logWithLoad(log, byId.get(log.batchId)))
 }
 
-const headSchema = z.object({ format: z.string(), version: z.int().min(1) })
+const headSchema = z.object({ format: z.string(), version: z.int().check(z.minimum(1)) })
 
 /** Problems of a broken file that are worth saying; the rest is counted. */
 const MOST_PROBLEMS = 5

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { FOLD_WAYS } from '../../data/foil'
 import { ENTRY_SCHOOLS } from '../../data/ovens'
 import { PROTECTION_NAMES } from '../../data/protection'
@@ -13,13 +13,13 @@ export const envelopeSchema = z.object({
   foldMm: bounded('foldMm'),
   endMm: bounded('foilEndMm'),
   edgeMm: bounded('foilEdgeMm'),
-  way: z.enum(FOLD_WAYS).optional(),
-  beside: wholeBounded('bladesBeside').optional(),
-  endToEnd: wholeBounded('bladesEndToEnd').optional(),
-  gapMm: bounded('foilGapMm').optional(),
+  way: z.optional(z.enum(FOLD_WAYS)),
+  beside: z.optional(wholeBounded('bladesBeside')),
+  endToEnd: z.optional(wholeBounded('bladesEndToEnd')),
+  gapMm: z.optional(bounded('foilGapMm')),
 })
 
-export const symptomSchema = z.enum(['chips', 'rolls']).nullable()
+export const symptomSchema = z.nullable(z.enum(['chips', 'rolls']))
 
 export const OPTION_KINDS = ['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap'] as const
 
@@ -29,8 +29,8 @@ export const decisionSchema = z.discriminatedUnion('by', [
     by: z.literal('option'),
     at: instant,
     kind: z.enum(OPTION_KINDS),
-    temper: temperSchema.nullable(),
-    cold: coldSchema.nullable(),
+    temper: z.nullable(temperSchema),
+    cold: z.nullable(coldSchema),
     /** What had been measured, and where in the route. */
     from: z.object({ stage: stageSchema, hrc: bounded('readingHrc'), u95: between(0, 20) }),
     target: z.object({ min: between(0, 80), max: between(0, 80) }),
@@ -39,7 +39,7 @@ export const decisionSchema = z.discriminatedUnion('by', [
     note: textUpTo('why'),
   }),
   /** Told in words, as earlier versions kept it. */
-  z.object({ by: z.literal('words'), at: instant, what: z.string().max(400), why: textUpTo('why') }),
+  z.object({ by: z.literal('words'), at: instant, what: z.string().check(z.maxLength(400)), why: textUpTo('why') }),
 ])
 
 /** The blades of one grade in a batch, with their target and route. */
@@ -49,20 +49,20 @@ export const groupSchema = z.object({
   gradeId: id,
   gradeName: textUpTo('gradeName'),
   /** The maker's own sheet of the grade, as it stood when the route was planned; absent for a shipped grade. */
-  sheet: gradeSheetSchema.optional(),
+  sheet: z.optional(gradeSheetSchema),
   /** The maker's name for the bar or delivery the blades are cut from. */
-  lot: textUpTo('lot').optional(),
+  lot: z.optional(textUpTo('lot')),
   /** What a kilogram of that bar cost; absent: as the Workshop has it. */
-  steelPerKg: bounded('steelPricePerKg').optional(),
+  steelPerKg: z.optional(bounded('steelPricePerKg')),
   target: targetSchema,
   route: routeSchema,
   /** Parts of the route that the maker set; the others follow what is suggested until the blades are hardened. */
-  fixed: z.array(z.enum(ROUTE_PARTS)).max(ROUTE_PARTS.length),
-  recipeId: id.nullable(),
+  fixed: z.array(z.enum(ROUTE_PARTS)).check(z.maxLength(ROUTE_PARTS.length)),
+  recipeId: z.nullable(id),
   symptom: symptomSchema,
   /** The steel of this batch that it is tried beside, with one thing of its route changed. */
-  trialOf: id.optional(),
-  decisions: z.array(decisionSchema).max(200),
+  trialOf: z.optional(id),
+  decisions: z.array(decisionSchema).check(z.maxLength(200)),
 })
 
 export const HEATS_BEFORE = ['anneal', 'relieve'] as const
@@ -70,71 +70,77 @@ export const HEATS_BEFORE = ['anneal', 'relieve'] as const
 /** A heat of some blades before their hardening: when they went in, and when they came out. */
 const heatBeforeSchema = z.object({
   kind: z.enum(HEATS_BEFORE),
-  bladeIds: z.array(id).max(MOST.storedBlades),
+  bladeIds: z.array(id).check(z.maxLength(MOST.storedBlades)),
   inAt: instant,
-  outAt: instant.nullable(),
+  outAt: z.nullable(instant),
 })
 
 /** A batch as it is stored: its blades are records of their own. */
 export const batchRecordSchema = z.object({
   id,
   /** Counts the saves; a second tab sees by it that the batch moved on. */
-  rev: z.int().min(0),
+  rev: z.int().check(z.minimum(0)),
   name: textUpTo('batchName'),
   createdAt: instant,
   updatedAt: instant,
-  deletedAt: instant.nullable(),
-  groups: z.array(groupSchema).min(1).max(MOST.groups),
-  lines: z.array(lineSchema).max(MOST.lines),
+  deletedAt: z.nullable(instant),
+  groups: z.array(groupSchema).check(z.minLength(1), z.maxLength(MOST.groups)),
+  lines: z.array(lineSchema).check(z.maxLength(MOST.lines)),
   envelope: envelopeSchema,
   /** What keeps air from the steel; absent: foil. */
-  protection: z.enum(PROTECTION_NAMES).optional(),
+  protection: z.optional(z.enum(PROTECTION_NAMES)),
   /** Stress relief before hardening, where it was machined hard. */
-  stressRelief: z.boolean().optional(),
+  stressRelief: z.optional(z.boolean()),
   /** When heats before the hardening went in and came out; absent: they did not. */
-  heatsBefore: z.array(heatBeforeSchema).max(40).optional(),
+  heatsBefore: z.optional(z.array(heatBeforeSchema).check(z.maxLength(40))),
   /** Sheets laid on the roll by hand; it holds for the sheets it was made for, named by their sizes. */
-  foilLayout: z
-    .object({
-      sheets: z.string().max(4000),
-      places: z
-        .array(z.object({ piece: z.int(), xMm: between(-100, 3000), yMm: between(-100, 50_000), rotated: z.boolean() }))
-        .max(400),
-    })
-    .nullable()
-    .optional(),
+  foilLayout: z.optional(
+    z.nullable(
+      z.object({
+        sheets: z.string().check(z.maxLength(4000)),
+        places: z
+          .array(
+            z.object({ piece: z.int(), xMm: between(-100, 3000), yMm: between(-100, 50_000), rotated: z.boolean() }),
+          )
+          .check(z.maxLength(400)),
+      }),
+    ),
+  ),
   /** When the foil was taken off the stock. */
-  foilCutAt: instant.nullable().optional(),
+  foilCutAt: z.optional(z.nullable(instant)),
   /** How much of the roll that was, m. */
-  foilCutM: between(0, 1000).optional(),
+  foilCutM: z.optional(between(0, 1000)),
   /** The oven that hardens it, and what it was called then: said where it is no longer in the workshop. */
-  ovenId: id.nullable(),
+  ovenId: z.nullable(id),
   ovenName: textUpTo('ovenName'),
   /** How packets come to heat; absent: equalised where a grade asks for it, else on the way up. */
-  entry: z.enum(ENTRY_SCHOOLS).optional(),
+  entry: z.optional(z.enum(ENTRY_SCHOOLS)),
   /** When it is to be hardened, as far as the maker said: from an instant on, or then exactly; done by; or not yet at all. */
-  day: z
-    .object({ from: instant.nullable(), exactly: z.boolean(), doneBy: instant.nullable(), later: z.boolean() })
-    .optional(),
-  countedOut: wholeBounded('countedOut').nullable(),
+  day: z.optional(
+    z.object({ from: z.nullable(instant), exactly: z.boolean(), doneBy: z.nullable(instant), later: z.boolean() }),
+  ),
+  countedOut: z.nullable(wholeBounded('countedOut')),
   note: textUpTo('note'),
   /** What an older version noted under marks that no blade of the batch bears, or that two bear. */
-  unplaced: z
-    .array(
-      z.object({
-        mark: z.string().max(60),
-        packet: packetSchema.optional(),
-        inspection: inspectionSchema.optional(),
-        tempers: z.array(temperSchema).max(MOST.tempers).optional(),
-        files: z.array(fileTestSchema).max(20).optional(),
-      }),
-    )
-    .max(400)
-    .optional(),
+  unplaced: z.optional(
+    z
+      .array(
+        z.object({
+          mark: z.string().check(z.maxLength(60)),
+          packet: z.optional(packetSchema),
+          inspection: z.optional(inspectionSchema),
+          tempers: z.optional(z.array(temperSchema).check(z.maxLength(MOST.tempers))),
+          files: z.optional(z.array(fileTestSchema).check(z.maxLength(20))),
+        }),
+      )
+      .check(z.maxLength(400)),
+  ),
 })
 
 /** A batch with its blades: what everything outside the storage knows as a batch. */
-export const batchSchema = batchRecordSchema.extend({ blades: z.array(bladeSchema).max(MOST.storedBlades) })
+export const batchSchema = z.extend(batchRecordSchema, {
+  blades: z.array(bladeSchema).check(z.maxLength(MOST.storedBlades)),
+})
 
 export type Envelope = ReadOnly<z.infer<typeof envelopeSchema>>
 export type Decision = ReadOnly<z.infer<typeof decisionSchema>>

@@ -1,10 +1,10 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { BLADE_STATES } from '../../data/blade-states'
 import { EDGE_PLACES, EDGE_RESULTS, EDGE_TESTS, RUST_RESULTS } from '../../data/edge-tests'
 import { FINISH_TASKS } from '../../data/finishing'
 import { BENT_AT, COLOURS } from '../../data/inspection'
 import { TIP_SHAPES } from '../../data/outline'
-import { between, bounded, id, instant, MOST, textUpTo, wholeBounded } from './bounds'
+import { between, bounded, id, instant, MOST, textUpTo, wholeBetween, wholeBounded } from './bounds'
 import type { ReadOnly } from './read-only'
 import { stageSchema, temperSchema } from './route'
 
@@ -18,10 +18,7 @@ export const outlineSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('imported'),
     from: textUpTo('fileName'),
-    points: z
-      .array(z.tuple([between(0, 1), between(0, 1)]))
-      .min(3)
-      .max(400),
+    points: z.array(z.tuple([between(0, 1), between(0, 1)])).check(z.minLength(3), z.maxLength(400)),
   }),
 ])
 
@@ -32,43 +29,43 @@ export const bladeSizeSchema = z.object({
 })
 
 /** One line of the tray: what its equal blades have in common. It stands for the blades that name it. */
-export const lineSchema = bladeSizeSchema.extend({
+export const lineSchema = z.extend(bladeSizeSchema, {
   id,
   groupId: id,
   /** What is scribed on the blades: alone for a single one, with a number behind it for several. */
   mark: textUpTo('mark'),
   bevels: z.enum(['pre-ground', 'full']),
   /** Left at the edge before hardening; absent: about 0.5 mm when pre-ground. */
-  edgeMm: bounded('edgeMm').optional(),
+  edgeMm: z.optional(bounded('edgeMm')),
   /** Where the tang ends, when it is tapered; absent: as thick as the spine. */
-  tangThicknessMm: bounded('tangThicknessMm').optional(),
-  outline: outlineSchema.optional(),
+  tangThicknessMm: z.optional(bounded('tangThicknessMm')),
+  outline: z.optional(outlineSchema),
 })
 
 /** What was seen of a blade when its foil came off. */
 export const inspectionSchema = z.object({
-  bowMm: bounded('bowMm').nullable(),
-  bentAt: z.enum(BENT_AT).nullable(),
+  bowMm: z.nullable(bounded('bowMm')),
+  bentAt: z.nullable(z.enum(BENT_AT)),
   cracked: z.boolean(),
-  colour: z.enum(COLOURS).nullable(),
-  skates: bounded('fileHrc').nullable(),
-  bites: bounded('fileHrc').nullable(),
-  hrc: bounded('readingHrc').nullable(),
+  colour: z.nullable(z.enum(COLOURS)),
+  skates: z.nullable(bounded('fileHrc')),
+  bites: z.nullable(bounded('fileHrc')),
+  hrc: z.nullable(bounded('readingHrc')),
 })
 
 /** What became of the packet a blade lay in: whether its seams are rolled, and what was seen of a leak. */
 export const packetSchema = z.object({
   sealed: z.boolean(),
-  leak: textUpTo('leak').nullable(),
+  leak: z.nullable(textUpTo('leak')),
   /** The run in which it was called to leak; absent where none was. */
-  leakRunId: id.optional(),
+  leakRunId: z.optional(id),
 })
 
 /** Files tried on a blade at a stage: the hardest that skated and the softest that bit, HRC. */
 export const fileTestSchema = z.object({
   stage: stageSchema,
-  skates: bounded('fileHrc').nullable(),
-  bites: bounded('fileHrc').nullable(),
+  skates: z.nullable(bounded('fileHrc')),
+  bites: z.nullable(bounded('fileHrc')),
   at: instant,
 })
 
@@ -78,22 +75,22 @@ export const edgeTestSchema = z.object({
   at: instant,
   kind: z.enum(EDGE_TESTS),
   /** What the maker calls a test of his own. */
-  name: textUpTo('testName').optional(),
+  name: z.optional(textUpTo('testName')),
   /** Edge angle a side, and what stands behind the edge. */
   edgeDeg: bounded('edgeDeg'),
-  behindMm: bounded('behindEdgeMm').optional(),
+  behindMm: z.optional(bounded('behindEdgeMm')),
   /** Grit it was sharpened to. */
-  grit: wholeBounded('grit').optional(),
+  grit: z.optional(wholeBounded('grit')),
   /** Strokes, blows, flexes or hours. */
-  amount: wholeBounded('testAmount').optional(),
+  amount: z.optional(wholeBounded('testAmount')),
   result: z.enum([...EDGE_RESULTS, ...RUST_RESULTS]),
-  depthMm: bounded('chipDepthMm').optional(),
-  where: z.enum(EDGE_PLACES).optional(),
+  depthMm: z.optional(bounded('chipDepthMm')),
+  where: z.optional(z.enum(EDGE_PLACES)),
   /** The blade of known hardness tested beside it, the same way. */
-  control: z.object({ name: textUpTo('mark'), hrc: bounded('hrc'), result: z.enum(EDGE_RESULTS) }).optional(),
+  control: z.optional(z.object({ name: textUpTo('mark'), hrc: bounded('hrc'), result: z.enum(EDGE_RESULTS) })),
   /** Entered by its number in a drawn order, without its mark. */
-  hidden: z.boolean().optional(),
-  note: textUpTo('remark').optional(),
+  hidden: z.optional(z.boolean()),
+  note: z.optional(textUpTo('remark')),
 })
 
 /** A blade's state from a moment on: what it came to, why, and to whom it went; by hand or by the run it befell in. */
@@ -101,8 +98,8 @@ export const bladeStateSchema = z.object({
   is: z.enum(BLADE_STATES),
   at: instant,
   why: textUpTo('why'),
-  to: textUpTo('buyer').optional(),
-  runId: id.optional(),
+  to: z.optional(textUpTo('buyer')),
+  runId: z.optional(id),
 })
 
 /**
@@ -114,39 +111,39 @@ export const bladeSchema = z.object({
   batchId: id,
   lineId: id,
   /** Its place in its line, from 1; it keeps it when others come and go. */
-  number: z.int().min(1).max(MOST.storedBlades),
+  number: wholeBetween(1, MOST.storedBlades),
   /** Unique in the whole log; empty until it is stored the first time. */
   serial: textUpTo('serial'),
   /** Taken off the tray again; what hung on it is kept, and comes back with it. */
-  removedAt: instant.nullable(),
+  removedAt: z.nullable(instant),
   /** Its place on the rack by hand: middle of the tang end from the door and across, mm. */
-  rack: z.object({ inMm: bounded('rackMm'), acrossMm: bounded('rackMm') }).optional(),
+  rack: z.optional(z.object({ inMm: bounded('rackMm'), acrossMm: bounded('rackMm') })),
   /** What became of the packet it lay in. */
-  packet: packetSchema.optional(),
-  inspection: inspectionSchema.optional(),
+  packet: z.optional(packetSchema),
+  inspection: z.optional(inspectionSchema),
   /** What it soaked in the run that hardened it, min; absent where no run followed it. */
-  soakedMin: between(0, 100_000).optional(),
+  soakedMin: z.optional(between(0, 100_000)),
   /** What it came to, in order; the newest counts. Absent: whole. */
-  states: z.array(bladeStateSchema).max(100).optional(),
+  states: z.optional(z.array(bladeStateSchema).check(z.maxLength(100))),
   /** Hardened before and annealed: the blade it was then, and how many times it was hardened until now. */
-  before: z.object({ batchId: id, bladeId: id, hardened: z.int().min(1).max(20) }).optional(),
+  before: z.optional(z.object({ batchId: id, bladeId: id, hardened: wholeBetween(1, 20) })),
   /** Tempers of its own, after those of its group. */
-  tempers: z.array(temperSchema).max(MOST.tempers).optional(),
-  files: z.array(fileTestSchema).max(20).optional(),
+  tempers: z.optional(z.array(temperSchema).check(z.maxLength(MOST.tempers))),
+  files: z.optional(z.array(fileTestSchema).check(z.maxLength(20))),
   /** How its edge was proved, oldest first. */
-  edgeTests: z.array(edgeTestSchema).max(100).optional(),
+  edgeTests: z.optional(z.array(edgeTestSchema).check(z.maxLength(100))),
   /** What was measured in finishing: the pivot hole before the heat, after it and its gauge, what is left behind the edge, and what was ground off a side. */
-  sizes: z
-    .object({
-      holeBeforeMm: bounded('holeMm').optional(),
-      holeAfterMm: bounded('holeMm').optional(),
-      gaugeMm: bounded('holeMm').optional(),
-      edgeLeftMm: bounded('edgeLeftMm').optional(),
-      groundOffMm: bounded('groundOffMm').optional(),
-    })
-    .optional(),
+  sizes: z.optional(
+    z.object({
+      holeBeforeMm: z.optional(bounded('holeMm')),
+      holeAfterMm: z.optional(bounded('holeMm')),
+      gaugeMm: z.optional(bounded('holeMm')),
+      edgeLeftMm: z.optional(bounded('edgeLeftMm')),
+      groundOffMm: z.optional(bounded('groundOffMm')),
+    }),
+  ),
   /** What of the finishing is done. */
-  finished: z.array(z.enum(FINISH_TASKS)).max(FINISH_TASKS.length).optional(),
+  finished: z.optional(z.array(z.enum(FINISH_TASKS)).check(z.maxLength(FINISH_TASKS.length))),
 })
 
 export type Line = ReadOnly<z.infer<typeof lineSchema>>

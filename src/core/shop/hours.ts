@@ -1,25 +1,26 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
+import { wholeBetween } from './bounds'
 import { rule } from './problems'
 import type { ReadOnly } from './read-only'
 
 /** From and to, min from the day's midnight; past midnight goes on into the next day. */
 const spanSchema = z
-  .tuple([z.int().min(0).max(1440), z.int().min(0).max(2880)])
-  .refine(([from, to]) => to > from, rule('most-below-least'))
+  .tuple([wholeBetween(0, 1440), wholeBetween(0, 2880)])
+  .check(z.refine(([from, to]) => to > from, rule('most-below-least')))
 
-const daySchema = z.array(spanSchema).max(4)
+const daySchema = z.array(spanSchema).check(z.maxLength(4))
 /** Days that differ, by their date 'YYYY-MM-DD'. */
-const daysSchema = z.record(z.string().regex(/^\d{4}-\d{2}-\d{2}$/), daySchema)
+const daysSchema = z.record(z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/)), daySchema)
 
 /** When hands are at work. */
 export const hoursSchema = z.object({
   /** Monday first. */
-  week: z.array(daySchema).length(7),
-  days: daysSchema.optional(),
+  week: z.array(daySchema).check(z.length(7)),
+  days: z.optional(daysSchema),
   /** The oven may heat up before hands are there. */
   heatsAlone: z.boolean(),
   /** When a second pair of hands is there beside the first; absent: never. */
-  helper: z.object({ week: z.array(daySchema).length(7), days: daysSchema.optional() }).optional(),
+  helper: z.optional(z.object({ week: z.array(daySchema).check(z.length(7)), days: z.optional(daysSchema) })),
 })
 
 export type Hours = ReadOnly<z.infer<typeof hoursSchema>>

@@ -1,6 +1,6 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ELEMENT_SIDES, OVEN_PRESETS, RAMP_KINDS, THERMOCOUPLES } from '../../data/ovens'
-import { between, bounded, id, instant, textUpTo, wholeBounded } from './bounds'
+import { between, bounded, id, instant, textUpTo, wholeBetween, wholeBounded } from './bounds'
 import type { ReadOnly } from './read-only'
 
 export const controllerSchema = z.object({
@@ -29,10 +29,7 @@ export const surveySchema = z.object({
   indicatedC: bounded('displayC'),
   /** Uncertainty of the survey's own thermocouple, one standard deviation, K. */
   sdK: bounded('thermometerSdK'),
-  points: z
-    .array(positionSchema.extend({ c: bounded('displayC') }))
-    .min(1)
-    .max(60),
+  points: z.array(z.extend(positionSchema, { c: bounded('displayC') })).check(z.minLength(1), z.maxLength(60)),
 })
 
 /** One comparison of the oven's display with a better thermometer at the same place. */
@@ -53,7 +50,7 @@ export const hardnessEvidenceSchema = z.object({
   atC: bounded('austenitizeC'),
   offsetK: bounded('correctionK'),
   sdK: between(0.2, 60),
-  readings: z.int().min(1).max(100_000),
+  readings: wholeBetween(1, 100_000),
 })
 
 export const evidenceSchema = z.discriminatedUnion('kind', [surveySchema, sensorCheckSchema, hardnessEvidenceSchema])
@@ -69,7 +66,7 @@ export const ovenFitSchema = z.object({
   power: between(0.5, 2),
   residualK: between(0, 500),
   /** Factors the log spoke about; the others are as assumed. */
-  identified: z.array(z.enum(['wallK', 'wallC', 'mass', 'leak', 'power'])).max(5),
+  identified: z.array(z.enum(['wallK', 'wallC', 'mass', 'leak', 'power'])).check(z.maxLength(5)),
 })
 
 const chamberSide = bounded('chamberSideMm')
@@ -88,13 +85,13 @@ export const ovenSchema = z.object({
   thermocouple: z.enum(THERMOCOUPLES),
   maxC: bounded('ovenMaxC'),
   /** Whether a fan moves the air, which halves a temper's lag; absent: not said. */
-  fan: z.boolean().optional(),
+  fan: z.optional(z.boolean()),
   controller: controllerSchema,
   correctionFrom: z.enum(['hand', 'evidence']),
   /** Set by hand: added to what the blade should see to get what is keyed in. */
   correctionC: bounded('correctionK'),
-  evidence: z.array(evidenceSchema).max(400),
-  fit: ovenFitSchema.nullable(),
+  evidence: z.array(evidenceSchema).check(z.maxLength(400)),
+  fit: z.nullable(ovenFitSchema),
 })
 
 export type Oven = ReadOnly<z.infer<typeof ovenSchema>>

@@ -1,5 +1,5 @@
-import { z } from 'zod'
-import { id, instant, textUpTo } from './bounds'
+import * as z from 'zod/mini'
+import { id, instant, textUpTo, wholeBetween } from './bounds'
 import type { ReadOnly } from './read-only'
 
 /** What a picture of a blade is of. */
@@ -15,16 +15,13 @@ export const pictureSchema = z.object({
   batchId: id,
   bladeId: id,
   at: instant,
-  deletedAt: instant.nullable(),
+  deletedAt: z.nullable(instant),
   of: z.enum(PICTURE_SUBJECTS),
   note: textUpTo('remark'),
-  widthPx: z.int().min(1).max(PICTURE_MOST_PX),
-  heightPx: z.int().min(1).max(PICTURE_MOST_PX),
+  widthPx: wholeBetween(1, PICTURE_MOST_PX),
+  heightPx: wholeBetween(1, PICTURE_MOST_PX),
   /** A JPEG, as base64. */
-  jpeg: z
-    .string()
-    .max(MOST_CHARACTERS)
-    .regex(/^[A-Za-z0-9+/]+=*$/),
+  jpeg: z.string().check(z.maxLength(MOST_CHARACTERS), z.regex(/^[A-Za-z0-9+/]+=*$/)),
 })
 
 export type Picture = ReadOnly<z.infer<typeof pictureSchema>>

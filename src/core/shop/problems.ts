@@ -1,8 +1,8 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { type Counted, type Problem, problem } from '../codes/problem'
 
 /** What does not fit a schema, each with its dotted path. `given` is what was parsed: it tells what is missing from what is wrong. */
-export const problemsOf = (error: z.ZodError, given: unknown): Problem[] =>
+export const problemsOf = (error: z.core.$ZodError, given: unknown): Problem[] =>
   error.issues.map(issue => problemOf(issue, issue.path.join('.'), given))
 
 const COUNTED: Readonly<Record<string, Counted>> = { string: 'characters', array: 'items' }

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { id, instant, textUpTo } from './bounds'
 import { gradeSheetSchema } from './grade-sheet'
 import type { ReadOnly } from './read-only'
@@ -10,13 +10,12 @@ export const recipeSchema = z.object({
   name: textUpTo('recipeName'),
   gradeId: id,
   gradeName: textUpTo('gradeName'),
-  sheet: gradeSheetSchema.optional(),
+  sheet: z.optional(gradeSheetSchema),
   target: targetSchema,
   retired: z.boolean(),
   versions: z
-    .array(z.object({ number: z.int().min(1), at: instant, route: routeSchema, why: textUpTo('why') }))
-    .min(1)
-    .max(200),
+    .array(z.object({ number: z.int().check(z.minimum(1)), at: instant, route: routeSchema, why: textUpTo('why') }))
+    .check(z.minLength(1), z.maxLength(200)),
 })
 
 export type Recipe = ReadOnly<z.infer<typeof recipeSchema>>

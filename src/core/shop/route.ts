@@ -1,11 +1,11 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { bounded, MOST } from './bounds'
 import { rule } from './problems'
 import type { ReadOnly } from './read-only'
 
 export const targetSchema = z
   .object({ min: bounded('hrc'), max: bounded('hrc') })
-  .refine(t => t.min < t.max, rule('target-upside-down', ['min']))
+  .check(z.refine(t => t.min < t.max, rule('target-upside-down', ['min'])))
 
 export const temperSchema = z.object({ atC: bounded('temperC'), holdMin: bounded('holdMin') })
 
@@ -14,7 +14,7 @@ export const coldSchema = z.object({
   holdMin: bounded('holdMin'),
   delayMin: bounded('delayMin'),
   /** A short low temper before the cold, for shapes that crack. */
-  snapTemperC: bounded('snapTemperC').optional(),
+  snapTemperC: z.optional(bounded('snapTemperC')),
 })
 
 /** The whole thermal history planned for a blade. */
@@ -22,14 +22,14 @@ export const routeSchema = z.object({
   austenitizeC: bounded('austenitizeC'),
   soakMin: bounded('soakMin'),
   quenchedToC: bounded('quenchedToC'),
-  cold: coldSchema.nullable(),
-  tempers: z.array(temperSchema).max(MOST.tempers),
+  cold: z.nullable(coldSchema),
+  tempers: z.array(temperSchema).check(z.maxLength(MOST.tempers)),
   /** What the soak starts from; absent: annealed. */
-  start: z.enum(['annealed', 'lamellar', 'hardened']).optional(),
+  start: z.optional(z.enum(['annealed', 'lamellar', 'hardened'])),
   /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
-  seconds800to500: bounded('seconds800to500').optional(),
+  seconds800to500: z.optional(bounded('seconds800to500')),
   /** Minutes in which the blade comes nearer to its cold by a factor e; absent: it is there well within the hold. */
-  chillTauMin: bounded('chillTauMin').optional(),
+  chillTauMin: z.optional(bounded('chillTauMin')),
 })
 
 /** Parts of a route that are suggested until the maker sets them. */

@@ -1,12 +1,12 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { INCIDENT_NAMES, SAFE_STATE, STOP_REASONS } from '../../data/incidents'
 import { bladeSizeSchema } from './blade'
-import { between, bounded, id, instant, MOST, textUpTo } from './bounds'
+import { between, bounded, id, instant, MOST, textUpTo, wholeBetween } from './bounds'
 import type { ReadOnly } from './read-only'
 
 const waitSchema = z.discriminatedUnion('kind', [
   /** Until the oven shows at least so much, and no more than so much: too hot is not ready either. °C as shown. */
-  z.object({ kind: z.literal('oven'), atLeastC: between(0, 1300), atMostC: between(0, 1400).optional() }),
+  z.object({ kind: z.literal('oven'), atLeastC: between(0, 1300), atMostC: z.optional(between(0, 1400)) }),
   z.object({ kind: z.literal('oven-below'), atMostC: between(0, 1300) }),
   z.object({ kind: z.literal('seconds'), seconds: between(0, 1_000_000) }),
   /**
@@ -45,34 +45,40 @@ export const runStepSchema = z.object({
   id,
   kind: z.enum(STEP_KINDS),
   /** What must come first; null: confirm at once. */
-  wait: waitSchema.nullable(),
+  wait: z.nullable(waitSchema),
   /** What the oven is set to while this step is the present one, °C; 0 is off. */
   ovenSetC: between(0, 1300),
   /** Blades this step moves or counts. */
-  bladeIds: z.array(id).max(MOST.storedBlades),
-  station: z.string().max(20),
+  bladeIds: z.array(id).check(z.maxLength(MOST.storedBlades)),
+  station: z.string().check(z.maxLength(20)),
   /** What the step's words name beside its kind; what a kind does not name is absent. */
   names: z.object({
     /** What the oven is set to next, and what it equalises at, °C as keyed. */
-    setC: between(0, 1400).optional(),
-    atC: between(-200, 1400).optional(),
-    holdMin: bounded('holdMin').optional(),
-    round: z.int().min(1).max(MOST.tempers).optional(),
-    thicknessMm: between(0, 50).optional(),
+    setC: z.optional(between(0, 1400)),
+    atC: z.optional(between(-200, 1400)),
+    holdMin: z.optional(bounded('holdMin')),
+    round: z.optional(wholeBetween(1, MOST.tempers)),
+    thicknessMm: z.optional(between(0, 50)),
     /** The blade that leaves the plates before this one goes in, and how long the plates rest, s. */
-    afterBladeId: id.optional(),
-    restS: between(0, 100_000).optional(),
+    afterBladeId: z.optional(id),
+    restS: z.optional(between(0, 100_000)),
     /** Quenched in oil, not between plates. */
-    oil: z.boolean().optional(),
+    oil: z.optional(z.boolean()),
     /** Tempered in the oven that hardened. */
-    sameOven: z.boolean().optional(),
+    sameOven: z.optional(z.boolean()),
   }),
   /** As earlier versions worded it. */
-  told: z.object({ title: z.string().max(60), action: z.string().max(80), detail: z.string().max(400) }).optional(),
+  told: z.optional(
+    z.object({
+      title: z.string().check(z.maxLength(60)),
+      action: z.string().check(z.maxLength(80)),
+      detail: z.string().check(z.maxLength(400)),
+    }),
+  ),
 })
 
 /** Seconds on the run's own clock; `pressedS` where it was corrected by hand: when it was really pressed. */
-const moment = { id, atS: between(0, 100_000_000), pressedS: between(0, 100_000_000).optional() }
+const moment = { id, atS: between(0, 100_000_000), pressedS: z.optional(between(0, 100_000_000)) }
 
 export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({
@@ -80,7 +86,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('confirm'),
     stepId: id,
     /** Of a pull: what the blade had soaked, s, by the oven's model or its log. */
-    soakedS: between(0, 1_000_000).optional(),
+    soakedS: z.optional(between(0, 1_000_000)),
   }),
   /** Takes back what was done last and not yet taken back. */
   z.object({ ...moment, kind: z.literal('take-back') }),
@@ -92,25 +98,25 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     ...moment,
     kind: z.literal('incident'),
     incident: z.enum(INCIDENT_NAMES),
-    bladeIds: z.array(id).max(MOST.storedBlades),
+    bladeIds: z.array(id).check(z.maxLength(MOST.storedBlades)),
     /** How long it lasted or is to be waited, s; until `atS` for what had passed when it was said. */
     seconds: between(0, 1_000_000),
     text: textUpTo('remark'),
     /** Of a cut of power with blades in the oven: whether what they had soaked counts. Absent: not said yet. */
-    afterCut: z.enum(['go-on', 'soak-anew']).optional(),
+    afterCut: z.optional(z.enum(['go-on', 'soak-anew'])),
   }),
   /** Called off: why, and what was made safe. */
   z.object({
     ...moment,
     kind: z.literal('stop'),
     reason: z.enum(STOP_REASONS),
-    safe: z.array(z.enum(SAFE_STATE)).max(SAFE_STATE.length),
+    safe: z.array(z.enum(SAFE_STATE)).check(z.maxLength(SAFE_STATE.length)),
     text: textUpTo('remark'),
   }),
 ])
 
 /** A blade as it went into a run: what its clock needs, whatever becomes of its batch meanwhile. */
-export const runBladeSchema = bladeSizeSchema.extend({
+export const runBladeSchema = z.extend(bladeSizeSchema, {
   bladeId: id,
   batchId: id,
   /** How freely it sees the chamber, 0..1. */
@@ -118,35 +124,34 @@ export const runBladeSchema = bladeSizeSchema.extend({
   austenitizeC: between(0, 1300),
   /** Its planned soak, and the longest its steel should, min; null where that is not known. */
   soakMin: between(0, 6000),
-  longestMin: between(0, 100_000).nullable(),
+  longestMin: z.nullable(between(0, 100_000)),
   /** How long it is expected to be behind its oven at full heat, s. */
   lagS: between(0, 100_000),
   /** The set of plates it goes between, from 1, 0 for oil, and what they are expected to stand at, °C. */
-  set: z.int().min(0).max(2),
+  set: wholeBetween(0, 2),
   platesC: between(-50, 1300),
 })
 
 export const runSchema = z.object({
   id,
   /** The batches that are run together; the first gave the run its oven. */
-  batchIds: z.array(id).min(1).max(20),
+  batchIds: z.array(id).check(z.minLength(1), z.maxLength(20)),
   startedAt: instant,
-  endedAt: instant.nullable(),
+  endedAt: z.nullable(instant),
   mode: z.enum(['practice', 'shop']),
   people: z.union([z.literal(1), z.literal(2)]),
   /** Practice in which things go wrong: how much, and the seed they come from. */
-  drill: z
-    .object({ level: z.union([z.literal(1), z.literal(2), z.literal(3)]), seed: z.int().min(0).max(1e9) })
-    .optional(),
+  drill: z.optional(
+    z.object({ level: z.union([z.literal(1), z.literal(2), z.literal(3)]), seed: wholeBetween(0, 1e9) }),
+  ),
   /** The run's clock: from each real instant it goes on at a speed, until the next. */
   clock: z
     .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0, 600) }))
-    .min(1)
-    .max(2000),
-  steps: z.array(runStepSchema).min(1).max(2000),
+    .check(z.minLength(1), z.maxLength(2000)),
+  steps: z.array(runStepSchema).check(z.minLength(1), z.maxLength(2000)),
   /** Blades that are hardened in it; none in a run of tempers alone, and in those of earlier versions. */
-  blades: z.array(runBladeSchema).max(MOST.storedBlades),
-  events: z.array(runEventSchema).max(10_000),
+  blades: z.array(runBladeSchema).check(z.maxLength(MOST.storedBlades)),
+  events: z.array(runEventSchema).check(z.maxLength(10_000)),
 })
 
 export type Run = ReadOnly<z.infer<typeof runSchema>>

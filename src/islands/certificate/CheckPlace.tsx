@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { certificateFileSchema } from '../../core/contract/shapes/certificate'
+import { certificateFilesSchema } from '../../core/contract/shapes/certificate'
 import { digestIn, digestOf, grouped } from '../../ui/certificate-digest'
 import { type Checked, checkedWords, notACertificate } from '../../words/check'
 import { Place } from '../Place'
@@ -26,7 +26,7 @@ function Check() {
       .text()
       .then(text => JSON.parse(text))
       .catch(() => null)
-    const parsed = certificateFileSchema.array().safeParse(Array.isArray(json) ? json : [json])
+    const parsed = certificateFilesSchema.safeParse(Array.isArray(json) ? json : [json])
     if (!parsed.success) return setRead({ wrong: notACertificate(file.name, json) })
     const digests = await Promise.all(
       parsed.data.map(async certificate => ({

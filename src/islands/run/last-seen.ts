@@ -1,7 +1,7 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** When a page last had a run in view, by the computer's clock, ms, and by the run's own, s; and whether it was left on purpose. */
-const seenSchema = z.object({ wallMs: z.number(), runS: z.number().min(0), left: z.boolean() })
+const seenSchema = z.object({ wallMs: z.number(), runS: z.number().check(z.minimum(0)), left: z.boolean() })
 type Seen = z.infer<typeof seenSchema>
 
 const keyOf = (runId: string) => `tawny-ember-run-seen:${runId}`

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { createSubscribable } from '../../core/subscribable'
 
 /** How a run is heard on this machine; another machine has its own. */
@@ -7,10 +7,10 @@ const prefsSchema = z.object({
   /** Cues are spoken. */
   voice: z.boolean(),
   /** The voice they are spoken with, by its name; null: the first that lives on the machine. */
-  voiceName: z.string().max(200).nullable(),
+  voiceName: z.nullable(z.string().check(z.maxLength(200))),
   notify: z.boolean(),
   /** A key of a pedal or a remote that confirms, beside the usual ones. */
-  boundKey: z.string().max(40).nullable(),
+  boundKey: z.nullable(z.string().check(z.maxLength(40))),
 })
 export type RunPrefs = z.infer<typeof prefsSchema>
 

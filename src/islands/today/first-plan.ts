@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { TASK_KINDS } from '../../core/day/task-kinds'
 import type { PlannedAct } from '../../core/day/went'
 
@@ -14,7 +14,7 @@ const keptSchema = z.object({
   date: z.string(),
   batchIds: z.array(z.string()),
   finishMin: z.number(),
-  acts: z.array(actSchema).default([]),
+  acts: z._default(z.array(actSchema), []),
 })
 
 /** What the first plan of a day said: when all is done, and each act. */

@@ -1,14 +1,18 @@
 import type { APIRoute } from 'astro'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { writeReading } from '../../core/oven/line-protocol'
 import { problemsOf, rule } from '../../core/shop/problems'
 import { answer, refuse, refuseBody, refuseRequest } from '../../server/reply'
 import { controllerOf, knownController } from '../../simulators/controller-sessions'
 import { readJson } from './_body'
 
-const sessionId = z.string().refine(text => /^[\w-]{8,64}$/.test(text), rule('bad-session'))
+const sessionId = z.string().check(z.refine(text => /^[\w-]{8,64}$/.test(text), rule('bad-session')))
 const sizes = z.enum(['small', 'medium', 'large'])
-const lineSchema = z.object({ session: sessionId, line: z.string().min(1).max(120), oven: sizes.optional() })
+const lineSchema = z.object({
+  session: sessionId,
+  line: z.string().check(z.minLength(1), z.maxLength(120)),
+  oven: z.optional(sizes),
+})
 
 /** How often the stream sends a reading, ms. */
 const EVERY_MS = 1000

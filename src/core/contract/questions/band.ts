@@ -1,5 +1,6 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
+import { wholeBetween } from '../../shop/bounds'
 import { targetSchema } from '../../shop/route'
 import { bandOf } from '../../steel/band'
 import { question, steelOf } from '../question'
@@ -16,10 +17,10 @@ const quantiles = z.object({
 
 export const band = question({
   summary: 'The band of a finished blade, drawn over what varies',
-  request: predictRequest.extend({
-    draws: z.int().min(10).max(20_000),
+  request: z.extend(predictRequest, {
+    draws: wholeBetween(10, 20_000),
     seed: z.int(),
-    target: targetSchema.nullable(),
+    target: z.nullable(targetSchema),
     learnt: learntSchema,
   }),
   response: z.object({
@@ -27,10 +28,10 @@ export const band = question({
     hrc: quantiles,
     retained: quantiles,
     chromium: quantiles,
-    inTarget: z.number().nullable(),
+    inTarget: z.nullable(z.number()),
     /** Whether the shop's own readings are in it. */
     learnt: z.boolean(),
-    histogram: list(z.tuple([z.number(), z.number()]).readonly()),
+    histogram: list(z.readonly(z.tuple([z.number(), z.number()]))),
   }),
   answer: ({ steel, learnt, ...rest }, memory) => {
     const shop = memory.experience(learnt)

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { COST_KINDS, WORK_TASKS } from '../../../data/task-times'
 import { ok } from '../../codes/result'
 import { batchCost } from '../../job/batch-cost'
@@ -13,7 +13,7 @@ export const batchCosts = question({
   request: z.object({
     batch: batchSchema,
     shop: workshopSchema,
-    attendedMin: between(0, 100_000).nullable(),
+    attendedMin: z.nullable(between(0, 100_000)),
   }),
   response: z.object({
     costs: z.record(z.enum(COST_KINDS), z.number()),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { batchFiguresOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
@@ -22,7 +22,7 @@ import {
 const stageHardness = z.object({
   stage: stageSchema,
   predicted: z.number(),
-  measured: z.number().nullable(),
+  measured: z.nullable(z.number()),
   expected: z.number(),
 })
 const soakChange = z.object({ groupId: z.string(), gradeName: z.string(), fromC: z.number(), hrc: z.number() })
@@ -35,7 +35,7 @@ export const batch = question({
       z.object({
         groupId: z.string(),
         prediction: predictionSchema,
-        suggested: routeSchema.pick({ austenitizeC: true, soakMin: true, cold: true, tempers: true }),
+        suggested: z.pick(routeSchema, { austenitizeC: true, soakMin: true, cold: true, tempers: true }),
         stretches: list(stretchSchema),
         stages: list(stageHardness),
         measured: list(hardnessSchema),
@@ -44,9 +44,9 @@ export const batch = question({
     expected: z.record(z.string(), list(z.object({ groupId: z.string(), hrc: z.number() }))),
     programmes: z.record(z.string(), result(list(segmentSchema))),
     pulls: z.record(z.string(), pullPlanSchema),
-    day: daySchema.nullable(),
-    shared: z.object({ atC: z.number(), changes: list(soakChange) }).nullable(),
-    chamber: ovenPresetSchema.nullable(),
+    day: z.nullable(daySchema),
+    shared: z.nullable(z.object({ atC: z.number(), changes: list(soakChange) })),
+    chamber: z.nullable(ovenPresetSchema),
   }),
   answer: ({ batch, shop, readings }, memory) =>
     ok(

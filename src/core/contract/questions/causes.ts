@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { CAUSE_NAMES } from '../../../data/causes'
 import { ok } from '../../codes/result'
 import { causesOf } from '../../job/causes'
@@ -14,10 +14,10 @@ export const causes = question({
     route: routeSchema,
     stage: stageSchema,
     measured: z.object({ mean: between(5, 70), sd: between(0.01, 20) }),
-    dueHrc: between(5, 75).optional(),
+    dueHrc: z.optional(between(5, 75)),
     checked: z.boolean(),
     leakSeen: z.boolean(),
-    loggedSoakShare: z.number().min(0).max(100).optional(),
+    loggedSoakShare: z.optional(between(0, 100)),
   }),
   response: list(z.object({ cause: z.enum(CAUSE_NAMES), probability: z.number(), givesHrc: z.number() })),
   answer: ({ steel, ...rest }) => ok(causesOf({ ...rest, steel: steelOf(steel) })),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { certificatesOf } from '../../job/certificate'
 import { batchSchema } from '../../shop/batch'
@@ -19,7 +19,7 @@ export const certificates = question({
     readings: list(readingSchema),
     runs: list(runSchema),
     logs: list(ovenLogSchema),
-    pictures: list(certifiedPictureSchema.extend({ bladeId: id })),
+    pictures: list(z.extend(certifiedPictureSchema, { bladeId: id })),
     issuedAt: instant,
   }),
   response: list(certificateSchema),

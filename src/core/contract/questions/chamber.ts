@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { chamberOf } from '../../job/chambers'
 import { ovenSchema } from '../../shop/oven'

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { ok, type Result } from '../../codes/result'
 import { chillMin } from '../../cold/chill'
 import { dryIceFor } from '../../cold/dry-ice'

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { addedToDay } from '../../day/added'
 import { planShopDay } from '../../day/shop-day'

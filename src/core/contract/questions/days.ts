@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { batchDayOf } from '../../job/batch-day'
 import { batchSchema } from '../../shop/batch'
@@ -8,8 +8,8 @@ import { list } from '../shapes'
 
 export const days = question({
   summary: 'How long each of some batches takes from oven on to its last temper; null where it cannot be said',
-  request: z.object({ batches: z.array(batchSchema).max(50).readonly(), shop: workshopSchema }),
-  response: list(z.object({ batchId: z.string(), totalMin: z.number().nullable() })),
+  request: z.object({ batches: z.readonly(z.array(batchSchema).check(z.maxLength(50))), shop: workshopSchema }),
+  response: list(z.object({ batchId: z.string(), totalMin: z.nullable(z.number()) })),
   answer: ({ batches, shop }) =>
     ok(
       batches.map(batch => {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { eachBlade as judge } from '../../job/each-blade'
 import { batchSchema } from '../../shop/batch'
@@ -13,7 +13,7 @@ export const eachBlade = question({
   summary: 'What each blade of a batch needs by its own readings, and which go on together',
   request: z.object({
     batch: batchSchema,
-    readings: z.array(readingSchema).max(20_000).readonly(),
+    readings: z.readonly(z.array(readingSchema).check(z.maxLength(20_000))),
     tester: testerSchema,
     can: adviceCan,
     /** Whether the shop's readings of other batches are leant on. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { EDGE_PRIOR, EDGE_RESULTS } from '../../../data/edge-tests'
 import { ok } from '../../codes/result'
 import { bestHardness, edgeBelief, nextAim, thresholdsAt } from '../../learn/edge-belief'
@@ -20,7 +20,7 @@ export const edgeBeliefs = question({
     targetHrc: bounded('hrc'),
     edgeDeg: bounded('edgeDeg'),
     /** How blades of one batch scatter about it, HRC. */
-    scatterHrc: between(0, 3).default(0.4),
+    scatterHrc: z._default(between(0, 3), 0.4),
     evidence: z
       .array(
         z.object({
@@ -30,7 +30,7 @@ export const edgeBeliefs = question({
           result: z.enum(EDGE_RESULTS),
         }),
       )
-      .max(2000),
+      .check(z.maxLength(2000)),
   }),
   response: z.object({
     best: z.object({ hrc: z.number(), fromHrc: z.number(), toHrc: z.number() }),

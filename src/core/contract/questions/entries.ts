@@ -1,13 +1,13 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ENTRY_SCHOOLS } from '../../../data/ovens'
 import { ok } from '../../codes/result'
 import { compareEntries } from '../../oven/entry-schools'
 import { between, bounded } from '../../shop/bounds'
 import { question } from '../question'
-import { list, ovenRequest } from '../shapes'
+import { list, loadedBlades, ovenRequest } from '../shapes'
 import { detailedFrom } from './oven'
 
-const loads = ovenRequest.shape.load.element.omit({
+const loads = z.omit(loadedBlades, {
   atMin: true,
   whenOvenC: true,
   whenSegment: true,
@@ -20,19 +20,19 @@ export const entries = question({
     oven: ovenRequest.shape.oven,
     austenitizeC: bounded('austenitizeC'),
     soakMin: bounded('soakMin'),
-    equalise: z.array(z.object({ atC: between(100, 1300), holdMin: between(0, 600) })).max(4),
-    load: z.array(loads).min(1).max(24),
+    equalise: z.array(z.object({ atC: between(100, 1300), holdMin: between(0, 600) })).check(z.maxLength(4)),
+    load: z.array(loads).check(z.minLength(1), z.maxLength(24)),
   }),
   response: list(
     z.object({
       school: z.enum(ENTRY_SCHOOLS),
-      totalMin: z.number().nullable(),
-      inOvenMin: z.number().nullable(),
+      totalMin: z.nullable(z.number()),
+      inOvenMin: z.nullable(z.number()),
       steepestKPerMin: z.number(),
       skinAheadK: z.number(),
       soakMin: z.number(),
       energyKWh: z.number(),
-      curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
+      curve: list(z.readonly(z.tuple([z.number(), z.number(), z.nullable(z.number())]))),
     }),
   ),
   answer: ({ oven, ...rest }) => ok(compareEntries({ ...rest, oven: detailedFrom(oven) })),

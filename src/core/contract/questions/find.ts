@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { GRADES } from '../../../data/grades'
 import { ok } from '../../codes/result'
 import { find, logIndexOf, namedIndexOf, type SearchIndex } from '../../job/find'
@@ -23,22 +23,19 @@ export const findAnything = question({
   summary: 'What is called as a text says, or has all its words noted of it: batches, blades, steels, recipes, ovens',
   request: z.object({
     text: textUpTo('note'),
-    recipes: z
-      .array(z.object({ id, name: z.string(), gradeName: z.string() }))
-      .max(MOST_NAMED)
-      .readonly(),
-    ovens: z
-      .array(z.object({ id, name: z.string() }))
-      .max(MOST_NAMED)
-      .readonly(),
-    own: z
-      .array(z.object({ id, name: z.string(), alsoNamed: z.array(z.string()).readonly() }))
-      .max(MOST_NAMED)
-      .readonly(),
+    recipes: z.readonly(
+      z.array(z.object({ id, name: z.string(), gradeName: z.string() })).check(z.maxLength(MOST_NAMED)),
+    ),
+    ovens: z.readonly(z.array(z.object({ id, name: z.string() })).check(z.maxLength(MOST_NAMED))),
+    own: z.readonly(
+      z
+        .array(z.object({ id, name: z.string(), alsoNamed: z.readonly(z.array(z.string())) }))
+        .check(z.maxLength(MOST_NAMED)),
+    ),
   }),
   response: list(
     z.discriminatedUnion('kind', [
-      named.extend({ kind: z.literal('batch') }),
+      z.extend(named, { kind: z.literal('batch') }),
       z.object({
         kind: z.literal('blade'),
         id: z.string(),
@@ -47,9 +44,9 @@ export const findAnything = question({
         batchName: z.string(),
         gradeName: z.string(),
       }),
-      named.extend({ kind: z.literal('steel'), alsoNamed: list(z.string()) }),
-      named.extend({ kind: z.literal('recipe') }),
-      named.extend({ kind: z.literal('oven') }),
+      z.extend(named, { kind: z.literal('steel'), alsoNamed: list(z.string()) }),
+      z.extend(named, { kind: z.literal('recipe') }),
+      z.extend(named, { kind: z.literal('oven') }),
     ]),
   ),
   answer: ({ text, recipes, ovens, own }, { log }) =>

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { checkLayout } from '../../foil/check-layout'
 import { envelopeOf } from '../../foil/envelope'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { routeSchema } from '../../shop/route'

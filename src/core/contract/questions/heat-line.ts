@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { firstStretchesOf, recipeStretchesOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
@@ -13,7 +13,7 @@ import { stretchSchema } from '../shapes/figures'
 
 export const batchLine = question({
   summary: 'The planned temperature of a batch’s first steel; empty where its oven or grade is gone',
-  request: z.object({ batch: batchSchema, shop: workshopSchema.pick({ ovens: true, units: true }) }),
+  request: z.object({ batch: batchSchema, shop: z.pick(workshopSchema, { ovens: true, units: true }) }),
   response: list(stretchSchema),
   answer: ({ batch, shop }) => ok(firstStretchesOf(batch, shop)),
 })

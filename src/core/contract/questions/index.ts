@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import type { Result } from '../../codes/result'
 import type { ReadOnly } from '../../shop/read-only'
 import type { AnyQuestion } from '../question'

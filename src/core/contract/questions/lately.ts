@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { latestHardnessOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
@@ -12,8 +12,8 @@ import { list } from '../shapes'
 export const lately = question({
   summary: 'What the latest measurements of some batches say, steel by steel; null where nothing was measured',
   request: z.object({
-    batches: z.array(batchSchema).max(50).readonly(),
-    readings: z.array(readingSchema).max(20_000).readonly(),
+    batches: z.readonly(z.array(batchSchema).check(z.maxLength(50))),
+    readings: z.readonly(z.array(readingSchema).check(z.maxLength(20_000))),
     tester: testerSchema,
     learning: z.boolean(),
   }),
@@ -23,7 +23,7 @@ export const lately = question({
       groups: list(
         z.object({
           gradeName: z.string(),
-          latest: z.object({ hrc: z.number(), stage: stageSchema }).nullable(),
+          latest: z.nullable(z.object({ hrc: z.number(), stage: stageSchema })),
         }),
       ),
     }),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { question } from '../question'
 import { lessonSchema } from '../shapes/figures'
@@ -6,7 +6,7 @@ import { lessonSchema } from '../shapes/figures'
 export const learn = question({
   summary: 'What the shop’s own readings teach, and whether it helps; null where there is nothing to learn from',
   request: z.object({}),
-  response: lessonSchema.nullable(),
+  response: z.nullable(lessonSchema),
   answer: (_, memory) => {
     const fit = memory.fitExcept(null)
     return ok(

@@ -1,7 +1,7 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { heatOfLoad } from '../../job/load-heat'
 import { batchSchema } from '../../shop/batch'
-import { MOST } from '../../shop/bounds'
+import { between, MOST, wholeBetween } from '../../shop/bounds'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { cautionSchema, list } from '../shapes'
@@ -13,8 +13,8 @@ export const loadHeat = question({
   request: z.object({
     batch: batchSchema,
     shop: workshopSchema,
-    loadIndex: z.int().min(0).max(MOST.bladesInBatch),
-    thicknessMm: z.number().min(0.3).max(100),
+    loadIndex: wholeBetween(0, MOST.bladesInBatch),
+    thicknessMm: between(0.3, 100),
   }),
   response: z.object({
     kinds: list(
@@ -26,17 +26,17 @@ export const loadHeat = question({
         lengthMm: z.number(),
         count: z.int(),
         view: z.number(),
-        withinFiveCMin: z.number().nullable(),
+        withinFiveCMin: z.nullable(z.number()),
       }),
     ),
     fromMin: z.number(),
-    reachedMin: z.number().nullable(),
+    reachedMin: z.nullable(z.number()),
     energyKWh: z.number(),
     leftOut: list(z.string()),
     cautions: list(cautionSchema),
     alone: lag,
     crowded: lag,
-    edge: z.object({ edgeMm: z.number(), leadS: z.number() }).nullable(),
+    edge: z.nullable(z.object({ edgeMm: z.number(), leadS: z.number() })),
   }),
   answer: heatOfLoad,
 })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { logRows } from '../../job/logbook'
 import { stageSchema } from '../../shop/route'
@@ -18,8 +18,8 @@ const rows = list(
     stage: stageSchema,
     hrc: z.number(),
     n: z.int(),
-    predicted: z.number().nullable(),
-    off: z.number().nullable(),
+    predicted: z.nullable(z.number()),
+    off: z.nullable(z.number()),
     inTarget: z.boolean(),
     about: list(z.string()),
   }),

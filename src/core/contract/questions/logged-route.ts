@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fail, ok } from '../../codes/result'
 import { loggedRoute as routeOf } from '../../job/logged-heat'
 import { batchSchema } from '../../shop/batch'
@@ -10,39 +10,39 @@ import { gradeOf } from '../../steel/grades'
 import { question } from '../question'
 import { list } from '../shapes'
 
-const points = list(z.tuple([z.number(), z.number()]).readonly())
+const points = list(z.readonly(z.tuple([z.number(), z.number()])))
 
 export const loggedRoute = question({
   summary: 'A steel’s route as the logs of its batch show it; what was not logged is null',
   request: z.object({
     batch: batchSchema,
     groupId: id,
-    shop: workshopSchema.pick({ ovens: true, units: true }),
+    shop: z.pick(workshopSchema, { ovens: true, units: true }),
     /** Newest first. */
-    logs: z.array(ovenLogSchema).max(100).readonly(),
+    logs: z.readonly(z.array(ovenLogSchema).check(z.maxLength(100))),
   }),
   response: z.object({
-    heat: z
-      .object({
+    heat: z.nullable(
+      z.object({
         loadedMin: z.number(),
         pulledMin: z.number(),
-        arrivedMin: z.number().nullable(),
+        arrivedMin: z.nullable(z.number()),
         atHeatMin: z.number(),
         aboveMin: z.number(),
         bladePeakC: z.number(),
         overshootK: z.number(),
         effectiveSoakMin: z.number(),
-        doseC: z.number().nullable(),
+        doseC: z.nullable(z.number()),
         soakAtDoseMin: z.number(),
         blade: points,
-      })
-      .nullable(),
+      }),
+    ),
     tempers: list(
-      z
-        .object({
+      z.nullable(
+        z.object({
           inMin: z.number(),
           outMin: z.number(),
-          arrivedMin: z.number().nullable(),
+          arrivedMin: z.nullable(z.number()),
           atHeatMin: z.number(),
           aboveMin: z.number(),
           bladePeakC: z.number(),
@@ -50,10 +50,10 @@ export const loggedRoute = question({
           effectiveMin: z.number(),
           dose: z.object({ atC: z.number(), holdMin: z.number() }),
           blade: points,
-        })
-        .nullable(),
+        }),
+      ),
     ),
-    route: routeSchema.nullable(),
+    route: z.nullable(routeSchema),
   }),
   answer: ({ batch, groupId, shop, logs }) => {
     const group = batch.groups.find(one => one.id === groupId)

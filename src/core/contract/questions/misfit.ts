@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { misfitOf } from '../../steel/misfit'
@@ -10,18 +10,18 @@ const row = z.object({ temperC: z.number(), chartHrc: z.number(), modelHrc: z.nu
 export const misfit = question({
   summary: 'How well a sheet’s chart and its composition agree; null without a chart',
   request: z.object({ grade: gradeSheetSchema }),
-  response: z
-    .object({
+  response: z.nullable(
+    z.object({
       rows: list(row),
       rmsHrc: z.number(),
       worst: row,
-      doubt: z
-        .discriminatedUnion('code', [
+      doubt: z.nullable(
+        z.discriminatedUnion('code', [
           z.object({ code: z.literal('whole-chart'), meanHrc: z.number() }),
           z.object({ code: z.literal('one-row'), temperC: z.number(), offHrc: z.number() }),
-        ])
-        .nullable(),
-    })
-    .nullable(),
+        ]),
+      ),
+    }),
+  ),
   answer: ({ grade }) => ok(misfitOf(grade)),
 })

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { OVEN_BUILDS } from '../../../data/ovens'
 import type { DetailedOven } from '../../oven/oven-model'
 import { ovenPreset } from '../../oven/presets'

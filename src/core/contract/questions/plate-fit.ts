@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fitPlates } from '../../quench/fit-plates'
 import { between, bounded } from '../../shop/bounds'
 import { question } from '../question'
@@ -11,17 +11,17 @@ export const plateFit = question({
   request: z.object({
     blade: quenchRequest.shape.blade,
     fromC: between(100, 1300),
-    plates: quenchRequest.shape.plates.omit({ startC: true, cooling: true }),
+    plates: z.omit(quenchRequest.shape.plates, { startC: true, cooling: true }),
     startC: bounded('plateStartC'),
     ambientC: between(-20, 50),
     martensiteStartC: between(-100, 500),
     clamped: reading,
-    cooled: reading.nullable(),
+    cooled: z.nullable(reading),
   }),
   response: z.object({
     contactWPerM2K: z.number(),
-    airWPerM2K: z.number().nullable(),
-    contactRange: z.tuple([z.number(), z.number()]).readonly(),
+    airWPerM2K: z.nullable(z.number()),
+    contactRange: z.readonly(z.tuple([z.number(), z.number()])),
     contactSure: z.boolean(),
   }),
   answer: fitPlates,

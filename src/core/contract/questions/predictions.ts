@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { predict } from '../../steel/predict'
 import { question, steelOf } from '../question'
@@ -8,7 +8,7 @@ import { learntSchema } from '../shapes/learnt'
 
 export const predictions = question({
   summary: 'Several steels or routes, each predicted as one, with what the shop’s own readings add',
-  request: z.object({ asked: z.array(predictRequest).max(200).readonly(), learnt: learntSchema }),
+  request: z.object({ asked: z.readonly(z.array(predictRequest).check(z.maxLength(200))), learnt: learntSchema }),
   response: list(predictionSchema),
   answer: ({ asked, learnt }, memory) => {
     const experience = memory.experience(learnt)

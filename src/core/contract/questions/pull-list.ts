@@ -1,11 +1,11 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { CONTACT } from '../../../data/thermal'
 import { fail, ok } from '../../codes/result'
 import { loadsOf } from '../../job/loads'
 import { MENDS, mendsOf, pullsAskedOf } from '../../job/pull-plan'
 import { type PaceRequest, paceOf } from '../../quench/pace'
 import { batchSchema } from '../../shop/batch'
-import { MOST } from '../../shop/bounds'
+import { MOST, wholeBetween } from '../../shop/bounds'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { list } from '../shapes'
@@ -28,7 +28,7 @@ export const pullList = question({
   request: z.object({
     batch: batchSchema,
     shop: workshopSchema,
-    loadIndex: z.int().min(0).max(MOST.bladesInBatch),
+    loadIndex: wholeBetween(0, MOST.bladesInBatch),
   }),
   response: z.object({
     /** Total with each change, s. */

@@ -1,7 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { makeDemoWorkshop } from '../../../simulators/demo/make-demo'
 import { REFERENCE_SHOP, SERVED_GROUP, servedShop } from '../../../testing/day-reference'
 import { tries } from '../../../testing/endure'
@@ -336,7 +336,7 @@ describe('a steel at the door', () => {
     expect(value.retainedAustenite.afterTempers).toHaveLength(2)
     expect(value.band.map(part => part.part)).toContain('model')
     expect(value.working.length).toBeGreaterThan(8)
-    const said = z.object({ working: z.array(workingSchema.required({ name: true, equation: true, source: true })) })
+    const said = z.object({ working: z.array(z.required(workingSchema, { name: true, equation: true, source: true })) })
     expect(said.safeParse(spoken(answer.value as object, speakerOf('metric'))).error).toBeUndefined()
   })
 })

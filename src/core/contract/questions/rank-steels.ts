@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { CORROSION_CLASSES } from '../../../data/grades'
 import { USE_NAMES } from '../../../data/uses'
 import { ok } from '../../codes/result'
@@ -22,12 +22,12 @@ const merits = z.object({
 export const rankSteels = question({
   summary: 'Steels for a use and a shop, best first, each with a route; and what this shop cannot do, with why',
   request: z.object({
-    grades: z.array(gradeSheetSchema).max(200).readonly(),
+    grades: z.readonly(z.array(gradeSheetSchema).check(z.maxLength(200))),
     use: z.enum(USE_NAMES),
     edgeDeg: bounded('edgeDeg'),
-    weights: merits.optional(),
+    weights: z.optional(merits),
     thicknessMm: bounded('bladeThicknessMm'),
-    coldToC: bounded('coldC').nullable(),
+    coldToC: z.nullable(bounded('coldC')),
     ovenMaxC: between(500, 1400),
     system: z.enum(SYSTEMS),
     oil: workshopSchema.shape.oil,

@@ -1,7 +1,7 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { MUCH_AUSTENITE } from '../../../data/steel-model'
 import { fail, ok } from '../../codes/result'
-import { between, bounded } from '../../shop/bounds'
+import { between, bounded, wholeBetween } from '../../shop/bounds'
 import { contoursAt, hardnessLevels } from '../../steel/contours'
 import { recipeMap as mapOf } from '../../steel/recipe-map'
 import { question, steelOf } from '../question'
@@ -12,18 +12,18 @@ const range = (min: number, max: number) => z.object({ min: between(min, max), m
 const numbers = list(z.number())
 const contour = z.object({
   level: z.number(),
-  rings: list(list(z.tuple([z.number(), z.number()]).readonly())),
+  rings: list(list(z.readonly(z.tuple([z.number(), z.number()])))),
 })
 
 export const recipeMap = question({
   summary: 'Finished hardness over austenitize and temper temperature',
-  request: predictRequest.extend({
+  request: z.extend(predictRequest, {
     austenitizeC: range(700, 1300),
     temperC: range(50, 750),
-    size: z.int().min(2).max(200),
+    size: wholeBetween(2, 200),
     learnt: learntSchema,
     /** Lines of equal hardness beside those of the whole map, such as the ends of a target, HRC. */
-    lines: z.array(bounded('hrc')).max(8).readonly(),
+    lines: z.readonly(z.array(bounded('hrc')).check(z.maxLength(8))),
   }),
   response: z.object({
     austenitizeC: numbers,

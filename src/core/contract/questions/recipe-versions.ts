@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { versionOutcomes } from '../../job/recipe-versions'
 import { recipeSchema } from '../../shop/recipe'
@@ -16,16 +16,16 @@ export const recipeVersions = question({
       number: z.int(),
       batches: z.int(),
       blades: z.int(),
-      meanHrc: z.number().nullable(),
+      meanHrc: z.nullable(z.number()),
       inTarget: count,
       edges: count,
-      against: z
-        .object({
+      against: z.nullable(
+        z.object({
           number: z.int(),
-          hardness: band.extend({ p: z.number() }).nullable(),
-          edges: band.nullable(),
-        })
-        .nullable(),
+          hardness: z.nullable(z.extend(band, { p: z.number() })),
+          edges: z.nullable(band),
+        }),
+      ),
     }),
   ),
   answer: ({ recipe }, { log }) => ok(versionOutcomes(recipe, log)),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { followRun } from '../../job/follow-run'
 import { ovenSchema } from '../../shop/oven'
@@ -14,8 +14,8 @@ const track = z.object({
     z.object({
       bladeId: z.string(),
       round: z.number(),
-      arrivedS: z.number().nullable(),
-      leftS: z.number().nullable(),
+      arrivedS: z.nullable(z.number()),
+      leftS: z.nullable(z.number()),
       peakC: z.number(),
     }),
   ),
@@ -25,13 +25,13 @@ export const runOven = question({
   summary:
     'What the ovens of a run went through and go on to, by their wall models and what their displays were read at',
   request: z.object({
-    run: runSchema
-      .pick({ steps: true, events: true, blades: true, drill: true, people: true })
-      .partial({ people: true }),
+    run: z.partial(z.pick(runSchema, { steps: true, events: true, blades: true, drill: true, people: true }), {
+      people: true,
+    }),
     hardening: ovenSchema,
     /** The oven of its own that tempers; null where the one that hardens does. */
-    tempering: ovenSchema.nullable(),
+    tempering: z.nullable(ovenSchema),
   }),
-  response: z.object({ hardening: track, tempering: track.nullable() }),
+  response: z.object({ hardening: track, tempering: z.nullable(track) }),
   answer: request => ok(followRun(request)),
 })

@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { temperLoadsOf } from '../../job/loads'
 import { buildRunSteps, buildTemperRun } from '../../job/run-steps'
 import { batchSchema } from '../../shop/batch'
-import { id, MOST } from '../../shop/bounds'
+import { id, MOST, wholeBetween } from '../../shop/bounds'
 import { runBladeSchema, runStepSchema } from '../../shop/run'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
@@ -14,7 +14,7 @@ export const runSteps = question({
     batch: batchSchema,
     shop: workshopSchema,
     /** Tempers each blade has had, where only what is left of them is run; null: all of it. */
-    tempersDone: z.record(id, z.int().min(0).max(MOST.tempers)).nullable(),
+    tempersDone: z.nullable(z.record(id, wholeBetween(0, MOST.tempers))),
   }),
   response: z.object({ steps: list(runStepSchema), blades: list(runBladeSchema) }),
   answer: ({ batch, shop, tempersDone }) => {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { soakEffect } from '../../job/soak-effect'
 import { batchSchema } from '../../shop/batch'
@@ -8,15 +8,15 @@ import { question } from '../question'
 export const soakEffects = question({
   summary: 'What a soak of another length than planned does to the blades of a group',
   request: z.object({ groups: batchSchema.shape.groups, groupId: id, soakMin: bounded('soakMin') }),
-  response: z
-    .object({
+  response: z.nullable(
+    z.object({
       groupId: z.string(),
       soakMin: z.number(),
       hrcChange: z.number(),
       austeniteChange: z.number(),
       coarsens: z.boolean(),
-    })
-    .nullable(),
+    }),
+  ),
   answer: ({ groups, groupId, soakMin }) => {
     const group = groups.find(one => one.id === groupId)
     return ok(group ? soakEffect(group, soakMin) : null)

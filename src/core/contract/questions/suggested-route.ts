@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { between, bounded } from '../../shop/bounds'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
@@ -13,7 +13,7 @@ export const suggestedRoute = question({
     grade: gradeSheetSchema,
     target: targetSchema,
     can: z.object({
-      coldToC: bounded('coldC').nullable(),
+      coldToC: z.nullable(bounded('coldC')),
       ovenMaxC: between(500, 1400),
       thicknessMm: bounded('bladeThicknessMm'),
       system: z.enum(SYSTEMS),

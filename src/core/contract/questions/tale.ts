@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { between } from '../../shop/bounds'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
@@ -16,7 +16,7 @@ export const tale = question({
     figures: list(
       z.object({
         name: z.enum(FIGURES),
-        along: list(z.tuple([z.number(), z.number()]).readonly()),
+        along: list(z.readonly(z.tuple([z.number(), z.number()]))),
         now: z.number(),
       }),
     ),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { between, bounded } from '../../shop/bounds'
 import { temperFor as solve } from '../../steel/suggest'
@@ -8,7 +8,7 @@ import { predictRequest } from '../shapes'
 
 export const temperFor = question({
   summary: 'The temper that comes nearest to a wanted hardness, all else as it is',
-  request: predictRequest.extend({
+  request: z.extend(predictRequest, {
     wantedHrc: bounded('hrc'),
     range: z.object({ minC: between(50, 750), maxC: between(50, 750) }),
     system: z.enum(SYSTEMS),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { TREND_BY } from '../../job/trend-by'
 import { trendsOf } from '../../job/trends'
@@ -18,7 +18,7 @@ export const trends = question({
           batch: z.string(),
           batchId: z.string(),
           hrc: z.number(),
-          off: z.number().nullable(),
+          off: z.nullable(z.number()),
           blades: z.int(),
           target: z.object({ min: z.number(), max: z.number() }),
         }),

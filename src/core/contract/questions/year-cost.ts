@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { COST_KINDS, WORK_TASKS } from '../../../data/task-times'
 import { ok } from '../../codes/result'
 import { yearCost } from '../../job/year-cost'
@@ -14,7 +14,7 @@ const MOST_BATCHES = 1000
 export const yearCosts = question({
   summary: 'What the batches of a year cost together, and each of them',
   request: z.object({
-    batches: z.array(batchSchema).max(MOST_BATCHES),
+    batches: z.array(batchSchema).check(z.maxLength(MOST_BATCHES)),
     shop: workshopSchema,
     attendedMin: z.record(id, between(0, 100_000)),
   }),

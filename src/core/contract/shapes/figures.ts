@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { MODEL_FAMILIES } from '../../../data/steel-facts'
 import { CORRECTED_BY } from '../../rockwell/verification'
 import { stageSchema } from '../../shop/route'
@@ -14,11 +14,11 @@ export const problems = list(
 )
 
 /** A value, or why there is none. */
-export const result = <T extends z.ZodType>(value: T) =>
+export const result = <T extends z.ZodMiniType>(value: T) =>
   z.discriminatedUnion('ok', [z.object({ ok: z.literal(true), value }), z.object({ ok: z.literal(false), problems })])
 
-export const predictionSchema = predictResponse.extend({
-  austenite: predictResponse.shape.austenite.extend({
+export const predictionSchema = z.extend(predictResponse, {
+  austenite: z.extend(predictResponse.shape.austenite, {
     carbideFraction: z.number(),
     mcFraction: z.number(),
     m6cFraction: z.number(),
@@ -26,7 +26,7 @@ export const predictionSchema = predictResponse.extend({
   }),
   finalHrc: estimate,
   chartHrc: estimate,
-  shop: z.object({ shiftHrc: z.number(), readings: z.number() }).nullable(),
+  shop: z.nullable(z.object({ shiftHrc: z.number(), readings: z.number() })),
   restsOn: z.object({
     on: z.enum(['chart', 'model']),
     family: z.enum(MODEL_FAMILIES),
@@ -47,19 +47,19 @@ export const hardnessSchema = z.object({
   inTargetProbability: z.number(),
   by: z.enum(['readings', 'files']),
   n: z.int(),
-  summary: z
-    .object({
+  summary: z.nullable(
+    z.object({
       n: z.int(),
       mean: z.number(),
-      sd: z.number().nullable(),
+      sd: z.nullable(z.number()),
       corrected: z.number(),
       standardUncertainty: z.number(),
       degreesOfFreedom: endless,
       u95: z.number(),
       outliers: list(z.number()),
-      inTargetProbability: z.number().nullable(),
+      inTargetProbability: z.nullable(z.number()),
       correctedBy: z.enum(CORRECTED_BY),
-      verification: verification.nullable(),
+      verification: z.nullable(verification),
       rules: z.object({
         depthMm: z.number(),
         diameterMm: z.number(),
@@ -68,14 +68,14 @@ export const hardnessSchema = z.object({
         minimumEdgeMm: z.number(),
       }),
       working: list(workingSchema),
-    })
-    .nullable(),
+    }),
+  ),
   bladeIds: list(z.string()),
   apart: list(z.object({ bladeId: z.string(), hrc: z.number() })),
   unchecked: z.boolean(),
 })
 
-const point = z.tuple([z.number(), z.number()]).readonly()
+const point = z.readonly(z.tuple([z.number(), z.number()]))
 
 export const stretchSchema = z.object({
   phase: z.string(),
@@ -83,13 +83,13 @@ export const stretchSchema = z.object({
   startMin: z.number(),
   endMin: z.number(),
   points: list(point),
-  note: z
-    .union([
+  note: z.nullable(
+    z.union([
       z.object({ code: z.literal('load'), atC: z.number() }),
       z.object({ code: z.enum(['soak', 'temper']), minutes: z.number() }),
       z.object({ code: z.enum(['freezer', 'dry-ice', 'liquid-nitrogen']) }),
-    ])
-    .nullable(),
+    ]),
+  ),
 })
 
 /** A hold at austenitize temperature and what it is made of, min. */
@@ -108,7 +108,7 @@ export const segmentSchema = z.object({
   ]),
   nominalC: z.number(),
   setC: z.number(),
-  rateCPerH: z.number().nullable(),
+  rateCPerH: z.nullable(z.number()),
   holdMin: z.number(),
 })
 
@@ -121,7 +121,7 @@ export const chamberSchema = z.object({
   falls: z.array(z.object({ fromC: z.number(), table: tableSchema })),
 })
 
-export const ovenPresetSchema = chamberSchema.extend({
+export const ovenPresetSchema = z.extend(chamberSchema, {
   name: z.string(),
   label: z.string(),
   chamberMm: z.object({ width: z.number(), height: z.number(), depth: z.number() }),
@@ -141,13 +141,13 @@ export const pullPlanSchema = z.object({
       outAtS: z.number(),
       plateStartC: z.number(),
       leavesC: z.number(),
-      waitedFor: waited.nullable(),
+      waitedFor: z.nullable(waited),
       apartS: z.number(),
       restedS: z.number(),
       soakMin: z.number(),
       plannedMin: z.number(),
       longestMin: endless,
-      hrc: z.number().nullable(),
+      hrc: z.nullable(z.number()),
     }),
   ),
   totalS: z.number(),

@@ -1,10 +1,10 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { BATHS, type BathFluid, USUAL_ROOM_C } from '../../../data/cold'
 import { PLATE_METALS, type PlateMetal } from '../../../data/thermal'
 import { QUENCH_MEDIA } from '../../quench/quench'
 import { envelopeSchema, symptomSchema } from '../../shop/batch'
 import { bladeSizeSchema } from '../../shop/blade'
-import { BOUNDS, between, bounded, wholeBounded } from '../../shop/bounds'
+import { BOUNDS, between, bounded, wholeBetween, wholeBounded } from '../../shop/bounds'
 import { compositionSchema, gradeSheetSchema } from '../../shop/grade-sheet'
 import { shape } from '../../shop/problems'
 import { routeSchema, stageSchema, targetSchema } from '../../shop/route'
@@ -15,7 +15,7 @@ import { learntSchema } from './learnt'
 export const steelSchema = z.union(
   [
     z.strictObject({ grade: z.enum(gradeNames() as [string, ...string[]]) }),
-    z.strictObject({ composition: compositionSchema, made: z.enum(['ingot', 'powder']).optional() }),
+    z.strictObject({ composition: compositionSchema, made: z.optional(z.enum(['ingot', 'powder'])) }),
     z.strictObject({ sheet: gradeSheetSchema }),
   ],
   { error: shape('steel') },
@@ -24,31 +24,32 @@ export const steelSchema = z.union(
 export const predictRequest = z.object({ steel: steelSchema, route: routeSchema })
 
 export const pieceSchema = z.object({
-  lengthMm: z.number().min(1).max(5000),
-  widthMm: z.number().min(1).max(5000),
-  count: z.int().min(1).max(400),
+  lengthMm: between(1, 5000),
+  widthMm: between(1, 5000),
+  count: wholeBetween(1, 400),
 })
 
 /** Equal blades of a question: their size, and how many. */
-export const bladesSchema = bladeSizeSchema.extend({ count: wholeBounded('bladeCount') })
+export const bladesSchema = z.extend(bladeSizeSchema, { count: wholeBounded('bladeCount') })
 
 const foilCommon = {
-  rollWidthMm: z.number().min(50).max(2000),
+  rollWidthMm: between(50, 2000),
   rotate: z.boolean(),
-  longestSectionMm: z.number().min(1).max(20_000).nullable().optional(),
+  longestSectionMm: z.optional(z.nullable(between(1, 20_000))),
   /** What the rule is marked in: whole millimetres, or sixteenths of an inch; absent: mm. */
-  system: z.enum(SYSTEMS).default('metric'),
+  system: z._default(z.enum(SYSTEMS), 'metric'),
   /** Pieces from another day, used first. */
-  offcuts: z
-    .array(
-      z.object({
-        id: z.string().max(64),
-        widthMm: z.number().min(20).max(2000),
-        lengthMm: z.number().min(20).max(20_000),
-      }),
-    )
-    .max(60)
-    .optional(),
+  offcuts: z.optional(
+    z
+      .array(
+        z.object({
+          id: z.string().check(z.maxLength(64)),
+          widthMm: between(20, 2000),
+          lengthMm: between(20, 20_000),
+        }),
+      )
+      .check(z.maxLength(60)),
+  ),
 }
 
 export const foilRequest = z.union(
@@ -56,9 +57,9 @@ export const foilRequest = z.union(
     z.object({
       ...foilCommon,
       envelope: envelopeSchema,
-      blades: z.array(bladesSchema).min(1).max(100),
+      blades: z.array(bladesSchema).check(z.minLength(1), z.maxLength(100)),
     }),
-    z.object({ ...foilCommon, pieces: z.array(pieceSchema).min(1).max(100) }),
+    z.object({ ...foilCommon, pieces: z.array(pieceSchema).check(z.minLength(1), z.maxLength(100)) }),
   ],
   { error: shape('foil') },
 )
@@ -67,31 +68,30 @@ const readingValue = bounded('readingHrc')
 
 export const blockSchema = z.object({
   certifiedHrc: bounded('hrc'),
-  certifiedSd: z.number().min(0).max(3),
-  readings: z.array(readingValue).min(1).max(50),
+  certifiedSd: between(0, 3),
+  readings: z.array(readingValue).check(z.minLength(1), z.maxLength(50)),
 })
 
 export const rockwellRequest = z.object({
-  readings: z.array(readingValue).min(1).max(500),
-  block: blockSchema.nullable().optional(),
-  thicknessMm: bounded('bladeThicknessMm').optional(),
-  target: targetSchema.nullable().optional(),
+  readings: z.array(readingValue).check(z.minLength(1), z.maxLength(500)),
+  block: z.optional(z.nullable(blockSchema)),
+  thicknessMm: z.optional(bounded('bladeThicknessMm')),
+  target: z.optional(z.nullable(targetSchema)),
   /** Files tried on the same steel, combined with the readings by likelihood. */
-  files: z
-    .array(z.object({ skates: readingValue.nullable(), bites: readingValue.nullable() }))
-    .max(50)
-    .optional(),
+  files: z.optional(
+    z.array(z.object({ skates: z.nullable(readingValue), bites: z.nullable(readingValue) })).check(z.maxLength(50)),
+  ),
 })
 
 /** What the shop can do after a reading. */
 export const adviceCan = z.object({
-  coldToC: bounded('coldC').nullable(),
+  coldToC: z.nullable(bounded('coldC')),
   anneal: z.boolean(),
   /** The hottest its oven can hold and the thickest blade: for hardening again. */
-  ovenMaxC: between(500, 1400).optional(),
-  thicknessMm: bounded('bladeThicknessMm').optional(),
+  ovenMaxC: z.optional(between(500, 1400)),
+  thicknessMm: z.optional(bounded('bladeThicknessMm')),
   /** The scale tempers are keyed in; absent: °C. */
-  system: z.enum(SYSTEMS).default('metric'),
+  system: z._default(z.enum(SYSTEMS), 'metric'),
 })
 
 export const adviseRequest = z.object({
@@ -99,116 +99,115 @@ export const adviseRequest = z.object({
   route: routeSchema,
   reading: z.object({
     mean: readingValue,
-    u95: z.number().min(0).max(20),
+    u95: between(0, 20),
     stage: stageSchema,
-    by: z.enum(['readings', 'files']).optional(),
+    by: z.optional(z.enum(['readings', 'files'])),
     /** Degrees of freedom behind its uncertainty; absent: as if there were many. */
-    degreesOfFreedom: z.number().min(0.5).optional(),
+    degreesOfFreedom: z.optional(z.number().check(z.minimum(0.5))),
   }),
   target: targetSchema,
-  symptom: symptomSchema.optional(),
+  symptom: z.optional(symptomSchema),
   can: adviceCan,
   /** Which of the shop's readings a hardening begun anew may lean on; absent: none. */
-  learnt: learntSchema.optional(),
+  learnt: z.optional(learntSchema),
 })
 
-const chamberSide = z.number().min(40).max(2000)
+const chamberSide = between(40, 2000)
+
+/** Blades of an oven's load: when they go in and come out, by the clock, by heat or by a segment. */
+export const loadedBlades = z.extend(bladesSchema, {
+  atMin: z.optional(between(0, 1440)),
+  view: z.optional(between(0.05, 1)),
+  whenOvenC: z.optional(between(20, 1300)),
+  /** In and out as a segment begins, counted from 0: one load after another in the hot oven. */
+  whenSegment: z.optional(wholeBetween(0, 19)),
+  outAtSegment: z.optional(wholeBetween(1, 19)),
+})
 
 export const ovenRequest = z.object({
   oven: z.union(
     [
       z.strictObject({ preset: z.enum(['small', 'medium', 'large']) }),
       z.strictObject({
-        powerW: z.number().min(200).max(50_000),
+        powerW: between(200, 50_000),
         chamberMm: z.object({ width: chamberSide, height: chamberSide, depth: chamberSide }),
         build: z.object({
-          layers: z
-            .array(z.object({ material: z.enum(['brick', 'fibre', 'board']), mm: z.number().min(2).max(300) }))
-            .min(1)
-            .max(4)
-            .readonly(),
-          leakWPerK: z.number().min(0).max(20),
-          element: z.object({ areaM2: z.number().min(0.005).max(3), capacityJPerK: z.number().min(20).max(20_000) }),
-          furnitureJPerK: z.number().min(10).max(50_000),
+          layers: z.readonly(
+            z
+              .array(z.object({ material: z.enum(['brick', 'fibre', 'board']), mm: between(2, 300) }))
+              .check(z.minLength(1), z.maxLength(4)),
+          ),
+          leakWPerK: between(0, 20),
+          element: z.object({ areaM2: between(0.005, 3), capacityJPerK: between(20, 20_000) }),
+          furnitureJPerK: between(10, 50_000),
           /** Factors a log taught on the wall's conductivity and heat capacity. */
-          wall: z.object({ k: z.number().min(0.2).max(5), c: z.number().min(0.2).max(5) }).optional(),
+          wall: z.optional(z.object({ k: between(0.2, 5), c: between(0.2, 5) })),
         }),
       }),
     ],
     { error: shape('oven') },
   ),
-  startC: z.number().min(-20).max(1300),
+  startC: between(-20, 1300),
   segments: z
     .array(
       z.object({
-        rateCPerH: z.number().min(1).max(20_000).nullable(),
-        targetC: z.number().min(20).max(1300),
-        holdMin: z.number().min(0).max(1440),
+        rateCPerH: z.nullable(between(1, 20_000)),
+        targetC: between(20, 1300),
+        holdMin: between(0, 1440),
       }),
     )
-    .min(1)
-    .max(20),
-  load: z
-    .array(
-      bladesSchema.extend({
-        atMin: z.number().min(0).max(1440).optional(),
-        view: z.number().min(0.05).max(1).optional(),
-        whenOvenC: z.number().min(20).max(1300).optional(),
-        /** In and out as a segment begins, counted from 0: one load after another in the hot oven. */
-        whenSegment: z.int().min(0).max(19).optional(),
-        outAtSegment: z.int().min(1).max(19).optional(),
-      }),
-    )
-    .max(24),
-  doorOpen: z.array(z.object({ atMin: z.number().min(0).max(1440), seconds: z.number().min(1).max(600) })).max(60),
+    .check(z.minLength(1), z.maxLength(20)),
+  load: z.array(loadedBlades).check(z.maxLength(24)),
+  doorOpen: z.array(z.object({ atMin: between(0, 1440), seconds: between(1, 600) })).check(z.maxLength(60)),
 })
 
 const quenchSize = (thickest: number) =>
   z.object({
-    thicknessMm: z.number().min(0.3).max(thickest),
-    widthMm: z.number().min(3).max(500),
-    lengthMm: z.number().min(10).max(2000),
+    thicknessMm: between(0.3, thickest),
+    widthMm: between(3, 500),
+    lengthMm: between(10, 2000),
   })
 
 export const quenchRequest = z.object({
   blade: quenchSize(40),
-  foilMm: z.number().min(0).max(1).default(0.05),
-  fromC: z.number().min(100).max(1300),
+  foilMm: z._default(between(0, 1), 0.05),
+  fromC: between(100, 1300),
   medium: z.enum(QUENCH_MEDIA),
-  plates: quenchSize(200).extend({
-    startC: z.number().min(-40).max(300).default(20),
-    cooling: z.enum(['still', 'fan', 'air-blast']).default('still'),
-    metal: z.enum(Object.keys(PLATE_METALS) as [PlateMetal, ...PlateMetal[]]).optional(),
+  plates: z.extend(quenchSize(200), {
+    startC: z._default(between(-40, 300), 20),
+    cooling: z._default(z.enum(['still', 'fan', 'air-blast']), 'still'),
+    metal: z.optional(z.enum(Object.keys(PLATE_METALS) as [PlateMetal, ...PlateMetal[]])),
   }),
-  count: z.int().min(1).max(30).default(1),
-  everyS: z.number().min(1).max(3600).default(120),
-  clampedS: z.number().min(1).max(1800).default(90),
-  delayS: z.number().min(0).max(120).optional(),
-  clearanceMm: z.number().min(0).max(5).optional(),
-  contactWPerM2K: bounded('contactWPerM2K').optional(),
-  airWPerM2K: z.number().min(0).max(BOUNDS.plateAirWPerM2K.max).optional(),
-  martensiteStartC: z.number().min(-100).max(500).optional(),
-  ambientC: z.number().min(-20).max(50).optional(),
+  count: z._default(wholeBetween(1, 30), 1),
+  everyS: z._default(between(1, 3600), 120),
+  clampedS: z._default(between(1, 1800), 90),
+  delayS: z.optional(between(0, 120)),
+  clearanceMm: z.optional(between(0, 5)),
+  contactWPerM2K: z.optional(bounded('contactWPerM2K')),
+  airWPerM2K: z.optional(between(0, BOUNDS.plateAirWPerM2K.max)),
+  martensiteStartC: z.optional(between(-100, 500)),
+  ambientC: z.optional(between(-20, 50)),
 })
 
 export const coldRequest = z.object({
   medium: z.enum(['dry-ice', 'liquid-nitrogen', 'freezer']),
-  steelKg: z.number().min(0).max(200),
+  steelKg: between(0, 200),
   /** What the blades are at as they go in, and the room with bath and vessel in it, °C. */
-  startC: z.number().min(-20).max(80).default(USUAL_ROOM_C),
-  ambientC: z.number().min(-20).max(50).default(USUAL_ROOM_C),
+  startC: z._default(between(-20, 80), USUAL_ROOM_C),
+  ambientC: z._default(between(-20, 50), USUAL_ROOM_C),
   /** For a freezer: the thickest blade, and whether a fan moves the air. */
-  thicknessMm: z.number().min(0.3).max(30).default(3),
-  fan: z.boolean().default(false),
-  bath: z
-    .object({ fluid: z.enum(Object.keys(BATHS) as [BathFluid, ...BathFluid[]]), litres: z.number().min(0).max(200) })
-    .default({ fluid: 'none', litres: 0 }),
-  vesselKg: z.number().min(0).max(100).default(0),
-  lossWPerK: z.number().min(0).max(50),
-  holdH: z.number().min(0).max(240),
+  thicknessMm: z._default(between(0.3, 30), 3),
+  fan: z._default(z.boolean(), false),
+  bath: z._default(
+    z.object({ fluid: z.enum(Object.keys(BATHS) as [BathFluid, ...BathFluid[]]), litres: between(0, 200) }),
+    { fluid: 'none', litres: 0 },
+  ),
+  vesselKg: z._default(between(0, 100), 0),
+  lossWPerK: between(0, 50),
+  holdH: between(0, 240),
   room: z.object({
     /** A room of less is a cupboard: nobody works in it. */
-    m3: z.number().min(2).max(100_000),
-    airChangesPerH: z.number().min(0).max(200),
+    m3: between(2, 100_000),
+    airChangesPerH: between(0, 200),
   }),
 })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { CORRECTED_BY } from '../../rockwell/verification'
 import { routeSchema, stageSchema } from '../../shop/route'
 import { pieceSchema } from './requests'
@@ -6,33 +6,33 @@ import { pieceSchema } from './requests'
 const DISSOLVED = ['C', 'N', 'Cr', 'Mo', 'W', 'V', 'Mn', 'Si', 'Ni'] as const
 
 /** Answers are read, never changed. */
-export const list = <T extends z.ZodType>(item: T) => z.array(item).readonly()
+export const list = <T extends z.ZodMiniType>(item: T) => z.readonly(z.array(item))
 
 export const estimate = z.object({ mean: z.number(), sd: z.number() })
 const params = z.record(z.string(), z.unknown())
 /** Something said as a code; over HTTP its sentence comes along. */
-export const cautionSchema = z.object({ code: z.string(), params, message: z.string().optional() })
+export const cautionSchema = z.object({ code: z.string(), params, message: z.optional(z.string()) })
 /** A line of working; over HTTP its name, equation and source come along. */
 export const workingSchema = z.object({
   code: z.string(),
   params,
-  value: z.number().nullable(),
+  value: z.nullable(z.number()),
   unit: z.string(),
-  name: z.string().optional(),
-  equation: z.string().optional(),
-  source: z.string().optional(),
+  name: z.optional(z.string()),
+  equation: z.optional(z.string()),
+  source: z.optional(z.string()),
 })
 
 export const predictResponse = z.object({
-  hrc: z.object({ asQuenched: estimate, afterCold: estimate.nullable(), afterTempers: list(estimate) }),
+  hrc: z.object({ asQuenched: estimate, afterCold: z.nullable(estimate), afterTempers: list(estimate) }),
   martensiteStartC: z.number(),
   /** What the finished band is made of, one standard deviation each, HRC. */
   band: list(
-    z.object({ part: z.string(), element: z.string().optional(), sd: z.number(), name: z.string().optional() }),
+    z.object({ part: z.string(), element: z.optional(z.string()), sd: z.number(), name: z.optional(z.string()) }),
   ),
   retainedAustenite: z.object({
     asQuenched: z.number(),
-    afterCold: z.number().nullable(),
+    afterCold: z.nullable(z.number()),
     afterTempers: list(z.number()),
     final: z.number(),
   }),
@@ -40,7 +40,7 @@ export const predictResponse = z.object({
   austenite: z.object(
     Object.fromEntries(DISSOLVED.map(element => [element, z.number()])) as Record<
       (typeof DISSOLVED)[number],
-      z.ZodNumber
+      z.ZodMiniNumber
     >,
   ),
   carbideFraction: z.number(),
@@ -79,15 +79,15 @@ export const foilResponse = z.object({
 export const ovenResponse = z.object({
   segments: list(
     z.object({
-      reachedMin: z.number().nullable(),
-      endedMin: z.number().nullable(),
-      endedKWh: z.number().nullable(),
+      reachedMin: z.nullable(z.number()),
+      endedMin: z.nullable(z.number()),
+      endedKWh: z.nullable(z.number()),
     }),
   ),
   load: list(
     z.object({
-      insertedMin: z.number().nullable(),
-      withinFiveCMin: z.number().nullable(),
+      insertedMin: z.nullable(z.number()),
+      withinFiveCMin: z.nullable(z.number()),
       soakMin: z.number(),
       steepestKPerMin: z.number(),
       skinAheadK: z.number(),
@@ -95,23 +95,23 @@ export const ovenResponse = z.object({
     }),
   ),
   energyKWh: z.number(),
-  curve: list(z.tuple([z.number(), z.number(), z.number().nullable()]).readonly()),
+  curve: list(z.readonly(z.tuple([z.number(), z.number(), z.nullable(z.number())]))),
   cautions: list(cautionSchema),
 })
 
 export const quenchResponse = z.object({
   blades: list(
     z.object({
-      secondsTo: z.record(z.string(), z.number().nullable()),
+      secondsTo: z.record(z.string(), z.nullable(z.number())),
       plateStartC: z.number(),
       platePeakC: z.number(),
       leavesC: z.number(),
-      rate800to500CPerS: z.number().nullable(),
+      rate800to500CPerS: z.nullable(z.number()),
     }),
   ),
-  pauseAfter: z.int().nullable(),
+  pauseAfter: z.nullable(z.int()),
   recoverS: z.number(),
-  curve: list(z.tuple([z.number(), z.number(), z.number()]).readonly()),
+  curve: list(z.readonly(z.tuple([z.number(), z.number(), z.number()]))),
   cautions: list(cautionSchema),
   working: list(workingSchema),
 })
@@ -120,7 +120,7 @@ const refusal = z.object({
   gas: z.enum(['co2', 'nitrogen']),
   /** CO2 at its peak, ppm; oxygen at its least, %. */
   level: z.number(),
-  neededAirChangesPerH: z.number().nullable(),
+  neededAirChangesPerH: z.nullable(z.number()),
 })
 
 export const coldResponse = z.object({
@@ -128,28 +128,28 @@ export const coldResponse = z.object({
   coolantL: z.number(),
   gasM3: z.number(),
   /** Minutes until the blades are within 3 °C of a freezer's air; null where they are chilled by a coolant. */
-  reachMin: z.number().nullable(),
-  peak: z.object({ co2Ppm: z.number().optional(), oxygenPercent: z.number().optional() }),
+  reachMin: z.nullable(z.number()),
+  peak: z.object({ co2Ppm: z.optional(z.number()), oxygenPercent: z.optional(z.number()) }),
   limits: list(
     z.object({
       name: z.string(),
       /** The limit's code, over HTTP beside its name in words. */
-      code: z.string().optional(),
+      code: z.optional(z.string()),
       limit: z.number(),
       gas: z.enum(['co2', 'oxygen']),
-      unit: z.string().optional(),
+      unit: z.optional(z.string()),
       level: z.number(),
       kept: z.boolean(),
-      reachedMin: z.number().nullable(),
-      source: z.string().optional(),
+      reachedMin: z.nullable(z.number()),
+      source: z.optional(z.string()),
     }),
   ),
   /** Air changes an hour that would keep to the limits; null: none would. */
-  neededAirChangesPerH: z.number().nullable(),
+  neededAirChangesPerH: z.nullable(z.number()),
   /** Why the plan is refused as it stands; null: it is not. */
-  refused: z.union([refusal, z.string()]).nullable(),
+  refused: z.nullable(z.union([refusal, z.string()])),
   /** The same in its parts, over HTTP. */
-  refusal: refusal.nullable().optional(),
+  refusal: z.optional(z.nullable(refusal)),
   cautions: list(cautionSchema),
   working: list(workingSchema),
 })
@@ -160,24 +160,24 @@ export const rockwellResponse = z.object({
   u95: z.number(),
   n: z.int(),
   outliers: list(z.number()),
-  inTargetProbability: z.number().nullable(),
+  inTargetProbability: z.nullable(z.number()),
   minimumThicknessMm: z.number(),
   minimumSpacingMm: z.number(),
   minimumEdgeMm: z.number(),
-  thickEnough: z.boolean().nullable(),
+  thickEnough: z.nullable(z.boolean()),
   /** Whether a check on a block corrects the mean, and why not. */
   correctedBy: z.enum(CORRECTED_BY),
-  verification: z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() }).nullable(),
+  verification: z.nullable(z.object({ bias: z.number(), repeatability: z.number(), ok: z.boolean() })),
   /** With the files; null where none were given. */
-  combined: z
-    .object({
+  combined: z.nullable(
+    z.object({
       mean: z.number(),
       sd: z.number(),
       low: z.number(),
       high: z.number(),
-      inTargetProbability: z.number().nullable(),
-    })
-    .nullable(),
+      inTargetProbability: z.nullable(z.number()),
+    }),
+  ),
   working: list(workingSchema),
 })
 
@@ -186,33 +186,33 @@ export const adviceReasonSchema = z.object({
     mean: z.number(),
     u95: z.number(),
     stage: stageSchema,
-    by: z.enum(['readings', 'files']).optional(),
-    degreesOfFreedom: z.number().optional(),
+    by: z.optional(z.enum(['readings', 'files'])),
+    degreesOfFreedom: z.optional(z.number()),
   }),
   wanted: z.object({ min: z.number(), max: z.number() }),
   changeHrc: z.number(),
   robsChromium: z.boolean(),
   lateCold: z.boolean(),
-  leavesRange: z.object({ minC: z.number(), maxC: z.number() }).nullable(),
+  leavesRange: z.nullable(z.object({ minC: z.number(), maxC: z.number() })),
   notByHardness: z.boolean(),
 })
 
 export const optionSchema = z.object({
   kind: z.enum(['accept', 'temper', 'cold', 'anneal-and-reharden', 'scrap']),
-  temper: z.object({ atC: z.number(), holdMin: z.number() }).nullable(),
-  cold: z
-    .object({ toC: z.number(), holdMin: z.number(), delayMin: z.number(), snapTemperC: z.number().optional() })
-    .nullable(),
-  anneal: z
-    .object({
+  temper: z.nullable(z.object({ atC: z.number(), holdMin: z.number() })),
+  cold: z.nullable(
+    z.object({ toC: z.number(), holdMin: z.number(), delayMin: z.number(), snapTemperC: z.optional(z.number()) }),
+  ),
+  anneal: z.nullable(
+    z.object({
       atC: z.number(),
       holdMin: z.number(),
       coolCPerH: z.number(),
       downToC: z.number(),
       source: z.string(),
-    })
-    .nullable(),
-  again: routeSchema.nullable(),
+    }),
+  ),
+  again: z.nullable(routeSchema),
   hrc: estimate,
   inTargetProbability: z.number(),
   hours: z.number(),
@@ -220,8 +220,8 @@ export const optionSchema = z.object({
   risk: z.enum(['low', 'some', 'high']),
   /** What it rests on and what speaks for it; over HTTP a sentence, with the grounds beside it. */
   why: z.union([adviceReasonSchema, z.string()]),
-  grounds: adviceReasonSchema.optional(),
-  steps: list(z.string()).optional(),
+  grounds: z.optional(adviceReasonSchema),
+  steps: z.optional(list(z.string())),
 })
 
 export const adviseResponse = z.object({ options: list(optionSchema) })

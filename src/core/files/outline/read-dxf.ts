@@ -1,18 +1,18 @@
 import DxfParser from 'dxf-parser'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fail, ok, type Result } from '../../codes/result'
 import type { Point } from '../../rockwell/outline'
 import { type Drawing, MM_PER_INCH } from './drawing'
 
-const vertexSchema = z.object({ x: z.number(), y: z.number(), bulge: z.number().optional() })
+const vertexSchema = z.object({ x: z.number(), y: z.number(), bulge: z.optional(z.number()) })
 type Vertex = z.infer<typeof vertexSchema>
 
 /** What of an entity an outline is read from. */
 const entitySchema = z.object({
   type: z.string(),
-  vertices: z.array(vertexSchema).optional(),
-  controlPoints: z.array(vertexSchema).optional(),
-  fitPoints: z.array(vertexSchema).optional(),
+  vertices: z.optional(z.array(vertexSchema)),
+  controlPoints: z.optional(z.array(vertexSchema)),
+  fitPoints: z.optional(z.array(vertexSchema)),
 })
 
 /** Shapes of an ASCII DXF: polylines with their arcs, splines, and lines joined where they meet. */
