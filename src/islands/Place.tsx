@@ -16,7 +16,7 @@ import { DemoNote } from './DemoNote'
 import { Everywhere } from './find/Everywhere'
 import { unlessTyping } from './keys'
 import { NewVersion } from './NewVersion'
-import { saveEverything } from './save-everything'
+import { SaveEverythingButton, useSavingAtHand } from './SaveEverythingButton'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
 import { useBeginning } from './use-beginning'
@@ -38,6 +38,7 @@ export function Place({ children }: { children: ReactNode }) {
   const shop = useShop()
   useUnfitToast(shop?.units ?? 'metric')
   useUndoKeys()
+  useSavingAtHand()
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
     // The default stands in while none is stored: it is nobody's.
@@ -134,9 +135,7 @@ function TroubleBanner({ refused }: { refused: Problem | null }) {
           Try again
         </button>
       )}
-      <button type="button" className="btn" onClick={() => void saveEverything()}>
-        Save everything to a file
-      </button>
+      <SaveEverythingButton />
     </div>
   )
 }
@@ -159,9 +158,7 @@ class Fallback extends Component<{ children: ReactNode }, { failed: boolean }> {
           <button type="button" className="btn btn-ember" onClick={() => location.reload()}>
             Load again
           </button>
-          <button type="button" className="btn" onClick={() => void saveEverything()}>
-            Save everything to a file
-          </button>
+          <SaveEverythingButton />
         </p>
       </div>
     )

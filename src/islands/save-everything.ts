@@ -1,21 +1,13 @@
 import { exportText } from '../core/files/exchange'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { emptyData, readAll } from '../store/backup'
-import { unsavedBatches, withUnsaved } from '../store/batches'
+import { readAll, withUnsaved } from '../store/backup'
 import { noteSaved } from '../store/keeping'
+import { emptyData } from '../store/seed'
+import { unsavedBatches } from '../store/unsaved-batches'
 import { toast } from '../ui/toast'
 import { startFiles } from '../workers/files-client'
-
-/** Hands a text to the browser as a file to keep. */
-export function download(name: string, type: string, content: BlobPart) {
-  const url = URL.createObjectURL(new Blob([content], { type }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
-}
+import { download } from './download'
 
 /** Everything as a file, made in its worker; where that cannot be loaded, on the page itself. */
 export async function wholeFile(unsaved: readonly Batch[], now: string): Promise<Blob> {

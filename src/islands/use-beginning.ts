@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useState } from 'react'
 import { type Problem, problem } from '../core/codes/problem'
-import { isSeeded, seedOnce } from '../store/backup'
 import { db } from '../store/database'
 import { wasOwn } from '../store/keeping'
 import { refusalOf } from '../store/save-state'
+import { isSeeded, seedOnce } from '../store/seed'
 import { finishUnfinished } from '../store/unfinished'
 
 /** Any number gives a workshop of its own; this one is shown. */

@@ -1,43 +1,15 @@
 import type { Saving } from '../core/codes/result'
 import { type Adoption, adopt } from '../core/files/adopt'
 import type { WorkshopData } from '../core/files/exchange'
-import { withBlades } from '../core/shop/batch-records'
+import type { Batch } from '../core/shop/batch'
+import { partBatch, withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { furtherOf } from '../core/shop/merge'
-import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
 import { forgetHistory } from './history'
 import { saving } from './save-state'
-
-const TABLES = () =>
-  [
-    db.batches,
-    db.blades,
-    db.readings,
-    db.recipes,
-    db.runs,
-    db.ownGrades,
-    db.logs,
-    db.pictures,
-    db.shop,
-    db.meta,
-  ] as const
-
-/** A workshop with settings and nothing in it. */
-export const emptyData = (shop: Workshop): WorkshopData => ({
-  shop,
-  batches: [],
-  blades: [],
-  readings: [],
-  recipes: [],
-  runs: [],
-  grades: [],
-  logs: [],
-  pictures: [],
-})
-
-/** Settings of a workshop that begins here: files tell by its origin that they are its own. */
-export const newWorkshop = (): Workshop => ({ ...DEFAULT_WORKSHOP, origin: crypto.randomUUID() })
+import { emptyData, newWorkshop } from './seed'
+import { allTables, putRecords } from './tables'
 
 async function readTables(): Promise<WorkshopData> {
   return {
@@ -54,12 +26,12 @@ async function readTables(): Promise<WorkshopData> {
 }
 
 /** Everything stored, in one consistent read. */
-export const readAll = (): Promise<WorkshopData> => db.transaction('r', TABLES(), readTables)
+export const readAll = (): Promise<WorkshopData> => db.transaction('r', allTables(), readTables)
 
 /** Puts data in the place of everything stored; in one transaction or not at all. */
 export const replaceAll = (data: WorkshopData): Promise<Saving> =>
   saving(() =>
-    db.transaction('rw', TABLES(), async () => {
+    db.transaction('rw', allTables(), async () => {
       await Promise.all(
         [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs, db.pictures].map(table =>
           table.clear(),
@@ -75,7 +47,7 @@ export const replaceAll = (data: WorkshopData): Promise<Saving> =>
 export async function addAll(file: WorkshopData): Promise<Adoption | null> {
   let adoption: Adoption | null = null
   const { saved } = await saving(() =>
-    db.transaction('rw', TABLES(), async () => {
+    db.transaction('rw', allTables(), async () => {
       const here = await readTables()
       adoption = adopt(here, file, () => crypto.randomUUID())
       const { data } = adoption
@@ -102,38 +74,22 @@ export async function addAll(file: WorkshopData): Promise<Adoption | null> {
   return saved ? adoption : null
 }
 
-async function putRecords(data: WorkshopData): Promise<void> {
-  await db.batches.bulkPut([...data.batches])
-  await db.blades.bulkPut([...data.blades])
-  await db.readings.bulkPut([...data.readings])
-  await db.recipes.bulkPut([...data.recipes])
-  await db.runs.bulkPut([...data.runs])
-  await db.ownGrades.bulkPut([...data.grades])
-  await db.logs.bulkPut([...data.logs])
-  await db.pictures.bulkPut([...data.pictures])
-  await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
-}
-
 /** An empty workshop of one's own: of the settings that were here only how things are shown stays. */
 export async function clearAll(): Promise<Saving> {
   const { units, theme } = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
   return replaceAll(emptyData({ ...newWorkshop(), units, theme }))
 }
 
-/** Whether anything was laid down here yet. */
-export const isSeeded = async (): Promise<boolean> => (await db.meta.get('seeded')) !== undefined
-
-/** First visit: the demo workshop, if the server offers it. Later visits change nothing. */
-export async function seedOnce(make: (() => Promise<WorkshopData>) | null): Promise<void> {
-  if (await isSeeded()) return
-  const data = make ? await make() : emptyData(newWorkshop())
-  await db.transaction('rw', TABLES(), async () => {
-    // Asked again inside the transaction: of two tabs that begin at once, one seeds.
-    if (await isSeeded()) return
-    await db.shop.put(data.shop)
-    await putRecords(data)
-  })
-}
-
 /** Everything stored, its batches with their blades. */
 export const batchesOf = (data: WorkshopData) => withBlades(data.batches, data.blades)
+
+/** Everything stored with what could not be stored laid over it. */
+export function withUnsaved(data: WorkshopData, batches: readonly Batch[]): WorkshopData {
+  const parts = batches.map(partBatch)
+  const ids = new Set(parts.map(part => part.record.id))
+  return {
+    ...data,
+    batches: [...data.batches.filter(batch => !ids.has(batch.id)), ...parts.map(part => part.record)],
+    blades: [...data.blades.filter(blade => !ids.has(blade.batchId)), ...parts.flatMap(part => part.blades)],
+  }
+}

@@ -1,7 +1,6 @@
 import { newProblems, type Problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { isContinuing } from '../core/continuing'
-import type { WorkshopData } from '../core/files/exchange'
 import { batchProblems } from '../core/job/batch-rules'
 import { followed } from '../core/job/suggestion'
 import { type Batch, batchSchema } from '../core/shop/batch'
@@ -9,34 +8,17 @@ import { partBatch, withBlades } from '../core/shop/batch-records'
 import type { Blade } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { takeBack } from '../core/shop/merge'
-import { isThere } from '../core/shop/oven-log'
 import { problemsOf } from '../core/shop/problems'
 import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
-import { createSubscribable, type Subscribable } from '../core/subscribable'
 import { db } from './database'
 import { type Applied, rememberChange, whileWritten } from './history'
 import { putDown } from './journal'
+import { isBegun, readBatch } from './read-batch'
 import { isRefusal, saving, Unfit } from './save-state'
-
-/** Batches whose last write was refused: kept here so that nothing typed is lost, and shown instead of the stored ones. */
-const unsaved = createSubscribable<ReadonlyMap<string, Batch>>(new Map())
-export const unsavedBatches: Subscribable<ReadonlyMap<string, Batch>> = unsaved
-
-const keepUnsaved = (id: string, batch: Batch | null) => {
-  const next = new Map(unsaved.get())
-  if (batch) next.set(id, batch)
-  else next.delete(id)
-  unsaved.set(next)
-}
+import { keepUnsaved, unsavedBatches } from './unsaved-batches'
 
 const COUNTED: readonly (keyof Batch)[] = ['rev', 'updatedAt']
-
-/** A stored batch with its blades; undefined where there is none. */
-export async function readBatch(id: string): Promise<Batch | undefined> {
-  const [record, blades] = await Promise.all([db.batches.get(id), db.blades.where('batchId').equals(id).toArray()])
-  return record && { ...record, blades }
-}
 
 /** Blades that have no serial yet get the next ones of their batch's year. */
 async function withSerials(batch: Batch): Promise<Batch> {
@@ -57,18 +39,6 @@ async function withSerials(batch: Batch): Promise<Batch> {
 
 /** What a change of a batch is written with: its own tables, the shop it is planned in, and what says that it is hardened. */
 export const PLAN_TABLES = [db.batches, db.blades, db.shop, db.readings, db.runs, db.logs] as const
-
-/** Whether anything was done to a batch's blades that rests on its routes: they stay as they were then. */
-export async function isBegun({ id, blades }: Batch): Promise<boolean> {
-  if (blades.some(blade => blade.inspection || blade.files?.length || blade.tempers?.length)) return true
-  const readings = db.readings.where('batchId').equals(id)
-  const logs = db.logs.where('batchId').equals(id).and(isThere)
-  const ran = db.runs
-    .where('batchIds')
-    .equals(id)
-    .filter(run => run.mode === 'shop')
-  return (await readings.count()) + (await logs.count()) + (await ran.count()) > 0
-}
 
 /** A batch with what was left open of its routes as it is suggested now, until it is begun; one that does not fit stays as it is. */
 const withSuggestions = async (batch: Batch, shop: Workshop): Promise<Batch> => {
@@ -124,7 +94,7 @@ async function write(id: string, change: (batch: Batch) => Batch): Promise<{ bef
   let outcome: { before: Batch; after: Batch } | null = null
   await db.transaction('rw', PLAN_TABLES, async () => {
     const stored = await readBatch(id)
-    const before = unsaved.get().get(id) ?? stored
+    const before = unsavedBatches.get().get(id) ?? stored
     if (!before) return
     const changed = { ...change(before), rev: before.rev + 1, updatedAt: new Date().toISOString() }
     const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
@@ -134,7 +104,7 @@ async function write(id: string, change: (batch: Batch) => Batch): Promise<{ bef
     await store(stored ?? null, after)
     outcome = { before, after }
   })
-  if (unsaved.get().has(id)) keepUnsaved(id, null)
+  if (unsavedBatches.get().has(id)) keepUnsaved(id, null)
   return outcome
 }
 
@@ -157,7 +127,7 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
   let ended = () => {}
   const edit = saving(
     async () => {
-      const before = unsaved.get().get(shown.id) ?? shown
+      const before = unsavedBatches.get().get(shown.id) ?? shown
       ended = putDown({ of: 'batch', before, after: change(before) })
       const done = await write(shown.id, change)
       if (done)
@@ -169,7 +139,7 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
   const outcome = await whileWritten(edit)
   ended()
   const [refused] = outcome.problems
-  if (refused && isRefusal(refused)) keepUnsaved(shown.id, change(unsaved.get().get(shown.id) ?? shown))
+  if (refused && isRefusal(refused)) keepUnsaved(shown.id, change(unsavedBatches.get().get(shown.id) ?? shown))
   return outcome
 }
 
@@ -197,14 +167,3 @@ export const setDeleted = (batch: Batch, deleted: boolean): Promise<Saving> =>
     ...b,
     deletedAt: deleted ? new Date().toISOString() : null,
   }))
-
-/** Everything stored with what could not be stored laid over it. */
-export function withUnsaved(data: WorkshopData, batches: readonly Batch[]): WorkshopData {
-  const parts = batches.map(partBatch)
-  const ids = new Set(parts.map(part => part.record.id))
-  return {
-    ...data,
-    batches: [...data.batches.filter(batch => !ids.has(batch.id)), ...parts.map(part => part.record)],
-    blades: [...data.blades.filter(blade => !ids.has(blade.batchId)), ...parts.flatMap(part => part.blades)],
-  }
-}

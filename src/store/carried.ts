@@ -1,9 +1,10 @@
 import type { Saving } from '../core/codes/result'
 import type { Carried } from '../core/files/code'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { addAll, emptyData } from './backup'
+import { addAll } from './backup'
 import { db } from './database'
 import { putRecipe } from './records'
+import { emptyData } from './seed'
 
 /** What became of what a code carried: it is in the log now, it was there before, or it was not taken. */
 export type Taken = { readonly taken: 'added' | 'known'; readonly href: string } | { readonly taken: 'refused' }

@@ -1,12 +1,7 @@
 import * as z from 'zod/mini'
 import { type Batch, batchSchema } from '../core/shop/batch'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
-
-/**
- * Changes whose write has not ended. A write takes a moment, and a page that goes takes its writes with it: what was to be written
- * rests here, where it can be put down at once, and is finished by the next page.
- */
-const PREFIX = 'tawny-ember-unfinished/'
+import { LEFT_ALONE_MS, PREFIX } from './resting'
 
 const intentSchema = z.discriminatedUnion('of', [
   z.object({ of: z.literal('batch'), before: batchSchema, after: batchSchema }),
@@ -21,9 +16,6 @@ export type Intent =
 let count = 0
 /** This page, until it goes: what it put down it is writing itself. */
 const PAGE = crypto.randomUUID()
-/** Of another page's changes only those this old are taken up: what is younger it may be writing right now, ms. */
-export const LEFT_ALONE_MS = 2000
-
 /** The tab this page is in, over its reloads; of its own tab no other page is writing. */
 function tab(): string {
   const known = sessionStorage.getItem(TAB)

@@ -10,11 +10,13 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { Recipe } from '../core/shop/recipe'
 import { tries } from '../testing/endure'
 import { gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
-import { addAll, emptyData, readAll, replaceAll } from './backup'
-import { addBatch, editBatch, readBatch } from './batches'
+import { addAll, readAll, replaceAll } from './backup'
+import { addBatch, editBatch } from './batches'
 import { db } from './database'
 import { forgetHistory } from './history'
+import { readBatch } from './read-batch'
 import { addReadings, saveShop } from './records'
+import { emptyData } from './seed'
 
 const LONGEST_MS = 300_000
 

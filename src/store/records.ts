@@ -5,17 +5,18 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
 import { takeBack } from '../core/shop/merge'
 import type { Oven } from '../core/shop/oven'
-import { isThere, type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
+import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { withSaid } from '../core/shop/said'
+import { isThere } from '../core/shop/there'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
-import { createSubscribable } from '../core/subscribable'
 import { followShop, PLAN_TABLES } from './batches'
 import { db } from './database'
 import { type Applied, remember, rememberChange } from './history'
 import { putDown } from './journal'
 import { fitting, fittingChange, saving } from './save-state'
+import { shownShop } from './shown-shop'
 
 /** Changes the settings and remembers how to take that back. */
 export async function saveShop(
@@ -59,9 +60,6 @@ async function writeShop(change: (shop: Workshop) => Workshop): Promise<{
   ended()
   return { outcome, states }
 }
-
-/** The settings as this page shows them; null before it does. */
-export const shownShop = createSubscribable<Workshop | null>(null)
 
 /** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
 export async function finishShop(before: Workshop, after: Workshop): Promise<void> {

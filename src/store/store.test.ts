@@ -12,10 +12,11 @@ import { type Run, runSchema } from '../core/shop/run'
 import { PROTECTION } from '../data/protection'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
-import { addAll, clearAll, readAll, replaceAll, seedOnce } from './backup'
-import { addBatch, editBatch, readBatch, setDeleted, unsavedBatches, withUnsaved } from './batches'
+import { addAll, clearAll, readAll, replaceAll, withUnsaved } from './backup'
+import { addBatch, editBatch, setDeleted } from './batches'
 import { db } from './database'
 import { asOne, forgetHistory, newestStep, redoLast, undoStep } from './history'
+import { readBatch } from './read-batch'
 import {
   addReadings,
   bringBackLog,
@@ -29,6 +30,8 @@ import {
 } from './records'
 import { addRemark, addRun, changeRun, logEvents } from './runs'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
+import { seedOnce } from './seed'
+import { unsavedBatches } from './unsaved-batches'
 import { unsavedRuns } from './unsaved-runs'
 
 const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })

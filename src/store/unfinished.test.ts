@@ -4,9 +4,10 @@ import { describe, expect, it } from 'vitest'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { gradeOf, trayOf } from '../testing/tray'
-import { addBatch, editBatch, readBatch } from './batches'
+import { addBatch, editBatch } from './batches'
 import { db } from './database'
 import { putDown, takeUp } from './journal'
+import { readBatch } from './read-batch'
 import { finishUnfinished } from './unfinished'
 
 const fresh = (id: string): Batch => trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], { id })

@@ -1,18 +1,21 @@
-import { finishEdit } from './batches'
-import { LEFT_ALONE_MS, takeUp } from './journal'
-import { finishShop } from './records'
+import { LEFT_ALONE_MS, PREFIX } from './resting'
 
 /** Finishes what an earlier page had begun to write when it went. */
 export async function finishUnfinished(): Promise<void> {
-  await finishTakenUp()
+  await finishResting()
   // What another tab put down a moment before it was closed is old enough by then.
-  setTimeout(() => void finishTakenUp(), LEFT_ALONE_MS)
+  setTimeout(() => void finishResting(), LEFT_ALONE_MS)
 }
 
-async function finishTakenUp(): Promise<void> {
-  for (const { intent, end } of takeUp()) {
-    if (intent.of === 'batch') await finishEdit(intent.before, intent.after)
-    else await finishShop(intent.before, intent.after)
-    end()
+/** Most pages find nothing: what finishes a change is fetched where one rests. Where it cannot be, the change rests for the next page. */
+async function finishResting(): Promise<void> {
+  if (isAnythingResting()) await import('./finish').then(finish => finish.finishTakenUp()).catch(() => undefined)
+}
+
+function isAnythingResting(): boolean {
+  try {
+    return Object.keys(localStorage).some(key => key.startsWith(PREFIX))
+  } catch {
+    return false
   }
 }

@@ -1,14 +1,35 @@
-import { format as formatDate } from 'date-fns/format'
-import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict'
+const MONTH = new Intl.DateTimeFormat('en', { month: 'short' })
+const AGO = new Intl.RelativeTimeFormat('en')
+
+const two = (n: number): string => String(n).padStart(2, '0')
 
 /** An instant as a day and time: '3 Mar, 14:06'; with the year when it is not this one. */
 export function format(instant: string): string {
   const date = new Date(instant)
-  return formatDate(date, date.getFullYear() === new Date().getFullYear() ? 'd MMM, HH:mm' : 'd MMM yyyy')
+  return date.getFullYear() === new Date().getFullYear()
+    ? `${day(instant)}, ${two(date.getHours())}:${two(date.getMinutes())}`
+    : `${day(instant)} ${date.getFullYear()}`
 }
 
 /** The day alone, short: '3 Mar'. */
-export const day = (instant: string): string => formatDate(new Date(instant), 'd MMM')
+export function day(instant: string): string {
+  const date = new Date(instant)
+  return `${date.getDate()} ${MONTH.format(date)}`
+}
+
+/** Units of time with how many seconds each has, and up to how many of it are counted before the next is. */
+const UNITS = [
+  ['second', 1, 60],
+  ['minute', 60, 60],
+  ['hour', 3600, 24],
+  ['day', 86_400, 30],
+  ['month', 2_629_746, 12],
+] as const
+const YEAR_S = 31_556_952
 
 /** How long ago: '3 days ago'. */
-export const ago = (instant: string): string => formatDistanceToNowStrict(new Date(instant), { addSuffix: true })
+export function ago(instant: string): string {
+  const seconds = Math.max(0, (Date.now() - Date.parse(instant)) / 1000)
+  const unit = UNITS.find(([, each, most]) => Math.round(seconds / each) < most)
+  return unit ? AGO.format(-Math.round(seconds / unit[1]), unit[0]) : AGO.format(-Math.round(seconds / YEAR_S), 'year')
+}

@@ -11,8 +11,7 @@ import { batchKeyOf, recordsAsData } from '../core/files/old-records-data'
 import { readingsCsv } from '../core/files/readings-csv'
 import type { Batch } from '../core/shop/batch'
 import { gradesWith } from '../core/steel/grades'
-import { addAll, batchesOf, readAll, replaceAll } from '../store/backup'
-import { withUnsaved } from '../store/batches'
+import { addAll, batchesOf, readAll, replaceAll, withUnsaved } from '../store/backup'
 import { saveTrouble } from '../store/save-state'
 
 /** What a workshop file holds, as it is said before anything of it is stored. */

@@ -4,7 +4,8 @@ import { EDGE_PLACES, EDGE_RESULTS, EDGE_TESTS, RUST_RESULTS } from '../../data/
 import { FINISH_TASKS } from '../../data/finishing'
 import { BENT_AT, COLOURS } from '../../data/inspection'
 import { TIP_SHAPES } from '../../data/outline'
-import { between, bounded, id, instant, MOST, textUpTo, wholeBetween, wholeBounded } from './bounds'
+import { MOST } from './bounds'
+import { between, bounded, id, instant, textUpTo, wholeBetween, wholeBounded } from './fields'
 import type { ReadOnly } from './read-only'
 import { stageSchema, temperSchema } from './route'
 

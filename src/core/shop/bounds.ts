@@ -1,13 +1,3 @@
-import * as z from 'zod/mini'
-
-// Zod's compiled validators use eval, which the content security policy refuses.
-z.config({ jitless: true })
-
-/** A number within limits, both included. */
-export const between = (min: number, max: number) => z.number().check(z.minimum(min), z.maximum(max))
-/** A whole number within limits, both included. */
-export const wholeBetween = (min: number, max: number) => z.int().check(z.minimum(min), z.maximum(max))
-
 /**
  * Bounds of what the shop can mean; a value outside is a slip of the keys. The one table of them: records, fields, files and HTTP
  * all read it. The unit is in the name.
@@ -120,11 +110,6 @@ export const BOUNDS = {
 
 export type BoundName = keyof typeof BOUNDS
 
-/** A number within the limits of its name. */
-export const bounded = (name: BoundName) => between(BOUNDS[name].min, BOUNDS[name].max)
-/** A whole number within the limits of its name. */
-export const wholeBounded = (name: BoundName) => wholeBetween(BOUNDS[name].min, BOUNDS[name].max)
-
 /** The longest texts that are kept, in characters; fields, files and HTTP read them here. */
 export const LONGEST = {
   mark: 12,
@@ -148,11 +133,5 @@ export const LONGEST = {
   fullPower: 8,
 } as const satisfies Record<string, number>
 
-/** A text of at most the length of its name. */
-export const textUpTo = (name: keyof typeof LONGEST) => z.string().check(z.maxLength(LONGEST[name]))
-
 /** Lines of blades, steels and blades that one batch may have. */
 export const MOST = { lines: 60, groups: 6, bladesInBatch: 240, storedBlades: 3600, tempers: 8 } as const
-
-export const id = z.string().check(z.minLength(1), z.maxLength(120))
-export const instant = z.iso.datetime()

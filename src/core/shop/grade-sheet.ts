@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { CORROSION_CLASSES, ELEMENTS, type Element, GRADE_FAMILIES, QUENCH_NEEDS } from '../../data/grades'
-import { BOUNDS, between, bounded, id, textUpTo, wholeBetween } from './bounds'
+import { BOUNDS } from './bounds'
+import { between, bounded, id, textUpTo, wholeBetween } from './fields'
 import { rule } from './problems'
 import type { ReadOnly } from './read-only'
 

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { wholeBetween } from './bounds'
+import { wholeBetween } from './fields'
 import { rule } from './problems'
 import type { ReadOnly } from './read-only'
 

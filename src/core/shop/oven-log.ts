@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
-import { between, bounded, id, instant, MOST, textUpTo, wholeBetween } from './bounds'
+import { MOST } from './bounds'
+import { between, bounded, id, instant, textUpTo, wholeBetween } from './fields'
 import type { ReadOnly } from './read-only'
 
 /** A measured log of an oven, thinned to what is drawn and computed from. */
@@ -24,6 +25,3 @@ export const ovenLogSchema = z.object({
 })
 
 export type OvenLog = ReadOnly<z.infer<typeof ovenLogSchema>>
-
-/** Whether a log is there: one that was taken off rests until it is brought back. */
-export const isThere = ({ deletedAt }: Pick<OvenLog, 'deletedAt'>): boolean => !deletedAt

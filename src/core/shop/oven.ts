@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ELEMENT_SIDES, OVEN_PRESETS, RAMP_KINDS, THERMOCOUPLES } from '../../data/ovens'
-import { between, bounded, id, instant, textUpTo, wholeBetween, wholeBounded } from './bounds'
+import { between, bounded, id, instant, textUpTo, wholeBetween, wholeBounded } from './fields'
 import type { ReadOnly } from './read-only'
 
 export const controllerSchema = z.object({

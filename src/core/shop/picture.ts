@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { id, instant, textUpTo, wholeBetween } from './bounds'
+import { id, instant, textUpTo, wholeBetween } from './fields'
 import type { ReadOnly } from './read-only'
 
 /** What a picture of a blade is of. */

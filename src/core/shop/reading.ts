@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { bounded, id, instant } from './bounds'
+import { bounded, id, instant } from './fields'
 import type { ReadOnly } from './read-only'
 import { stageSchema } from './route'
 

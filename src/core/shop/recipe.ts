@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { id, instant, textUpTo } from './bounds'
+import { id, instant, textUpTo } from './fields'
 import { gradeSheetSchema } from './grade-sheet'
 import type { ReadOnly } from './read-only'
 import { routeSchema, targetSchema } from './route'

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
-import { bounded, MOST } from './bounds'
+import { MOST } from './bounds'
+import { bounded } from './fields'
 import { rule } from './problems'
 import type { ReadOnly } from './read-only'
 

@@ -1,7 +1,8 @@
 import * as z from 'zod/mini'
 import { INCIDENT_NAMES, SAFE_STATE, STOP_REASONS } from '../../data/incidents'
 import { bladeSizeSchema } from './blade'
-import { between, bounded, id, instant, MOST, textUpTo, wholeBetween } from './bounds'
+import { MOST } from './bounds'
+import { between, bounded, id, instant, textUpTo, wholeBetween } from './fields'
 import type { ReadOnly } from './read-only'
 
 const waitSchema = z.discriminatedUnion('kind', [

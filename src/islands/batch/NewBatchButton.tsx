@@ -1,61 +1,33 @@
 import { Plus } from 'lucide-react'
-import { Dialog } from 'radix-ui'
 import { lazy, Suspense, useState } from 'react'
-import { gradesWith } from '../../core/steel/grades'
-import type { Grade } from '../../data/grades'
-import { useOwnGrades } from '../../store/hooks'
-import { SheetDialog } from '../SheetDialog'
-import { SteelSearch } from '../SteelSearch'
 
-const BladesForm = lazy(() => import('./NewBatchForm'))
+const fetchDialog = () => import('./NewBatchDialog')
+const NewBatchDialog = lazy(fetchDialog)
+/** A hand on its way to the button is followed by the dialog; a fetch that fails then is tried anew by the press. */
+const soon = () => void fetchDialog().catch(() => undefined)
 
 /** A batch begins with its steel and its blades; everything else has a suggested value. */
 export function NewBatchButton() {
   // The finder leads here from any page.
-  const [open, setOpen] = useState(() => new URLSearchParams(location.search).has('new'))
-  const [grade, setGrade] = useState<Grade | null>(null)
-  const opened = (now: boolean) => {
-    setOpen(now)
-    if (now) setGrade(null)
-  }
+  const [isOpen, setOpen] = useState(() => new URLSearchParams(location.search).has('new'))
   return (
-    <SheetDialog
-      title="New batch"
-      open={open}
-      onOpen={opened}
-      trigger={
-        <button type="button" className="btn btn-ember">
-          <Plus size={17} aria-hidden="true" /> New batch
-        </button>
-      }
-    >
-      {grade ? (
-        <Suspense fallback={<p className="py-6 text-ink-2">Opening …</p>}>
-          <BladesForm grade={grade} onBack={() => setGrade(null)} />
+    <>
+      <button
+        type="button"
+        className="btn btn-ember"
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onPointerEnter={soon}
+        onFocus={soon}
+        onClick={() => setOpen(true)}
+      >
+        <Plus size={17} aria-hidden="true" /> New batch
+      </button>
+      {isOpen && (
+        <Suspense fallback={null}>
+          <NewBatchDialog onClose={() => setOpen(false)} />
         </Suspense>
-      ) : (
-        <FirstSteel onChoose={setGrade} />
       )}
-    </SheetDialog>
-  )
-}
-
-function FirstSteel({ onChoose }: { onChoose: (grade: Grade) => void }) {
-  const grades = gradesWith(useOwnGrades() ?? [])
-  return (
-    <div className="mt-4 space-y-3">
-      <p className="text-small">Which steel is it? Others can be added to the batch later.</p>
-      <SteelSearch label="Find a steel" grades={grades} onChoose={onChoose} autoFocus />
-      <p className="text-small">
-        Not sure?{' '}
-        <a className="link" href="/steels?view=suggest">
-          Choose a steel by its use
-        </a>
-        .
-      </p>
-      <div className="flex justify-end">
-        <Dialog.Close className="btn">Cancel</Dialog.Close>
-      </div>
-    </div>
+    </>
   )
 }

@@ -12,7 +12,7 @@ import { ScrollRegion } from '../../ui/ScrollRegion'
 import { useSay } from '../../ui/Units'
 import { hoursWords, yearGoodWords } from '../../words/cost'
 import { useAnswer } from '../../workers/use-answer'
-import { download } from '../save-everything'
+import { download } from '../download'
 import { useShopNow } from '../shop-context'
 
 /** What the batches of a year cost, by what was paid for and by batch. */

@@ -1,5 +1,5 @@
 import { CalendarDays, Printer } from 'lucide-react'
-import { download } from '../save-everything'
+import { download } from '../download'
 import type { NameOf } from './day-view'
 import type { Day, DayPlan } from './use-day'
 import { dateOf } from './work-windows'

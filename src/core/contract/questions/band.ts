@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { wholeBetween } from '../../shop/bounds'
+import { wholeBetween } from '../../shop/fields'
 import { targetSchema } from '../../shop/route'
 import { bandOf } from '../../steel/band'
 import { question, steelOf } from '../question'

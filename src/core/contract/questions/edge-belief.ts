@@ -2,7 +2,8 @@ import * as z from 'zod/mini'
 import { EDGE_PRIOR, EDGE_RESULTS } from '../../../data/edge-tests'
 import { ok } from '../../codes/result'
 import { bestHardness, edgeBelief, nextAim, thresholdsAt } from '../../learn/edge-belief'
-import { BOUNDS, between, bounded } from '../../shop/bounds'
+import { BOUNDS } from '../../shop/bounds'
+import { between, bounded } from '../../shop/fields'
 import { question } from '../question'
 
 const chances = z.object({ holds: z.number(), rolls: z.number(), chips: z.number() })

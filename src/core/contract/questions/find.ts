@@ -3,7 +3,7 @@ import { GRADES } from '../../../data/grades'
 import { ok } from '../../codes/result'
 import { find, logIndexOf, namedIndexOf, type SearchIndex } from '../../job/find'
 import type { Batch } from '../../shop/batch'
-import { id, textUpTo } from '../../shop/bounds'
+import { id, textUpTo } from '../../shop/fields'
 import { question } from '../question'
 import { list } from '../shapes'
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { ovenOffset as offsetOf } from '../../learn/oven-offset'
-import { id } from '../../shop/bounds'
+import { id } from '../../shop/fields'
 import { question } from '../question'
 
 export const ovenOffset = question({

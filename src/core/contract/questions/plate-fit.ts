@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { fitPlates } from '../../quench/fit-plates'
-import { between, bounded } from '../../shop/bounds'
+import { between, bounded } from '../../shop/fields'
 import { question } from '../question'
 import { quenchRequest } from '../shapes'
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { MUCH_AUSTENITE } from '../../../data/steel-model'
 import { fail, ok } from '../../codes/result'
-import { between, bounded, wholeBetween } from '../../shop/bounds'
+import { between, bounded, wholeBetween } from '../../shop/fields'
 import { contoursAt, hardnessLevels } from '../../steel/contours'
 import { recipeMap as mapOf } from '../../steel/recipe-map'
 import { question, steelOf } from '../question'

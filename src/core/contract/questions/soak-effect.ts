@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { soakEffect } from '../../job/soak-effect'
 import { batchSchema } from '../../shop/batch'
-import { bounded, id } from '../../shop/bounds'
+import { bounded, id } from '../../shop/fields'
 import { question } from '../question'
 
 export const soakEffects = question({

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { between, bounded } from '../../shop/bounds'
+import { between, bounded } from '../../shop/fields'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { routeSchema, targetSchema } from '../../shop/route'
 import { suggestRoute } from '../../steel/suggest'

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { between } from '../../shop/bounds'
+import { between } from '../../shop/fields'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { TALES } from '../../steel/folklore'
 import { tellTale } from '../../steel/tell-tale'

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { between, bounded } from '../../shop/bounds'
+import { between, bounded } from '../../shop/fields'
 import { temperFor as solve } from '../../steel/suggest'
 import { SYSTEMS } from '../../units/quantity'
 import { question, steelOf } from '../question'

@@ -14,7 +14,7 @@ import { foldTemplatePdf, type Paper } from '../../../../ui/pdf/fold-template-pd
 import { QuantityField } from '../../../../ui/QuantityField'
 import { useSay } from '../../../../ui/Units'
 import { templateNoteWords } from '../../../../words/foil'
-import { download } from '../../../save-everything'
+import { download } from '../../../download'
 import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 

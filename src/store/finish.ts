@@ -1,0 +1,12 @@
+import { finishEdit } from './batches'
+import { takeUp } from './journal'
+import { finishShop } from './records'
+
+/** Writes what earlier pages put down and did not come to write. */
+export async function finishTakenUp(): Promise<void> {
+  for (const { intent, end } of takeUp()) {
+    if (intent.of === 'batch') await finishEdit(intent.before, intent.after)
+    else await finishShop(intent.before, intent.after)
+    end()
+  }
+}

@@ -1,0 +1,36 @@
+import type { WorkshopData } from '../core/files/exchange'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
+import type { Workshop } from '../core/shop/workshop'
+import { db } from './database'
+import { allTables, putRecords } from './tables'
+
+/** A workshop with settings and nothing in it. */
+export const emptyData = (shop: Workshop): WorkshopData => ({
+  shop,
+  batches: [],
+  blades: [],
+  readings: [],
+  recipes: [],
+  runs: [],
+  grades: [],
+  logs: [],
+  pictures: [],
+})
+
+/** Settings of a workshop that begins here: files tell by its origin that they are its own. */
+export const newWorkshop = (): Workshop => ({ ...DEFAULT_WORKSHOP, origin: crypto.randomUUID() })
+
+/** Whether anything was laid down here yet. */
+export const isSeeded = async (): Promise<boolean> => (await db.meta.get('seeded')) !== undefined
+
+/** First visit: the demo workshop, if the server offers it. Later visits change nothing. */
+export async function seedOnce(make: (() => Promise<WorkshopData>) | null): Promise<void> {
+  if (await isSeeded()) return
+  const data = make ? await make() : emptyData(newWorkshop())
+  await db.transaction('rw', allTables(), async () => {
+    // Asked again inside the transaction: of two tabs that begin at once, one seeds.
+    if (await isSeeded()) return
+    await db.shop.put(data.shop)
+    await putRecords(data)
+  })
+}
