@@ -4,13 +4,15 @@ import type { Answered, QuestionName, Request } from '../core/contract/questions
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import type { CoreDoor } from './core.worker'
 import { createLane, type Lane } from './lane'
-import { type LaneName, type LogVersion, laneNameOf } from './lanes'
+import { type LaneName, type LogVersion, laneNameOf, RESTS_ON } from './lanes'
 import { type OpenWorker, openWorker } from './open-worker'
 
 /** A worker with its questions in a row, and the version of the log it has read; null until it has. */
 interface Door extends Lane {
   readonly logVersion: Subscribable<LogVersion | null>
   readonly watchLog: (part: keyof LogVersion) => void
+  /** Starts the worker and fetches what answers a question. */
+  readonly warmUp: (name: QuestionName) => void
 }
 
 function openDoor(): Door {
@@ -45,6 +47,12 @@ function openDoor(): Door {
         logVersion.set({ log: 1, newest: 1, learnt: 1 }),
       )
     },
+    warmUp: name => {
+      // What cannot be fetched is said when it is asked.
+      start()
+        .door.fetch(name)
+        .catch(() => undefined)
+    },
   }
 }
 
@@ -56,6 +64,17 @@ export function doorOf(name: QuestionName): Door {
   const door = doors.get(lane) ?? openDoor()
   doors.set(lane, door)
   return door
+}
+
+/**
+ * Readies a worker for a question that a page is about to ask: while the page is made it starts, fetches what answers, and reads what
+ * of the log the answer rests on.
+ */
+export function warmUp(name: QuestionName): void {
+  const door = doorOf(name)
+  door.warmUp(name)
+  const part = RESTS_ON[name]
+  if (part) door.watchLog(part)
 }
 
 /** Asks the core in its worker: the same table and shapes as over HTTP. Rejects when no worker answers, or on an abort. */

@@ -53,6 +53,10 @@ const door = {
     if (part) await FOLLOW[part]()
     return answerQuestion(await QUESTIONS[name](), input, memory)
   },
+  /** Fetches what answers a question, before it is asked. */
+  fetch: async (name: QuestionName): Promise<void> => {
+    await QUESTIONS[name]()
+  },
   /** Reads a part of the log, and tells its version now and whenever it changes. */
   watchLog: async (part: keyof LogVersion, watcher: (version: LogVersion) => void): Promise<void> => {
     await FOLLOW[part]()

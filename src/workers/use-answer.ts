@@ -2,7 +2,7 @@ import { keepPreviousData, QueryClient, useQuery } from '@tanstack/react-query'
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import { fail } from '../core/codes/result'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
-import { ask, doorOf } from './client'
+import { ask, doorOf, warmUp } from './client'
 import { RESTS_ON } from './lanes'
 
 /** Answers by what was asked: the same question is answered once, and kept while it may be asked again. */
@@ -31,6 +31,13 @@ export const useAnswer = <N extends QuestionName>(name: N, request: Request<N> |
 /** The same, but undefined until this very question is answered: for what must not be acted on while it is still another's. */
 export const useExactAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
   useAsked(name, request, false)
+
+/** Readies the workers for what a page is about to ask. */
+export function useWarmUp(...names: readonly QuestionName[]): void {
+  // A page asks the same all its life.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the names are written where it is called.
+  useEffect(() => names.forEach(warmUp), [])
+}
 
 function useAsked<N extends QuestionName>(
   name: N,

@@ -12,6 +12,7 @@ import { useBatch, useBegun } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Problems } from '../../ui/Problems'
+import { useWarmUp } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { unlessTyping } from '../keys'
 import { Place } from '../Place'
@@ -19,7 +20,7 @@ import { useArrived } from '../use-arrived'
 import { learntOf } from '../use-learnt'
 import { BatchHeader } from './BatchHeader'
 import { type Bench, BenchProvider } from './bench-context'
-import { BENCHES } from './benches'
+import { BENCHES, fetchBench } from './benches'
 import { focusReadings } from './focus-readings'
 import { chosenMoment, useMoment } from './moment'
 import { StationStep } from './StationStep'
@@ -29,6 +30,9 @@ import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
 
 export default function BatchPlace({ id = addressPart(2), station = stationHere() }) {
+  // What the first drawing waits for is under way while the page reads the batch.
+  useWarmUp('batch')
+  useEffect(() => fetchBench(station), [station])
   return (
     <Place>
       <LoadedBatch id={id} first={station} />
@@ -208,7 +212,9 @@ const NothingKnown = ({ model }: { model: BatchModel }) => (
 
 const hrefOf = (batchId: string, station: StationName) => `/batch/${batchId}/${station}`
 
-const stationHere = (): StationName => STATIONS.find(name => name === addressPart(3)) ?? 'choose'
+function stationHere(): StationName {
+  return STATIONS.find(name => name === addressPart(3)) ?? 'choose'
+}
 
 /** The station is part of the address: it can be reloaded, shared and gone back from. */
 function useStation(batch: Batch, first: StationName): [StationName, (station: StationName) => void] {

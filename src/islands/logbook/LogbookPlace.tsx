@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import { NOTHING } from '../../core/codes/said'
 import { findRows } from '../../core/job/find-rows'
 import type { LogRow } from '../../core/job/logbook'
@@ -8,7 +8,7 @@ import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { SearchField } from '../../ui/SearchField'
 import { ViewChoice } from '../../ui/ViewChoice'
-import { useAnswer } from '../../workers/use-answer'
+import { useAnswer, useWarmUp } from '../../workers/use-answer'
 import { Place } from '../Place'
 import { saveTable } from '../save-everything'
 import { TrendsView } from './TrendsView'
@@ -24,12 +24,15 @@ const VIEWS = [
 const MOST_DRAWN = 800
 const NO_ROWS: LogRow[] = []
 
-const LogTable = lazy(() => import('./LogTable'))
+const fetchTable = () => import('./LogTable')
+const LogTable = lazy(fetchTable)
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
 const SideBySide = lazy(() => import('./SideBySide'))
 const YearCostView = lazy(() => import('./YearCostView'))
 
 export default function LogbookPlace() {
+  useWarmUp('logbook-newest')
+  useEffect(() => void fetchTable().catch(() => undefined), [])
   return (
     <Place>
       <Logbook />

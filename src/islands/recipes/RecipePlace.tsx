@@ -9,6 +9,7 @@ import { ago } from '../../ui/dates'
 import { Problems } from '../../ui/Problems'
 import { RecipeMap } from '../../ui/recipe-map/RecipeMap'
 import { differenceWords } from '../../words/steels'
+import { useWarmUp } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { mapLimits } from '../map-limits'
 import { Place } from '../Place'
@@ -23,6 +24,7 @@ import { RecipeHeatLine } from './RecipeHeatLine'
 import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
 
 export default function RecipePlace({ id = addressPart(2) }) {
+  useWarmUp('predictions', 'recipe-map')
   return (
     <Place>
       <Loaded id={id} />

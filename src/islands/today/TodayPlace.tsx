@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo } from 'react'
+import { lazy, Suspense, useEffect, useMemo } from 'react'
 import type { Answer } from '../../core/contract/questions'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
@@ -17,13 +17,14 @@ import { stepWords } from '../../words/run'
 import { assumedWords, SETUP_NAMES, uncertainWords } from '../../words/setup'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
-import { useAnswer } from '../../workers/use-answer'
+import { useAnswer, useWarmUp } from '../../workers/use-answer'
 import { NewBatchButton } from '../batch/NewBatchButton'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 
 /** Its drawing and its planner's words are fetched once the page stands. */
-const DayPart = lazy(() => import('./DayPart'))
+const fetchDayPart = () => import('./DayPart')
+const DayPart = lazy(fetchDayPart)
 
 /** Batches shown of those that were measured. */
 const MOST_LATELY = 5
@@ -31,6 +32,9 @@ const MOST_LATELY = 5
 const MOST_NEXT = 8
 
 export default function TodayPlace() {
+  // What the first drawing waits for is under way while the page reads its batches.
+  useWarmUp('lately')
+  useEffect(() => void fetchDayPart().catch(() => undefined), [])
   return (
     <Place>
       <Today />
