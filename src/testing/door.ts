@@ -20,6 +20,7 @@ export function doorInThread() {
   return {
     ask,
     askOnce: ask,
+    warmUp: () => undefined,
     doorOf: () => ({ ask, logVersion: createSubscribable({ log: 1, newest: 1, learnt: 1 }), watchLog: () => {} }),
   }
 }
