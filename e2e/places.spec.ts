@@ -114,7 +114,11 @@ async function neededKB(page: Page): Promise<number> {
   return bytes / 1000
 }
 
-test('the first load of a page is under 250 kB of JavaScript, and nothing jumps', async ({ page }) => {
+/** Scripts a page may need before it can be used, gzipped, kB; a batch has its Heat Line as well. */
+const MOST_KB = 170
+const MOST_KB_OF_A_BATCH = 190
+
+test('the first load of a place is under 170 kB of JavaScript, of a batch under 190, and nothing jumps', async ({ page }) => {
   // The second visit: the demo workshop is made once, and is no part of a page.
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
   for (const url of [page.url(), ...PLACES]) {
@@ -123,7 +127,7 @@ test('the first load of a page is under 250 kB of JavaScript, and nothing jumps'
     await page.waitForLoadState('networkidle')
     const kB = await neededKB(page)
     expect(kB, url).toBeGreaterThan(100)
-    expect(kB, url).toBeLessThan(250)
+    expect(kB, url).toBeLessThan(url.includes('/batch/') ? MOST_KB_OF_A_BATCH : MOST_KB)
     const shift = await page.evaluate(
       () =>
         new Promise<number>(resolve => {

@@ -8,6 +8,7 @@ import type { System } from '../core/units/quantity'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { noteOwn } from '../store/keeping'
 import { unfitChange } from '../store/save-state'
+import { fetchWriters } from '../store/writing'
 import { toast, waitingMessages } from '../ui/toast'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
@@ -44,6 +45,10 @@ export function Place({ children }: { children: ReactNode }) {
     // The default stands in while none is stored: it is nobody's.
     if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
   }, [shop, state])
+  useEffect(() => {
+    // What cannot be fetched is said where something is to be saved.
+    if (state === 'ready') fetchWriters().catch(() => undefined)
+  }, [state])
   return (
     <Fallback>
       <TroubleBanner refused={refused} />

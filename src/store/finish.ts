@@ -1,6 +1,6 @@
-import { finishEdit } from './batches'
 import { takeUp } from './journal'
-import { finishShop } from './records'
+import { finishEdit } from './write-batches'
+import { finishShop } from './write-records'
 
 /** Writes what earlier pages put down and did not come to write. */
 export async function finishTakenUp(): Promise<void> {

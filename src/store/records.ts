@@ -1,197 +1,48 @@
-import * as z from 'zod/mini'
 import type { Saving } from '../core/codes/result'
-import { isContinuing } from '../core/continuing'
-import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
-import { takeBack } from '../core/shop/merge'
+import type { GradeSheet } from '../core/shop/grade-sheet'
 import type { Oven } from '../core/shop/oven'
-import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
-import { type Reading, readingSchema } from '../core/shop/reading'
-import { type Recipe, recipeSchema } from '../core/shop/recipe'
-import { withSaid } from '../core/shop/said'
-import { isThere } from '../core/shop/there'
-import { type Workshop, workshopSchema } from '../core/shop/workshop'
-import { followShop, PLAN_TABLES } from './batches'
-import { db } from './database'
-import { type Applied, remember, rememberChange } from './history'
-import { putDown } from './journal'
-import { fitting, fittingChange, saving } from './save-state'
-import { shownShop } from './shown-shop'
+import type { OvenLog } from '../core/shop/oven-log'
+import type { Reading } from '../core/shop/reading'
+import type { Recipe } from '../core/shop/recipe'
+import type { Workshop } from '../core/shop/workshop'
+import { writing } from './writing'
 
 /** Changes the settings and remembers how to take that back. */
-export async function saveShop(
-  change: (shop: Workshop) => Workshop,
-  label = 'Change in the Workshop',
-): Promise<Saving> {
-  const goesOn = isContinuing()
-  const written = await writeShop(change)
-  if (written.outcome.saved && written.states)
-    rememberChange({ key: 'shop', label, ...written.states, apply: async (to, from) => restoreShop(to, from) }, goesOn)
-  return written.outcome
-}
+export const saveShop = (change: (shop: Workshop) => Workshop, label?: string): Promise<Saving> =>
+  writing(writers => writers.saveShop(change, label))
 
-async function restoreShop(to: Workshop, from: Workshop): Promise<Applied> {
-  let clash = false
-  const { outcome } = await writeShop(now => {
-    const restored = takeBack(now, to, from)
-    clash = restored === null
-    return restored ?? now
-  })
-  return clash ? 'changed-elsewhere' : outcome.saved ? 'done' : 'refused'
-}
-
-async function writeShop(change: (shop: Workshop) => Workshop): Promise<{
-  readonly outcome: Saving
-  readonly states: { readonly before: Workshop; readonly after: Workshop } | null
-}> {
-  let states: { before: Workshop; after: Workshop } | null = null
-  let ended = () => {}
-  const outcome = await saving(() => {
-    const shown = shownShop.get()
-    if (shown) ended = putDown({ of: 'shop', before: shown, after: change(shown) })
-    return db.transaction('rw', PLAN_TABLES, async () => {
-      const now = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
-      const after = fittingChange(workshopSchema, now, change(now))
-      await db.shop.put(after)
-      await followShop(now, after)
-      states = { before: now, after }
-    })
-  })
-  ended()
-  return { outcome, states }
-}
-
-/** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
-export async function finishShop(before: Workshop, after: Workshop): Promise<void> {
-  const stored = await db.shop.get('shop')
-  if (stored && takeBack(stored, after, before)) await writeShop(now => takeBack(now, after, before) ?? now)
-}
-
-/** A table of records by their ids. */
-interface Shelf<T> {
-  readonly name: string
-  get(id: string): PromiseLike<T | undefined>
-  put(record: T): PromiseLike<unknown>
-  delete(id: string): PromiseLike<unknown>
-}
-
-/**
- * Writes a record of a table and remembers how to take that back; null deletes it. Taken back where it was changed since, it
- * stays as it is.
- */
-async function keep<T>(table: Shelf<T>, id: string, label: string, record: T | null): Promise<Saving> {
-  let before: T | null = null
-  const put = (to: T | null) => (to ? table.put(to) : table.delete(id))
-  const outcome = await saving(async () => {
-    before = (await table.get(id)) ?? null
-    await put(record)
-  })
-  if (outcome.saved && JSON.stringify(before) !== JSON.stringify(record))
-    rememberChange<T | null>({
-      key: `${table.name} ${id}`,
-      label,
-      before,
-      after: record,
-      apply: async (to, from) => {
-        if (JSON.stringify((await table.get(id)) ?? null) !== JSON.stringify(from)) return 'changed-elsewhere'
-        return (await saving(() => put(to))).saved ? 'done' : 'refused'
-      },
-    })
-  return outcome
-}
-
-/** Marks readings as taken out, or as there again. */
-const setDeleted = async (ids: readonly string[], deletedAt: string | null): Promise<Applied> =>
-  (await saving(() => db.readings.bulkUpdate(ids.map(key => ({ key, changes: { deletedAt } }))))).saved
-    ? 'done'
-    : 'refused'
+/** Changes one oven of the workshop. */
+export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>
+  writing(writers => writers.changeOven(id, change))
 
 /** Records readings, and remembers how to take them out again. */
-export async function addReadings(readings: readonly Reading[]): Promise<Saving> {
-  const outcome = await saving(() => db.readings.bulkAdd(readings.map(reading => fitting(readingSchema, reading))))
-  const ids = readings.map(reading => reading.id)
-  if (outcome.saved && ids.length > 0)
-    remember({
-      label: ids.length === 1 ? '1 reading recorded' : `${ids.length} readings recorded`,
-      undo: () => setDeleted(ids, new Date().toISOString()),
-      redo: () => setDeleted(ids, null),
-    })
-  return outcome
-}
+export const addReadings = (readings: readonly Reading[]): Promise<Saving> =>
+  writing(writers => writers.addReadings(readings))
 
 /** Takes a reading out; it is kept, and comes back when that is undone. */
-export async function removeReading(id: string, label: string): Promise<boolean> {
-  const at = new Date().toISOString()
-  if ((await setDeleted([id], at)) !== 'done') return false
-  remember({ label, undo: () => setDeleted([id], null), redo: () => setDeleted([id], at) })
-  return true
-}
+export const removeReading = (id: string, label: string): Promise<Saving> =>
+  writing(writers => writers.removeReading(id, label))
 
-/** A record as its schema has it, or why it does not fit. */
-function fitted<S extends z.ZodMiniType>(schema: S, record: unknown): z.infer<S> | Promise<Saving> {
-  try {
-    return fitting(schema, record)
-  } catch (error) {
-    return saving(() => Promise.reject(error))
-  }
-}
+/** Readings that belonged to no blade are given to one. */
+export const placeReadings = (ids: readonly string[], bladeId: string): Promise<Saving> =>
+  writing(writers => writers.placeReadings(ids, bladeId))
 
-export const putRecipe = async (recipe: Recipe, label = `Recipe ${recipe.name}`): Promise<Saving> => {
-  const record = fitted(recipeSchema, recipe)
-  return record instanceof Promise ? record : keep(db.recipes, recipe.id, label, record)
-}
+export const putRecipe = (recipe: Recipe, label?: string): Promise<Saving> =>
+  writing(writers => writers.putRecipe(recipe, label))
 
-export const putGrade = async (sheet: GradeSheet): Promise<Saving> => {
-  const record = fitted(gradeSheetSchema, sheet)
-  return record instanceof Promise ? record : keep(db.ownGrades, sheet.id, `Steel ${sheet.name}`, record)
-}
+export const putGrade = (sheet: GradeSheet): Promise<Saving> => writing(writers => writers.putGrade(sheet))
 
-export const removeGrade = ({ id, name }: GradeSheet): Promise<Saving> =>
-  keep(db.ownGrades, id, `Steel ${name} deleted`, null)
+export const removeGrade = (sheet: GradeSheet): Promise<Saving> => writing(writers => writers.removeGrade(sheet))
 
-export const putLog = async (log: OvenLog): Promise<Saving> => {
-  const record = fitted(ovenLogSchema, log)
-  return record instanceof Promise ? record : keep(db.logs, log.id, `Log ${log.name}`, record)
-}
+export const putLog = (log: OvenLog): Promise<Saving> => writing(writers => writers.putLog(log))
 
 /** Changes a part of a log and leaves the rest as it is stored now: one may be growing. Nothing where it was taken off. */
 export const changeLog = (
   id: string,
   part: Partial<Pick<OvenLog, 'points' | 'loadedMin' | 'pulledMin'>>,
-): Promise<Saving> =>
-  saving(() =>
-    db.logs
-      .where('id')
-      .equals(id)
-      .and(isThere)
-      .modify(fitting(z.partial(ovenLogSchema), part)),
-  )
+): Promise<Saving> => writing(writers => writers.changeLog(id, part))
 
 /** Takes a log off: it rests in the Workshop until it is brought back. */
-export const removeLog = async (log: OvenLog): Promise<Saving> =>
-  keep(db.logs, log.id, `Log ${log.name} removed`, { ...(await storedLog(log)), deletedAt: new Date().toISOString() })
+export const removeLog = (log: OvenLog): Promise<Saving> => writing(writers => writers.removeLog(log))
 
-export const bringBackLog = async (log: OvenLog): Promise<Saving> =>
-  keep(db.logs, log.id, `Log ${log.name} brought back`, { ...(await storedLog(log)), deletedAt: null })
-
-/** As it is stored now: one may be growing. As it is known here where storage does not answer. */
-const storedLog = (log: OvenLog): Promise<OvenLog> =>
-  db.logs.get(log.id).then(
-    stored => stored ?? log,
-    () => log,
-  )
-
-/** Changes one oven of the workshop. */
-export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>
-  saveShop(
-    shop => withSaid({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }, 'oven'),
-    'Change of an oven',
-  )
-
-/** Readings that belonged to no blade are given to one. */
-export const placeReadings = (ids: readonly string[], bladeId: string): Promise<Saving> =>
-  saving(() =>
-    db.transaction('rw', db.readings, () =>
-      db.readings.bulkUpdate(ids.map(key => ({ key, changes: { bladeId, unplaced: undefined } }))),
-    ),
-  )
+export const bringBackLog = (log: OvenLog): Promise<Saving> => writing(writers => writers.bringBackLog(log))

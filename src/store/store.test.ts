@@ -470,7 +470,7 @@ describe('undo of everything a page does', () => {
     expect(await there()).toEqual([false, false])
     expect(await redoLast()).toMatchObject({ done: true, way: 'redo' })
     expect(await there()).toEqual([true, true])
-    expect(await removeReading('h-2', 'Reading 61.0 of A1 removed')).toBe(true)
+    expect(await removeReading('h-2', 'Reading 61.0 of A1 removed')).toMatchObject({ saved: true })
     expect(await there()).toEqual([true, false])
     await undoStep()
     expect(await there()).toEqual([true, true])

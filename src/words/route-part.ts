@@ -1,5 +1,6 @@
 import { coldWay } from '../core/cold/way'
-import type { PlannedRoute, RoutePart } from '../core/shop/route'
+import type { PlannedRoute } from '../core/shop/route'
+import type { RoutePart } from '../core/shop/route-parts'
 import { counted } from './lists'
 import type { Speaker } from './speaker'
 

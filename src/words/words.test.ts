@@ -90,6 +90,7 @@ const PROBLEMS: ProblemCodes = {
   'storage-full': {},
   'storage-newer': {},
   'storage-refused': {},
+  'writers-missing': {},
   'save-failed': { what: 'TypeError' },
   'run-goes-on': {},
   'back-up-not-allowed': { folder: 'stick' },

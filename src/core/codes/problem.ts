@@ -57,6 +57,7 @@ export interface ProblemCodes {
   'storage-full': Nothing
   'storage-newer': Nothing
   'storage-refused': Nothing
+  'writers-missing': Nothing
   'save-failed': { readonly what: string }
   'run-goes-on': Nothing
   'back-up-not-allowed': { readonly folder: string }

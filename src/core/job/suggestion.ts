@@ -3,7 +3,8 @@ import { chillMin, chillTauMin } from '../cold/chill'
 import { reachC } from '../oven/correction'
 import type { TargetHrc } from '../rockwell/target'
 import type { Batch, BatchGroup } from '../shop/batch'
-import { type PlannedRoute, ROUTE_PARTS, type RoutePart } from '../shop/route'
+import type { PlannedRoute } from '../shop/route'
+import { ROUTE_PARTS, type RoutePart } from '../shop/route-parts'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { type GivenParts, type ShopCan, suggestRoute } from '../steel/suggest'
@@ -11,7 +12,7 @@ import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel
 import type { AdviceRequest } from './advise'
 import { chillWayOf } from './chill-way'
 import { ovenOf, usualOvenOf } from './ovens'
-import { quenchSecondsOf } from './quench-way'
+import { quenchSecondsOf } from './quench-seconds'
 import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
 
 /** How cold the shop goes, °C; null without cold. */
@@ -32,6 +33,15 @@ export const routeWish = (
   target,
   can: { coldToC: coldToC(shop), ovenMaxC, thicknessMm, system: shop.units },
 })
+
+/** What a recipe begins with: a steel's usual target, and the route suggested for it in this shop. */
+export function suggestedFirst(
+  grade: Grade,
+  shop: Workshop,
+): { readonly target: TargetHrc; readonly route: PlannedRoute } {
+  const { target, can } = routeWish(grade, shop)
+  return { target, route: suggestRoute(grade, target, can) }
+}
 
 type PlannedTray = Pick<Batch, 'lines' | 'ovenId' | 'ovenName'>
 

@@ -7,7 +7,8 @@ import { MOST } from './bounds'
 import { between, bounded, id, instant, textUpTo, wholeBounded } from './fields'
 import { gradeSheetSchema } from './grade-sheet'
 import type { ReadOnly } from './read-only'
-import { coldSchema, ROUTE_PARTS, routeSchema, stageSchema, targetSchema, temperSchema } from './route'
+import { coldSchema, routeSchema, stageSchema, targetSchema, temperSchema } from './route'
+import { ROUTE_PARTS } from './route-parts'
 
 export const envelopeSchema = z.object({
   folds: wholeBounded('folds'),

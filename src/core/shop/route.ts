@@ -33,11 +33,6 @@ export const routeSchema = z.object({
   chillTauMin: z.optional(bounded('chillTauMin')),
 })
 
-/** Parts of a route that are suggested until the maker sets them. */
-export const ROUTE_PARTS = ['austenitizeC', 'soakMin', 'cold', 'tempers'] as const satisfies readonly (keyof z.infer<
-  typeof routeSchema
->)[]
-
 /** Where in the route a reading was taken: 'temper-1' is after the first temper. */
 export const stageSchema = z.enum([
   'as-quenched',
@@ -55,5 +50,4 @@ export const stageSchema = z.enum([
 export type Target = ReadOnly<z.infer<typeof targetSchema>>
 export type Temper = ReadOnly<z.infer<typeof temperSchema>>
 export type PlannedRoute = ReadOnly<z.infer<typeof routeSchema>>
-export type RoutePart = (typeof ROUTE_PARTS)[number]
 export type Stage = z.infer<typeof stageSchema>

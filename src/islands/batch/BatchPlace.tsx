@@ -1,4 +1,4 @@
-import { Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import type { Problem } from '../../core/codes/problem'
 import type { BatchModel } from '../../core/job/batch-model'
@@ -25,7 +25,6 @@ import { focusReadings } from './focus-readings'
 import { chosenMoment, useMoment } from './moment'
 import { StationStep } from './StationStep'
 import { Tour } from './Tour'
-import { UnknownSteels } from './UnknownSteels'
 import { useBatchModel } from './use-batch-model'
 import { useTrace } from './use-trace'
 
@@ -140,7 +139,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
         )}
       </div>
       {!model.oven.ok && <MissingOven station={station} go={go} problems={model.oven.problems} />}
-      {model.unknown.length > 0 && <UnknownSteels model={model} />}
+      {model.unknown.length > 0 && <SaidUnknown model={model} />}
       <Suspense fallback={<div className="min-h-[560px]" />}>
         <Bench key={shown.group.id} />
       </Suspense>
@@ -201,11 +200,19 @@ function usePreview(batch: Batch): [Batch, Bench['preview']] {
   return [shown, preview]
 }
 
+/** Few batches have one: fetched where it is needed. */
+const UnknownSteels = lazy(() => import('./UnknownSteels'))
+const SaidUnknown = ({ model }: { model: BatchModel }) => (
+  <Suspense fallback={null}>
+    <UnknownSteels model={model} />
+  </Suspense>
+)
+
 /** Not one steel of the batch is known. */
 const NothingKnown = ({ model }: { model: BatchModel }) => (
   <>
     <h1 className="p-4 text-heading md:px-6">{model.batch.name}</h1>
-    <UnknownSteels model={model} />
+    <SaidUnknown model={model} />
     <p className="p-4 md:px-6">Everything you entered is kept.</p>
   </>
 )

@@ -13,13 +13,15 @@ import { editGroup } from './edit'
  * Steels of the batch that are neither shipped nor among the maker's own: nothing can be keyed for them, and another is never taken
  * in silence. Each is named, with the way to say what it is.
  */
-export const UnknownSteels = ({ model }: { model: BatchModel }) => (
+const UnknownSteels = ({ model }: { model: BatchModel }) => (
   <div role="alert" className="space-y-3 border-b-2 border-bad bg-ember-wash px-4 py-3 md:px-6">
     {model.unknown.map(group => (
       <UnknownSteel key={group.id} group={group} model={model} />
     ))}
   </div>
 )
+
+export default UnknownSteels
 
 function UnknownSteel({ group, model: { batch, shop, blades } }: { group: BatchGroup; model: BatchModel }) {
   const grades = gradesWith(useOwnGrades() ?? [])

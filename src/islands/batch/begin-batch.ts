@@ -1,12 +1,12 @@
 import type { Problem } from '../../core/codes/problem'
-import { batchLike, newBatch, type OwnPlan } from '../../core/job/new-batch'
+import type { OwnPlan } from '../../core/job/new-batch'
 import { layBlades } from '../../core/job/tray-edit'
 import type { Batch } from '../../core/shop/batch'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import type { Grade } from '../../data/grades'
-import { addBatch } from '../../store/batches'
 import { askToKeep } from '../../store/keeping'
+import { type Writers, writing } from '../../store/writing'
 import { newId } from './edit'
 
 interface Begun {
@@ -20,7 +20,7 @@ interface Begun {
 }
 
 /** Begins a batch of one steel and goes there; what is wrong where it was not begun. */
-export async function beginBatch(
+export function beginBatch(
   grade: Grade,
   shop: Workshop,
   { name, group = {}, blades, at = 'choose' }: Begun,
@@ -28,22 +28,35 @@ export async function beginBatch(
   const now = new Date().toISOString()
   const groupId = newId()
   const own = blades ? { ...group, thicknessMm: blades.thicknessMm } : group
-  const begun = newBatch({ batch: newId(), group: groupId }, name, grade, shop, now, own)
-  const batch = blades ? layBlades(begun, groupId, blades, newId, now) : begun
-  const { saved, problems } = await addBatch(batch)
-  if (!saved) return problems
+  const plan = ({ newBatch }: Writers): Batch => {
+    const begun = newBatch({ batch: newId(), group: groupId }, name, grade, shop, now, own)
+    return blades ? layBlades(begun, groupId, blades, newId, now) : begun
+  }
   // With the first batch of one's own there is something to lose: the browser is asked to keep it.
-  if (!shop.isDemo) void askToKeep()
-  location.href = `/batch/${batch.id}/${at}`
-  return null
+  return begin(plan, at, () => void (shop.isDemo || askToKeep()))
 }
 
 /** Begins a batch planned as another was, and goes to its blades; what is wrong where it was not begun. */
-export async function beginLike(other: Batch): Promise<readonly Problem[] | null> {
-  const name = `${other.name}, again`.slice(0, LONGEST.batchName)
-  const batch = batchLike(other, newId, name, new Date().toISOString())
-  const { saved, problems } = await addBatch(batch)
+export const beginLike = (other: Batch): Promise<readonly Problem[] | null> =>
+  begin(
+    ({ batchLike }) =>
+      batchLike(other, newId, `${other.name}, again`.slice(0, LONGEST.batchName), new Date().toISOString()),
+    'prepare',
+  )
+
+async function begin(
+  plan: (writers: Writers) => Batch,
+  at: 'choose' | 'prepare',
+  begun = () => {},
+): Promise<readonly Problem[] | null> {
+  let id = ''
+  const { saved, problems } = await writing(writers => {
+    const batch = plan(writers)
+    id = batch.id
+    return writers.addBatch(batch)
+  })
   if (!saved) return problems
-  location.href = `/batch/${batch.id}/prepare`
+  begun()
+  location.href = `/batch/${id}/${at}`
   return null
 }

@@ -1,6 +1,6 @@
 import { letFollow } from '../../core/job/suggestion'
 import type { Batch } from '../../core/shop/batch'
-import { ROUTE_PARTS, type RoutePart } from '../../core/shop/route'
+import { ROUTE_PARTS, type RoutePart } from '../../core/shop/route-parts'
 import { undoable } from '../undo'
 import { editGroup } from './edit'
 

@@ -1,27 +1,11 @@
-import { bladeLife } from '../../core/job/blade-life'
-import { bladeHardness, readingsOf } from '../../core/job/hardness'
-import { packetOf } from '../../core/job/packets'
-import { stagesOf } from '../../core/job/stages'
-import { type BatchBlade, bladesOf, routeOfBlade } from '../../core/job/tray'
-import { outlinePath } from '../../core/rockwell/outline'
+import { lazy, Suspense } from 'react'
+import { type BatchBlade, bladesOf } from '../../core/job/tray'
 import type { Batch } from '../../core/shop/batch'
-import { useHardenedAgain } from '../../store/blade-hooks'
-import { useBatch, useBatchOfBlade, useReadings } from '../../store/hooks'
-import { useRunsOf } from '../../store/run-hooks'
-import { format } from '../../ui/dates'
-import { useSay } from '../../ui/Units'
-import { lifeWords } from '../../words/blade-life'
-import { stateWords } from '../../words/blade-state'
-import { counted } from '../../words/lists'
-import { leakWords } from '../../words/packets'
-import { hrcText } from '../../words/speaker'
-import { stageName } from '../../words/stages'
+import { useBatch, useBatchOfBlade } from '../../store/hooks'
 import { addressPart } from '../address'
-import { CodeButton } from '../code/CodeButton'
 import { Place } from '../Place'
-import { StateField } from '../StateField'
-import { useShopNow } from '../shop-context'
-import { Pictures } from './Pictures'
+
+const BladeView = lazy(() => import('./BladeView'))
 
 /** One blade, as its label opens it: what it is, where it lay, how hard it is. */
 export default function BladePlace({ id = addressPart(2), mark = addressPart(3) }) {
@@ -55,138 +39,9 @@ const NoBlade = ({ mark = '' }: { mark?: string }) => (
   </div>
 )
 
-function Blade({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
-  const { tester } = useShopNow()
-  const say = useSay()
-  const readings = useReadings(batch.id)
-  const again = useHardenedAgain(blade.id)
-  if (!readings) return <p className="p-6 text-ink-2">Reading …</p>
-  const packet = packetOf(batch, blade.id)
-  const { mark, serial, line, group } = blade
-  const route = routeOfBlade(blade)
-  const rows: readonly (readonly [name: string, value: React.ReactNode])[] = [
-    ['Serial', serial],
-    ['Steel', `${group.gradeName}${group.lot ? `, ${group.lot}` : ''}`],
-    ['Size', `${say.length(line.lengthMm)} × ${say.length(line.widthMm)} × ${say.length(line.thicknessMm)}`],
-    [
-      'State',
-      <>
-        {stateWords(blade.record)}
-        {again && (
-          <>
-            ,{' '}
-            <a className="underline" href={`/blade/${again.id}`}>
-              hardened again
-            </a>
-          </>
-        )}
-      </>,
-    ],
-    ...(blade.record.before
-      ? [
-          [
-            'Hardened before',
-            <a key="before" className="underline" href={`/blade/${blade.record.before.bladeId}`}>
-              {counted(blade.record.before.hardened, 'time')}: what it was then
-            </a>,
-          ] as const,
-        ]
-      : []),
-    [
-      'Soak',
-      `${say.both(route.austenitizeC)}, ${say.minutes(route.soakMin)} planned${blade.record.soakedMin === undefined ? '' : `, ${blade.record.soakedMin.toFixed(1)} min as run`}`,
-    ],
-    ['Cold', route.cold ? say.t(route.cold.toC) : 'none'],
-    ['Tempers', route.tempers.map(t => say.both(t.atC)).join(', ') || 'none'],
-    [
-      'Packet',
-      packet
-        ? packet.leak
-          ? `leaked: ${leakWords(packet.leak)}`
-          : packet.sealed
-            ? 'sealed'
-            : 'not sealed yet'
-        : 'none',
-    ],
-    ...stagesOf(route).map(stage => {
-      const hardness = bladeHardness(blade, stage, { readings, tester })
-      const shown = readingsOf([blade], stage, { readings }).map(r => r.hrc)
-      return [
-        stageName(stage),
-        hardness
-          ? `${hrcText(hardness.hrc)} HRC${shown.length > 0 ? ` (readings ${shown.join(', ')})` : ', by files'}`
-          : 'not measured',
-      ] as const
-    }),
-  ]
-  return (
-    <div className="max-w-[760px] px-4 py-6 md:px-8">
-      <h1 className="text-page">
-        {mark} <span className="font-normal text-ink-2">of {batch.name}</span>
-      </h1>
-      <svg
-        viewBox={`-2 -2 ${line.lengthMm + 4} ${line.widthMm + 4}`}
-        className="my-4 max-h-40 w-full"
-        preserveAspectRatio="xMinYMid meet"
-        role="img"
-        aria-label={`Outline of ${mark}`}
-      >
-        <path d={outlinePath(line)} className="fill-raised stroke-ink" strokeWidth={0.8} />
-      </svg>
-      <table className="sheet">
-        <tbody>
-          {rows.map(([name, value]) => (
-            <tr key={name}>
-              <th scope="row" className="w-40 !border-rule">
-                {name}
-              </th>
-              <td>{value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <Pictures blade={blade} />
-      <Life batch={batch} blade={blade} />
-      <div className="mt-4">
-        <StateField batch={batch} blade={blade} />
-      </div>
-      <div className="mt-4 flex flex-wrap gap-2">
-        <a className="btn btn-ember" href={`/batch/${batch.id}/measure`}>
-          Enter a reading
-        </a>
-        <a className="btn" href={`/certificate/${batch.id}?blade=${encodeURIComponent(serial)}`}>
-          Certificate
-        </a>
-        <CodeButton
-          of={async () => (await import('../../core/files/code')).carriedBlade(batch, blade.id, readings)}
-          name={`Blade ${serial}`}
-        />
-        <a className="btn" href={`/batch/${batch.id}/choose`}>
-          Its batch
-        </a>
-      </div>
-    </div>
-  )
-}
-
-/** All that was noted of it, in the order it happened. */
-function Life({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
-  const { tester } = useShopNow()
-  const say = useSay()
-  const readings = useReadings(batch.id)
-  const runs = useRunsOf(batch.id)
-  if (!readings || !runs) return null
-  return (
-    <section aria-label="Its life" className="mt-6">
-      <h2 className="text-heading">Its life</h2>
-      <ol className="mt-2">
-        {bladeLife(blade, { batch, runs, readings, tester }).map((event, i) => (
-          <li key={i} className="grid gap-x-4 border-t border-rule py-1.5 sm:grid-cols-[150px_minmax(0,1fr)]">
-            <span className="text-note text-ink-2">{format(event.at)}</span>
-            <span>{lifeWords(event, blade.mark, say)}</span>
-          </li>
-        ))}
-      </ol>
-    </section>
-  )
-}
+/** What its hardness is worked out with is fetched while the blade is read. */
+const Blade = ({ batch, blade }: { batch: Batch; blade: BatchBlade }) => (
+  <Suspense fallback={<p className="p-6 text-ink-2">Reading …</p>}>
+    <BladeView batch={batch} blade={blade} />
+  </Suspense>
+)

@@ -10,7 +10,7 @@ import { SearchField } from '../../ui/SearchField'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { useAnswer, useWarmUp } from '../../workers/use-answer'
 import { Place } from '../Place'
-import { saveTable } from '../save-everything'
+import { saveTable } from '../save-table'
 import { TrendsView } from './TrendsView'
 
 const VIEWS = [

@@ -1,12 +1,11 @@
 import type { Saving } from '../../core/codes/result'
-import { routeWish } from '../../core/job/suggestion'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import type { Workshop } from '../../core/shop/workshop'
 import { gradeOf, planFor } from '../../core/steel/grades'
-import { suggestRoute } from '../../core/steel/suggest'
 import type { Grade } from '../../data/grades'
 import { putRecipe } from '../../store/records'
+import { writing } from '../../store/writing'
 import { beginBatch } from '../batch/begin-batch'
 import { newId } from '../batch/edit'
 import { undoable } from '../undo'
@@ -43,26 +42,16 @@ export async function duplicateRecipe(recipe: Recipe, route: RecipeRoute): Promi
   return (await putRecipe(made)).saved ? id : null
 }
 
-/** A first recipe for a grade: the suggested route for its usual target and this shop. */
+/** A first recipe for a grade: the suggested route for its usual target and this shop. The new one's id, or null when it was refused. */
 export async function newRecipe(grade: Grade, shop: Workshop): Promise<string | null> {
-  const { target, can } = routeWish(grade, shop)
   const id = newId()
-  const made: Recipe = {
-    id,
-    name: `${grade.name}, new`,
-    ...planFor(grade),
-    target,
-    retired: false,
-    versions: [
-      {
-        number: 1,
-        at: new Date().toISOString(),
-        route: suggestRoute(grade, target, can),
-        why: 'Suggested for the grade’s usual target and this shop.',
-      },
-    ],
-  }
-  return (await putRecipe(made)).saved ? id : null
+  const { saved } = await writing(writers => {
+    const { target, route } = writers.suggestedFirst(grade, shop)
+    const why = 'Suggested for the grade’s usual target and this shop.'
+    const versions = [{ number: 1, at: new Date().toISOString(), route, why }]
+    return writers.putRecipe({ id, name: `${grade.name}, new`, ...planFor(grade), target, retired: false, versions })
+  })
+  return saved ? id : null
 }
 
 /** Begins a batch by a recipe's route and goes there. */

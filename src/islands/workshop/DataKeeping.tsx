@@ -4,7 +4,8 @@ import { Ask } from '../../ui/Ask'
 import { toast } from '../../ui/toast'
 import { looseEndWords } from '../../words/files'
 import { ReadCodeButton } from '../code/ReadCodeButton'
-import { saveEverything, saveTable } from '../save-everything'
+import { saveEverything } from '../save-everything'
+import { saveTable } from '../save-table'
 import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
@@ -14,7 +15,7 @@ import { useWorkshopFile } from './use-workshop-file'
 import { WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 
 /** Data stays in this browser and in files: both ways out, and the way back in. */
-export function DataKeeping() {
+export default function DataKeeping() {
   const { opened, doing, trouble, open, add, replace, close } = useWorkshopFile()
   const demo = async () => {
     if ((await replaceAll(await demoWorkshop())).saved) toast('The demo workshop is loaded.')

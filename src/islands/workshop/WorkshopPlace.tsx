@@ -7,7 +7,6 @@ import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { ColdPart } from './ColdPart'
-import { DataKeeping } from './DataKeeping'
 import { type EditShop, editShopAs } from './edit-shop'
 import { LearningPart } from './LearningPart'
 import { OvensPart } from './OvensPart'
@@ -17,6 +16,7 @@ import { UnitsField } from './UnitsField'
 
 // Student's t is a large table: it comes once the place stands.
 const BlockCheck = lazy(() => import('./BlockCheck'))
+const DataKeeping = lazy(() => import('./DataKeeping'))
 
 export default function WorkshopPlace() {
   return (
@@ -112,7 +112,9 @@ function WorkshopView() {
           </Suspense>
         </Part>
       </div>
-      <DataKeeping />
+      <Suspense fallback={<section id="data" aria-label="Data" className="min-h-[640px]" />}>
+        <DataKeeping />
+      </Suspense>
     </div>
   )
 }

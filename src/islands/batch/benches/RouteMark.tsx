@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import type { RoutePart } from '../../../core/shop/route'
+import type { RoutePart } from '../../../core/shop/route-parts'
 import { useSay } from '../../../ui/Units'
 import { routePartText } from '../../../words/route-part'
 import { useBench } from '../bench-context'

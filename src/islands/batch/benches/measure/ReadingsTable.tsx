@@ -61,7 +61,7 @@ function ReadingButton({ reading, mark }: { reading: Reading; mark: string }) {
   const shown = hrcText(reading.hrc)
   const takeOut = () =>
     void removeReading(reading.id, `Reading ${shown} of ${mark} removed`).then(
-      removed => removed && undoable(`Reading ${shown} of ${mark} removed`),
+      ({ saved }) => saved && undoable(`Reading ${shown} of ${mark} removed`),
     )
   return (
     <button

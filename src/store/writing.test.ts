@@ -1,0 +1,78 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, test, vi } from 'vitest'
+import type { Batch } from '../core/shop/batch'
+import { gradeOf, trayOf } from '../testing/tray'
+
+/** Whether what writes can be fetched: not while the server is stopped. */
+const server = vi.hoisted(() => ({ answers: true }))
+vi.mock('./fetch-writers', async original => {
+  const { importWriters } = await original<typeof import('./fetch-writers')>()
+  return {
+    importWriters: () =>
+      server.answers ? importWriters() : Promise.reject(new TypeError('Failed to fetch dynamically imported module')),
+  }
+})
+
+/** A page that has fetched nothing of what writes. */
+async function newPage() {
+  vi.resetModules()
+  return {
+    ...(await import('./batches')),
+    ...(await import('./read-batch')),
+    ...(await import('./save-state')),
+    ...(await import('./unsaved-batches')),
+    ...(await import('./history')),
+    ...(await import('../core/continuing')),
+  }
+}
+
+beforeEach(() => {
+  server.answers = true
+})
+
+const noted = (note: string) => (batch: Batch) => ({ ...batch, note })
+/** A page on which a batch is stored that another page began. */
+async function pageWith(id: string) {
+  await (await newPage()).addBatch(trayOf(gradeOf('X65Cr13'), [{ mark: 'A' }], { id }))
+  const page = await newPage()
+  const batch = await page.readBatch(id)
+  if (!batch) throw new Error('not stored')
+  return { page, batch, note: async () => (await page.readBatch(id))?.note }
+}
+
+describe('before what writes is here', () => {
+  test('the first change waits for it and is stored', async () => {
+    const { page, batch, note } = await pageWith('w1')
+    expect(await page.editBatch(batch, 'Note', noted('one'))).toMatchObject({ saved: true })
+    expect(await note()).toBe('one')
+  })
+
+  test('a change that cannot be written is said, stays on the page, and is stored once when tried again', async () => {
+    const { page, batch, note } = await pageWith('w2')
+    server.answers = false
+    const longer = (now: Batch) => ({ ...now, note: `${now.note}+` })
+    expect(await page.editBatch(batch, 'Note', longer)).toMatchObject({
+      saved: false,
+      problems: [{ code: 'writers-missing' }],
+    })
+    expect(page.unsavedBatches.get().get('w2')?.note).toBe('+')
+    expect(await page.saveTrouble.get()?.retry()).toMatchObject({ saved: false })
+    expect(await note()).toBe('')
+
+    server.answers = true
+    expect(await page.saveTrouble.get()?.retry()).toMatchObject({ saved: true })
+    expect(await note()).toBe('+')
+    expect(page.unsavedBatches.get().size).toBe(0)
+    expect(page.saveTrouble.get()).toBeNull()
+  })
+
+  test('what goes on from a change made a moment ago is taken back with it', async () => {
+    const { page, batch, note } = await pageWith('w3')
+    const first = page.editBatch(batch, 'Note', noted('a'))
+    const second = page.continuing(() => page.editBatch(batch, 'Note', noted('ab')))
+    await Promise.all([first, second])
+    expect(await note()).toBe('ab')
+    await page.undoStep()
+    expect(await note()).toBe('')
+  })
+})
