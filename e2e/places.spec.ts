@@ -118,7 +118,9 @@ async function neededKB(page: Page): Promise<number> {
 const MOST_KB = 170
 const MOST_KB_OF_A_BATCH = 190
 
-test('the first load of a place is under 170 kB of JavaScript, of a batch under 190, and nothing jumps', async ({ page }) => {
+test('the first load of a place is under 170 kB of JavaScript, of a batch under 190, and nothing jumps', async ({
+  page,
+}) => {
   // The second visit: the demo workshop is made once, and is no part of a page.
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
   for (const url of [page.url(), ...PLACES]) {
