@@ -7,8 +7,8 @@ export function useWidth(ref: RefObject<HTMLElement | null>): number {
     const element = ref.current
     if (!element) return
     const observer = new ResizeObserver(() => setWidth(element.clientWidth))
+    // It tells the first width as well, once the page is laid out: asked for now, the layout would be made twice.
     observer.observe(element)
-    setWidth(element.clientWidth)
     return () => observer.disconnect()
   }, [ref])
   return width

@@ -13,6 +13,12 @@ const matching = (nm: number): Rgb => [
   1.217 * lobe(nm, 437, 11.8, 36) + 0.681 * lobe(nm, 459, 26, 13.8),
 ]
 
+/** The visible, nm, with how the eye takes each wavelength: the same for every temperature. */
+const VISIBLE = Array.from({ length: 81 }, (_, i) => {
+  const nm = 380 + 5 * i
+  return { nm, matched: matching(nm) }
+})
+
 /** Second radiation constant hc/k, nm·K (CODATA). */
 const C2_NM_K = 1.438776877e7
 
@@ -20,19 +26,17 @@ const C2_NM_K = 1.438776877e7
 export function planckXyz(tempC: number): Rgb {
   const kelvin = kelvinFromC(tempC)
   const sum: [number, number, number] = [0, 0, 0]
-  for (let nm = 380; nm <= 780; nm += 5) {
+  for (const { nm, matched } of VISIBLE) {
     const radiance = (nm / 560) ** -5 / (Math.exp(C2_NM_K / (nm * kelvin)) - 1)
-    const [x, y, z] = matching(nm)
-    sum[0] += radiance * x
-    sum[1] += radiance * y
-    sum[2] += radiance * z
+    sum[0] += radiance * matched[0]
+    sum[1] += radiance * matched[1]
+    sum[2] += radiance * matched[2]
   }
   return sum
 }
 
-/** Linear sRGB of a black body with luminance 1, out-of-gamut parts cut. Source: IEC 61966-2-1 matrix. */
-function planckLinear(tempC: number): Rgb {
-  const [X, Y, Z] = planckXyz(tempC)
+/** Linear sRGB of a light with luminance 1, out-of-gamut parts cut. Source: IEC 61966-2-1 matrix. */
+function linearOf([X, Y, Z]: Rgb): Rgb {
   const channel = (a: number, b: number, c: number) => Math.max(0, (a * X + b * Y + c * Z) / Y)
   return [
     channel(3.2404542, -1.5371385, -0.4985314),
@@ -64,10 +68,19 @@ const eachChannel = (of: (channel: 0 | 1 | 2) => number): Rgb => [of(0), of(1), 
 
 const mix = (a: Rgb, b: Rgb, part: number): Rgb => eachChannel(i => Math.round(a[i] + (b[i] - a[i]) * part))
 
+/** Glow by whole degrees: a curve asks for the same ones hundreds of times, and between two the eye sees none. */
+const glows = new Map<number, Rgb>()
+
 function glowRgb(tempC: number): Rgb {
-  const bright = RESPONSE.exposure * (planckXyz(tempC)[1] / referenceY) ** RESPONSE.power
-  const linear = planckLinear(tempC)
-  return eachChannel(i => encode(1 - Math.exp(-bright * (linear[i] + RESPONSE.veil * bright))))
+  const wholeC = Math.round(tempC)
+  const known = glows.get(wholeC)
+  if (known) return known
+  const xyz = planckXyz(wholeC)
+  const bright = RESPONSE.exposure * (xyz[1] / referenceY) ** RESPONSE.power
+  const linear = linearOf(xyz)
+  const glow = eachChannel(i => encode(1 - Math.exp(-bright * (linear[i] + RESPONSE.veil * bright))))
+  glows.set(wholeC, glow)
+  return glow
 }
 
 /** Oxide tints of simple steel by temper temperature, °C. Source: common practice, no published source. */
