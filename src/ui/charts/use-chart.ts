@@ -14,10 +14,13 @@ export function useChart(
   const [laidOut, setLaidOut] = useState(0)
   const latest = useRef(configOf)
   latest.current = configOf
+  /** What the chart shows now: it is made with the first, and need not be laid out again for it. */
+  const shown = useRef<typeof configOf | null>(null)
 
   useEffect(() => {
     const element = canvas.current
     if (!element) return
+    shown.current = latest.current
     chart.current = new Chart(element, {
       ...latest.current(element),
       plugins: [{ id: 'told', afterLayout: () => setLaidOut(n => n + 1) }],
@@ -42,7 +45,8 @@ export function useChart(
 
   useEffect(() => {
     const element = canvas.current
-    if (!chart.current || !element) return
+    if (!chart.current || !element || shown.current === configOf) return
+    shown.current = configOf
     const { data, options } = configOf(element)
     chart.current.data = data
     chart.current.options = options ?? {}
