@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useDeferredValue, useMemo } from 'react'
 import type { Learnt } from '../core/learn/shop-memory'
 import type { PlannedRoute } from '../core/shop/route'
 import { steelRequest } from '../core/steel/grades'
@@ -24,6 +24,7 @@ export function usePredictions(
     () => wished && { asked: wished.map(({ grade, route }) => ({ steel: steelRequest(grade), route })), learnt },
     [wished, learnt],
   )
-  const answer = useAnswer('predictions', request)
+  // Drawn bit by bit, so that a hand that drags is followed meanwhile.
+  const answer = useDeferredValue(useAnswer('predictions', request))
   return answer?.ok ? answer.value : undefined
 }

@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useDeferredValue, useMemo } from 'react'
 import { ok, type Result } from '../../core/codes/result'
 import { type BatchModel, batchModelOf } from '../../core/job/batch-model'
 import type { Batch } from '../../core/shop/batch'
@@ -14,7 +14,8 @@ export function useBatchModel(batch: Batch): Result<BatchModel> | undefined {
   const shop = useShopNow()
   const readings = useReadings(batch.id)
   const request = useMemo(() => (readings ? { batch, shop, readings } : null), [batch, shop, readings])
-  const figures = useAnswer('batch', request)
+  // Drawn bit by bit, so that a hand that drags is followed meanwhile.
+  const figures = useDeferredValue(useAnswer('batch', request))
   return useMemo(() => {
     if (!figures || !readings) return undefined
     return figures.ok ? ok(batchModelOf(batch, shop, readings, figures.value)) : figures

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { formatBoth, type System } from '../../core/units/quantity'
 import { useDrag } from '../use-drag'
+import { useUnhurried } from '../use-unhurried'
 import type { MapAxes, MapPoint } from './axes'
 import { type Field, fieldAt } from './contours'
 
@@ -15,6 +16,8 @@ interface Props {
 }
 
 const STEP_C = 5
+/** The point keeps to the hand; the figures of a route on the way are asked for no more often than they can be seen to change, ms. */
+const TOLD_EVERY_MS = 150
 /** A route is stored and worked out well within this, ms. */
 const LAID_MS = 3000
 const toStep = (c: number, { min, max }: { min: number; max: number }) =>
@@ -35,6 +38,7 @@ interface Spot {
 /** A route as a point: dragged, or moved by the arrow keys 5 °C at a time. */
 export function PointHandle({ point, crowded, field, axes, system, onMove }: Props) {
   const handle = useRef<HTMLDivElement>(null)
+  const told = useUnhurried((next: Spot) => onMove(point.key, next.austenitizeC, next.temperC, false), TOLD_EVERY_MS)
   const { held: dragged, grip } = useDrag<Spot>({
     move: (now, event) => {
       const frame = handle.current?.offsetParent?.getBoundingClientRect()
@@ -46,8 +50,9 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
       }
       return next.austenitizeC === now.austenitizeC && next.temperC === now.temperC ? now : next
     },
-    moved: next => onMove(point.key, next.austenitizeC, next.temperC, false),
+    moved: told.say,
     drop: next => {
+      told.drop()
       setLaid(next)
       onMove(point.key, next.austenitizeC, next.temperC, true)
     },
@@ -78,8 +83,9 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
       aria-label={`${spoken}. Arrow keys move it.`}
       // biome-ignore lint/a11y/noNoninteractiveTabindex: it is moved by keys of its own, which is what the role says.
       tabIndex={0}
-      className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-move touch-none place-items-center rounded-full"
-      style={{ left: x, top: y, zIndex: point.active ? 2 : 1 }}
+      // On a layer of its own: as it moves nothing else is laid out or painted.
+      className="absolute top-0 left-0 grid h-11 w-11 cursor-move touch-none place-items-center rounded-full will-change-transform"
+      style={{ transform: `translate(calc(${x}px - 50%), calc(${y}px - 50%))`, zIndex: point.active ? 2 : 1 }}
       {...grip(() => ({ austenitizeC, temperC }))}
       onKeyDown={event => {
         const by = event.shiftKey ? 5 * STEP_C : STEP_C

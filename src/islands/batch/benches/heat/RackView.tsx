@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import type { Result } from '../../../../core/codes/result'
 import { placesOf, rackPacketsOf, zoneOf } from '../../../../core/job/heat-load'
 import type { HeatAnswer } from '../../../../core/job/load-heat'
@@ -36,8 +36,10 @@ export function RackView({ load, oven, heat }: Props) {
     () => placesOf(load, oven).map(place => (dragged?.id === place.id ? dragged : place)),
     [load, oven, dragged],
   )
-  const marksIn = (ids: readonly string[]) => marksOf(ids.flatMap(id => marks.get(id) ?? []))
-  const warnings = checkRack(oven, packets, places)
+  const marksIn = useCallback((ids: readonly string[]) => marksOf(ids.flatMap(id => marks.get(id) ?? [])), [marks])
+  // The packet keeps to the hand; what is said of where it stands follows as it can.
+  const said = useDeferredValue(places)
+  const warnings = useMemo(() => checkRack(oven, packets, said), [oven, packets, said])
   const keep = (place: RackPlace) => {
     setDragged(place)
     void editBlade(batch, place.id, 'Rack', blade => ({
@@ -63,7 +65,7 @@ export function RackView({ load, oven, heat }: Props) {
           <strong className="text-bad">{marksIn(w.ids)}</strong> {cautionWords(w.caution, say)}
         </p>
       ))}
-      <SoakClocks load={load} oven={oven} places={places} heat={heat} marksIn={marksIn} />
+      <SoakClocks load={load} oven={oven} places={said} heat={heat} marksIn={marksIn} />
       {load.blades.some(blade => blade.record.rack) && (
         <button
           type="button"
@@ -88,7 +90,7 @@ interface SoakProps extends Props {
 }
 
 /** By the wall model: when each kind of blade is within 5 °C, and when it may be pulled. */
-function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
+const SoakClocks = memo(function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
   const say = useSay()
   const survey = newestSurvey(oven.evidence)
   if (!heat) return <p className="py-3 text-small text-ink-2">Running the oven …</p>
@@ -140,4 +142,4 @@ function SoakClocks({ load, oven, places, heat, marksIn }: SoakProps) {
       ))}
     </>
   )
-}
+})
