@@ -22,10 +22,10 @@ async function isReadable(file: Blob): Promise<boolean> {
 
 /**
  * Writes everything into the picked folder and notes how that went. Several open pages make one. `ask`: at the press of a button the
- * browser may ask whether the folder may be written to.
+ * browser may ask whether the folder may be written to, and one that another page is making is waited for.
  */
 export async function backUp({ ask }: { readonly ask: boolean }): Promise<void> {
-  await navigator.locks.request('tawny-ember-back-up', { ifAvailable: true }, async lock => {
+  await navigator.locks.request('tawny-ember-back-up', { ifAvailable: !ask }, async lock => {
     const picked = await pickedFolder()
     if (!lock || !picked) return
     const { handle } = picked

@@ -8,7 +8,7 @@ import { type BackUpFolder, backUpInto, backUpName, KEPT, outlived } from './bac
 function folder(keep: (file: Blob) => Blob = file => file) {
   const files = new Map<string, Blob>()
   const of: BackUpFolder = {
-    names: async () => [...files.keys()],
+    files: async () => [...files].map(([name, { size }]) => ({ name, bytes: size })),
     write: async (name, file) => void files.set(name, keep(file)),
     read: async name => files.get(name) ?? new Blob([]),
     remove: async name => void files.delete(name),
@@ -17,6 +17,9 @@ function folder(keep: (file: Blob) => Blob = file => file) {
 }
 
 const problemOf = (result: Result<unknown>) => (result.ok ? null : result.problems[0])
+
+/** Files of one size. */
+const sized = (names: readonly string[], bytes = 1000) => names.map(name => ({ name, bytes }))
 
 const day = (i: number) => new Date(Date.UTC(2024, 0, 1 + i, 18))
 const whole = new Blob(['{"shop":1}'])
@@ -61,7 +64,7 @@ describe('a back-up', () => {
 
   it('leaves the newest ones, the last of each month before, and whatever else lies there', () => {
     const daily = Array.from({ length: 120 }, (_, i) => backUpName(day(i)))
-    const gone = new Set(outlived([...daily, 'letter.json', 'tawny-ember-2024-01-01.json']))
+    const gone = new Set(outlived(sized([...daily, 'letter.json', 'tawny-ember-2024-01-01.json'])))
     const left = daily.filter(name => !gone.has(name))
     // 1 January to 29 April 2024: the last ten days, and the last of January, February and March.
     expect(left.map(name => name.slice(12, 22))).toEqual([
@@ -73,13 +76,24 @@ describe('a back-up', () => {
     expect(gone.has('letter.json') || gone.has('tawny-ember-2024-01-01.json')).toBe(false)
   })
 
+  it('of a log that was lost is not pushed out by the small ones that follow', () => {
+    const names = Array.from({ length: 60 }, (_, i) => backUpName(day(i)))
+    const before = sized(names.slice(0, 20), 5_000_000).map((file, i) => ({ ...file, bytes: file.bytes + 1000 * i }))
+    const gone = new Set(outlived([...before, ...sized(names.slice(20), 900)]))
+    // The last whole one, of 20 January: neither among the newest ten nor the last of its month.
+    expect(before.filter(file => !gone.has(file.name))).toEqual([before[19]])
+    // Once a larger one is there it may go.
+    const whole = { name: backUpName(day(60)), bytes: 6_000_000 }
+    expect(outlived([...before, ...sized(names.slice(20), 900), whole])).toContain(before[19]?.name)
+  })
+
   it('never lets the newest go, and what is left is left again', () => {
     fc.assert(
       fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 3000 }), { maxLength: 80 }), days => {
         const names = days.map(i => backUpName(day(i)))
-        const gone = new Set(outlived(names))
+        const gone = new Set(outlived(sized(names)))
         const left = names.filter(name => !gone.has(name))
-        expect(outlived(left)).toEqual([])
+        expect(outlived(sized(left))).toEqual([])
         expect(left.length).toBeLessThanOrEqual(KEPT.newest + KEPT.months)
         for (const name of names.sort().slice(-KEPT.newest)) expect(gone.has(name)).toBe(false)
       }),

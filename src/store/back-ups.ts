@@ -2,11 +2,16 @@ import { fail, ok, type Result } from '../core/codes/result'
 
 /** A folder that back-ups go into, as far as they need one. */
 export interface BackUpFolder {
-  readonly names: () => Promise<readonly string[]>
+  readonly files: () => Promise<readonly BackUpFile[]>
   /** Whole or not at all. */
   readonly write: (name: string, file: Blob) => Promise<void>
   readonly read: (name: string) => Promise<Blob>
   readonly remove: (name: string) => Promise<void>
+}
+
+export interface BackUpFile {
+  readonly name: string
+  readonly bytes: number
 }
 
 export interface BackUp {
@@ -24,22 +29,26 @@ const NAME = /^tawny-ember-(\d{4}-\d{2})-\d{2}-\d{6}\.json$/
 export const backUpName = (at: Date): string =>
   `tawny-ember-${at.toISOString().slice(0, 19).replaceAll(':', '').replace('T', '-')}.json`
 
-/** Back-ups that are let go: what else lies in the folder is never touched. */
-export function outlived(names: readonly string[]): string[] {
-  const own = names
-    .filter(name => NAME.test(name))
-    .sort()
-    .reverse()
+/**
+ * Back-ups that are let go: what else lies in the folder is never touched. The largest always stays: where a log was lost, the small
+ * files that follow day by day must not push out the last whole one.
+ */
+export function outlived(files: readonly BackUpFile[]): string[] {
+  const own = files.filter(file => NAME.test(file.name)).sort((one, other) => (one.name < other.name ? 1 : -1))
+  const largest = own.reduce<BackUpFile | null>((most, file) => (most && most.bytes >= file.bytes ? most : file), null)
   const older = own.slice(KEPT.newest)
-  const months = new Set(own.slice(0, KEPT.newest).map(name => NAME.exec(name)?.[1]))
+  const months = new Set(own.slice(0, KEPT.newest).map(file => NAME.exec(file.name)?.[1]))
   let kept = 0
-  return older.filter(name => {
-    const month = NAME.exec(name)?.[1]
-    if (months.has(month) || kept >= KEPT.months) return true
-    months.add(month)
-    kept++
-    return false
-  })
+  return older
+    .filter(({ name }) => {
+      if (name === largest?.name) return false
+      const month = NAME.exec(name)?.[1]
+      if (months.has(month) || kept >= KEPT.months) return true
+      months.add(month)
+      kept++
+      return false
+    })
+    .map(file => file.name)
 }
 
 const sameBytes = async (a: Blob, b: Blob): Promise<boolean> => {
@@ -66,7 +75,7 @@ export async function backUpInto(
     await folder.write(name, whole)
     const read = await folder.read(name)
     if (!(await sameBytes(whole, read)) || !(await isReadable(read))) return fail('back-up-differs', { name })
-    for (const old of outlived(await folder.names())) await folder.remove(old)
+    for (const old of outlived(await folder.files())) await folder.remove(old)
     return ok({ name, at: at.toISOString(), bytes: whole.size })
   } catch (error) {
     return fail('back-up-failed', { what: error instanceof Error ? error.name : '' })
@@ -75,10 +84,13 @@ export async function backUpInto(
 
 /** A folder of the disk that the browser was allowed to write into. */
 export const folderOf = (handle: FileSystemDirectoryHandle): BackUpFolder => ({
-  names: async () => {
-    const names: string[] = []
-    for await (const name of handle.keys()) names.push(name)
-    return names
+  files: async () => {
+    const files: BackUpFile[] = []
+    for await (const name of handle.keys()) {
+      // Whatever else lies there is none of ours and is not opened.
+      if (NAME.test(name)) files.push({ name, bytes: (await (await handle.getFileHandle(name)).getFile()).size })
+    }
+    return files
   },
   write: async (name, file) => {
     const writable = await (await handle.getFileHandle(name, { create: true })).createWritable()
