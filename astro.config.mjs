@@ -14,7 +14,14 @@ export default defineConfig({
   devToolbar: { enabled: false },
   // The interface takes JSON alone and keeps no session: a form post is answered by our own 415, not by a 403.
   security: { checkOrigin: false },
-  vite: { plugins: [tailwindcss(), questionThread()], worker: { format: 'es' } },
+  vite: {
+    plugins: [tailwindcss(), questionThread()],
+    worker: { format: 'es' },
+    // A library of statistics tries whether code can be made from text; the content policy forbids it, and browsers say so each time.
+    resolve: {
+      alias: { '@stdlib/utils-eval': new URL('./scripts/build/no-eval.mjs', import.meta.url).pathname },
+    },
+  },
   experimental: {
     csp: {
       // Two libraries put a stylesheet of their own into the page: messages (sonner, one fixed text, by its digest) and

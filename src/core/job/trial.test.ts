@@ -6,7 +6,8 @@ import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { routeChanges } from '../steel/compare-routes'
 import { batchAimedAt, batchLike } from './new-batch'
 import { bladesOf } from './tray'
-import { halvesOf, thingsChanged, trialOf, trialOutcome, withTrial } from './trial'
+import { halvesOf, thingsChanged, trialOf, withTrial } from './trial'
+import { trialOutcome } from './trial-outcome'
 
 const batch = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 6 }, { mark: 'B', count: 3 }, { mark: 'C' }])
 const { route, id } = groupOf(batch)

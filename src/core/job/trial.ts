@@ -1,14 +1,9 @@
 import type { Random } from '../numeric/random'
-import { type MeanDifference, meanDifference, rateDifference } from '../numeric/two-means'
 import type { Batch, BatchGroup } from '../shop/batch'
-import type { Reading } from '../shop/reading'
 import type { PlannedRoute } from '../shop/route'
-import type { Tester } from '../shop/workshop'
 import { type RouteChange, routeChanges } from '../steel/compare-routes'
 import { standing } from './blade-state'
-import { bladeHardness } from './hardness'
-import { stagesOf } from './stages'
-import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
+import { type BatchBlade, bladesOf } from './tray'
 
 /** Two halves of one steel in a batch: the one as usual, and the one where something is changed. */
 export interface Trial {
@@ -124,50 +119,3 @@ export const halvesOf = (batch: Batch, { control, changed }: Trial) => ({
   control: standing(bladesOf(batch, control.id)),
   changed: standing(bladesOf(batch, changed.id)),
 })
-
-/** One half of a trial as it came out. */
-export interface TrialHalf {
-  readonly marks: readonly string[]
-  /** Finished hardness of each blade that was read. */
-  readonly hardness: readonly { readonly mark: string; readonly hrc: number }[]
-  /** Edges that held, of those that were proved. */
-  readonly edges: { readonly count: number; readonly of: number }
-}
-
-export interface TrialOutcome {
-  readonly control: TrialHalf
-  readonly changed: TrialHalf
-  /** What the change makes, HRC; null while too little was read. */
-  readonly hardness: MeanDifference | null
-  /** The same of the share of edges that hold; null while one half was not proved. */
-  readonly edges: Omit<MeanDifference, 'p'> | null
-}
-
-/** What a trial came to so far. */
-export function trialOutcome(
-  batch: Batch,
-  trial: Trial,
-  evidence: { readonly readings: readonly Reading[]; readonly tester: Tester },
-): TrialOutcome {
-  const half = (blades: readonly BatchBlade[]): TrialHalf => {
-    const tests = blades.flatMap(blade => blade.record.edgeTests ?? []).filter(test => test.kind !== 'salt-water')
-    return {
-      marks: blades.map(blade => blade.mark),
-      hardness: blades.flatMap(blade => {
-        const stage = stagesOf(routeOfBlade(blade)).at(-1)
-        const found = stage && bladeHardness(blade, stage, evidence)
-        return found ? [{ mark: blade.mark, hrc: found.hrc }] : []
-      }),
-      edges: { count: tests.filter(test => test.result === 'holds').length, of: tests.length },
-    }
-  }
-  const halves = halvesOf(batch, trial)
-  const [control, changed] = [half(halves.control), half(halves.changed)]
-  const values = ({ hardness }: TrialHalf) => hardness.map(one => one.hrc)
-  return {
-    control,
-    changed,
-    hardness: meanDifference(values(control), values(changed)),
-    edges: control.edges.of > 0 && changed.edges.of > 0 ? rateDifference(control.edges, changed.edges) : null,
-  }
-}

@@ -1,4 +1,5 @@
-import { type Trial, trialOutcome } from '../../../../core/job/trial'
+import type { Trial } from '../../../../core/job/trial'
+import { trialOutcome } from '../../../../core/job/trial-outcome'
 import { useReadings } from '../../../../store/hooks'
 import { useSay } from '../../../../ui/Units'
 import { marksOf } from '../../../../words/lists'
