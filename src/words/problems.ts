@@ -76,6 +76,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'not-json': () => 'The request is not valid JSON in UTF-8.',
   'too-long': () => 'The request is longer than 1 MiB.',
   'unreadable-file': () => 'This file could not be read from the disk. Copy it here and choose it again.',
+  'file-too-slow': p =>
+    `This file took longer than ${p.seconds} s to read, and was left: nothing of it is stored. It is none of its kind, or far too large.`,
   'worker-failed': () => 'The calculation did not start. Load the page again.',
   'ids-not-apart': () => 'each group needs an id of its own',
   'bad-session': () => 'a session is 8 to 64 letters, digits, _ or -',

@@ -60,6 +60,7 @@ const PROBLEMS: ProblemCodes = {
   'too-long': {},
   'unreadable-file': {},
   'worker-failed': {},
+  'file-too-slow': { seconds: 20 },
   'bad-session': {},
   'ids-not-apart': {},
   'target-upside-down': {},

@@ -1,3 +1,5 @@
+import type { Remote } from 'comlink'
+import { fail, type Result } from '../core/codes/result'
 import type { FilesDoor } from './files.worker'
 import { type OpenWorker, openWorker } from './open-worker'
 
@@ -6,3 +8,37 @@ export type FilesWorker = OpenWorker<FilesDoor>
 
 export const startFiles = (): FilesWorker =>
   openWorker(new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }))
+
+/** A list of readings or a drawing is small: what takes longer is none, s. */
+const MOST_S = 20
+
+/**
+ * Asks something of a worker of files, for so long as a small file may take; the worker is to be stopped where it answers nothing.
+ * Errors: 'file-too-slow', 'worker-failed'.
+ */
+export async function inTime<T>(
+  { door, broken }: FilesWorker,
+  read: (door: Remote<FilesDoor>) => Promise<Result<T>>,
+): Promise<Result<T>> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const slow = new Promise<Result<T>>(resolve => {
+    timer = setTimeout(() => resolve(fail('file-too-slow', { seconds: MOST_S })), MOST_S * 1000)
+  })
+  try {
+    return await Promise.race([read(door), broken, slow])
+  } catch {
+    return fail('worker-failed', {})
+  } finally {
+    clearTimeout(timer)
+  }
+}
+
+/** Reads a small file in a worker of its own, which ends with it. Errors: those of the reader, 'file-too-slow', 'worker-failed'. */
+export async function readFile<T>(read: (door: Remote<FilesDoor>) => Promise<Result<T>>): Promise<Result<T>> {
+  const worker = startFiles()
+  try {
+    return await inTime(worker, read)
+  } finally {
+    worker.stop()
+  }
+}

@@ -6,12 +6,24 @@ import { bladesCsv } from '../core/files/blades-csv'
 import { decodeText } from '../core/files/encoding'
 import { type Exchange, exportText, parseExchange } from '../core/files/exchange'
 import { type LooseEnd, looseEndsOf } from '../core/files/loose-ends'
-import { oldRecords, type RecordColumns, type RecordUnits } from '../core/files/old-records'
-import { batchKeyOf, recordsAsData } from '../core/files/old-records-data'
+import {
+  matchColumns,
+  type OldRecord,
+  oldRecords,
+  type RecordColumns,
+  type RecordUnits,
+  readTable,
+  unitsOf,
+} from '../core/files/old-records'
+import { batchesOfRecords, batchKeyOf, recordsAsData } from '../core/files/old-records-data'
+import type { ImportedOutline } from '../core/files/outline/import-outline'
 import { readingsCsv } from '../core/files/readings-csv'
+import { importReadings, type ReadingsImport } from '../core/files/readings-import'
 import type { Batch } from '../core/shop/batch'
+import type { Stage } from '../core/shop/route'
 import { gradesWith } from '../core/steel/grades'
 import { addAll, batchesOf, readAll, replaceAll, withUnsaved } from '../store/backup'
+import { db } from '../store/database'
 import { saveTrouble } from '../store/save-state'
 
 /** What a workshop file holds, as it is said before anything of it is stored. */
@@ -24,6 +36,30 @@ export interface OpenedFile {
 
 export type Stored<T> = { readonly stored: T } | { readonly problem: Problem | null }
 
+/** A table of old notes, before it is said what its columns hold. */
+export interface OpenedRecords {
+  readonly head: readonly string[]
+  readonly lines: number
+  readonly columns: RecordColumns
+  readonly units: RecordUnits
+}
+
+/** Shown of what was understood, and of what was left out. */
+const SHOWN_RECORDS = 4
+
+/** What is understood of old notes: how much, and the first of it. */
+export interface ShownRecords {
+  readonly blades: number
+  readonly batches: number
+  readonly records: readonly OldRecord[]
+  readonly skipped: readonly Problem[]
+  readonly moreSkipped: number
+}
+
+const textOf = async (file: Blob): Promise<string> => decodeText(new Uint8Array(await file.arrayBuffer()))
+
+/** The notes that were read last, line by line. */
+let recordRows: readonly (readonly string[])[] = []
 /** The file that was read last: it stays here and is stored from here. */
 let opened: Exchange | null = null
 
@@ -32,7 +68,7 @@ const refused = (): Stored<never> => ({ problem: saveTrouble.get()?.problem ?? n
 const door = {
   /** Reads a workshop file and checks all of it; nothing is stored yet. */
   open: async (file: Blob): Promise<Result<OpenedFile>> => {
-    const parsed = parseExchange(decodeText(new Uint8Array(await file.arrayBuffer())))
+    const parsed = parseExchange(await textOf(file))
     if (!parsed.ok) return parsed
     opened = parsed.value
     const { shop, exportedAt, batches, blades, readings, recipes, runs } = opened
@@ -51,14 +87,35 @@ const door = {
   },
   replace: async (): Promise<Stored<true>> =>
     opened && (await replaceAll(opened)).saved ? { stored: true } : refused(),
-  /** Old notes into the log, in one go or not at all; batches that are there already by day and name are left out. */
+  /** Reads a table of old notes and keeps it here: what its columns seem to hold, and how its figures seem to be meant. */
+  openRecords: async (file: Blob): Promise<Result<OpenedRecords>> => {
+    const table = readTable(await textOf(file))
+    if (!table.ok) return table
+    const { head, rows } = table.value
+    recordRows = rows
+    const columns = matchColumns(head)
+    return ok({ head, lines: rows.length, columns, units: unitsOf(head, rows, columns) })
+  },
+  /** What is understood of the opened notes by these columns and units; nothing is stored yet. */
+  showRecords: async (columns: RecordColumns, units: RecordUnits): Promise<Result<ShownRecords>> => {
+    const read = oldRecords(recordRows, columns, units, gradesWith(await db.ownGrades.toArray()))
+    if (!read.ok) return read
+    const { records, skipped } = read.value
+    return ok({
+      blades: records.length,
+      batches: batchesOfRecords(records).length,
+      records: records.slice(0, SHOWN_RECORDS),
+      skipped: skipped.slice(0, SHOWN_RECORDS),
+      moreSkipped: Math.max(0, skipped.length - SHOWN_RECORDS),
+    })
+  },
+  /** The opened notes into the log, in one go or not at all; batches that are there already by day and name are left out. */
   addRecords: async (
-    rows: readonly (readonly string[])[],
     columns: RecordColumns,
     units: RecordUnits,
   ): Promise<Stored<{ readonly batches: number; readonly blades: number; readonly known: number }>> => {
     const here = await readAll()
-    const read = oldRecords(rows, columns, units, gradesWith(here.grades))
+    const read = oldRecords(recordRows, columns, units, gradesWith(here.grades))
     if (!read.ok) return { problem: read.problems[0] ?? null }
     const serials = here.blades.map(blade => blade.serial)
     const data = recordsAsData(read.value.records, { shop: here.shop, serials, newId: () => crypto.randomUUID() })
@@ -73,6 +130,14 @@ const door = {
     if (!(await addAll(added))) return refused()
     const [batches, blades] = [added.batches.length, added.blades.length]
     return { stored: { batches, blades, known: data.batches.length - batches } }
+  },
+  /** A tester's list, as readings of a batch's blades. */
+  readings: async (file: Blob, batch: Batch, stage: Stage): Promise<Result<ReadingsImport>> =>
+    importReadings(await textOf(file), batch, stage),
+  /** A drawing, as the outline of a blade. */
+  outline: async (name: string, file: Blob): Promise<Result<ImportedOutline>> => {
+    const { importOutline } = await import('../core/files/outline/import-outline')
+    return importOutline(name, await textOf(file))
   },
   /** Every reading, or every blade, of the log as it is stored now, as CSV. */
   table: async (of: 'readings' | 'blades'): Promise<Blob> => {

@@ -17,6 +17,7 @@ export interface ProblemCodes {
   'too-long': Nothing
   'unreadable-file': Nothing
   'worker-failed': Nothing
+  'file-too-slow': { readonly seconds: number }
   'bad-session': Nothing
   'ids-not-apart': Nothing
   'target-upside-down': Nothing

@@ -1,19 +1,7 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { problem } from '../../core/codes/problem'
-import { fail } from '../../core/codes/result'
-import { decodeText } from '../../core/files/encoding'
-import {
-  matchColumns,
-  oldRecords,
-  RECORD_FIELDS,
-  type RecordColumns,
-  type RecordUnits,
-  readTable,
-  unitsOf,
-} from '../../core/files/old-records'
-import { batchesOfRecords } from '../../core/files/old-records-data'
-import { gradesWith } from '../../core/steel/grades'
-import { useOwnGrades } from '../../store/hooks'
+import { fail, type Result } from '../../core/codes/result'
+import { RECORD_FIELDS } from '../../core/files/old-records'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { toast } from '../../ui/toast'
@@ -21,55 +9,60 @@ import { useSay } from '../../ui/Units'
 import { counted } from '../../words/lists'
 import { addedRecordsWords, FIELD_NAMES, recordWords } from '../../words/old-records'
 import { problemWords, rowWords } from '../../words/problems'
-import { startFiles } from '../../workers/files-client'
+import type { OpenedRecords, ShownRecords } from '../../workers/files.worker'
+import { type FilesWorker, inTime, startFiles } from '../../workers/files-client'
 
 /** A list of old notes is small; what is larger is something else, MB. */
 const MOST_MB = 10
-const SHOWN = 4
 
-interface Table {
-  readonly head: readonly string[]
-  readonly rows: readonly string[][]
+interface Opened {
+  readonly worker: FilesWorker
+  readonly table: OpenedRecords
 }
 
 /** Notes of years on paper, as a table somebody typed in: which column holds what, what was understood, and into the log. */
 export default function OldRecords({ file, onDone }: { file: File; onDone: () => void }) {
-  const say = useSay()
-  const [table, setTable] = useState<Table | null>(null)
-  const [trouble, setTrouble] = useState<string | null>(null)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the file is read once, whatever units are spoken in
+  const opened = useOpened(file)
+  if (!opened) return <p className="my-3 text-ink-2">Reading …</p>
+  if (!opened.ok) return <Problems of={opened.problems} className="my-3" />
+  return <Matched opened={opened.value} onDone={onDone} />
+}
+
+/** The notes, read in a worker that keeps them for as long as they are looked at; undefined while they are read. */
+function useOpened(file: File): Result<Opened> | undefined {
+  const [opened, setOpened] = useState<Result<Opened>>()
   useEffect(() => {
-    void read(file).then(found =>
-      found.ok ? setTable(found.value) : setTrouble(found.problems.map(one => problemWords(one, say)).join(' ')),
+    if (file.size > MOST_MB * 1e6) return setOpened(fail('records-too-large', { mostMegabytes: MOST_MB }))
+    const worker = startFiles()
+    let isLeft = false
+    void inTime(worker, door => door.openRecords(file)).then(
+      table => isLeft || setOpened(table.ok ? { ok: true, value: { worker, table: table.value } } : table),
     )
+    return () => {
+      isLeft = true
+      worker.stop()
+    }
   }, [file])
-  if (trouble)
-    return (
-      <p role="alert" className="my-3 border-l-3 border-bad pl-3 text-bad">
-        {trouble}
-      </p>
-    )
-  return table ? <Matched table={table} onDone={onDone} /> : <p className="my-3 text-ink-2">Reading …</p>
+  return opened
 }
 
-async function read(file: File) {
-  if (file.size > MOST_MB * 1e6) return fail('records-too-large', { mostMegabytes: MOST_MB })
-  return readTable(decodeText(new Uint8Array(await file.arrayBuffer())))
-}
-
-function Matched({ table: { head, rows }, onDone }: { table: Table; onDone: () => void }) {
+function Matched({ opened: { worker, table }, onDone }: { opened: Opened; onDone: () => void }) {
   const say = useSay()
-  const own = useOwnGrades()
-  const [columns, setColumns] = useState<RecordColumns>(() => matchColumns(head))
-  const [units, setUnits] = useState<RecordUnits>(() => unitsOf(head, rows, matchColumns(head)))
+  const { head, lines } = table
+  const [columns, setColumns] = useState(table.columns)
+  const [units, setUnits] = useState(table.units)
   const [isAdding, setAdding] = useState(false)
-  const read = useMemo(() => oldRecords(rows, columns, units, gradesWith(own ?? [])), [rows, columns, units, own])
-  const batches = useMemo(() => (read.ok ? batchesOfRecords(read.value.records).length : 0), [read])
+  const [read, setRead] = useState<Result<ShownRecords>>()
+  useEffect(() => {
+    let isOld = false
+    void inTime(worker, door => door.showRecords(columns, units)).then(shown => isOld || setRead(shown))
+    return () => {
+      isOld = true
+    }
+  }, [worker, columns, units])
   const add = async () => {
     setAdding(true)
-    const { door, broken, stop } = startFiles()
-    const done = await Promise.race([door.addRecords(rows, columns, units), broken]).catch(() => null)
-    stop()
+    const done = await Promise.race([worker.door.addRecords(columns, units), worker.broken]).catch(() => null)
     setAdding(false)
     if (done && 'stored' in done) {
       toast(addedRecordsWords(done.stored))
@@ -78,7 +71,7 @@ function Matched({ table: { head, rows }, onDone }: { table: Table; onDone: () =
   }
   return (
     <div className="space-y-3">
-      <p className="text-small text-ink-2">{counted(rows.length, 'line')}. Which column holds what?</p>
+      <p className="text-small text-ink-2">{counted(lines, 'line')}. Which column holds what?</p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         {RECORD_FIELDS.map(field => (
           <SelectField
@@ -122,22 +115,25 @@ function Matched({ table: { head, rows }, onDone }: { table: Table; onDone: () =
           onCommit={dates => setUnits({ ...units, dates })}
         />
       </div>
-      {!read.ok && <Problems of={read.problems} />}
-      {read.ok && (
+      {!read && <p className="text-small text-ink-2">Reading …</p>}
+      {read?.ok === false && <Problems of={read.problems} />}
+      {read?.ok && (
         <section aria-label="What was understood" className="border-l-3 border-rule-strong pl-3 text-small">
           <ul>
-            {read.value.records.slice(0, SHOWN).map(record => (
+            {read.value.records.map(record => (
               <li key={record.line}>{recordWords(record, say)}</li>
             ))}
           </ul>
-          {read.value.records.length > SHOWN && <p>And {read.value.records.length - SHOWN} more.</p>}
-          {read.value.skipped.slice(0, SHOWN).map(found => (
+          {read.value.blades > read.value.records.length && (
+            <p>And {read.value.blades - read.value.records.length} more.</p>
+          )}
+          {read.value.skipped.map(found => (
             <p key={found.path} className="text-bad">
               {rowWords(found, say)}
             </p>
           ))}
-          {read.value.skipped.length > SHOWN && (
-            <p className="text-bad">And {read.value.skipped.length - SHOWN} more lines are left out.</p>
+          {read.value.moreSkipped > 0 && (
+            <p className="text-bad">And {read.value.moreSkipped} more lines are left out.</p>
           )}
         </section>
       )}
@@ -145,11 +141,11 @@ function Matched({ table: { head, rows }, onDone }: { table: Table; onDone: () =
         What was not noted stands at what is usual for the steel, a temper’s hold at two hours. Your own readings teach
         the predictions from then on.
       </p>
-      {read.ok && (
+      {read?.ok && (
         <button type="button" className="btn btn-ember" disabled={isAdding} onClick={() => void add()}>
           {isAdding
             ? 'Adding …'
-            : `Add ${counted(read.value.records.length, 'blade')} in ${counted(batches, 'batch', 'batches')}`}
+            : `Add ${counted(read.value.blades, 'blade')} in ${counted(read.value.batches, 'batch', 'batches')}`}
         </button>
       )}
     </div>

@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import { decodeText } from '../../../../core/files/encoding'
-import { importReadings, type ReadingsImport } from '../../../../core/files/readings-import'
+import type { ReadingsImport } from '../../../../core/files/readings-import'
 import type { Stage } from '../../../../core/shop/route'
 import { useSay } from '../../../../ui/Units'
 import { problemWords, rowWords } from '../../../../words/problems'
 import { stageName } from '../../../../words/stages'
+import { readFile } from '../../../../workers/files-client'
 import { useBench } from '../../bench-context'
 
 interface Props {
@@ -25,7 +25,7 @@ export function ReadingsFile({ stage, onTake }: Props) {
     setRead(null)
     if (file.size > MOST_MB * 1e6)
       return setTrouble(`This file is over ${MOST_MB} MB: it is no tester’s list of readings.`)
-    const result = importReadings(decodeText(new Uint8Array(await file.arrayBuffer())), batch, stage)
+    const result = await readFile(door => door.readings(file, batch, stage))
     setTrouble(result.ok ? null : result.problems.map(found => problemWords(found, say)).join(' '))
     if (result.ok) setRead(result.value)
   }

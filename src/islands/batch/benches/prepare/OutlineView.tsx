@@ -1,5 +1,4 @@
 import { useId, useState } from 'react'
-import { decodeText } from '../../../../core/files/encoding'
 import type { ImportedOutline } from '../../../../core/files/outline/import-outline'
 import { flipped, outlinePath, plainOutline } from '../../../../core/rockwell/outline'
 import type { Line } from '../../../../core/shop/blade'
@@ -12,6 +11,7 @@ import { toast } from '../../../../ui/toast'
 import { useSay } from '../../../../ui/Units'
 import { counted } from '../../../../words/lists'
 import { problemWords } from '../../../../words/problems'
+import { readFile } from '../../../../workers/files-client'
 import { undoable } from '../../../undo'
 import { useBench } from '../../bench-context'
 import { editLine } from '../../edit'
@@ -44,8 +44,7 @@ export function OutlineView() {
     setTrouble(null)
     setSaid(null)
     if (!file) return
-    const { importOutline } = await import('../../../../core/files/outline/import-outline')
-    const imported = importOutline(file.name, decodeText(new Uint8Array(await file.arrayBuffer())))
+    const imported = await readFile(door => door.outline(file.name, file))
     if (!imported.ok) return setTrouble(imported.problems.map(found => problemWords(found, say)).join(' '))
     setSaid(imported.value)
     await editLine(batch, line.id, `${line.mark}: outline from ${file.name}`, {
