@@ -410,3 +410,34 @@ test('a recipe is carried to another browser as a picture of its code, and is th
   await other.getByRole('link', { name: 'Open it' }).click()
   await expect(other.getByRole('heading', { level: 1 })).toContainText(name.trim().split(',')[0] ?? '')
 })
+
+test('a change made before what saves could be fetched stays, is said, and is saved by the next page', async ({
+  page,
+}) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  const note = page.getByLabel('Note: whom the blades are for, or anything else')
+  await page.route(/write-batches/, route =>
+    route.fulfill({ contentType: 'text/javascript', body: 'throw new Error("not fetched")' }),
+  )
+  await page.reload()
+  await note.fill('For the harbour.')
+  await note.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'what saves could not be fetched' })).toBeVisible()
+  await expect(note).toHaveValue('For the harbour.')
+  await page.unroute(/write-batches/)
+  await page.reload()
+  await expect(note).toHaveValue('For the harbour.')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.reload()
+  await expect(note).toHaveValue('For the harbour.')
+})
+
+test('the dialog of a new batch gives back to its button', async ({ page }) => {
+  await page.goto('/batches')
+  const button = page.getByRole('button', { name: 'New batch' })
+  await button.click()
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(button).toBeFocused()
+})

@@ -1,5 +1,6 @@
 import type { Saving } from '../core/codes/result'
 import type { Batch } from '../core/shop/batch'
+import { putDown } from './put-down'
 import { keepUnsaved, unsavedBatches } from './unsaved-batches'
 import { writing } from './writing'
 
@@ -8,9 +9,17 @@ export const editBatch = (shown: Batch, label: string, change: (batch: Batch) =>
   writing(
     writers => writers.editBatch(shown, label, change),
     () => {
-      keepUnsaved(shown.id, change(unsavedBatches.get().get(shown.id) ?? shown))
+      const before = unsavedBatches.get().get(shown.id) ?? shown
+      const after = change(before)
+      keepUnsaved(shown.id, after)
+      // A browser may never fetch again what it could not fetch once: the next page then writes it.
+      const ended = putDown({ of: 'batch', before, after })
       // What is kept on the page already holds the change.
-      return writers => writers.editBatch(shown, label, batch => batch)
+      return async writers => {
+        const outcome = await writers.editBatch(shown, label, batch => batch)
+        if (outcome.saved) ended()
+        return outcome
+      }
     },
   )
 

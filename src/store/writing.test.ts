@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
 import type { Batch } from '../core/shop/batch'
@@ -64,6 +65,20 @@ describe('before what writes is here', () => {
     expect(await note()).toBe('+')
     expect(page.unsavedBatches.get().size).toBe(0)
     expect(page.saveTrouble.get()).toBeNull()
+    expect(Object.keys(localStorage)).toEqual([])
+  })
+
+  test('a change that this page can never write is written by the next one, once', async () => {
+    const { page, batch, note } = await pageWith('w4')
+    server.answers = false
+    await page.editBatch(batch, 'Note', noted('left'))
+    expect(await note()).toBe('')
+    server.answers = true
+    await newPage()
+    const { finishUnfinished } = await import('./unfinished')
+    await finishUnfinished()
+    expect(await note()).toBe('left')
+    expect(Object.keys(localStorage)).toEqual([])
   })
 
   test('what goes on from a change made a moment ago is taken back with it', async () => {

@@ -133,7 +133,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
   'back-up-differs': p =>
     `The last back-up, ${p.name}, could not be read back as it was written: do not trust that disk. Older back-ups are as they were.`,
   'writers-missing': () =>
-    'This was not saved: what saves could not be fetched, because the server does not answer. Start it, then try again; it stays on this page until then.',
+    'This is not saved yet: what saves could not be fetched, because the server does not answer. Start it and load the page again; what you changed in a batch is kept and is saved then.',
   'save-failed': p =>
     `The last change could not be saved, by a fault of this program (${p.what}). Load the page anew and try again; if it happens once more, save everything to a file.`,
   'run-goes-on': () => 'A run of this batch was begun in another tab: it goes on here.',

@@ -1,0 +1,34 @@
+import type { Batch } from '../core/shop/batch'
+import type { Workshop } from '../core/shop/workshop'
+import { PREFIX } from './resting'
+
+/** A change by what stood there before it and after it. */
+export type Intent =
+  | { readonly of: 'batch'; readonly before: Batch; readonly after: Batch }
+  | { readonly of: 'shop'; readonly before: Workshop; readonly after: Workshop }
+
+let count = 0
+/** This page, until it goes: what it put down it is writing itself. */
+export const PAGE = crypto.randomUUID()
+/** The tab this page is in, over its reloads; of its own tab no other page is writing. */
+export function tab(): string {
+  const known = sessionStorage.getItem(TAB)
+  if (known) return known
+  const fresh = crypto.randomUUID()
+  sessionStorage.setItem(TAB, fresh)
+  return fresh
+}
+const TAB = 'tawny-ember-tab'
+
+/** Puts a change down before it is written; call what comes back when the write has ended, one way or the other. */
+export function putDown(intent: Intent): () => void {
+  let key: string
+  try {
+    key = `${PREFIX}${Date.now()}-${count++}.${PAGE}.${tab()}`
+    localStorage.setItem(key, JSON.stringify(intent))
+  } catch {
+    // Where nothing can be put down the write itself is all there is.
+    return () => undefined
+  }
+  return () => localStorage.removeItem(key)
+}
