@@ -45,7 +45,8 @@ async function start() {
   const waiting = new Map()
   socket.on('message', text => {
     const told = JSON.parse(text)
-    if (told.method === 'log.entryAdded' && told.params.level === 'error' && here !== '') faults.push(`${here}: ${told.params.text}`)
+    if (told.method === 'log.entryAdded' && told.params.level === 'error' && here !== '')
+      faults.push(`${here}: ${told.params.text}`)
     waiting.get(told.id)?.(told)
     waiting.delete(told.id)
   })
