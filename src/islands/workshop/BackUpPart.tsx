@@ -29,8 +29,8 @@ export function BackUpPart() {
           Back up into a folder …
         </button>
         <span className="min-w-60 flex-1 text-small text-ink-2">
-          Each day and after each run a file goes into it by itself. The newest {KEPT.newest} stay, and one of each
-          month before. A stick or another disk is best.
+          Each day and after each run a file goes into it by itself. The newest {KEPT.newest} stay, the largest, and one
+          of each month before. A stick or another disk is best.
         </span>
       </p>
     )

@@ -100,6 +100,14 @@ function CheapHours({ prices, edit }: Props & { readonly prices: Prices }) {
           <p className="col-span-3 text-small text-ink-2">
             Of plans that end at the same time Today takes the cheapest. No blade waits longer for it.
           </p>
+          {!(cheap.kWh < (prices.kWh ?? 0)) && (
+            <p role="status" className="col-span-3 text-small text-bad">
+              {prices.kWh
+                ? 'Electricity then costs no less than at other hours'
+                : 'The usual price of a kWh is not set'}
+              : these hours decide nothing yet.
+            </p>
+          )}
           {(
             [
               ['fromMin', 'Cheap from'],
