@@ -1,5 +1,5 @@
 import { setNonce } from 'get-nonce'
-import { Component, lazy, type ReactNode, Suspense, useEffect, useState, useSyncExternalStore } from 'react'
+import { Component, lazy, type ReactNode, Suspense, useEffect, useSyncExternalStore } from 'react'
 import { tinykeys } from 'tinykeys'
 import type { Problem } from '../core/codes/problem'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -20,14 +20,12 @@ import { NewVersion } from './NewVersion'
 import { SaveEverythingButton, useSavingAtHand } from './SaveEverythingButton'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
+import { useAtRest } from './use-at-rest'
 import { useBeginning } from './use-beginning'
 
 const Emptied = lazy(() => import('./Emptied'))
 const BackUps = lazy(() => import('./BackUps'))
 const Messages = lazy(() => import('../ui/Messages'))
-
-/** A page that stands so long has come to rest, ms. */
-const AT_REST_MS = 1500
 
 /** Lets the dialogs' scroll lock through the content security policy: by the number the page came with. */
 if (typeof document !== 'undefined')
@@ -81,12 +79,8 @@ export function Place({ children }: { children: ReactNode }) {
 /** What is said at the page's edge: fetched when the page has come to rest, or with the first message. */
 function SaidMessages() {
   const waiting = useSyncExternalStore(waitingMessages.subscribe, waitingMessages.get, waitingMessages.get)
-  const [isWished, setWished] = useState(false)
-  useEffect(() => {
-    const timer = setTimeout(() => setWished(true), AT_REST_MS)
-    return () => clearTimeout(timer)
-  }, [])
-  return <Suspense fallback={null}>{(isWished || waiting.length > 0) && <Messages />}</Suspense>
+  const isAtRest = useAtRest()
+  return <Suspense fallback={null}>{(isAtRest || waiting.length > 0) && <Messages />}</Suspense>
 }
 
 /** What the browser refuses is said without any quantity, before the shop's units are known. */

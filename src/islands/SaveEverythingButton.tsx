@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react'
+import { useAtRest } from './use-at-rest'
 
 type Saves = typeof import('./save-everything')
 let fetched: Promise<Saves> | null = null
 
-/** What writes the file. A fetch that failed is tried anew at the next press. */
+/** What writes the file. A fetch that failed is tried anew at the next press, though not every browser does so. */
 function saves(): Promise<Saves> {
   fetched ??= import('./save-everything').catch(error => {
     fetched = null
@@ -12,15 +13,12 @@ function saves(): Promise<Saves> {
   return fetched
 }
 
-/** A page that stands so long has come to rest, ms. */
-const AT_REST_MS = 1500
-
 /** Fetches what saves everything once a page is at rest: when it is wished for, the server may have stopped. */
 export function useSavingAtHand() {
+  const isAtRest = useAtRest()
   useEffect(() => {
-    const timer = setTimeout(() => void saves().catch(() => undefined), AT_REST_MS)
-    return () => clearTimeout(timer)
-  }, [])
+    if (isAtRest) saves().catch(() => undefined)
+  }, [isAtRest])
 }
 
 /** Saves everything to a file, and says so where what does that cannot be fetched. */
@@ -41,8 +39,8 @@ export function SaveEverythingButton() {
       </button>
       {isMissing && (
         <p role="status">
-          What saves could not be fetched: the server does not answer. Start it and press again; nothing is lost
-          meanwhile.
+          What saves could not be fetched: the server does not answer. Start it and press again; where that does not
+          help, load the page again.
         </p>
       )}
     </>
