@@ -8,13 +8,13 @@ import type { Reading } from '../shop/reading'
 import type { PlannedRoute } from '../shop/route'
 import { nextSerials } from '../shop/serial'
 import type { Workshop } from '../shop/workshop'
+import { usualCold } from '../steel/route'
 import type { WorkshopData } from './exchange'
 import type { OldRecord } from './old-records'
 
 /** Where nothing was noted: a blade of usual size, and the hold of a temper. Common practice, no published source. */
 const USUAL_SIZE = { lengthMm: 250, widthMm: 40, thicknessMm: 3, bevels: 'pre-ground' } as const
 const USUAL_HOLD_MIN = 120
-const USUAL_COLD = { holdMin: 60, delayMin: 30 } as const
 /** Readings of a day are at its noon, one after another. */
 const NOON = 'T12:00:00.000Z'
 
@@ -123,6 +123,6 @@ const routeOf = ({ austenitizeC, soakMin, coldC, tempersC }: OldRecord, usual: P
   ...usual,
   austenitizeC,
   soakMin: soakMin ?? usual.soakMin,
-  cold: coldC === null ? null : { ...USUAL_COLD, toC: coldC },
+  cold: coldC === null ? null : usualCold(coldC),
   tempers: tempersC.map(atC => ({ atC, holdMin: USUAL_HOLD_MIN })),
 })

@@ -7,8 +7,9 @@ import { batchFiguresOf } from './batch-figures'
 import { batchModelOf } from './batch-model'
 import { loadKeyOf, loadsOf } from './loads'
 import { newGroup } from './new-batch'
+import { adviceCanOf } from './shop-can'
 import { stageReadingOf } from './stage-reading'
-import { adviceCanOf, followed } from './suggestion'
+import { followed } from './suggestion'
 
 const shop = DEFAULT_WORKSHOP
 const none = () => null

@@ -8,7 +8,7 @@ import { suggestRoute } from '../steel/suggest'
 import { usualTargetOf } from '../steel/usual'
 import { usualOvenOf } from './ovens'
 import { quenchSecondsOf } from './quench-seconds'
-import { routeWish } from './suggestion'
+import { routeWish } from './shop-can'
 import { newBladeRecord } from './tray-edit'
 
 /** A blade of a thickness alone, before there is one on the tray. */

@@ -8,7 +8,8 @@ import type { Workshop } from '../shop/workshop'
 import { finalHrc } from '../steel/hrc-path'
 import { fFromC } from '../units/temperature'
 import { newGroup } from './new-batch'
-import { followed, letFollow, suggestionOf, withRoute } from './suggestion'
+import { letFollow, withRoute } from './route-edit'
+import { followed, suggestionOf } from './suggestion'
 
 const shop = DEFAULT_WORKSHOP
 const tray = (thicknessMm: number, name = 'X153CrMoV12') =>

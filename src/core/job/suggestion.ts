@@ -7,32 +7,13 @@ import type { PlannedRoute } from '../shop/route'
 import { ROUTE_PARTS, type RoutePart } from '../shop/route-parts'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import { type GivenParts, type ShopCan, suggestRoute } from '../steel/suggest'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C, usualTargetOf } from '../steel/usual'
-import type { AdviceRequest } from './advise'
+import { type GivenParts, suggestRoute } from '../steel/suggest'
 import { chillWayOf } from './chill-way'
 import { ovenOf, usualOvenOf } from './ovens'
 import { quenchSecondsOf } from './quench-seconds'
-import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
-
-/** How cold the shop goes, °C; null without cold. */
-export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>
-  ({ none: null, freezer: FREEZER_C, 'dry-ice': DRY_ICE_C, 'liquid-nitrogen': LIQUID_NITROGEN_C })[shop.cold.medium]
-
-/** What a route is suggested for: a steel at its usual target, or another, in this shop. */
-export const routeWish = (
-  grade: Grade,
-  shop: Workshop,
-  {
-    target = usualTargetOf(grade),
-    thicknessMm = ASSUMED_THICKNESS_MM,
-    ovenMaxC = reachC(usualOvenOf(shop)),
-  }: { readonly target?: TargetHrc; readonly thicknessMm?: number; readonly ovenMaxC?: number } = {},
-): { readonly grade: Grade; readonly target: TargetHrc; readonly can: ShopCan } => ({
-  grade,
-  target,
-  can: { coldToC: coldToC(shop), ovenMaxC, thicknessMm, system: shop.units },
-})
+import { samePart } from './route-edit'
+import { routeWish } from './shop-can'
+import { thicknessOf } from './tray'
 
 /** What a recipe begins with: a steel's usual target, and the route suggested for it in this shop. */
 export function suggestedFirst(
@@ -54,17 +35,6 @@ function wishOf(batch: PlannedTray, group: BatchGroup, grade: Grade, shop: Works
     // Only the highest temperature that can be asked for depends on the oven: without one, the usual oven's stands in.
     ovenMaxC: reachC(oven.ok ? oven.value : usualOvenOf(shop)),
   })
-}
-
-/** What this shop can do with blades of a batch after a reading. */
-export const adviceCanOf = (batch: PlannedTray, shop: Workshop): AdviceRequest['can'] => {
-  const oven = ovenOf(shop, batch)
-  return {
-    coldToC: coldToC(shop),
-    anneal: true,
-    ovenMaxC: reachC(oven.ok ? oven.value : usualOvenOf(shop)),
-    system: shop.units,
-  }
 }
 
 const partsOf = (route: PlannedRoute, parts: readonly RoutePart[]): GivenParts =>
@@ -100,26 +70,6 @@ function chillTauOf(cold: PlannedRoute['cold'], thicknessMm: number, shop: Works
   return chillMin(way) > cold.holdMin ? chillTauMin(way) : undefined
 }
 
-const same = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b)
-
-/** A steel with its route changed by the maker: the parts that differ are the maker's from then on. */
-export function withRoute(group: BatchGroup, route: PlannedRoute): BatchGroup {
-  const changed = ROUTE_PARTS.filter(part => !same(group.route[part], route[part]))
-  return {
-    ...group,
-    recipeId: null,
-    route,
-    fixed: ROUTE_PARTS.filter(p => group.fixed.includes(p) || changed.includes(p)),
-  }
-}
-
-/** A steel with parts of its route left to what is suggested. */
-export const letFollow = (group: BatchGroup, parts: readonly RoutePart[]): BatchGroup => ({
-  ...group,
-  recipeId: null,
-  fixed: group.fixed.filter(part => !parts.includes(part)),
-})
-
 /**
  * A batch that is not hardened yet with every part of its routes that the maker left open as it is suggested now, for its blades, its
  * steels and this shop, and with how fast its quench is. The same batch where nothing moves.
@@ -134,7 +84,7 @@ export function followed<B extends Batch>(batch: B, shop: Workshop): B {
     const suggested = suggestRoute(grade, target, can, { ...partsOf(group.route, group.fixed), seconds800to500: first })
     const seconds800to500 =
       suggested.austenitizeC === group.route.austenitizeC ? first : cooledFrom(suggested.austenitizeC)
-    const open = ROUTE_PARTS.filter(part => !same(group.route[part], suggested[part]))
+    const open = ROUTE_PARTS.filter(part => !samePart(group.route[part], suggested[part]))
     const slowlyMin = chillTauOf(suggested.cold, can.thicknessMm, shop)
     const asBefore = group.route.seconds800to500 === seconds800to500 && group.route.chillTauMin === slowlyMin
     if (open.length === 0 && asBefore) return group

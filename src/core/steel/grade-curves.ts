@@ -1,7 +1,7 @@
 import type { Element, Grade } from '../../data/grades'
 import { finalHrc } from './hrc-path'
 import { predict } from './predict'
-import type { Route } from './route'
+import { type Route, usualCold } from './route'
 import { elementSpreads, withElement } from './variation'
 
 /** Hardness as quenched against austenitize temperature, for each way to cool. */
@@ -25,7 +25,7 @@ export function soakCurve(grade: Grade, soakMin: number): SoakPoint[] {
       austenitizeC: atC,
       soakMin,
       quenchedToC: 25,
-      cold: toC === null ? null : { toC, holdMin: 60, delayMin: 30 },
+      cold: toC === null ? null : usualCold(toC),
       tempers: [],
     })
     const plain = predict(grade, at(null))

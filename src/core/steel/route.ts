@@ -11,6 +11,9 @@ export interface ColdTreatment {
   readonly snapTemperC?: number | undefined
 }
 
+/** A cold treatment as it is usually done. Common practice, no published source. */
+export const usualCold = (toC: number): ColdTreatment => ({ toC, holdMin: 60, delayMin: 30 })
+
 /** The whole thermal history planned for a blade. */
 export interface Route {
   readonly austenitizeC: number
@@ -33,7 +36,7 @@ export function referenceRoute(chart: TemperingChart, temperC: number | null): R
     austenitizeC,
     soakMin,
     quenchedToC,
-    cold: coldToC === null ? null : { toC: coldToC, holdMin: 60, delayMin: 30 },
+    cold: coldToC === null ? null : usualCold(coldToC),
     tempers:
       temperC === null ? [] : Array.from({ length: temperCount }, () => ({ atC: temperC, holdMin: temperHoldMin })),
   }

@@ -1,7 +1,7 @@
 import type { Grade } from '../../data/grades'
 import { COLD_STEPS_C, knobOf, type TaleAnswer, type TaleFigure, type TaleFigureName, type TaleName } from './folklore'
 import { predict } from './predict'
-import type { Route } from './route'
+import { type Route, usualCold } from './route'
 
 const TWICE = (atC: number) => [
   { atC, holdMin: 120 },
@@ -26,7 +26,7 @@ export function tellTale(tale: TaleName, grade: Grade, at: number): TaleAnswer {
       return {
         ...route,
         austenitizeC: grade.austenitize.maxC,
-        cold: toC === null ? null : { toC, holdMin: 60, delayMin: 30 },
+        cold: toC === null ? null : usualCold(toC),
       }
     }
     if (tale === 'hotter-softer') return { ...route, austenitizeC: value, tempers: [] }

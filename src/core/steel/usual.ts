@@ -18,11 +18,6 @@ export const withTemperC = <R extends Pick<Route, 'tempers'>>(route: R, atC: num
 /** Range of a tempering curve, °C. */
 export const CURVE_RANGE_C = { min: 100, max: 600 } as const
 
-/** What the usual ways of cooling on come to, °C. */
-export const DRY_ICE_C = -75
-export const FREEZER_C = -18
-export const LIQUID_NITROGEN_C = -196
-
 /** Soak after arrival, min: the shortest at 2 mm, the longest at 6 mm. Common practice, no published source. */
 export function usualSoakMin(grade: Pick<Grade, 'soak'>, thicknessMm: number): number {
   const { minMin, maxMin } = grade.soak

@@ -1,8 +1,9 @@
 import { usualOvenOf } from '../../core/job/ovens'
+import { coldBy } from '../../core/job/route-edit'
 import { BOUNDS } from '../../core/shop/bounds'
 import { SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
-import { COLD_WAYS, coldFor, wayOf } from '../batch/benches/RouteFields'
+import { COLD_CHOICES, choiceOf } from '../batch/cold-choices'
 import { useShopNow } from '../shop-context'
 import type { DraftRoute, RecipeRoute } from './recipe-edit'
 
@@ -49,9 +50,9 @@ export function MapRouteFields({ draft, onRoute }: Props) {
       />
       <SelectField
         label="Cold"
-        value={wayOf(route)}
-        options={COLD_WAYS}
-        onCommit={way => onRoute({ ...route, cold: coldFor(way, route.cold) })}
+        value={choiceOf(route)}
+        options={COLD_CHOICES}
+        onCommit={way => onRoute({ ...route, cold: coldBy(way, route.cold) })}
       />
       {temper && (
         <>

@@ -1,8 +1,10 @@
 import { useId, useMemo, useState } from 'react'
+import { COLD_C } from '../../core/cold/way'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import { routeChanges } from '../../core/steel/compare-routes'
 import { steelRequest } from '../../core/steel/grades'
+import { usualCold } from '../../core/steel/route'
 import { withTemperC } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
 import { ago } from '../../ui/dates'
@@ -125,7 +127,7 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
         onClick={() =>
           onAdd(first.route.cold ? 'no cold' : 'dry ice', {
             ...first.route,
-            cold: first.route.cold ? null : { toC: -75, holdMin: 60, delayMin: 30 },
+            cold: first.route.cold ? null : usualCold(COLD_C['dry-ice']),
           })
         }
       >

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { Answer } from '../../core/contract/questions'
 import { usualOvenOf } from '../../core/job/ovens'
-import { coldToC } from '../../core/job/suggestion'
+import { coldToC } from '../../core/job/shop-can'
 import { targetFor } from '../../core/job/target-for'
 import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'

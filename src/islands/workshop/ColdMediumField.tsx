@@ -1,4 +1,4 @@
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../core/steel/usual'
+import { COLD_C } from '../../core/cold/way'
 import { SelectField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
 import { useShopNow } from '../shop-context'
@@ -14,9 +14,9 @@ export function ColdMediumField({ edit }: { edit: EditShop }) {
       value={cold.medium}
       options={[
         ['none', 'nothing colder than the room'],
-        ['freezer', `a freezer, ${say.t(FREEZER_C)}`],
-        ['dry-ice', `dry ice, ${say.t(DRY_ICE_C)}`],
-        ['liquid-nitrogen', `liquid nitrogen, ${say.t(LIQUID_NITROGEN_C)}`],
+        ['freezer', `a freezer, ${say.t(COLD_C.freezer)}`],
+        ['dry-ice', `dry ice, ${say.t(COLD_C['dry-ice'])}`],
+        ['liquid-nitrogen', `liquid nitrogen, ${say.t(COLD_C['liquid-nitrogen'])}`],
       ]}
       onCommit={medium => edit(s => ({ cold: { ...s.cold, medium } }))}
     />

@@ -3,7 +3,7 @@ import { ok, type Result } from '../../codes/result'
 import { chillMin } from '../../cold/chill'
 import { dryIceFor } from '../../cold/dry-ice'
 import { liquidNitrogenFor } from '../../cold/liquid-nitrogen'
-import { FREEZER_C } from '../../steel/usual'
+import { COLD_C } from '../../cold/way'
 import { question } from '../question'
 import { coldRequest, coldResponse } from '../shapes'
 
@@ -19,7 +19,7 @@ export const cold = question({
         coolantKg: 0,
         coolantL: 0,
         gasM3: 0,
-        reachMin: chillMin({ ...request, toC: FREEZER_C, bath: false }),
+        reachMin: chillMin({ ...request, toC: COLD_C.freezer, bath: false }),
         peak: {},
         limits: [],
         neededAirChangesPerH: 0,

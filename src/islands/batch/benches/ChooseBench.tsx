@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { withRoute } from '../../../core/job/suggestion'
+import { withRoute } from '../../../core/job/route-edit'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { Bench } from '../../../ui/Bench'
 import { toast } from '../../../ui/toast'

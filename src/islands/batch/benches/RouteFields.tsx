@@ -1,40 +1,17 @@
 import { Plus, X } from 'lucide-react'
 import type { Saving } from '../../../core/codes/result'
-import { coldWay } from '../../../core/cold/way'
-import { coldToC, withRoute } from '../../../core/job/suggestion'
+import { coldBy, withRoute } from '../../../core/job/route-edit'
+import { coldToC } from '../../../core/job/shop-can'
 import { BOUNDS, MOST } from '../../../core/shop/bounds'
 import type { PlannedRoute } from '../../../core/shop/route'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../core/steel/usual'
 import { SelectField } from '../../../ui/PlainFields'
 import { QuantityField } from '../../../ui/QuantityField'
 import { useBench } from '../bench-context'
+import { COLD_CHOICES, type ColdChoice, choiceOf } from '../cold-choices'
 import { editGroup } from '../edit'
 import { useRouteMarks } from './RouteMark'
 
 type Route = PlannedRoute
-
-export const COLD_WAYS = [
-  ['none', 'none'],
-  ['freezer', 'freezer'],
-  ['dry-ice', 'dry ice'],
-  ['liquid-nitrogen', 'liquid nitrogen'],
-] as const
-type ColdChoice = (typeof COLD_WAYS)[number][0]
-
-const COLD_C: Readonly<Record<Exclude<ColdChoice, 'none'>, number>> = {
-  freezer: FREEZER_C,
-  'dry-ice': DRY_ICE_C,
-  'liquid-nitrogen': LIQUID_NITROGEN_C,
-}
-
-/** A cold treatment of a kind, its times kept from the one before. */
-export const coldFor = (way: ColdChoice, before: Route['cold']): Route['cold'] =>
-  way === 'none' ? null : { holdMin: 60, delayMin: 30, ...before, toC: COLD_C[way] }
-
-export const wayOf = (route: Route): ColdChoice => {
-  if (!route.cold) return 'none'
-  return coldWay(route.cold.toC)
-}
 
 /** The route in exact fields: soak, cold, tempers. */
 export function RouteFields() {
@@ -47,7 +24,7 @@ export function RouteFields() {
   const setCold = (way: ColdChoice) =>
     edit('Cold', r => ({
       ...r,
-      cold: coldFor(way, r.cold),
+      cold: coldBy(way, r.cold),
     }))
   const shopCold = coldToC(shop)
   const beyond = route.cold && (shopCold === null || route.cold.toC < shopCold)
@@ -72,8 +49,8 @@ export function RouteFields() {
       />
       <SelectField
         label="Cold"
-        value={wayOf(route)}
-        options={COLD_WAYS}
+        value={choiceOf(route)}
+        options={COLD_CHOICES}
         onCommit={setCold}
         mark={marks('cold').mark}
         hint={beyond ? 'Colder than this workshop is set up for.' : marks('cold').hint}

@@ -1,7 +1,7 @@
-import { withRoute } from '../../../../core/job/suggestion'
+import { COLD_C } from '../../../../core/cold/way'
+import { withRoute } from '../../../../core/job/route-edit'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
-import { DRY_ICE_C, FREEZER_C, LIQUID_NITROGEN_C } from '../../../../core/steel/usual'
 import { formatQuantity } from '../../../../core/units/quantity'
 import { useSay } from '../../../../ui/Units'
 import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
@@ -12,9 +12,9 @@ import { coldAmount } from './cold-amount'
 
 const SCHOOLS = [
   ['none', 'no cold', null],
-  ['freezer', 'freezer', FREEZER_C],
-  ['ice', 'dry ice', DRY_ICE_C],
-  ['nitrogen', 'liquid nitrogen', LIQUID_NITROGEN_C],
+  ['freezer', 'freezer', COLD_C.freezer],
+  ['ice', 'dry ice', COLD_C['dry-ice']],
+  ['nitrogen', 'liquid nitrogen', COLD_C['liquid-nitrogen']],
 ] as const
 const DELAYS = [
   ['at once', 15],

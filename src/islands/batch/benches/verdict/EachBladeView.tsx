@@ -7,7 +7,7 @@ import {
   waitingTemper,
 } from '../../../../core/job/added-temper'
 import type { NeedGroup } from '../../../../core/job/each-blade'
-import { adviceCanOf } from '../../../../core/job/suggestion'
+import { adviceCanOf } from '../../../../core/job/shop-can'
 import type { Batch } from '../../../../core/shop/batch'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'

@@ -3,9 +3,23 @@ import type { Result } from '../../core/codes/result'
 import { type Carried, packCode } from '../../core/files/code'
 import { Problems } from '../../ui/Problems'
 import { QrCode } from '../../ui/QrCode'
+import { SheetDialog } from '../SheetDialog'
+
+interface Props {
+  readonly carried: Carried
+  readonly name: string
+}
+
+export default function CodeDialog({ onClose, ...code }: Props & { readonly onClose: () => void }) {
+  return (
+    <SheetDialog title={code.name} open onOpen={open => !open && onClose()}>
+      <ShownCode {...code} />
+    </SheetDialog>
+  )
+}
 
 /** The code itself, as large as the page lets it be. */
-export default function ShownCode({ carried, name }: { carried: Carried; name: string }) {
+function ShownCode({ carried, name }: Props) {
   const [packed, setPacked] = useState<Result<Uint8Array> | null>(null)
   useEffect(() => {
     void packCode(carried).then(setPacked)
