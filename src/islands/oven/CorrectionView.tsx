@@ -20,7 +20,7 @@ import { SurveyForm } from './SurveyForm'
 const ASKED_C = 1065
 
 /** What must be keyed into this oven, from sensor checks, surveys and hardness together. */
-export function CorrectionView({ oven, edit }: OvenProps) {
+export default function CorrectionView({ oven, edit }: OvenProps) {
   const say = useSay()
   const shop = useShopNow()
   const observations = observationsOf(oven.evidence)

@@ -13,7 +13,7 @@ import { LogImport } from './LogImport'
 import type { OvenProps } from './oven-props'
 
 /** Logs of an oven, and what its model learns from one. */
-export function LogsView({ oven, edit }: OvenProps) {
+export default function LogsView({ oven, edit }: OvenProps) {
   const say = useSay()
   const logs = useOvenLogs(oven.id)
   const [chosen, setChosen] = useState<string | null>(null)

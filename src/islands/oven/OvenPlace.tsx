@@ -1,13 +1,14 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { changeOven } from '../../store/records'
 import { ViewChoice } from '../../ui/ViewChoice'
 import { addressPart } from '../address'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
-import { CorrectionView } from './CorrectionView'
-import { LogsView } from './LogsView'
 import { OvenFields } from './OvenFields'
 import type { EditOven } from './oven-props'
+
+const CorrectionView = lazy(() => import('./CorrectionView'))
+const LogsView = lazy(() => import('./LogsView'))
 
 const VIEWS = [
   ['oven', 'The oven'],
@@ -52,8 +53,10 @@ function LoadedOven({ id }: { id: string }) {
         <ViewChoice views={VIEWS} view={view} onView={setView} />
       </header>
       {view === 'oven' && <OvenFields oven={oven} edit={edit} />}
-      {view === 'correction' && <CorrectionView oven={oven} edit={edit} />}
-      {view === 'logs' && <LogsView oven={oven} edit={edit} />}
+      <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
+        {view === 'correction' && <CorrectionView oven={oven} edit={edit} />}
+        {view === 'logs' && <LogsView oven={oven} edit={edit} />}
+      </Suspense>
     </div>
   )
 }

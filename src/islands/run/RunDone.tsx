@@ -23,7 +23,7 @@ interface Props {
 }
 
 /** What happened: each blade's times beside the plan, everything in order, and on to the readings or a temper. */
-export function RunDone({ batch, run, earlier, waiting, onAgain }: Props) {
+export default function RunDone({ batch, run, earlier, waiting, onAgain }: Props) {
   const system = useSystem()
   const practice = run.mode === 'practice'
   const [stop] = eventsOf(liveEvents(run.events), 'stop')

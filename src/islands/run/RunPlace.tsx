@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import type { AirRefused } from '../../core/codes/caution'
 import type { Problem } from '../../core/codes/problem'
 import { standing } from '../../core/job/blade-state'
@@ -16,10 +16,12 @@ import { addressPart } from '../address'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
-import { RunDone } from './RunDone'
-import { RunStart } from './RunStart'
-import { RunView } from './RunView'
+import { fetchRunView } from './fetch-run-view'
 import { useRunPlan } from './use-run-plan'
+
+const RunDone = lazy(() => import('./RunDone'))
+const RunStart = lazy(() => import('./RunStart'))
+const RunView = lazy(fetchRunView)
 
 /** The hot run of a batch, or its practice, which is a place of its own: nothing of it counts. */
 export default function RunPlace({
@@ -29,9 +31,13 @@ export default function RunPlace({
   batchId?: string
   mode?: Run['mode']
 }) {
+  // What a run is led with is here before one begins; where it cannot be fetched, that is said then.
+  useEffect(() => void fetchRunView().catch(() => undefined), [])
   return (
     <Place>
-      <LoadedRun batchId={batchId} mode={mode} />
+      <Suspense fallback={<p className="p-8">Reading …</p>}>
+        <LoadedRun batchId={batchId} mode={mode} />
+      </Suspense>
     </Place>
   )
 }

@@ -14,6 +14,7 @@ import { bladesBySteel, counted } from '../../words/lists'
 import { inUnits } from '../../words/marked'
 import { problemWords } from '../../words/problems'
 import { newId } from '../batch/edit'
+import { fetchRunView } from './fetch-run-view'
 
 interface Props {
   /** All that is to be run, as one batch. */
@@ -38,13 +39,19 @@ const PRACTICE_SPEED = 60
 const SEEDS = 1e9
 
 /** Before anything is hot: what will happen, with whom, and whether it is practice. */
-export function RunStart(props: Props) {
+export default function RunStart(props: Props) {
   const { batch, mode, plan, refused } = props
   const say = useSay()
   const count = countOf(batch)
   const [trouble, setTrouble] = useState<string | null>(null)
   const [level, setLevel] = useState<0 | DrillLevel>(0)
   const begin = async () => {
+    try {
+      await fetchRunView()
+    } catch {
+      setTrouble('What leads the run could not be fetched from the server, so it was not begun. Load this page again.')
+      return
+    }
     const now = Date.now()
     const { saved, problems } = await addRun({
       id: newId(),

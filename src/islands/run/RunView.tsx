@@ -45,7 +45,7 @@ interface Props {
 type Open = 'remark' | 'happened' | 'call-off' | 'heard' | null
 
 /** One screen, one action: what the oven shows, the time left, every blade's clock, what to do, what comes next. */
-export function RunView({ batch, run }: Props) {
+export default function RunView({ batch, run }: Props) {
   const shop = useShopNow()
   const clock = useRunClock(run)
   const { nowS } = clock

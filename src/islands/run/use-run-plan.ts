@@ -5,8 +5,10 @@ import { tempersDone } from '../../core/job/tempers-done'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
-import { keepPlan, lastPlan } from '../../store/last-plan'
 import { useExactAnswer } from '../../workers/use-answer'
+
+/** Its schemas are needed for nothing that is shown first. */
+const importLastPlan = () => import('../../store/last-plan')
 
 /** A plan that is not worked out after this is taken from the last time, ms. */
 const LONGEST_MS = 12_000
@@ -36,11 +38,20 @@ export function useRunPlan(
     request !== null && (answer === undefined || (!answer.ok && answer.problems[0]?.code === 'worker-failed'))
   useEffect(() => {
     if (!isMissing) return
-    const timer = setTimeout(() => void lastPlan(key.split(' ')).then(setOld), answer ? 0 : LONGEST_MS)
+    const read = () =>
+      importLastPlan()
+        .then(({ lastPlan }) => lastPlan(key.split(' ')))
+        // Without it what is asked is still waited for.
+        .then(setOld, () => undefined)
+    const timer = setTimeout(() => void read(), answer ? 0 : LONGEST_MS)
     return () => clearTimeout(timer)
   }, [isMissing, answer, key])
   useEffect(() => {
-    if (answer?.ok && before === null) void keepPlan(key.split(' '), answer.value)
+    if (answer?.ok && before === null)
+      importLastPlan().then(
+        ({ keepPlan }) => keepPlan(key.split(' '), answer.value),
+        () => undefined,
+      )
   }, [answer, before, key])
   const usesOld = isMissing && old !== null && before === null
   return { plan: usesOld ? { ok: true, value: old } : answer, isOld: usesOld }
