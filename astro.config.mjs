@@ -17,6 +17,8 @@ export default defineConfig({
   vite: {
     plugins: [tailwindcss(), questionThread()],
     worker: { format: 'es' },
+    // A hint for each part that a lazy part needs costs a slow tablet more than fetching it when its turn comes: all of it is near.
+    build: { modulePreload: false },
     // A library of statistics tries whether code can be made from text; the content policy forbids it, and browsers say so each time.
     resolve: {
       alias: { '@stdlib/utils-eval': new URL('./scripts/build/no-eval.mjs', import.meta.url).pathname },

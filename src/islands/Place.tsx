@@ -8,7 +8,6 @@ import type { System } from '../core/units/quantity'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { noteOwn } from '../store/keeping'
 import { unfitChange } from '../store/save-state'
-import { fetchWriters } from '../store/writing'
 import { toast, waitingMessages } from '../ui/toast'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
@@ -22,6 +21,7 @@ import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
 import { useAtRest } from './use-at-rest'
 import { useBeginning } from './use-beginning'
+import { useWriters } from './use-writers'
 
 const Emptied = lazy(() => import('./Emptied'))
 const BackUps = lazy(() => import('./BackUps'))
@@ -43,10 +43,7 @@ export function Place({ children }: { children: ReactNode }) {
     // The default stands in while none is stored: it is nobody's.
     if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
   }, [shop, state])
-  useEffect(() => {
-    // What cannot be fetched is said where something is to be saved.
-    if (state === 'ready') fetchWriters().catch(() => undefined)
-  }, [state])
+  useWriters(state === 'ready')
   return (
     <Fallback>
       <TroubleBanner refused={refused} />

@@ -7,6 +7,7 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { furtherOf } from '../core/shop/merge'
 import { db } from './database'
 import { forgetHistory } from './history'
+import { forgetAnswers } from './kept-answers'
 import { saving } from './save-state'
 import { emptyData, newWorkshop } from './seed'
 import { allTables, putRecords } from './tables'
@@ -29,8 +30,8 @@ async function readTables(): Promise<WorkshopData> {
 export const readAll = (): Promise<WorkshopData> => db.transaction('r', allTables(), readTables)
 
 /** Puts data in the place of everything stored; in one transaction or not at all. */
-export const replaceAll = (data: WorkshopData): Promise<Saving> =>
-  saving(() =>
+export const replaceAll = async (data: WorkshopData): Promise<Saving> => {
+  const outcome = await saving(() =>
     db.transaction('rw', allTables(), async () => {
       await Promise.all(
         [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs, db.pictures].map(table =>
@@ -42,6 +43,9 @@ export const replaceAll = (data: WorkshopData): Promise<Saving> =>
       forgetHistory()
     }),
   )
+  if (outcome.saved) await forgetAnswers()
+  return outcome
+}
 
 /** Adds what is new or has gone further than what is here; in one transaction or not at all. Null where it was refused. */
 export async function addAll(file: WorkshopData): Promise<Adoption | null> {

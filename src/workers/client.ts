@@ -3,6 +3,7 @@ import { fail, type Result } from '../core/codes/result'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 import type { CoreDoor } from './core.worker'
+import workerUrl from './core.worker.ts?worker&url'
 import { createLane, type Lane } from './lane'
 import { type LaneName, type LogVersion, laneNameOf, RESTS_ON } from './lanes'
 import { type OpenWorker, openWorker } from './open-worker'
@@ -22,7 +23,7 @@ function openDoor(): Door {
 
   const start = () => {
     if (started) return started
-    const worker = openWorker<CoreDoor>(new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }))
+    const worker = openWorker<CoreDoor>(new Worker(workerUrl, { type: 'module' }))
     // After a worker that could not be loaded the next question tries again.
     worker.broken.catch(() => {
       started = null

@@ -2,8 +2,9 @@ import { expose } from 'comlink'
 import { liveQuery } from 'dexie'
 import type { Result } from '../core/codes/result'
 import { answerQuestion } from '../core/contract/question'
-import { QUESTIONS, type QuestionName } from '../core/contract/questions'
+import { type Answered, QUESTIONS, type QuestionName, type Request } from '../core/contract/questions'
 import { createShopMemory } from '../core/learn/shop-memory'
+import { keepAnswer } from '../store/kept-answers'
 import { readNewestLog, readShopLog } from '../store/shop-log'
 import { type LogVersion, RESTS_ON } from './lanes'
 
@@ -47,11 +48,27 @@ const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
   }),
 }
 
+/** An answer is kept when nothing else was asked of its kind for so long, ms: not each one while something is dragged. */
+const KEPT_AFTER_MS = 800
+const toKeep = new Map<QuestionName, ReturnType<typeof setTimeout>>()
+
+function keepSoon(name: QuestionName, input: unknown, answer: Result<unknown>) {
+  clearTimeout(toKeep.get(name))
+  // It was answered: the request is in the shape of its question, and the answer too.
+  const keep = () => keepAnswer(name, input as Request<typeof name>, answer as Answered<typeof name>, location.pathname)
+  toKeep.set(
+    name,
+    setTimeout(() => void keep(), KEPT_AFTER_MS),
+  )
+}
+
 const door = {
   ask: async (name: QuestionName, input: unknown): Promise<Result<unknown>> => {
     const part = RESTS_ON[name]
     if (part) await FOLLOW[part]()
-    return answerQuestion(await QUESTIONS[name](), input, memory)
+    const answer = answerQuestion(await QUESTIONS[name](), input, memory)
+    keepSoon(name, input, answer)
+    return answer
   },
   /** Fetches what answers a question, before it is asked. */
   fetch: async (name: QuestionName): Promise<void> => {

@@ -1,8 +1,10 @@
 import { keepPreviousData, QueryClient, useQuery } from '@tanstack/react-query'
-import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { fail } from '../core/codes/result'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
+import { keptAnswer } from '../store/kept-answers'
 import { ask, doorOf, warmUp } from './client'
+import workerUrl from './core.worker.ts?worker&url'
 import { RESTS_ON } from './lanes'
 
 /** Answers by what was asked: the same question is answered once, and kept while it may be asked again. */
@@ -46,16 +48,33 @@ function useAsked<N extends QuestionName>(
 ): Answered<N> | undefined {
   const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
   const version = useVersion(name)
+  const kept = useKept(name, keepsLast ? request : null)
   const { data, error } = useQuery(
     {
       queryKey: [name, version, text],
       enabled: text !== null && version !== null,
-      queryFn: ({ signal }) => ask(name, request as Request<N>, signal),
+      queryFn: async ({ signal }) => {
+        const answer = await ask(name, request as Request<N>, signal)
+        // What is shown already is not drawn again.
+        return kept && JSON.stringify(kept) === JSON.stringify(answer) ? kept : answer
+      },
       ...(keepsLast ? { placeholderData: keepPreviousData } : {}),
     },
     answers,
   )
-  return error ? fail('worker-failed', {}) : data
+  return error ? fail('worker-failed', {}) : (data ?? kept)
+}
+
+/** The answer of the last visit to what a page asks first; undefined where none was kept. */
+function useKept<N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined {
+  const [kept, setKept] = useState<Answered<N>>()
+  const wasLooked = useRef(false)
+  useEffect(() => {
+    if (request === null || wasLooked.current) return
+    wasLooked.current = true
+    void keptAnswer(name, request, workerUrl).then(found => found && setKept(found))
+  }, [name, request])
+  return kept
 }
 
 /** How often what a question rests on has changed; null until the log was read, 0 for what rests on none. */
