@@ -6,6 +6,7 @@ import type { Picture } from '../core/shop/picture'
 import type { Reading } from '../core/shop/reading'
 import { db } from './database'
 import { type Loaded, noneIfRefused, orNull } from './hooks'
+import { bladesOfBatches, readingsOfBatches } from './of-batches'
 
 /** The blade that a blade became when it was hardened again; null where it was not. */
 export const useHardenedAgain = (bladeId: string): Loaded<Blade> =>
@@ -35,9 +36,9 @@ export const useProved = ():
     const tested = await noneIfRefused(db.blades.where('edgeTests.length').above(0).toArray())
     const ids = [...new Set(tested.map(blade => blade.batchId))]
     const [records, blades, readings] = await Promise.all([
-      noneIfRefused(db.batches.where('id').anyOf(ids).toArray()),
-      noneIfRefused(db.blades.where('batchId').anyOf(ids).toArray()),
-      noneIfRefused(db.readings.where('batchId').anyOf(ids).toArray()),
+      noneIfRefused(db.batches.bulkGet(ids).then(all => all.flatMap(batch => batch ?? []))),
+      noneIfRefused(bladesOfBatches(ids)),
+      noneIfRefused(readingsOfBatches(ids)),
     ])
     return { batches: withBlades(records, blades), readings }
   }, [])

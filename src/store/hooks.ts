@@ -11,6 +11,7 @@ import type { Recipe } from '../core/shop/recipe'
 import { isThere } from '../core/shop/there'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
+import { bladesOfBatches, readingsOfBatches } from './of-batches'
 import { isBegun, readBatch } from './read-batch'
 import { type SaveTrouble, saveTrouble } from './save-state'
 import { shownShop } from './shown-shop'
@@ -87,7 +88,7 @@ export const useNewestBatches = (most: number, text = ''): SomeBatches | undefin
           const records = await all.clone().limit(most).toArray()
           const total = records.length < most ? records.length : await all.count()
           const ids = records.map(batch => batch.id)
-          return { batches: withBlades(records, await db.blades.where('batchId').anyOf(ids).toArray()), total }
+          return { batches: withBlades(records, await bladesOfBatches(ids)), total }
         })
         .catch(() => ({ batches: [], total: 0 })),
     [most, text],
@@ -103,7 +104,7 @@ export const useDeletedBatches = (): readonly Batch[] | undefined =>
           const ids = records.map(batch => batch.id)
           return withBlades(
             records.sort((a, b) => compareInstants(b.deletedAt ?? '', a.deletedAt ?? '')),
-            await db.blades.where('batchId').anyOf(ids).toArray(),
+            await bladesOfBatches(ids),
           )
         })
         .catch(() => []),
@@ -124,7 +125,7 @@ export const useBatchesOfYear = (year: number): readonly Batch[] | undefined =>
             .filter(batch => batch.deletedAt === null)
             .toArray()
           const ids = records.map(batch => batch.id)
-          return withBlades(records, await db.blades.where('batchId').anyOf(ids).toArray())
+          return withBlades(records, await bladesOfBatches(ids))
         })
         .catch(() => []),
     [year],
@@ -158,11 +159,7 @@ export const useReadingsOf = (batches: readonly { readonly id: string }[] | unde
     async () =>
       ids &&
       noneIfRefused(
-        db.readings
-          .where('batchId')
-          .anyOf(ids)
-          .filter(reading => reading.deletedAt === null)
-          .sortBy('at'),
+        readingsOfBatches(ids).then(readings => readings.sort((one, other) => compareInstants(one.at, other.at))),
       ),
     [ids?.join(' ')],
   )

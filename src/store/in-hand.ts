@@ -3,8 +3,9 @@ import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
 import { compareInstants } from '../core/shop/instants'
 import { db } from './database'
+import { bladesOfBatches, readingsOfBatches } from './of-batches'
 
-/** Batches changed last that are in hand, whatever became of them. */
+/** Batches changed last that are in hand, whatever became of them; those that were deleted since take their places. */
 const NEWEST = 40
 
 /** A batch nothing was read of since so long waits for nothing any more, days. */
@@ -30,24 +31,16 @@ const readInHand = (further: readonly string[]): Promise<InHand> =>
   db.transaction('r', db.batches, db.blades, db.readings, async () => {
     const since = new Date(Date.now() - UNREAD_DAYS * DAY_MS).toISOString()
     const unread = await neverRead(await db.batches.where('createdAt').above(since).primaryKeys())
-    const newest = await db.batches
-      .orderBy('updatedAt')
-      .reverse()
-      .filter(batch => batch.deletedAt === null)
-      .limit(NEWEST)
-      .primaryKeys()
+    const newest = (await db.batches.orderBy('updatedAt').primaryKeys()).slice(-NEWEST)
     const ids = [...new Set([...further, ...newest, ...unread])]
     const records = (await db.batches.bulkGet(ids)).flatMap(batch => (batch && batch.deletedAt === null ? [batch] : []))
-    const [blades, readings] = await Promise.all([
-      db.blades.where('batchId').anyOf(ids).toArray(),
-      db.readings.where('batchId').anyOf(ids).toArray(),
-    ])
+    const [blades, readings] = await Promise.all([bladesOfBatches(ids), readingsOfBatches(ids)])
     return {
       batches: withBlades(
         records.sort((a, b) => compareInstants(b.updatedAt, a.updatedAt)),
         blades,
       ),
-      measured: new Set(readings.flatMap(reading => (reading.deletedAt === null ? [reading.batchId] : []))),
+      measured: new Set(readings.map(reading => reading.batchId)),
     }
   })
 

@@ -1,7 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo, useSyncExternalStore } from 'react'
+import { compareInstants } from '../core/shop/instants'
 import type { Run } from '../core/shop/run'
 import { db } from './database'
+import { runsOfBatches } from './of-batches'
 import { unsavedRuns, withChanges } from './unsaved-runs'
 
 const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
@@ -23,13 +25,9 @@ export const useRunsOfSome = (
       async () =>
         ids &&
         noneIfRefused(
-          db.runs
-            .where('batchIds')
-            .anyOf(ids)
-            .distinct()
-            .filter(run => run.mode === mode)
-            .reverse()
-            .sortBy('startedAt'),
+          runsOfBatches(ids).then(runs =>
+            runs.filter(run => run.mode === mode).sort((one, other) => compareInstants(other.startedAt, one.startedAt)),
+          ),
         ),
       [ids?.join(' '), mode],
     ),

@@ -6,6 +6,7 @@ import { withBlades } from '../core/shop/batch-records'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { db } from './database'
 import { remember } from './history'
+import { bladesOfBatches } from './of-batches'
 import { fitting, fittingChange, isRefusal, saving, Unfit } from './save-state'
 import { type RunChange, unsavedRuns, withChanges } from './unsaved-runs'
 
@@ -70,8 +71,8 @@ async function inLeakedPackets(run: Run): Promise<ReadonlySet<string>> {
   const named = leakedIn(run)
   if (named.size === 0) return named
   const ids = [...run.batchIds]
-  const records = await db.batches.where('id').anyOf(ids).toArray()
-  const packets = withBlades(records, await db.blades.where('batchId').anyOf(ids).toArray()).flatMap(packetsOf)
+  const records = (await db.batches.bulkGet(ids)).flatMap(batch => batch ?? [])
+  const packets = withBlades(records, await bladesOfBatches(ids)).flatMap(packetsOf)
   const leaked = packets.filter(({ blades }) => blades.some(blade => named.has(blade.id)))
   return new Set([...named, ...leaked.flatMap(({ blades }) => blades.map(blade => blade.id))])
 }

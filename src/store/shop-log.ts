@@ -5,6 +5,7 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { compareInstants } from '../core/shop/instants'
 import type { Reading } from '../core/shop/reading'
 import { db } from './database'
+import { bladesOfBatches, readingsOfBatches } from './of-batches'
 
 const TABLES = () => [db.batches, db.blades, db.readings, db.shop] as const
 const testerNow = async () => ((await db.shop.get('shop')) ?? DEFAULT_WORKSHOP).tester
@@ -45,9 +46,6 @@ async function readOf(
   records: readonly Omit<Batch, 'blades'>[],
 ): Promise<{ readonly batches: Batch[]; readonly readings: Reading[] }> {
   const ids = records.map(batch => batch.id)
-  const [blades, readings] = await Promise.all([
-    db.blades.where('batchId').anyOf(ids).toArray(),
-    db.readings.where('batchId').anyOf(ids).toArray(),
-  ])
-  return { batches: withBlades(records, blades), readings: readings.filter(reading => reading.deletedAt === null) }
+  const [blades, readings] = await Promise.all([bladesOfBatches(ids), readingsOfBatches(ids)])
+  return { batches: withBlades(records, blades), readings }
 }

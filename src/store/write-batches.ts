@@ -13,6 +13,7 @@ import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
 import { type Applied, rememberChange, whileWritten } from './history'
+import { bladesOfBatches } from './of-batches'
 import { putDown } from './put-down'
 import { isBegun, readBatch } from './read-batch'
 import { isRefusal, saving, Unfit } from './save-state'
@@ -56,10 +57,7 @@ export async function followShop(before: Workshop, shop: Workshop): Promise<void
   if (suggestedFrom(before) === suggestedFrom(shop)) return
   const read = new Set(await db.readings.orderBy('batchId').uniqueKeys())
   const open = await db.batches.filter(batch => !read.has(batch.id)).toArray()
-  const blades = await db.blades
-    .where('batchId')
-    .anyOf(open.map(batch => batch.id))
-    .toArray()
+  const blades = await bladesOfBatches(open.map(batch => batch.id))
   for (const batch of withBlades(open, blades)) {
     const planned = await withSuggestions(batch, shop)
     if (planned !== batch) await store(batch, { ...planned, rev: batch.rev + 1 })

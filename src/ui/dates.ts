@@ -1,5 +1,9 @@
-const MONTH = new Intl.DateTimeFormat('en', { month: 'short' })
-const AGO = new Intl.RelativeTimeFormat('en')
+import { once } from '../core/once'
+
+// Made with the first date that is shown: making one takes a slow tablet tens of milliseconds.
+const month = once(() => new Intl.DateTimeFormat('en', { month: 'short' }))
+const weekday = once(() => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }))
+const agoIn = once(() => new Intl.RelativeTimeFormat('en'))
 
 const two = (n: number): string => String(n).padStart(2, '0')
 
@@ -11,10 +15,13 @@ export function format(instant: string): string {
     : `${day(instant)} ${date.getFullYear()}`
 }
 
+/** Today, in full: 'Saturday, 28 November'. */
+export const today = (): string => weekday().format(new Date())
+
 /** The day alone, short: '3 Mar'. */
 export function day(instant: string): string {
   const date = new Date(instant)
-  return `${date.getDate()} ${MONTH.format(date)}`
+  return `${date.getDate()} ${month().format(date)}`
 }
 
 /** Units of time with how many seconds each has, and up to how many of it are counted before the next is. */
@@ -31,5 +38,7 @@ const YEAR_S = 31_556_952
 export function ago(instant: string): string {
   const seconds = Math.max(0, (Date.now() - Date.parse(instant)) / 1000)
   const unit = UNITS.find(([, each, most]) => Math.round(seconds / each) < most)
-  return unit ? AGO.format(-Math.round(seconds / unit[1]), unit[0]) : AGO.format(-Math.round(seconds / YEAR_S), 'year')
+  return unit
+    ? agoIn().format(-Math.round(seconds / unit[1]), unit[0])
+    : agoIn().format(-Math.round(seconds / YEAR_S), 'year')
 }

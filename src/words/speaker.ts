@@ -1,3 +1,4 @@
+import { once } from '../core/once'
 import {
   bothScales,
   formatBoth,
@@ -67,13 +68,12 @@ const rate = (k: number, system: System, per: string) =>
 
 /** Hardness as it is shown everywhere: one decimal, HRC left to the sentence. */
 export const hrcText = (hrc: number): string => hrc.toFixed(1)
-/** Half width of the 95 % band from one standard deviation. */
-/** A difference with its sign, such as +0.3 or −1.2. */
-/** With its sign; what rounds to nothing has none. */
+/** A difference with its sign, such as +0.3 or −1.2; what rounds to nothing has none. */
 export const signedText = (x: number, decimals = 1): string => {
   const size = Math.abs(x).toFixed(decimals)
   return Number(size) === 0 ? size : `${x >= 0 ? '+' : '−'}${size}`
 }
+/** Half width of the 95 % band from one standard deviation. */
 export const bandText = (sd: number): string => `± ${(1.96 * sd).toFixed(1)}`
 export const percentText = (fraction: number): string => `${Math.round(fraction * 100)} %`
 /** Seconds so that what matters shows: '5.7', '42'. */
@@ -81,14 +81,18 @@ export const secondsText = (s: number): string => (s < 10 ? s.toFixed(1) : Strin
 
 function moneyIn(currency: string | undefined, places: number): (amount: number) => string {
   if (currency === undefined) return amount => amount.toFixed(places)
-  const format = new Intl.NumberFormat('en', {
-    style: 'currency',
-    currency,
-    currencyDisplay: 'narrowSymbol',
-    minimumFractionDigits: places,
-    maximumFractionDigits: places,
-  })
-  return amount => format.format(amount)
+  // Made with the first sum that is said: making one takes a slow tablet tens of milliseconds.
+  const format = once(
+    () =>
+      new Intl.NumberFormat('en', {
+        style: 'currency',
+        currency,
+        currencyDisplay: 'narrowSymbol',
+        minimumFractionDigits: places,
+        maximumFractionDigits: places,
+      }),
+  )
+  return amount => format().format(amount)
 }
 
 /** Speaks in a system of units, and of money in a currency: a code of ISO 4217, or none that is known. */

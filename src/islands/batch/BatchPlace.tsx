@@ -6,9 +6,10 @@ import { loadOfGroup } from '../../core/job/loads'
 import { goesIntoOil } from '../../core/job/quench-way'
 import { stationStates } from '../../core/job/station-states'
 import type { Batch } from '../../core/shop/batch'
+import type { Reading } from '../../core/shop/reading'
 import type { PlannedRoute } from '../../core/shop/route'
 import { STATIONS, type StationName } from '../../data/cautions'
-import { useBatch, useBegun } from '../../store/hooks'
+import { type Loaded, useBatch, useBegun, useReadings } from '../../store/hooks'
 import { HeatLine } from '../../ui/heatline/HeatLine'
 import { labelOf } from '../../ui/heatline/StationLinks'
 import { Problems } from '../../ui/Problems'
@@ -32,15 +33,23 @@ export default function BatchPlace({ id = addressPart(2), station = stationHere(
   // What the first drawing waits for is under way while the page reads the batch.
   useWarmUp('batch')
   useEffect(() => fetchBench(station), [station])
+  // Read while the page begins, not after.
+  const batch = useBatch(id)
+  const readings = useReadings(id)
   return (
     <Place>
-      <LoadedBatch id={id} first={station} />
+      <LoadedBatch batch={batch} readings={readings} first={station} />
     </Place>
   )
 }
 
-function LoadedBatch({ id, first }: { id: string; first: StationName }) {
-  const batch = useBatch(id)
+interface LoadedProps {
+  readonly batch: Loaded<Batch>
+  readonly readings: readonly Reading[] | undefined
+  readonly first: StationName
+}
+
+function LoadedBatch({ batch, readings, first }: LoadedProps) {
   if (batch === undefined) return <BatchFrame />
   if (batch === null || batch.deletedAt !== null)
     return (
@@ -54,16 +63,16 @@ function LoadedBatch({ id, first }: { id: string; first: StationName }) {
         </a>
       </div>
     )
-  return <BatchView batch={batch} first={first} />
+  return <BatchView batch={batch} readings={readings} first={first} />
 }
 
 /** Soot where the Heat Line will be, so that nothing jumps. */
 export const BatchFrame = () => <div className="min-h-[236px] bg-soot" />
 
-function BatchView({ batch, first }: { batch: Batch; first: StationName }) {
+function BatchView({ batch, readings, first }: LoadedProps & { readonly batch: Batch }) {
   const [station, go] = useStation(batch, first)
   const [previewed, preview] = usePreview(batch)
-  const model = useBatchModel(previewed)
+  const model = useBatchModel(previewed, readings)
   useBatchKeys(station, go)
   const isDrawn = useArrived(model !== undefined)
   if (!model || !isDrawn) return <BatchFrame />

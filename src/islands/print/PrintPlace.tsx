@@ -8,7 +8,7 @@ import { keyIn } from '../../core/oven/keyed-programme'
 import type { Batch } from '../../core/shop/batch'
 import type { Oven } from '../../core/shop/oven'
 import { formatBoth, formatDifference, formatQuantity } from '../../core/units/quantity'
-import { useBatch } from '../../store/hooks'
+import { useBatch, useReadings } from '../../store/hooks'
 import { RollDrawing } from '../../ui/foil/RollDrawing'
 import { Problems } from '../../ui/Problems'
 import { QrCode } from '../../ui/QrCode'
@@ -56,7 +56,7 @@ function Loaded({ batchId }: { batchId: string }) {
 
 /** The programme sheet, or why there is none: nothing is printed that is keyed into another oven. */
 function ProgrammePart({ batch }: { batch: Batch }) {
-  const model = useBatchModel(batch)
+  const model = useBatchModel(batch, useReadings(batch.id))
   if (!model) return <p className="p-8">Working out the programme …</p>
   const { oven, tempering, problems } = ovensOf(model)
   return model.ok && oven && tempering ? (

@@ -8,9 +8,9 @@ import type { Run } from '../../core/shop/run'
 import { unsaidOf } from '../../core/shop/said'
 import { formatQuantity } from '../../core/units/quantity'
 import { useReadingsOf } from '../../store/hooks'
-import { useInHand } from '../../store/in-hand'
+import { type InHand, useInHand } from '../../store/in-hand'
 import { useRunsOfSome } from '../../store/run-hooks'
-import { ago } from '../../ui/dates'
+import { ago, today } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
@@ -35,26 +35,42 @@ export default function TodayPlace() {
   // What the first drawing waits for is under way while the page reads its batches.
   useWarmUp('lately')
   useEffect(() => void fetchDayPart().catch(() => undefined), [])
+  // Read while the page begins, not after.
+  const inHand = useInHand()
   return (
     <Place>
-      <Today />
+      <Today inHand={inHand} />
     </Place>
   )
 }
 
 /** What is hot, what is waiting, what was done: each line leads to its bench. */
-function Today() {
-  const { name: shopName, learning, tester } = useShopNow()
-  const { batches, measured } = useInHand() ?? {}
+function Today({ inHand }: { inHand: InHand | undefined }) {
+  const { name: shopName } = useShopNow()
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-6 md:px-8">
+      <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <p className="text-ink-2">{shopName}</p>
+          <h1 className="figure text-figure-large">{today()}</h1>
+        </div>
+        <span className="no-print">
+          <NewBatchButton />
+        </span>
+      </header>
+      {inHand ? <InHandParts inHand={inHand} /> : <p className="text-ink-2">Reading …</p>}
+    </div>
+  )
+}
+
+function InHandParts({ inHand: { batches, measured } }: { inHand: InHand }) {
+  const { learning, tester } = useShopNow()
   const runs = useRunsOfSome(batches)
   const practices = useRunsOfSome(batches, 'practice')
   // What was measured was hardened, whether or not its run was guided.
-  const ran = new Set([
-    ...(runs ?? []).filter(run => run.endedAt !== null).flatMap(run => run.batchIds),
-    ...(measured ?? []),
-  ])
-  const unread = batches?.filter(b => ran.has(b.id) && measured?.has(b.id) === false) ?? []
-  const recent = useMemo(() => batches?.filter(b => measured?.has(b.id)).slice(0, MOST_LATELY), [batches, measured])
+  const ran = new Set([...(runs ?? []).filter(run => run.endedAt !== null).flatMap(run => run.batchIds), ...measured])
+  const unread = batches.filter(b => ran.has(b.id) && measured.has(b.id) === false) ?? []
+  const recent = useMemo(() => batches.filter(b => measured.has(b.id)).slice(0, MOST_LATELY), [batches, measured])
   const readings = useReadingsOf(recent)
   const lately = useAnswer(
     'lately',
@@ -67,7 +83,7 @@ function Today() {
     ),
   )
   const shop = useShopNow()
-  const next = batches?.filter(b => !ran.has(b.id) && b.lines.length > 0).slice(0, MOST_NEXT) ?? []
+  const next = batches.filter(b => !ran.has(b.id) && b.lines.length > 0).slice(0, MOST_NEXT) ?? []
   const days = useAnswer('days', next.length === 0 ? null : { batches: next, shop })
   const takesWords = (batchId: string) => {
     const minutes = days?.ok ? days.value.find(day => day.batchId === batchId)?.totalMin : null
@@ -75,7 +91,7 @@ function Today() {
       ? `; ${formatQuantity(Math.round(minutes), 'duration', shop.units)} from oven on to the last temper`
       : ''
   }
-  if (!batches || !runs || !measured) return <p className="p-6 text-ink-2">Reading …</p>
+  if (!runs) return <p className="text-ink-2">Reading …</p>
   const runsOf = (batch: Batch) => runs.filter(run => run.batchIds.includes(batch.id)).reverse()
   const isHere = (run: Run) => run.endedAt === null && batches.some(b => b.id === run.batchIds[0])
   const hot = runs.filter(isHere)
@@ -84,18 +100,7 @@ function Today() {
   const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
   const waiting = batches.filter(b => !hotIds.has(b.id) && tempersWaiting(b, runsOf(b)).length > 0)
   return (
-    <div className="mx-auto max-w-6xl px-4 py-6 md:px-8">
-      <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
-        <div>
-          <p className="text-ink-2">{shopName}</p>
-          <h1 className="figure text-figure-large">
-            {new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())}
-          </h1>
-        </div>
-        <span className="no-print">
-          <NewBatchButton />
-        </span>
-      </header>
+    <>
       <FirstSteps batches={batches} />
       {batches.length > 0 && (
         // Room for the day from the start, where there is one: what is below does not jump.
@@ -166,7 +171,7 @@ function Today() {
           />
         ))}
       </Part>
-    </div>
+    </>
   )
 }
 
