@@ -43,7 +43,9 @@ export function Place({ children }: { children: ReactNode }) {
     // The default stands in while none is stored: it is nobody's.
     if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
   }, [shop, state])
-  useWriters(state === 'ready')
+  // What a page may need later is fetched then, or when a hand is at it: what is shown comes first.
+  const isAtRest = useAtRest()
+  useWriters(state === 'ready', isAtRest)
   return (
     <Fallback>
       <TroubleBanner refused={refused} />
@@ -59,24 +61,21 @@ export function Place({ children }: { children: ReactNode }) {
               {shop.isDemo && <DemoNote />}
               {children}
               <Everywhere />
-              <Suspense fallback={null}>
-                <BackUps isOwn={!shop.isDemo} />
-              </Suspense>
+              <Suspense fallback={null}>{isAtRest && <BackUps isOwn={!shop.isDemo} />}</Suspense>
             </CurrencyProvider>
           </UnitsProvider>
         </ShopProvider>
       ) : (
         <p className="p-6">Reading the workshop …</p>
       )}
-      <SaidMessages />
+      <SaidMessages isAtRest={isAtRest} />
     </Fallback>
   )
 }
 
 /** What is said at the page's edge: fetched when the page has come to rest, or with the first message. */
-function SaidMessages() {
+function SaidMessages({ isAtRest }: { isAtRest: boolean }) {
   const waiting = useSyncExternalStore(waitingMessages.subscribe, waitingMessages.get, waitingMessages.get)
-  const isAtRest = useAtRest()
   return <Suspense fallback={null}>{(isAtRest || waiting.length > 0) && <Messages />}</Suspense>
 }
 

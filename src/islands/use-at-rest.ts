@@ -7,8 +7,17 @@ const AT_REST_MS = 1500
 export function useAtRest(): boolean {
   const [isAtRest, setAtRest] = useState(false)
   useEffect(() => {
-    const timer = setTimeout(() => setAtRest(true), AT_REST_MS)
-    return () => clearTimeout(timer)
+    let idle: number | undefined
+    const rest = () => setAtRest(true)
+    const timer = setTimeout(() => {
+      // A slow tablet may still be drawing. Safari cannot tell.
+      if (typeof requestIdleCallback === 'undefined') rest()
+      else idle = requestIdleCallback(rest, { timeout: AT_REST_MS })
+    }, AT_REST_MS)
+    return () => {
+      clearTimeout(timer)
+      if (idle !== undefined) cancelIdleCallback(idle)
+    }
   }, [])
   return isAtRest
 }

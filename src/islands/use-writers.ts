@@ -1,13 +1,11 @@
 import { useEffect } from 'react'
 import { fetchWriters } from '../store/writing'
-import { useAtRest } from './use-at-rest'
 
 /** A hand at the page: what it is about to change will want to be written. */
 const HANDS = ['pointerdown', 'keydown'] as const
 
-/** Fetches what writes as soon as a hand is at the page, and otherwise when the page has come to rest: what is shown comes first. */
-export function useWriters(isReady: boolean): void {
-  const isAtRest = useAtRest()
+/** Fetches what writes as soon as a hand is at the page, and otherwise when the page has come to rest. */
+export function useWriters(isReady: boolean, isAtRest: boolean): void {
   useEffect(() => {
     if (!isReady) return
     // What cannot be fetched is said where something is to be saved.
