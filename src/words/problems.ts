@@ -182,6 +182,7 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     `This file is damaged: ${p.found.map(found => `${found.path} ${problemWords(found, say)}`).join('; ')}${p.more > 0 ? `, and ${p.more} more` : ''}. ${EXPORT_AGAIN}`,
   'file-empty': () => 'This file is empty.',
   'drawing-too-large': p => `This drawing is larger than ${p.mostMegabytes} MB. Save the outline alone.`,
+  'drawing-too-many-shapes': p => `This drawing has more than ${p.most} shapes. Save the outline alone.`,
   'drawing-unreadable': p =>
     p.kind === 'svg'
       ? 'This file is neither SVG nor DXF, or it is cut off. Choose a drawing saved as one of them.'

@@ -122,6 +122,7 @@ const PROBLEMS: ProblemCodes = {
   'file-broken': { found: [problem('too-big', { most: 1300, counted: 'number' }, 'a.austenitizeC')], more: 2 },
   'file-empty': {},
   'drawing-too-large': { mostMegabytes: 5 },
+  'drawing-too-many-shapes': { most: 10_000 },
   'drawing-unreadable': { kind: 'dxf', empty: true },
   'no-outline': {},
   'outline-crosses-itself': { xMm: 50, yMm: 20 },

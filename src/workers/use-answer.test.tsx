@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 import { act, cleanup, render, screen } from '@testing-library/react'
+import { useEffect, useMemo } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ok, type Result } from '../core/codes/result'
 import { createSubscribable } from '../core/subscribable'
@@ -13,8 +14,10 @@ interface Asked {
   readonly fail: () => void
 }
 
-const { asked, logVersion } = vi.hoisted(() => ({
+const { asked, kept, logVersion } = vi.hoisted(() => ({
   asked: [] as Asked[],
+  /** What the last visit kept, by its question. */
+  kept: new Map<string, unknown>(),
   logVersion: { current: null as unknown as ReturnType<typeof createSubscribable<LogVersion | null>> },
 }))
 
@@ -26,8 +29,13 @@ vi.mock('./client', () => ({
     }),
 }))
 
+vi.mock('../store/kept-answers', () => ({
+  keptAnswer: async (name: string) => kept.get(name) ?? null,
+}))
+
 beforeEach(() => {
   asked.length = 0
+  kept.clear()
   logVersion.current = createSubscribable<LogVersion | null>(null)
 })
 afterEach(cleanup)
@@ -132,5 +140,46 @@ describe('an answer in a view', () => {
     expect(shown()).toBe('one')
     await give(1, 'two')
     expect(shown()).toBe('two')
+  })
+
+  it('of the last visit is shown while no worker has answered, and put right where it differs', async () => {
+    kept.set('chamber', ok('of yesterday'))
+    render(<Chamber id="k1" />)
+    await settle()
+    expect(shown()).toBe('of yesterday')
+    await give(0, 'of today')
+    expect(shown()).toBe('of today')
+  })
+
+  it('of the last visit is not drawn again where the worker says the same', async () => {
+    const yesterday = ok({ figures: [1, 2] })
+    kept.set('chamber', yesterday)
+    const drawn: unknown[] = []
+    function Drawn() {
+      const request = useMemo(() => ({ oven: 'k2' }), [])
+      // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
+      const answer = useAnswer('chamber', request as any)
+      useEffect(() => {
+        if (answer) drawn.push(answer)
+      }, [answer])
+      return null
+    }
+    render(<Drawn />)
+    await settle()
+    await give(0, { figures: [1, 2] })
+    expect(drawn).toEqual([yesterday])
+  })
+
+  it('of the last visit stands for nothing where no worker answers, or where it must be exact', async () => {
+    kept.set('chamber', ok('of yesterday'))
+    render(<Chamber id="k3" />)
+    await settle()
+    asked[0]?.fail()
+    await settle()
+    expect(shown()).toBe('worker-failed')
+    cleanup()
+    render(<Exact id="k4" />)
+    await settle()
+    expect(shown()).toBe('waiting')
   })
 })

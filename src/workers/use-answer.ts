@@ -49,6 +49,9 @@ function useAsked<N extends QuestionName>(
   const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
   const version = useVersion(name)
   const kept = useKept(name, keepsLast ? request : null)
+  // It may come while the worker is at work.
+  const drawn = useRef(kept)
+  drawn.current = kept
   const { data, error } = useQuery(
     {
       queryKey: [name, version, text],
@@ -56,7 +59,7 @@ function useAsked<N extends QuestionName>(
       queryFn: async ({ signal }) => {
         const answer = await ask(name, request as Request<N>, signal)
         // What is shown already is not drawn again.
-        return kept && JSON.stringify(kept) === JSON.stringify(answer) ? kept : answer
+        return drawn.current && JSON.stringify(drawn.current) === JSON.stringify(answer) ? drawn.current : answer
       },
       ...(keepsLast ? { placeholderData: keepPreviousData } : {}),
     },

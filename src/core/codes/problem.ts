@@ -108,6 +108,7 @@ export interface ProblemCodes {
   'file-broken': { readonly found: readonly Problem[]; readonly more: number }
   'file-empty': Nothing
   'drawing-too-large': { readonly mostMegabytes: number }
+  'drawing-too-many-shapes': { readonly most: number }
   'drawing-unreadable': { readonly kind: 'svg' | 'dxf'; readonly empty: boolean }
   'no-outline': Nothing
   'outline-crosses-itself': { readonly xMm: number; readonly yMm: number }

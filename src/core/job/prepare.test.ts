@@ -67,6 +67,7 @@ describe('an outline from a drawing', () => {
   it('says what is wrong, and where', () => {
     expect(refusal(svg('<path d="M0 0 L100 40 L100 0 L0 40 Z"/>'))).toMatch(/crosses itself \d/)
     expect(refusal(svg('<text>hello</text>'))).toMatch(/No outline was found/)
+    expect(refusal(svg('<rect width="9" height="3"/>'.repeat(10_001)))).toMatch(/more than 10000 shapes/)
     expect(refusal('hello')).toMatch(/neither SVG nor DXF/)
     expect(refusal('0\nSECTION\n2\nENT', 'b.dxf')).toMatch(/cannot be read|empty|No outline/)
   })

@@ -13,4 +13,7 @@ export interface Drawing {
   readonly leftOut: readonly LeftOut[]
 }
 
+/** No drawing of one blade has as many; what has is given up before it takes its time. */
+export const MOST_SHAPES = 10_000
+
 export const MM_PER_INCH = 25.4

@@ -19,7 +19,8 @@ const MOST_POINTS = 240
 
 /**
  * Reads the longest closed outline of an SVG or DXF drawing. Only geometry is taken: scripts, links, pictures and styles
- * are left out and said. Errors: 'not-a-drawing', 'no-outline', 'crosses-itself', 'too-large'.
+ * are left out and said. Errors: 'drawing-too-large', 'drawing-too-many-shapes',
+ * 'drawing-unreadable', 'no-outline', 'outline-crosses-itself'.
  */
 export function importOutline(name: string, text: string): Result<ImportedOutline> {
   if (text.length > MOST_MEGABYTES * 1e6) return fail('drawing-too-large', { mostMegabytes: MOST_MEGABYTES })

@@ -2,7 +2,7 @@ import DxfParser from 'dxf-parser'
 import * as z from 'zod/mini'
 import { fail, ok, type Result } from '../../codes/result'
 import type { Point } from '../../rockwell/outline'
-import { type Drawing, MM_PER_INCH } from './drawing'
+import { type Drawing, MM_PER_INCH, MOST_SHAPES } from './drawing'
 
 const vertexSchema = z.object({ x: z.number(), y: z.number(), bulge: z.optional(z.number()) })
 type Vertex = z.infer<typeof vertexSchema>
@@ -25,6 +25,7 @@ export function readDxf(text: string): Result<Drawing> {
   }
   // A file cut off before its entities has none, whatever the parser's types say.
   if (!parsed || !Array.isArray(parsed.entities)) return fail('drawing-unreadable', { kind: 'dxf', empty: true })
+  if (parsed.entities.length > MOST_SHAPES) return fail('drawing-too-many-shapes', { most: MOST_SHAPES })
   const lines: Point[][] = []
   const shapes: Point[][] = []
   const left = new Map<string, number>()

@@ -1,8 +1,8 @@
 import { XMLParser } from 'fast-xml-parser'
-import { svgPathProperties } from 'svg-path-properties'
 import { fail, ok, type Result } from '../../codes/result'
 import type { Point } from '../../rockwell/outline'
-import { type Drawing, MM_PER_INCH } from './drawing'
+import { type Drawing, MM_PER_INCH, MOST_SHAPES } from './drawing'
+import { flattenPath } from './flatten-path'
 
 /** CSS pixel, of which an SVG without units is made. */
 const MM_PER_PX = MM_PER_INCH / 96
@@ -31,6 +31,7 @@ export function readSvg(text: string): Result<Drawing> {
   if (!root) return fail('drawing-unreadable', { kind: 'svg', empty: false })
   const found: Found = { shapes: [], left: new Map() }
   gather((root.svg as Node[]) ?? [], IDENTITY, found)
+  if (found.shapes.length > MOST_SHAPES) return fail('drawing-too-many-shapes', { most: MOST_SHAPES })
   for (const key of Object.keys(attributes(root))) if (/^on/i.test(key)) leave(found, 'script')
   const leftOut = [...found.left].map(([what, count]) => ({ what, count }))
   return ok({ shapes: found.shapes, mmPerUnit: svgScale(attributes(root)), leftOut })
@@ -47,6 +48,7 @@ const leave = ({ left }: Found, what: string) => left.set(what, (left.get(what) 
 /** Geometry of nodes and of all that is in them, laid as `at` says. */
 function gather(nodes: readonly Node[], at: Matrix, found: Found): void {
   for (const node of nodes) {
+    if (found.shapes.length > MOST_SHAPES) return
     const tag = tagOf(node)
     const own = attributes(node)
     for (const [key, value] of Object.entries(own)) {
@@ -78,7 +80,7 @@ function svgScale(root: Record<string, string>): number {
 
 function shapeOf(tag: string, own: Record<string, string>): Point[] | null {
   const n = (key: string) => Number(own[key] ?? 0)
-  if (tag === 'path') return sampled(own.d ?? '')
+  if (tag === 'path') return flattenPath(own.d ?? '', PATH_POINTS)
   if (tag === 'polygon' || tag === 'polyline') {
     const values = (own.points ?? '').match(/[+-]?\d*\.?\d+(?:e[+-]?\d+)?/gi)?.map(Number) ?? []
     return Array.from(
@@ -103,27 +105,6 @@ function shapeOf(tag: string, own: Record<string, string>): Point[] | null {
     })
   }
   return null
-}
-
-/** Points along a path, its first part where it has several. */
-function sampled(d: string): Point[] | null {
-  const [, first] = /^\s*(m[^m]*)/i.exec(d) ?? []
-  if (!first) return null
-  try {
-    const path = new svgPathProperties(first)
-    const total = path.getTotalLength()
-    if (!Number.isFinite(total) || total <= 0) return null
-    // Corners are kept by starting each part anew.
-    return path.getParts().flatMap(part => {
-      const steps = Math.max(1, Math.round((part.length / total) * PATH_POINTS))
-      return Array.from({ length: steps }, (_, i) => {
-        const { x, y } = part.getPointAtLength((part.length * i) / steps)
-        return [x, y] as const
-      })
-    })
-  } catch {
-    return null
-  }
 }
 
 type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number]
