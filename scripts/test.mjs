@@ -1,7 +1,7 @@
 // npm test: installs what is missing, then every check, fastest first.
-import { execFileSync } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { existsSync } from 'node:fs'
-import { bin, ensurePackages, run } from './bootstrap.mjs'
+import { bin, ensurePackages, ROOT, run } from './bootstrap.mjs'
 
 /** Debian's Chromium drives the browser tests; nothing is downloaded past the package registries. */
 function ensureChromium() {
@@ -29,13 +29,44 @@ const step = (name, command, args) => {
   console.log(`=== ${name}: fine (${((Date.now() - started) / 1000).toFixed(0)} s)`)
 }
 
+/** Steps that each keep one core busy, side by side; what each says stands together. */
+async function sideBySide(...steps) {
+  const started = Date.now()
+  console.log(`\n=== ${steps.map(([name]) => name).join(', ')}: side by side`)
+  const ended = steps.map(
+    ([name, command, args]) =>
+      new Promise(resolve => {
+        const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' } })
+        const said = []
+        for (const stream of [child.stdout, child.stderr]) stream.on('data', part => said.push(part))
+        child.on('error', error => resolve(String(error)))
+        child.on('close', code => {
+          console.log(`\n=== ${name}\n${Buffer.concat(said)}`)
+          console.log(
+            `=== ${name}: ${code === 0 ? 'fine' : 'FAILED'} (${((Date.now() - started) / 1000).toFixed(0)} s)`,
+          )
+          resolve(code === 0 ? null : name)
+        })
+      }),
+  )
+  const failed = (await Promise.all(ended)).filter(name => name !== null)
+  if (failed.length > 0) {
+    console.error(`\n=== ${failed.join(', ')}: FAILED. The cause stands above.`)
+    process.exit(1)
+  }
+}
+
 ensurePackages()
 ensureChromium()
 step('Lint and format', bin('biome'), ['check', '.'])
 step('Licences', process.execPath, ['scripts/licences.mjs', '--check'])
 step('Layers', bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs'])
-step('Types', bin('astro'), ['check', '--minimumSeverity', 'warning'])
+// Both make the types of pages and content anew: once they are there, neither changes them.
+step('Types of pages', bin('astro'), ['sync'])
+await sideBySide(
+  ['Types', bin('astro'), ['check', '--minimumSeverity', 'warning', '--noSync']],
+  ['Build', process.execPath, ['-e', "import('./scripts/bootstrap.mjs').then(b => b.ensureBuild())"]],
+)
 step('Unit tests', bin('vitest'), ['run'])
-step('Build', process.execPath, ['-e', "import('./scripts/bootstrap.mjs').then(b => b.ensureBuild())"])
 step('Browser tests', bin('playwright'), ['test'])
 console.log('\nEverything passed.')
