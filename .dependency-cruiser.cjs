@@ -63,7 +63,7 @@ module.exports = {
       to: {
         path: 'node_modules|^node:',
         pathNot:
-          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|ml-levenberg-marquardt|svg-path-properties|fast-xml-parser|dxf-parser|@tarikjabiri/dxf|d3-contour|@types/d3-contour)/',
+          'node_modules/(zod|papaparse|@stdlib|ml-matrix|yalps|simple-statistics|ml-levenberg-marquardt|svg-path-properties|svgpath|fast-xml-parser|dxf-parser|@tarikjabiri/dxf|d3-contour|@types/d3-contour)/',
       },
     },
     only('words', ['^src/(core|data)/']),

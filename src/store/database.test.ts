@@ -117,6 +117,57 @@ describe.each(OLDER_VERSIONS)('a browser that last ran version %i', version => {
   })
 })
 
+const WRITES = ['put', 'add', 'delete'] as const
+
+/** Opens a database in a browser that is killed at a write of its upgrade; whether it came through, having no more writes than that. */
+async function openKilledAt(name: string, killAt: number): Promise<boolean> {
+  const as = WRITES.map(write => IDBObjectStore.prototype[write])
+  let writes = 0
+  for (const [i, write] of WRITES.entries())
+    IDBObjectStore.prototype[write] = function (this: IDBObjectStore, ...args: unknown[]) {
+      writes++
+      if (writes === killAt) this.transaction.abort()
+      return (as[i] as (...args: unknown[]) => IDBRequest).apply(this, args)
+    } as never
+  const database = new WorkshopDatabase(name)
+  const came = await database.open().then(
+    () => true,
+    () => false,
+  )
+  database.close()
+  for (const [i, write] of WRITES.entries()) IDBObjectStore.prototype[write] = as[i] as never
+  return came
+}
+
+/** Every record as it is stored, whatever shape it has. */
+async function rawOf(name: string) {
+  const database = await new Dexie(name).open()
+  const rows = await Promise.all(database.tables.map(async table => [table.name, await table.toArray()] as const))
+  database.close()
+  return { version: database.verno, rows: Object.fromEntries(rows) }
+}
+
+describe.each(OLDER_VERSIONS)(
+  'a browser that last ran version %i and is killed in the midst of its upgrade',
+  version => {
+    it('has what it had, and everything in the shape of today once it comes through', async () => {
+      const name = `killed-${version}`
+      const old = await leave(name, version)
+      const before = await rawOf(name)
+      let kills = 0
+      // After the first write, the second, the third, the fifth, … until none is left to be killed at.
+      for (let [killAt, next] = [1, 2]; !(await openKilledAt(name, killAt)); [killAt, next] = [next, killAt + next]) {
+        kills++
+        expect(await rawOf(name), `killed at write ${killAt}`).toEqual(before)
+      }
+      expect(kills).toBeGreaterThan(3)
+      const now = new WorkshopDatabase(name)
+      expectWhole(old, await contents(now))
+      now.close()
+    })
+  },
+)
+
 describe('a browser that last ran version 6', () => {
   const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v5.json', import.meta.url), 'utf8'))
 

@@ -45,23 +45,28 @@ interface Found {
 
 const leave = ({ left }: Found, what: string) => left.set(what, (left.get(what) ?? 0) + 1)
 
+/** Scripts and outside links among an element's attributes. */
+function leaveOwn(own: Record<string, string>, found: Found): void {
+  for (const [key, value] of Object.entries(own)) {
+    if (/^on/i.test(key)) leave(found, 'script')
+    if (/href$/i.test(key) && !String(value).startsWith('#')) leave(found, 'outside link')
+  }
+}
+
 /** Geometry of nodes and of all that is in them, laid as `at` says. */
 function gather(nodes: readonly Node[], at: Matrix, found: Found): void {
   for (const node of nodes) {
-    if (found.shapes.length > MOST_SHAPES) return
     const tag = tagOf(node)
     const own = attributes(node)
-    for (const [key, value] of Object.entries(own)) {
-      if (/^on/i.test(key)) leave(found, 'script')
-      if (/href$/i.test(key) && !String(value).startsWith('#')) leave(found, 'outside link')
-    }
+    leaveOwn(own, found)
     if (/^(script|foreignObject)$/i.test(tag)) leave(found, 'script')
     else if (/^(image|use)$/i.test(tag)) leave(found, 'picture')
     else {
       const within = times(at, matrixOf(own.transform))
       if (/^(g|svg|a|symbol)$/i.test(tag)) gather((node[tag] as Node[]) ?? [], within, found)
       else {
-        const points = shapeOf(tag, own)
+        // Of more than can be an outline no more are taken apart: it is refused.
+        const points = found.shapes.length > MOST_SHAPES ? null : shapeOf(tag, own)
         if (points) found.shapes.push(points.map(point => apply(within, point)))
       }
     }
