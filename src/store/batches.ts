@@ -1,19 +1,21 @@
 import type { Saving } from '../core/codes/result'
 import type { Batch } from '../core/shop/batch'
-import { putDown } from './put-down'
 import { keepUnsaved, unsavedBatches } from './unsaved-batches'
-import { writing } from './writing'
+import { restUntilHere, writing } from './writing'
 
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
-export const editBatch = (shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> =>
-  writing(
-    writers => writers.editBatch(shown, label, change),
+export function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
+  const now = () => unsavedBatches.get().get(shown.id) ?? shown
+  // A browser may never fetch again what it could not fetch once: the next page then writes it.
+  const ended = restUntilHere(() => ({ of: 'batch', before: now(), after: change(now()) }))
+  return writing(
+    async writers => {
+      const outcome = await writers.editBatch(shown, label, change)
+      ended()
+      return outcome
+    },
     () => {
-      const before = unsavedBatches.get().get(shown.id) ?? shown
-      const after = change(before)
-      keepUnsaved(shown.id, after)
-      // A browser may never fetch again what it could not fetch once: the next page then writes it.
-      const ended = putDown({ of: 'batch', before, after })
+      keepUnsaved(shown.id, change(now()))
       // What is kept on the page already holds the change.
       return async writers => {
         const outcome = await writers.editBatch(shown, label, batch => batch)
@@ -22,6 +24,7 @@ export const editBatch = (shown: Batch, label: string, change: (batch: Batch) =>
       }
     },
   )
+}
 
 /** A batch that begins here. */
 export const addBatch = (batch: Batch): Promise<Saving> => writing(writers => writers.addBatch(batch))

@@ -4,16 +4,28 @@ import type { Oven } from '../core/shop/oven'
 import type { OvenLog } from '../core/shop/oven-log'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
+import { withSaid } from '../core/shop/said'
 import type { Workshop } from '../core/shop/workshop'
-import { writing } from './writing'
+import { shownShop } from './shown-shop'
+import { restUntilHere, writing } from './writing'
 
 /** Changes the settings and remembers how to take that back. */
-export const saveShop = (change: (shop: Workshop) => Workshop, label?: string): Promise<Saving> =>
-  writing(writers => writers.saveShop(change, label))
+export function saveShop(change: (shop: Workshop) => Workshop, label?: string): Promise<Saving> {
+  const shown = shownShop.get()
+  const ended = restUntilHere(() => shown && { of: 'shop', before: shown, after: change(shown) })
+  return writing(async writers => {
+    const outcome = await writers.saveShop(change, label)
+    ended()
+    return outcome
+  })
+}
 
 /** Changes one oven of the workshop. */
 export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>
-  writing(writers => writers.changeOven(id, change))
+  saveShop(
+    shop => withSaid({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }, 'oven'),
+    'Change of an oven',
+  )
 
 /** Records readings, and remembers how to take them out again. */
 export const addReadings = (readings: readonly Reading[]): Promise<Saving> =>

@@ -4,11 +4,9 @@ import { isContinuing } from '../core/continuing'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type GradeSheet, gradeSheetSchema } from '../core/shop/grade-sheet'
 import { takeBack } from '../core/shop/merge'
-import type { Oven } from '../core/shop/oven'
 import { type OvenLog, ovenLogSchema } from '../core/shop/oven-log'
 import { type Reading, readingSchema } from '../core/shop/reading'
 import { type Recipe, recipeSchema } from '../core/shop/recipe'
-import { withSaid } from '../core/shop/said'
 import { isThere } from '../core/shop/there'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { db } from './database'
@@ -184,13 +182,6 @@ const storedLog = (log: OvenLog): Promise<OvenLog> =>
   db.logs.get(log.id).then(
     stored => stored ?? log,
     () => log,
-  )
-
-/** Changes one oven of the workshop. */
-export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Saving> =>
-  saveShop(
-    shop => withSaid({ ...shop, ovens: shop.ovens.map(oven => (oven.id === id ? change(oven) : oven)) }, 'oven'),
-    'Change of an oven',
   )
 
 /** Readings that belonged to no blade are given to one. */

@@ -2,15 +2,21 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
 import type { Batch } from '../core/shop/batch'
+import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { gradeOf, trayOf } from '../testing/tray'
+import { db } from './database'
 
 /** Whether what writes can be fetched: not while the server is stopped. */
-const server = vi.hoisted(() => ({ answers: true }))
+const server = vi.hoisted(() => ({ answers: true, isSlow: false }))
 vi.mock('./fetch-writers', async original => {
   const { importWriters } = await original<typeof import('./fetch-writers')>()
   return {
     importWriters: () =>
-      server.answers ? importWriters() : Promise.reject(new TypeError('Failed to fetch dynamically imported module')),
+      server.isSlow
+        ? new Promise(() => undefined)
+        : server.answers
+          ? importWriters()
+          : Promise.reject(new TypeError('Failed to fetch dynamically imported module')),
   }
 })
 
@@ -19,6 +25,8 @@ async function newPage() {
   vi.resetModules()
   return {
     ...(await import('./batches')),
+    ...(await import('./records')),
+    ...(await import('./shown-shop')),
     ...(await import('./read-batch')),
     ...(await import('./save-state')),
     ...(await import('./unsaved-batches')),
@@ -29,6 +37,7 @@ async function newPage() {
 
 beforeEach(() => {
   server.answers = true
+  server.isSlow = false
 })
 
 const noted = (note: string) => (batch: Batch) => ({ ...batch, note })
@@ -78,6 +87,23 @@ describe('before what writes is here', () => {
     const { finishUnfinished } = await import('./unfinished')
     await finishUnfinished()
     expect(await note()).toBe('left')
+    expect(Object.keys(localStorage)).toEqual([])
+  })
+
+  test('a change whose page goes while what writes is still under way is written by the next one', async () => {
+    const { page, batch, note } = await pageWith('w5')
+    page.shownShop.set({ ...DEFAULT_WORKSHOP, name: 'Before' })
+    await db.shop.put({ ...DEFAULT_WORKSHOP, name: 'Before' })
+    server.isSlow = true
+    void page.editBatch(batch, 'Note', noted('in time'))
+    void page.saveShop(shop => ({ ...shop, name: 'After' }))
+    expect(await note()).toBe('')
+    server.isSlow = false
+    await newPage()
+    const { finishUnfinished } = await import('./unfinished')
+    await finishUnfinished()
+    expect(await note()).toBe('in time')
+    expect((await db.shop.get('shop'))?.name).toBe('After')
     expect(Object.keys(localStorage)).toEqual([])
   })
 

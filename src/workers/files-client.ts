@@ -33,12 +33,18 @@ export async function inTime<T>(
   }
 }
 
-/** Reads a small file in a worker of its own, which ends with it. Errors: those of the reader, 'file-too-slow', 'worker-failed'. */
-export async function readFile<T>(read: (door: Remote<FilesDoor>) => Promise<Result<T>>): Promise<Result<T>> {
+/** A small file on its way through a worker of its own, which ends with it. */
+export interface FileReading<T> {
+  /** Null where it was stopped. Errors: those of the reader, 'file-too-slow', 'worker-failed'. */
+  readonly done: Promise<Result<T> | null>
+  readonly stop: () => void
+}
+
+export function readFile<T>(read: (door: Remote<FilesDoor>) => Promise<Result<T>>): FileReading<T> {
   const worker = startFiles()
-  try {
-    return await inTime(worker, read)
-  } finally {
-    worker.stop()
-  }
+  let stop: () => void = () => undefined
+  const stopped = new Promise<null>(resolve => {
+    stop = () => resolve(null)
+  })
+  return { done: Promise.race([inTime(worker, read), stopped]).finally(worker.stop), stop }
 }

@@ -53,8 +53,6 @@ function Logbook() {
     () => findRows(grade === 'all' ? rows : rows.filter(r => r.gradeName === grade), wanted),
     [rows, grade, wanted],
   )
-  if (!answer) return <p className="p-6 text-ink-2">Reading the log …</p>
-  if (!answer.ok) return <Problems of={answer.problems} className="p-6" />
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -90,6 +88,10 @@ function Logbook() {
         </Suspense>
       ) : view === 'trends' ? (
         <TrendsView recipes={recipes ?? []} />
+      ) : !answer ? (
+        <p className="text-ink-2">Reading the log …</p>
+      ) : !answer.ok ? (
+        <Problems of={answer.problems} />
       ) : rows.length === 0 ? (
         <p className="border border-dashed border-rule-strong p-6">
           No reading yet. Record some at a batch’s Measure bench; each then stands here beside its prediction.

@@ -4,7 +4,8 @@ import type { Stage } from '../../../../core/shop/route'
 import { useSay } from '../../../../ui/Units'
 import { problemWords, rowWords } from '../../../../words/problems'
 import { stageName } from '../../../../words/stages'
-import { readFile } from '../../../../workers/files-client'
+import { FileOnItsWay } from '../../../FileOnItsWay'
+import { useFileReading } from '../../../use-file-reading'
 import { useBench } from '../../bench-context'
 
 interface Props {
@@ -21,11 +22,14 @@ export function ReadingsFile({ stage, onTake }: Props) {
   const { batch } = useBench()
   const [read, setRead] = useState<ReadingsImport | null>(null)
   const [trouble, setTrouble] = useState<string | null>(null)
+  const reading = useFileReading()
   const choose = async (file: File) => {
     setRead(null)
+    setTrouble(null)
     if (file.size > MOST_MB * 1e6)
       return setTrouble(`This file is over ${MOST_MB} MB: it is no tester’s list of readings.`)
-    const result = await readFile(door => door.readings(file, batch, stage))
+    const result = await reading.read(file, door => door.readings(file, batch, stage))
+    if (!result) return
     setTrouble(result.ok ? null : result.problems.map(found => problemWords(found, say)).join(' '))
     if (result.ok) setRead(result.value)
   }
@@ -44,6 +48,7 @@ export function ReadingsFile({ stage, onTake }: Props) {
           }}
         />
       </label>
+      <FileOnItsWay file={reading.onItsWay} />
       {trouble && (
         <p role="alert" className="w-full text-small text-bad">
           {trouble}

@@ -11,8 +11,9 @@ import { toast } from '../../../../ui/toast'
 import { useSay } from '../../../../ui/Units'
 import { counted } from '../../../../words/lists'
 import { problemWords } from '../../../../words/problems'
-import { readFile } from '../../../../workers/files-client'
+import { FileOnItsWay } from '../../../FileOnItsWay'
 import { undoable } from '../../../undo'
+import { useFileReading } from '../../../use-file-reading'
 import { useBench } from '../../bench-context'
 import { editLine } from '../../edit'
 
@@ -34,6 +35,7 @@ export function OutlineView() {
   const [shown, setShown] = useState(batch.lines[0]?.id ?? '')
   const [trouble, setTrouble] = useState<string | null>(null)
   const [said, setSaid] = useState<ImportedOutline | null>(null)
+  const reading = useFileReading()
   const line = batch.lines.find(l => l.id === shown) ?? (batch.lines[0] as Line)
   const outline = line.outline ?? plainOutline(line)
   const mm = (value: number) => formatQuantity(value, 'length', shop.units)
@@ -44,7 +46,8 @@ export function OutlineView() {
     setTrouble(null)
     setSaid(null)
     if (!file) return
-    const imported = await readFile(door => door.outline(file.name, file))
+    const imported = await reading.read(file, door => door.outline(file.name, file))
+    if (!imported) return
     if (!imported.ok) return setTrouble(imported.problems.map(found => problemWords(found, say)).join(' '))
     setSaid(imported.value)
     await editLine(batch, line.id, `${line.mark}: outline from ${file.name}`, {
@@ -151,6 +154,7 @@ export function OutlineView() {
             event.target.value = ''
           }}
         />
+        <FileOnItsWay file={reading.onItsWay} />
         {trouble && (
           <p role="alert" className="mt-1 text-small text-bad">
             {trouble} Nothing was changed.
