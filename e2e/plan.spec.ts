@@ -82,7 +82,9 @@ test('a steel that plates cannot harden is refused everywhere, with one figure; 
   const seconds = figure(page, 'Time from 800 to 500 °C')
   await expect.poll(async () => Number(await seconds.innerText())).toBeGreaterThan(3)
   expect(Number(await seconds.innerText())).toBeLessThan(5.5)
-  expect(Number(await figure(page, 'Hardness as quenched, C75S').innerText())).toBeGreaterThan(Number(quenched) + 8)
+  await expect
+    .poll(async () => Number(await figure(page, 'Hardness as quenched, C75S').innerText()))
+    .toBeGreaterThan(Number(quenched) + 8)
   await expectAccessible(page)
   await to(page, 'Wrap')
   await expect(page.getByText(/C75S goes into the oil without foil/)).toBeVisible()
