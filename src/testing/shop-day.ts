@@ -1,4 +1,4 @@
-import type { DayBatch } from '../core/day/shop-problem'
+import type { DayBatch } from '../core/day/day-batch'
 import type { Batch } from '../core/shop/batch'
 
 /** A batch of a day on which nothing of it was begun and nothing is set: it may be loaded at any time. */

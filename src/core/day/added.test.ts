@@ -5,8 +5,8 @@ import { batchCost } from '../job/batch-cost'
 import { setCount } from '../job/tray-edit'
 import { withBlades } from '../shop/batch-records'
 import { addedToDay } from './added'
+import type { ShopDay } from './day-batch'
 import { planShopDay } from './shop-day'
-import type { ShopDay } from './shop-problem'
 
 const demo = makeDemoWorkshop(7, new Date('2026-03-02T08:00:00Z'))
 const measured = new Set(demo.readings.map(reading => reading.batchId))

@@ -2,9 +2,9 @@ import { batchCost } from '../job/batch-cost'
 import { setCount } from '../job/tray-edit'
 import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
+import type { ShopDay } from './day-batch'
 import type { WhyNot } from './limits'
 import { planShopDay, type ShopDayAnswer } from './shop-day'
-import type { ShopDay } from './shop-problem'
 
 /** Some more blades of a line. */
 export interface AddedBlades {

@@ -8,8 +8,8 @@ import { bladesOf } from '../job/tray'
 import type { Batch } from '../shop/batch'
 import { withBlades } from '../shop/batch-records'
 import { planFor } from '../steel/grades'
+import type { DayBatch } from './day-batch'
 import { planShopDay } from './shop-day'
-import type { DayBatch } from './shop-problem'
 
 const demo = makeDemoWorkshop(7, new Date('2026-03-02T08:00:00Z'))
 const measured = new Set(demo.readings.map(reading => reading.batchId))

@@ -1,8 +1,8 @@
 import { PACE } from '../../data/pace'
 import { standing } from '../job/blade-state'
 import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
+import type { DayBatch } from './day-batch'
 import type { PlannedTask } from './day-plan'
-import type { DayBatch } from './shop-problem'
 import { coldWithinMin, temperWithinMin } from './standing-limits'
 
 /** Blades that something is lost of if they wait. */

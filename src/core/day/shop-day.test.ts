@@ -7,9 +7,9 @@ import { standing } from '../job/blade-state'
 import { foilUsed } from '../job/foil-used'
 import { bladesOf } from '../job/tray'
 import { withBlades } from '../shop/batch-records'
+import type { DayBatch, ShopDay } from './day-batch'
 import { mustNotWait, withPulls } from './must-not-wait'
 import { planShopDay } from './shop-day'
-import type { DayBatch, ShopDay } from './shop-problem'
 import { helpsOf, latestStart } from './what-if'
 
 const demo = makeDemoWorkshop(7, new Date('2026-03-02T08:00:00Z'))

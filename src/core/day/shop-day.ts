@@ -3,12 +3,13 @@ import { type Coolant, coolantFor } from '../job/coolant'
 import { foilUsed, rollMetres } from '../job/foil-used'
 import { fallenC, heatUpMin } from '../oven/chamber'
 import type { Oven } from '../shop/oven'
+import type { ShopDay, ShopGroup } from './day-batch'
 import type { DayPlan, PlannedTask } from './day-plan'
 import { type DayPower, dayPower } from './day-power'
 import type { WhyNot } from './limits'
 import { planDay } from './plan'
 import { type BeforeHeat, type DayGroup, downToGrid } from './problem'
-import { type ShopDay, type ShopGroup, type ShopProblem, shopProblem } from './shop-problem'
+import { type ShopProblem, shopProblem } from './shop-problem'
 
 /** Blades that stand and wait, and until when they may, min; null: as long as one likes. */
 export interface Wait {

@@ -1,9 +1,10 @@
 import { type SharedSoak, soakToShare } from '../job/shared-soak'
 import { together } from '../job/together'
 import { newOven } from '../shop/defaults'
+import type { DayBatch, ShopDay } from './day-batch'
 import { planDay } from './plan'
 import { GRID_MIN, upToGrid, type Window } from './problem'
-import { type DayBatch, type ShopDay, shopProblem } from './shop-problem'
+import { shopProblem } from './shop-problem'
 
 /** Something that could be otherwise, and when all would be done then; null: then too it cannot be. */
 export interface Help {

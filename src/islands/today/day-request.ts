@@ -1,5 +1,5 @@
 import type { Request } from '../../core/contract/questions'
-import type { DayBatch } from '../../core/day/shop-problem'
+import type { DayBatch } from '../../core/day/day-batch'
 import { bladeProgress } from '../../core/job/blade-progress'
 import type { Batch } from '../../core/shop/batch'
 import { NEVER, USUAL_HOURS } from '../../core/shop/hours'
