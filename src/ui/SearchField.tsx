@@ -8,7 +8,7 @@ interface Props {
 
 /** What is looked for in a list, as it is typed. */
 export const SearchField = ({ label, value, onChange, placeholder, className = 'w-64' }: Props) => (
-  <label className="grid gap-1">
+  <label className="block">
     <span className="label">{label}</span>
     <input
       type="search"
