@@ -82,4 +82,16 @@ describe('a log of many batches', { timeout: 150_000 }, () => {
     expect(looks).toEqual([39])
     expect(rest.batches).toHaveLength(big.batches.length - 1)
   })
+
+  it('is in hand as far back as before when its newest were deleted', async () => {
+    const last = await db.batches.orderBy('updatedAt').reverse().limit(45).primaryKeys()
+    await db.batches.bulkUpdate(last.map(key => ({ key, changes: { deletedAt: NOW.toISOString() } })))
+    function Shown() {
+      const inHand = useInHand()
+      return <p>{inHand ? `${inHand.batches.length} in hand` : 'waiting'}</p>
+    }
+    render(<Shown />)
+    const shown = (await screen.findByText(/in hand/, {}, LONG)).textContent ?? ''
+    expect(Number.parseInt(shown, 10)).toBeGreaterThanOrEqual(40)
+  })
 })

@@ -5,7 +5,7 @@ import { compareInstants } from '../core/shop/instants'
 import { db } from './database'
 import { bladesOfBatches, readingsOfBatches } from './of-batches'
 
-/** Batches changed last that are in hand, whatever became of them; those that were deleted since take their places. */
+/** Batches changed last that are in hand, whatever became of them. */
 const NEWEST = 40
 
 /** A batch nothing was read of since so long waits for nothing any more, days. */
@@ -26,13 +26,22 @@ async function neverRead(ids: readonly string[]): Promise<string[]> {
   return ids.filter((_, i) => read[i]?.length === 0)
 }
 
+/** Those that changed last and are there. Their ids come at one go: a cursor that goes back takes several times as long. */
+async function changedLast(): Promise<string[]> {
+  const ids = (await db.batches.orderBy('updatedAt').primaryKeys()).reverse()
+  for (let most = NEWEST; ; most *= 2) {
+    const records = await db.batches.bulkGet(ids.slice(0, most))
+    const there = records.flatMap(batch => (batch && batch.deletedAt === null ? [batch.id] : []))
+    if (there.length >= NEWEST || most >= ids.length) return there.slice(0, NEWEST)
+  }
+}
+
 /** `further`: ids of batches that are wanted as well, however old. */
 const readInHand = (further: readonly string[]): Promise<InHand> =>
   db.transaction('r', db.batches, db.blades, db.readings, async () => {
     const since = new Date(Date.now() - UNREAD_DAYS * DAY_MS).toISOString()
     const unread = await neverRead(await db.batches.where('createdAt').above(since).primaryKeys())
-    const newest = (await db.batches.orderBy('updatedAt').primaryKeys()).slice(-NEWEST)
-    const ids = [...new Set([...further, ...newest, ...unread])]
+    const ids = [...new Set([...further, ...(await changedLast()), ...unread])]
     const records = (await db.batches.bulkGet(ids)).flatMap(batch => (batch && batch.deletedAt === null ? [batch] : []))
     const [blades, readings] = await Promise.all([bladesOfBatches(ids), readingsOfBatches(ids)])
     return {
