@@ -2,9 +2,6 @@ import { defineConfig } from '@playwright/test'
 
 const PORT = 4399
 
-/** The demo workshop as a browser keeps it, laid down once; a test that begins in an empty browser takes none. */
-export const SEEDED = 'test-results/demo-shop.json'
-
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/seed.ts',
@@ -17,7 +14,6 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
-    storageState: SEEDED,
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     // Each test has a browser of its own, which would lay the whole application down for itself; what is about that lets it in.

@@ -1,10 +1,10 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { begin, goOn, title } from './hot-run'
-import { expect, expectAccessible, FIRST_VISIT, test } from './shop'
+import { expect, expectAccessible, test } from './shop'
 
 // The demo is laid down around the day it is first seen, which these tests set.
-test.use({ storageState: FIRST_VISIT })
+test.use({ begins: 'first visit' })
 
 const acts = (page: Page) => page.getByRole('region', { name: 'Act by act' })
 const answers = (page: Page) => page.getByRole('region', { name: 'The day', exact: true })

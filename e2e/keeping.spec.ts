@@ -1,15 +1,5 @@
 import type { Page } from '@playwright/test'
-import {
-  beginBatch,
-  expect,
-  expectAccessible,
-  FIRST_VISIT,
-  figure,
-  fill,
-  openDemoBatch,
-  startEmpty,
-  test,
-} from './shop'
+import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
 
 test('fourteen blades are read by keyboard alone, and one reading is taken out and put back', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Prepare')
@@ -394,7 +384,7 @@ test('a recipe is carried to another browser as a picture of its code, and is th
   await expect(code).toBeVisible()
   await expectAccessible(page)
   const picture = await code.screenshot()
-  const other = await browser.newPage({ storageState: FIRST_VISIT, baseURL: new URL(page.url()).origin })
+  const other = await browser.newPage({ baseURL: new URL(page.url()).origin })
   await startEmpty(other)
   await other.goto('/workshop')
   await other.getByRole('button', { name: 'Read a code …' }).click()

@@ -338,6 +338,9 @@ test('a run begins on the plan of the last time where it cannot be worked out, a
   await page.goto(`/run/${batch}`)
   await expect(page.getByRole('button', { name: /Run in the shop/ })).toBeVisible()
   await context.route(/core\.worker/, route => route.abort())
+  // What was answered before is kept apart; a browser may throw it away at any time.
+  await page.goto('/theme.js')
+  await page.evaluate(() => indexedDB.deleteDatabase('tawny-ember-kept'))
   const other = await context.newPage()
   await other.goto(`/run/${batch}`)
   await expect(other.getByText('The plan cannot be worked out now.')).toBeVisible({ timeout: 30_000 })

@@ -1,16 +1,16 @@
 import { writeFile } from 'node:fs/promises'
 import { chromium, type FullConfig } from '@playwright/test'
+import { keepDemo } from './demo-data'
 import { DEMO_BATCHES } from './shop'
 
 /** Lays the demo workshop down once and keeps what the browser holds, for every test to begin with. */
 export default async function seed(config: FullConfig) {
-  const { baseURL, storageState, launchOptions } = config.projects[0]?.use ?? {}
-  if (typeof storageState !== 'string') throw new Error('The tests begin with a stored workshop: give its file.')
+  const { baseURL, launchOptions } = config.projects[0]?.use ?? {}
   const browser = await chromium.launch(launchOptions)
   const page = await browser.newPage({ ...(baseURL ? { baseURL } : {}) })
   await page.goto('/batches')
   await page.getByRole('link', { name: /^Cheese knives/ }).waitFor()
-  await page.context().storageState({ path: storageState, indexedDB: true })
+  await keepDemo(page)
   const batches = await page
     .locator('main a[href^="/batch/"]')
     .evaluateAll(links => links.map(link => [link.textContent ?? '', link.getAttribute('href') ?? '']))

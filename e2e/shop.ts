@@ -1,9 +1,21 @@
 import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page } from '@playwright/test'
+import { layDownDemo } from './demo-data'
+
+/** What a test begins with: the demo workshop, or a browser that was never here, in which its first page lays the demo down. */
+type Begins = 'demo' | 'first visit'
 
 /** A test that fails when the page throws, writes an error to the console, or asks anything of another machine. */
-export const test = base.extend<{ quiet: undefined }>({
+export const test = base.extend<{ quiet: undefined; begins: Begins; laid: undefined }>({
+  begins: ['demo', { option: true }],
+  laid: [
+    async ({ context, begins }, use) => {
+      if (begins === 'demo') await layDownDemo(context)
+      await use(undefined)
+    },
+    { auto: true },
+  ],
   quiet: [
     async ({ page }, use) => {
       const troubles: string[] = []
@@ -98,9 +110,6 @@ export async function choose(page: Page, label: string, begins: string) {
   const option = select.locator('option').filter({ hasText: new RegExp(`^${begins}`) })
   await select.selectOption((await option.first().getAttribute('value')) ?? begins)
 }
-
-/** A browser that was never here before: the demo workshop is laid down when its first page is opened. */
-export const FIRST_VISIT = { cookies: [], origins: [] }
 
 /** Nothing axe finds in the whole page, WCAG 2.2 A and AA; in another colour scheme only what colours can change. */
 export async function expectAccessible(page: Page, { onlyColours = false } = {}) {

@@ -66,10 +66,10 @@ describe('a log of many batches', { timeout: 150_000 }, () => {
   })
 
   it('is read from its newest as far as is enough, in the same order as the whole', async () => {
-    const whole = await readShopLog()
+    const { log: whole } = await readShopLog()
     expect(whole.readings).toHaveLength(big.readings.length)
     const asked: number[] = []
-    const newest = await readNewestLog(log => asked.push(log.batches.length) === 1)
+    const { log: newest } = await readNewestLog(log => asked.push(log.batches.length) === 1)
     expect(asked).toEqual([40])
     const ids = new Set(newest.batches.map(batch => batch.id))
     const instants = newest.readings.map(reading => reading.at)
@@ -78,7 +78,7 @@ describe('a log of many batches', { timeout: 150_000 }, () => {
     const [first] = newest.batches
     await db.batches.update(first?.id ?? '', { deletedAt: NOW.toISOString() })
     const looks: number[] = []
-    const rest = await readNewestLog(log => looks.push(log.batches.length) > 9)
+    const { log: rest } = await readNewestLog(log => looks.push(log.batches.length) > 9)
     expect(looks).toEqual([39])
     expect(rest.batches).toHaveLength(big.batches.length - 1)
   })

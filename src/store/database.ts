@@ -10,6 +10,7 @@ import type { Run } from '../core/shop/run'
 import { workshopWithIds } from '../core/shop/upgrade-to-ids'
 import { batchWithSetParts, logWithLoad, runWithBlades, shopWithOvens, shopWithSaid } from '../core/shop/upgrades'
 import type { Workshop } from '../core/shop/workshop'
+import { stampingLog } from './stamp-log'
 
 export interface Meta {
   readonly key: string
@@ -118,6 +119,9 @@ export class WorkshopDatabase extends Dexie {
     this.version(10).stores({ pictures: 'id, bladeId, batchId' })
     // What a long log is asked for most is found without reading all of it: the newest batches, and blades whose edge was tested.
     this.version(11).stores({ batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial, edgeTests.length' })
+    // From here on every change of the log is stamped: a version that does not stamp only reads.
+    this.version(12).stores({})
+    this.use({ stack: 'dbcore', name: 'stamps-log', create: stampingLog })
     this.use({ stack: 'dbcore', name: 'newer-is-read-only', create: core => this.readOnlyWhereNewer(core) })
   }
 

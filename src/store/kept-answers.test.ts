@@ -4,59 +4,74 @@ import { problem } from '../core/codes/problem'
 import { ok } from '../core/codes/result'
 import type { Answered, Request } from '../core/contract/questions'
 import { replaceAll } from './backup'
-import { forgetAnswers, keepAnswer, keptAnswer } from './kept-answers'
+import { forgetAnswers, isAnyKeptOf, keepAnswer, keptAnswer } from './kept-answers'
 import { emptyData, newWorkshop } from './seed'
 
 const WORKER = '/_astro/core.worker-one.js'
 const NEXT_WORKER = '/_astro/core.worker-two.js'
 
-/** The store looks at nothing of a request but what it is about. */
+/** The store looks at nothing of a request but its text. */
 const batch = (id: string, note = ''): Request<'batch'> => ({ batch: { id, note } }) as unknown as Request<'batch'>
-const answer = (of: string) => ok(of) as unknown as Answered<'batch'>
+const answer = (of: string, stamp: string | null = 's1') => ({ answer: ok(of) as unknown as Answered<'batch'>, stamp })
+const keep = (id: string, found: ReturnType<typeof answer>, worker = WORKER) =>
+  keepAnswer('batch', batch(id), found, worker)
+const kept = (request: Request<'batch'>, worker = WORKER) => keptAnswer('batch', JSON.stringify(request), worker)
 
 beforeEach(forgetAnswers)
 
 describe('an answer kept for the next visit', () => {
-  it('is given to the very same question, read by its address or by its name', async () => {
-    await keepAnswer('batch', batch('a'), answer('of a'), `http://127.0.0.1:4000${WORKER}`)
-    expect(await keptAnswer('batch', batch('a'), WORKER)).toEqual(ok('of a'))
+  it('is given to the very same question with the stamp it was answered at, read by its address or by its name', async () => {
+    await keep('a', answer('of a'), `http://127.0.0.1:4000${WORKER}`)
+    expect(await kept(batch('a'))).toEqual(answer('of a'))
   })
 
-  it('is given to no other question: what was asked differs, or which batch', async () => {
-    await keepAnswer('batch', batch('a'), answer('of a'), WORKER)
-    expect(await keptAnswer('batch', batch('a', 'changed'), WORKER)).toBeNull()
-    expect(await keptAnswer('batch', batch('b'), WORKER)).toBeNull()
+  it('is given to no other question: what was asked differs, or of which kind it is', async () => {
+    await keep('a', answer('of a'))
+    expect(await kept(batch('a', 'changed'))).toBeNull()
+    expect(await kept(batch('b'))).toBeNull()
+    expect(await keptAnswer('days', JSON.stringify(batch('a')), WORKER)).toBeNull()
+  })
+
+  it('is given to no other question whose short name is the same', async () => {
+    // In the usual polynomial of 31, "Aa" and "BB" are one.
+    await keep('Aa', answer('of Aa'))
+    expect(await kept(batch('BB'))).toBeNull()
+    expect(await kept(batch('Aa'))).toEqual(answer('of Aa'))
   })
 
   it('is not read by another version of the application, whose answers may have another shape', async () => {
-    await keepAnswer('batch', batch('a'), answer('of a'), WORKER)
-    expect(await keptAnswer('batch', batch('a'), NEXT_WORKER)).toBeNull()
+    await keep('a', answer('of a'))
+    expect(await kept(batch('a'), NEXT_WORKER)).toBeNull()
   })
 
-  it('gives way to the next one about the same batch', async () => {
-    await keepAnswer('batch', batch('a'), answer('first'), WORKER)
-    await keepAnswer('batch', batch('a', 'changed'), answer('second'), WORKER)
-    expect(await keptAnswer('batch', batch('a'), WORKER)).toBeNull()
-    expect(await keptAnswer('batch', batch('a', 'changed'), WORKER)).toEqual(ok('second'))
+  it('gives way to a later one to the same question', async () => {
+    await keep('a', answer('first'))
+    await keep('a', answer('second', 's2'))
+    expect(await kept(batch('a'))).toEqual(answer('second', 's2'))
   })
 
-  it('is none that was refused, and none to a question nothing waits for', async () => {
-    await keepAnswer('batch', batch('a'), { ok: false, problems: [problem('worker-failed', {})] }, WORKER)
-    expect(await keptAnswer('batch', batch('a'), WORKER)).toBeNull()
-    const other = {} as Request<'chamber'>
-    await keepAnswer('chamber', other, ok({}) as unknown as Answered<'chamber'>, WORKER)
-    expect(await keptAnswer('chamber', other, WORKER)).toBeNull()
+  it('is none that was refused, and none as long as a whole log', async () => {
+    const refused = { ok: false as const, problems: [problem('worker-failed', {})] }
+    await keepAnswer('batch', batch('a'), { answer: refused, stamp: null }, WORKER)
+    expect(await kept(batch('a'))).toBeNull()
+    await keep('a', answer('x'.repeat(250_000)))
+    expect(await kept(batch('a'))).toBeNull()
   })
 
-  it('goes, the oldest first, when sixty others were kept', async () => {
-    for (let i = 0; i <= 60; i++) await keepAnswer('batch', batch(`b${i}`), answer(`of ${i}`), WORKER)
-    const there = await Promise.all([0, 1, 60].map(i => keptAnswer('batch', batch(`b${i}`), WORKER)))
+  it('goes, the oldest first, when three hundred others were kept', async () => {
+    for (let i = 0; i <= 300; i++) await keep(`b${i}`, answer(`of ${i}`))
+    const there = await Promise.all([0, 1, 300].map(i => kept(batch(`b${i}`))))
     expect(there.map(found => found !== null)).toEqual([false, true, true])
   })
 
+  it('tells whether the log as it stands was answered from', async () => {
+    await keep('a', answer('of a', 's1'))
+    expect([await isAnyKeptOf('s1'), await isAnyKeptOf('s2')]).toEqual([true, false])
+  })
+
   it('goes with the workshop it tells of', async () => {
-    await keepAnswer('batch', batch('a'), answer('of a'), WORKER)
+    await keep('a', answer('of a'))
     expect((await replaceAll(emptyData(newWorkshop()))).saved).toBe(true)
-    expect(await keptAnswer('batch', batch('a'), WORKER)).toBeNull()
+    expect(await kept(batch('a'))).toBeNull()
   })
 })

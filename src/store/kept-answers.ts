@@ -2,8 +2,8 @@ import Dexie, { type Table } from 'dexie'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
 
 /**
- * The last answer to a question that a page waits for, so that on the next visit it is drawn before a worker has started and read the
- * log. It is worked out anew all the same: what differs is put right a moment later.
+ * An answer as it was last worked out, so that on the next visit it is drawn before a worker has started and read the log. Where the
+ * log was not changed since, it is the answer, and no worker is asked.
  */
 interface KeptAnswer {
   readonly key: string
@@ -11,12 +11,21 @@ interface KeptAnswer {
   readonly by: string
   /** What was asked, as text. */
   readonly asked: string
+  /** The stamp of the log that was answered from; null where it had none, or where the answer rests on the request alone. */
+  readonly stamp: string | null
   readonly answer: unknown
   readonly at: number
 }
 
-/** As many are kept. */
-const MOST = 60
+/** What is found of a question on a later visit. */
+export interface FoundAnswer<N extends QuestionName> {
+  readonly answer: Answered<N>
+  readonly stamp: string | null
+}
+
+/** As many are kept, each with no more characters than this: the whole log told anew is read sooner than it is kept. */
+const MOST = 300
+const LONGEST = 250_000
 
 /** In a database of its own: it is nobody's work, stands in no file, and may be thrown away at any time. */
 class KeptAnswers extends Dexie {
@@ -25,54 +34,61 @@ class KeptAnswers extends Dexie {
   constructor() {
     super('tawny-ember-kept')
     this.version(1).stores({ answers: 'key, at' })
+    this.version(2).stores({ answers: 'key, at, stamp' })
   }
 }
 
 const kept = new KeptAnswers()
 
-/** Questions of which an answer is kept, and of what: one for each. */
-const ABOUT: { readonly [N in QuestionName]?: (request: Request<N>) => string } = {
-  batch: ({ batch }) => batch.id,
-  days: () => '',
-  lately: () => '',
+/** A short name of a text: what was asked is compared as well, so that two of one name are never taken for each other. */
+function nameOf(text: string): string {
+  let hash = 0
+  for (let i = 0; i < text.length; i++) hash = (Math.imul(hash, 31) + text.charCodeAt(i)) | 0
+  return (hash >>> 0).toString(36)
 }
 
-const keyOf = <N extends QuestionName>(name: N, request: Request<N>): string | null => {
-  const about = ABOUT[name]
-  return about ? `${name} ${about(request)}` : null
-}
+const keyOf = (name: QuestionName, asked: string): string => `${name} ${nameOf(asked)}`
 
 const fileOf = (url: string): string => url.slice(url.lastIndexOf('/') + 1)
 
 /** The answer that was kept to this very question, by the version whose worker this is; null where there is none, or the browser keeps nothing. */
 export async function keptAnswer<N extends QuestionName>(
   name: N,
-  request: Request<N>,
+  asked: string,
   worker: string,
-): Promise<Answered<N> | null> {
-  const key = keyOf(name, request)
-  if (key === null) return null
+): Promise<FoundAnswer<N> | null> {
   try {
-    const found = await kept.answers.get(key)
-    return found?.by === fileOf(worker) && found.asked === JSON.stringify(request)
-      ? (found.answer as Answered<N>)
+    const found = await kept.answers.get(keyOf(name, asked))
+    return found?.by === fileOf(worker) && found.asked === asked
+      ? { answer: found.answer as Answered<N>, stamp: found.stamp }
       : null
   } catch {
     return null
   }
 }
 
+/** Whether anything was answered from the log as it stands: then a page whose log was not changed may need no worker at all. */
+export const isAnyKeptOf = (stamp: string): Promise<boolean> =>
+  kept.answers
+    .where('stamp')
+    .equals(stamp)
+    .count()
+    .then(
+      n => n > 0,
+      () => false,
+    )
+
 /** Keeps an answer; whether the browser does is of no matter. */
 export async function keepAnswer<N extends QuestionName>(
   name: N,
   request: Request<N>,
-  answer: Answered<N>,
+  { answer, stamp }: FoundAnswer<N>,
   worker: string,
 ): Promise<void> {
-  const key = keyOf(name, request)
-  if (key === null || !answer.ok) return
+  if (!answer.ok || JSON.stringify(answer).length > LONGEST) return
+  const asked = JSON.stringify(request)
   try {
-    await kept.answers.put({ key, by: fileOf(worker), asked: JSON.stringify(request), answer, at: Date.now() })
+    await kept.answers.put({ key: keyOf(name, asked), by: fileOf(worker), asked, stamp, answer, at: Date.now() })
     const over = (await kept.answers.count()) - MOST
     if (over > 0) await kept.answers.bulkDelete(await kept.answers.orderBy('at').limit(over).primaryKeys())
   } catch {

@@ -5,30 +5,39 @@ import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { compareInstants } from '../core/shop/instants'
 import type { Reading } from '../core/shop/reading'
 import { db } from './database'
+import { readLogStamp } from './log-stamp'
 import { bladesOfBatches, readingsOfBatches } from './of-batches'
+import { LOG_TABLES } from './stamp-log'
 
-const TABLES = () => [db.batches, db.blades, db.readings, db.shop] as const
+const TABLES = () => [...LOG_TABLES.map(table => db.table(table)), db.meta]
+
+/** The log with the stamp it had when it was read; null where it was not changed since there are stamps. */
+export interface StampedLog {
+  readonly log: ShopLog
+  readonly stamp: string | null
+}
+
 const testerNow = async () => ((await db.shop.get('shop')) ?? DEFAULT_WORKSHOP).tester
 
 const inOrder = (readings: readonly Reading[]): Reading[] => [...readings].sort((a, b) => compareInstants(a.at, b.at))
 
 /** The whole log, as it is stored now. */
-export const readShopLog = (): Promise<ShopLog> =>
-  db.transaction('r', TABLES(), async () => ({
+export const readShopLog = (): Promise<StampedLog> =>
+  db.transaction('r', TABLES(), async () => {
     // Whole tables are read at one go and sifted here: a cursor over a long one takes several times as long.
-    batches: withBlades(
+    const batches = withBlades(
       (await db.batches.toArray()).filter(batch => batch.deletedAt === null),
       await db.blades.toArray(),
-    ),
-    readings: inOrder((await db.readings.toArray()).filter(reading => reading.deletedAt === null)),
-    tester: await testerNow(),
-  }))
+    )
+    const readings = inOrder((await db.readings.toArray()).filter(reading => reading.deletedAt === null))
+    return { log: { batches, readings, tester: await testerNow() }, stamp: await readLogStamp() }
+  })
 
 /** Batches read first; each further look takes twice as many, so that a log that is never enough is not looked through too often. */
 const FIRST = 40
 
 /** The newest batches of the log with what was read of them, as far back as is enough; the whole log where it never is. */
-export const readNewestLog = (isEnough: (log: ShopLog) => boolean): Promise<ShopLog> =>
+export const readNewestLog = (isEnough: (log: ShopLog) => boolean): Promise<StampedLog> =>
   db.transaction('r', TABLES(), async () => {
     const tester = await testerNow()
     let log: ShopLog = { batches: [], readings: [], tester }
@@ -38,7 +47,7 @@ export const readNewestLog = (isEnough: (log: ShopLog) => boolean): Promise<Shop
       log = { batches: [...log.batches, ...further.batches], readings: [...log.readings, ...further.readings], tester }
       if (records.length < step || isEnough(log)) break
     }
-    return { ...log, readings: inOrder(log.readings) }
+    return { log: { ...log, readings: inOrder(log.readings) }, stamp: await readLogStamp() }
   })
 
 /** Some batches with their blades, and what was read of them. */

@@ -34,9 +34,9 @@ function openDoor(): Door {
   }
 
   return {
-    ...createLane((name, request) => {
+    ...createLane((name, request, place) => {
       const { door, broken } = start()
-      return Promise.race([door.ask(name, request) as Promise<Result<unknown>>, broken])
+      return Promise.race([door.ask(name, request, place) as Promise<Result<unknown>>, broken])
     }),
     logVersion,
     watchLog: part => {
@@ -78,9 +78,15 @@ export function warmUp(name: QuestionName): void {
   if (part) door.watchLog(part)
 }
 
-/** Asks the core in its worker: the same table and shapes as over HTTP. Rejects when no worker answers, or on an abort. */
-export const ask = <N extends QuestionName>(name: N, request: Request<N>, signal?: AbortSignal): Promise<Answered<N>> =>
-  doorOf(name).ask(name, request, signal) as Promise<Answered<N>>
+/**
+ * Asks the core in its worker: the same table and shapes as over HTTP. Rejects when no worker answers, or on an abort. For a place on
+ * the page the last answer is kept for its next visit.
+ */
+export const ask = <N extends QuestionName>(
+  name: N,
+  request: Request<N>,
+  { signal, place }: { readonly signal?: AbortSignal; readonly place?: string } = {},
+): Promise<Answered<N>> => doorOf(name).ask(name, request, { signal, place }) as Promise<Answered<N>>
 
 /** The same for what is asked once, at the press of a key: a worker that does not answer is a problem like any other. */
 export const askOnce = <N extends QuestionName>(name: N, request: Request<N>): Promise<Answered<N>> =>

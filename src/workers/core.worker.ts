@@ -3,9 +3,9 @@ import { liveQuery } from 'dexie'
 import type { Result } from '../core/codes/result'
 import { answerQuestion } from '../core/contract/question'
 import { type Answered, QUESTIONS, type QuestionName, type Request } from '../core/contract/questions'
-import { createShopMemory } from '../core/learn/shop-memory'
+import { createShopMemory, type ShopLog } from '../core/learn/shop-memory'
 import { keepAnswer } from '../store/kept-answers'
-import { readNewestLog, readShopLog } from '../store/shop-log'
+import { readNewestLog, readShopLog, type StampedLog } from '../store/shop-log'
 import { type LogVersion, RESTS_ON } from './lanes'
 
 /** The shop's log and what was learnt from it live here: they are read where they are used and never sent along. */
@@ -13,17 +13,25 @@ const memory = createShopMemory()
 let version: LogVersion = { log: 0, newest: 0, learnt: 0 }
 const watchers = new Set<(version: LogVersion) => void>()
 
+/** The stamp of the log as each part was read last. */
+const stamps: Partial<Record<keyof LogVersion, string | null>> = {}
+
 /** Reads a part of the log once and follows it from there. A log that cannot be read counts as empty: the page says why. */
-function follow<T>(read: () => Promise<T>, take: (log: T | null) => Partial<LogVersion>): () => Promise<void> {
+function follow(
+  part: keyof LogVersion,
+  read: () => Promise<StampedLog>,
+  take: (log: ShopLog | null) => number,
+): () => Promise<void> {
   let isRead: Promise<void> | null = null
   return () => {
     isRead ??= new Promise(resolve => {
-      const told = (log: T | null) => {
-        version = { ...version, ...take(log) }
+      const told = ({ log, stamp }: StampedLog | { readonly log: null; readonly stamp: null }) => {
+        version = { ...version, [part]: take(log) }
+        stamps[part] = stamp
         for (const watcher of watchers) watcher(version)
         resolve()
       }
-      liveQuery(read).subscribe({ next: told, error: () => told(null) })
+      liveQuery(read).subscribe({ next: told, error: () => told({ log: null, stamp: null }) })
     })
     return isRead
   }
@@ -32,42 +40,48 @@ function follow<T>(read: () => Promise<T>, take: (log: T | null) => Partial<LogV
 /** What is learnt needs the newest batches alone; only what tells of the whole log has to wait until it is read. */
 const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
   learnt: follow(
+    'learnt',
     () => readNewestLog(memory.isEnough),
-    log => (log === null || memory.teach(log) || version.learnt === 0 ? { learnt: version.learnt + 1 } : {}),
+    log => (log === null || memory.teach(log) || version.learnt === 0 ? version.learnt + 1 : version.learnt),
   ),
   newest: follow(
+    'newest',
     () => readNewestLog(() => true),
     log => {
       if (log) memory.holdNewest(log)
-      return { newest: version.newest + 1 }
+      return version.newest + 1
     },
   ),
-  log: follow(readShopLog, log => {
+  log: follow('log', readShopLog, log => {
     if (log) memory.hold(log)
-    return { log: version.log + 1 }
+    return version.log + 1
   }),
 }
 
-/** An answer is kept when nothing else was asked of its kind for so long, ms: not each one while something is dragged. */
+/** An answer is kept when nothing else was asked for the same place so long, ms: not each one while something is dragged. */
 const KEPT_AFTER_MS = 800
-const toKeep = new Map<QuestionName, ReturnType<typeof setTimeout>>()
+const toKeep = new Map<string, ReturnType<typeof setTimeout>>()
 
-function keepSoon(name: QuestionName, input: unknown, answer: Result<unknown>) {
-  clearTimeout(toKeep.get(name))
-  // It was answered: the request is in the shape of its question, and the answer too.
-  const keep = () => keepAnswer(name, input as Request<typeof name>, answer as Answered<typeof name>, location.pathname)
-  toKeep.set(
-    name,
-    setTimeout(() => void keep(), KEPT_AFTER_MS),
-  )
+function keepSoon(place: string, keep: () => Promise<void>) {
+  clearTimeout(toKeep.get(place))
+  const timer = setTimeout(() => {
+    toKeep.delete(place)
+    void keep()
+  }, KEPT_AFTER_MS)
+  toKeep.set(place, timer)
 }
 
 const door = {
-  ask: async (name: QuestionName, input: unknown): Promise<Result<unknown>> => {
+  /** Answers; for a place on the page, the last answer is kept for its next visit. */
+  ask: async (name: QuestionName, input: unknown, place: string | null): Promise<Result<unknown>> => {
     const part = RESTS_ON[name]
     if (part) await FOLLOW[part]()
-    const answer = answerQuestion(await QUESTIONS[name](), input, memory)
-    keepSoon(name, input, answer)
+    const question = await QUESTIONS[name]()
+    const stamp = part ? (stamps[part] ?? null) : null
+    const answer = answerQuestion(question, input, memory)
+    // It was answered: the request is in the shape of its question, and the answer too.
+    const [request, found] = [input as Request<typeof name>, { answer: answer as Answered<typeof name>, stamp }]
+    if (place !== null) keepSoon(place, () => keepAnswer(name, request, found, location.pathname))
     return answer
   },
   /** Fetches what answers a question, before it is asked. */

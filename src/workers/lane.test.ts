@@ -34,7 +34,7 @@ describe('questions in a row', () => {
     const first = lane.ask('batch', 0)
     const dragged = Array.from({ length: 5 }, (_, i) => {
       const control = new AbortController()
-      const answer = lane.ask('batch', i + 1, control.signal)
+      const answer = lane.ask('batch', i + 1, { signal: control.signal })
       answer.catch(() => undefined)
       return { control, answer }
     })

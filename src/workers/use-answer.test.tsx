@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { act, cleanup, render, screen } from '@testing-library/react'
-import { useEffect, useMemo } from 'react'
+import { useEffect } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ok, type Result } from '../core/codes/result'
 import { createSubscribable } from '../core/subscribable'
@@ -14,33 +14,47 @@ interface Asked {
   readonly fail: () => void
 }
 
-const { asked, kept, logVersion } = vi.hoisted(() => ({
+const { asked, kept, logVersion, watched, stamp } = vi.hoisted(() => ({
   asked: [] as Asked[],
-  /** What the last visit kept, by its question. */
+  /** What the last visit kept, by its question and what was asked. */
   kept: new Map<string, unknown>(),
   logVersion: { current: null as unknown as ReturnType<typeof createSubscribable<LogVersion | null>> },
+  /** Parts of the log that a worker was told to read. */
+  watched: [] as string[],
+  stamp: { current: null as unknown as ReturnType<typeof createSubscribable<string | null | undefined>> },
 }))
+/** Keeps an answer of the last visit, from the log as it was stamped. */
+const keep = (name: string, request: unknown, value: unknown, of: string | null = null) =>
+  kept.set(`${name} ${JSON.stringify(request)}`, { answer: ok(value), stamp: of })
 
 vi.mock('./client', () => ({
-  doorOf: () => ({ logVersion: logVersion.current, watchLog: () => {} }),
-  ask: (_: string, request: unknown, signal?: AbortSignal) =>
+  doorOf: () => ({ logVersion: logVersion.current, watchLog: (part: string) => watched.push(part) }),
+  ask: (_: string, request: unknown, { signal }: { signal?: AbortSignal }) =>
     new Promise((resolve, reject) => {
       asked.push({ request, signal, give: resolve, fail: () => reject(new Error('no worker')) })
     }),
 }))
 
 vi.mock('../store/kept-answers', () => ({
-  keptAnswer: async (name: string) => kept.get(name) ?? null,
+  keptAnswer: async (name: string, asked: string) => kept.get(`${name} ${asked}`) ?? null,
+}))
+vi.mock('../store/log-stamp', () => ({
+  logStamp: {
+    get: () => stamp.current.get(),
+    subscribe: (listener: () => void) => stamp.current.subscribe(listener),
+  },
 }))
 
 beforeEach(() => {
   asked.length = 0
   kept.clear()
+  watched.length = 0
+  stamp.current = createSubscribable<string | null | undefined>('now')
   logVersion.current = createSubscribable<LogVersion | null>(null)
 })
 afterEach(cleanup)
 
-const settle = () => act(() => new Promise(resolve => setTimeout(resolve, 5)))
+const settle = () => act(() => new Promise(resolve => setTimeout(resolve, 20)))
 const give = async (i: number, value: unknown) => {
   asked[i]?.give(ok(value))
   await settle()
@@ -56,8 +70,9 @@ function Exact({ id }: { id: string }) {
   const answer = useExactAnswer('chamber', { oven: id } as any)
   return <p>{answer?.ok ? String(answer.value) : 'waiting'}</p>
 }
-function Trends() {
-  const answer = useAnswer('trends', { by: 'oven' })
+function Trends({ by = 'oven' }: { by?: string }) {
+  // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
+  const answer = useAnswer('trends', { by } as any)
   return <p>{answer === undefined ? 'waiting' : answer.ok ? String(answer.value) : 'refused'}</p>
 }
 const shown = () => screen.getByText(/.+/).textContent
@@ -142,44 +157,93 @@ describe('an answer in a view', () => {
     expect(shown()).toBe('two')
   })
 
-  it('of the last visit is shown while no worker has answered, and put right where it differs', async () => {
-    kept.set('chamber', ok('of yesterday'))
-    render(<Chamber id="k1" />)
+  it('of the last visit is shown where the log has changed since, until the worker has answered anew', async () => {
+    keep('trends', { by: 't1' }, 'of yesterday', 'yesterday')
+    render(<Trends by="t1" />)
     await settle()
     expect(shown()).toBe('of yesterday')
+    act(() => logVersion.current.set({ log: 1, newest: 1, learnt: 1 }))
+    await settle()
     await give(0, 'of today')
     expect(shown()).toBe('of today')
   })
 
   it('of the last visit is not drawn again where the worker says the same', async () => {
-    const yesterday = ok({ figures: [1, 2] })
-    kept.set('chamber', yesterday)
+    keep('trends', { by: 't2' }, { figures: [1, 2] }, 'yesterday')
     const drawn: unknown[] = []
+    // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
+    const request = { by: 't2' } as any
     function Drawn() {
-      const request = useMemo(() => ({ oven: 'k2' }), [])
-      // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
-      const answer = useAnswer('chamber', request as any)
+      const answer = useAnswer('trends', request)
       useEffect(() => {
         if (answer) drawn.push(answer)
       }, [answer])
       return null
     }
     render(<Drawn />)
+    act(() => logVersion.current.set({ log: 1, newest: 1, learnt: 1 }))
     await settle()
     await give(0, { figures: [1, 2] })
-    expect(drawn).toEqual([yesterday])
+    expect(drawn).toHaveLength(1)
   })
 
-  it('of the last visit stands for nothing where no worker answers, or where it must be exact', async () => {
-    kept.set('chamber', ok('of yesterday'))
-    render(<Chamber id="k3" />)
+  it('of the last visit is the answer where the log has not changed since: no worker reads it or is asked', async () => {
+    keep('trends', { by: 't3' }, 'as it stands', 'now')
+    render(<Trends by="t3" />)
+    await settle()
+    expect(shown()).toBe('as it stands')
+    expect([asked, watched]).toEqual([[], []])
+    // Something is measured on the page, or in another tab.
+    act(() => stamp.current.set('later'))
+    act(() => logVersion.current.set({ log: 1, newest: 1, learnt: 1 }))
+    await settle()
+    expect(watched).toContain('log')
+    expect(shown()).toBe('as it stands')
+    await give(0, 'with what was measured')
+    expect(shown()).toBe('with what was measured')
+  })
+
+  it('of the last visit that never had a stamp is asked anew', async () => {
+    stamp.current.set(null)
+    keep('trends', { by: 't4' }, 'of before', null)
+    render(<Trends by="t4" />)
+    act(() => logVersion.current.set({ log: 1, newest: 1, learnt: 1 }))
+    await settle()
+    expect(asked).toHaveLength(1)
+  })
+
+  it('of the last visit that rests on the request alone is the answer to it, and to no other', async () => {
+    keep('chamber', { oven: 'k3' }, 'of k3')
+    const { rerender } = render(<Chamber id="k3" />)
+    await settle()
+    expect([shown(), asked.length]).toEqual(['of k3', 0])
+    rerender(<Chamber id="k4" />)
+    await settle()
+    expect([shown(), asked.length]).toEqual(['of k3', 1])
+    await give(0, 'of k4')
+    expect(shown()).toBe('of k4')
+    rerender(<Chamber id="k3" />)
+    await settle()
+    expect([shown(), asked.length]).toEqual(['of k3', 1])
+  })
+
+  it('of the last visit is taken where it must be exact, and only where it is', async () => {
+    keep('chamber', { oven: 'k5' }, 'of k5')
+    const { rerender } = render(<Exact id="k5" />)
+    await settle()
+    expect(shown()).toBe('of k5')
+    rerender(<Exact id="k6" />)
+    await settle()
+    expect(shown()).toBe('waiting')
+  })
+
+  it('of the last visit stands for nothing where a worker is needed and none answers', async () => {
+    keep('trends', { by: 't5' }, 'of yesterday', 'yesterday')
+    render(<Trends by="t5" />)
+    act(() => logVersion.current.set({ log: 1, newest: 1, learnt: 1 }))
     await settle()
     asked[0]?.fail()
     await settle()
-    expect(shown()).toBe('worker-failed')
-    cleanup()
-    render(<Exact id="k4" />)
-    await settle()
-    expect(shown()).toBe('waiting')
+    expect(shown()).toBe('refused')
   })
 })

@@ -1,8 +1,10 @@
 import { keepPreviousData, QueryClient, useQuery } from '@tanstack/react-query'
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
+import { useEffect, useId, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { fail } from '../core/codes/result'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
-import { keptAnswer } from '../store/kept-answers'
+import type { Subscribable } from '../core/subscribable'
+import { type FoundAnswer, isAnyKeptOf, keptAnswer } from '../store/kept-answers'
+import { logStamp, readLogStamp } from '../store/log-stamp'
 import { ask, doorOf, warmUp } from './client'
 import workerUrl from './core.worker.ts?worker&url'
 import { RESTS_ON } from './lanes'
@@ -34,11 +36,25 @@ export const useAnswer = <N extends QuestionName>(name: N, request: Request<N> |
 export const useExactAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
   useAsked(name, request, false)
 
-/** Readies the workers for what a page is about to ask. */
+/** A page that was looked at so long may be changed next, ms. */
+const LOOKED_AT_MS = 4000
+
+/**
+ * Readies the workers for what a page is about to ask: at once, or, where it may need none as the log stands as it was answered from,
+ * when it was looked at for a while.
+ */
 export function useWarmUp(...names: readonly QuestionName[]): void {
   // A page asks the same all its life.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the names are written where it is called.
-  useEffect(() => names.forEach(warmUp), [])
+  useEffect(() => {
+    const ready = () => names.forEach(warmUp)
+    const timer = setTimeout(ready, LOOKED_AT_MS)
+    void readLogStamp()
+      .then(stamp => stamp !== null && isAnyKeptOf(stamp))
+      .catch(() => false)
+      .then(isKept => isKept || ready())
+    return () => clearTimeout(timer)
+  }, [])
 }
 
 function useAsked<N extends QuestionName>(
@@ -47,46 +63,63 @@ function useAsked<N extends QuestionName>(
   keepsLast: boolean,
 ): Answered<N> | undefined {
   const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
-  const version = useVersion(name)
-  const kept = useKept(name, keepsLast ? request : null)
+  const kept = useKept(name, text)
+  const stamp = useLogStamp(name)
+  // Nothing that it rests on has changed since: no worker could say anything else.
+  const isKept = kept ? kept.asked === text && (!RESTS_ON[name] || (stamp !== null && kept.stamp === stamp)) : false
+  const isAsked = text !== null && kept !== undefined && stamp !== undefined && !isKept
+  const version = useVersion(name, isAsked)
+  const place = `${name} ${useId()}`
   // It may come while the worker is at work.
   const drawn = useRef(kept)
   drawn.current = kept
   const { data, error } = useQuery(
     {
       queryKey: [name, version, text],
-      enabled: text !== null && version !== null,
+      enabled: isAsked && version !== null,
       queryFn: async ({ signal }) => {
-        const answer = await ask(name, request as Request<N>, signal)
+        const answer = await ask(name, request as Request<N>, { signal, place })
         // What is shown already is not drawn again.
-        return drawn.current && JSON.stringify(drawn.current) === JSON.stringify(answer) ? drawn.current : answer
+        const was = drawn.current?.answer
+        return was && JSON.stringify(was) === JSON.stringify(answer) ? was : answer
       },
       ...(keepsLast ? { placeholderData: keepPreviousData } : {}),
     },
     answers,
   )
-  return error ? fail('worker-failed', {}) : (data ?? kept)
+  if (isKept) return kept?.answer
+  return error ? fail('worker-failed', {}) : (data ?? (keepsLast ? kept?.answer : undefined))
 }
 
-/** The answer of the last visit to what a page asks first; undefined where none was kept. */
-function useKept<N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined {
-  const [kept, setKept] = useState<Answered<N>>()
+/** The answer of the last visit to what a page asks first, with its text; undefined while it is looked for, null where none was kept. */
+function useKept<N extends QuestionName>(
+  name: N,
+  text: string | null,
+): (FoundAnswer<N> & { readonly asked: string }) | null | undefined {
+  const [kept, setKept] = useState<(FoundAnswer<N> & { readonly asked: string }) | null>()
   const wasLooked = useRef(false)
   useEffect(() => {
-    if (request === null || wasLooked.current) return
+    if (text === null || wasLooked.current) return
     wasLooked.current = true
-    void keptAnswer(name, request, workerUrl).then(found => found && setKept(found))
-  }, [name, request])
+    void keptAnswer(name, text, workerUrl).then(found => setKept(found && { ...found, asked: text }))
+  }, [name, text])
   return kept
 }
 
+/** The stamp of the log, for a question that rests on it; undefined until it was read, null for what rests on none. */
+function useLogStamp(name: QuestionName): string | null | undefined {
+  const stamps = RESTS_ON[name] ? logStamp : NO_STAMP
+  return useSyncExternalStore(stamps.subscribe, stamps.get, () => undefined)
+}
+const NO_STAMP: Subscribable<null> = { get: () => null, subscribe: () => () => undefined }
+
 /** How often what a question rests on has changed; null until the log was read, 0 for what rests on none. */
-function useVersion(name: QuestionName): number | null {
+function useVersion(name: QuestionName, isAsked: boolean): number | null {
   const part = RESTS_ON[name]
   const { logVersion, watchLog } = doorOf(name)
   useEffect(() => {
-    if (part) watchLog(part)
-  }, [part, watchLog])
+    if (part && isAsked) watchLog(part)
+  }, [part, isAsked, watchLog])
   const version = useSyncExternalStore(logVersion.subscribe, logVersion.get, () => null)
   // 0: that part was not read yet.
   return part ? version?.[part] || null : 0
