@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { chromium } from '@playwright/test'
+import { omit } from 'zod/mini'
 import { loadCore } from './load-core.mjs'
 import { freePort } from './ports.mjs'
 import { serve } from './serve.mjs'
@@ -104,7 +105,7 @@ for (let kills = 0; kills < KILLS; kills++) {
   if (now < acknowledged) lost++
   if (now < typed) unfinished++
   const known = new Set(batches.map(batch => batch.id))
-  const fits = batches.every(({ ...batch }) => batchSchema.omit({ blades: true }).safeParse(batch).success)
+  const fits = batches.every(({ ...batch }) => omit(batchSchema, { blades: true }).safeParse(batch).success)
   if (!fits || !blades.every(blade => bladeSchema.safeParse(blade).success && known.has(blade.batchId))) broken++
   acknowledged = Math.max(acknowledged, now)
   if ((kills + 1) % 10 === 0) console.log(`${kills + 1} kills: ${count} typed, ${lost} lost, ${broken} half done`)
