@@ -6,7 +6,8 @@ import type { Page } from '@playwright/test'
 import { expect, openDemoBatch, STATIONS, test } from './shop'
 
 const PORT = 4398
-test.use({ serviceWorkers: 'allow', baseURL: `http://127.0.0.1:${PORT}` })
+// Its server is started by each test: the first page lays the demo down.
+test.use({ serviceWorkers: 'allow', baseURL: `http://127.0.0.1:${PORT}`, begins: 'first visit' })
 // One port, one server at a time.
 test.describe.configure({ mode: 'serial' })
 

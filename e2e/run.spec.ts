@@ -350,3 +350,24 @@ test('a run begins on the plan of the last time where it cannot be worked out, a
   await goOn(other)
   await expect(title(other)).toHaveText('Oven on')
 })
+
+test('no run is begun where what leads it cannot be fetched; the page loaded again begins it', async ({
+  page,
+  context,
+}) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Heat')
+  const batch = page.url().split('/')[4]
+  await context.route(/\/RunView\./, route => route.abort())
+  // Its console tells of the fetch that failed.
+  const other = await context.newPage()
+  await other.goto(`/run/${batch}`)
+  await other.getByRole('button', { name: /Run in the shop/ }).click()
+  await expect(
+    other.getByText('What leads the run could not be fetched from the server, so it was not begun.'),
+  ).toBeVisible()
+  await context.unroute(/\/RunView\./)
+  await other.reload()
+  // A run that had been begun would be led at once.
+  await other.getByRole('button', { name: /Run in the shop/ }).click()
+  await expect(title(other)).toHaveText('Shop ready')
+})

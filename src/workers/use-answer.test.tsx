@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ok, type Result } from '../core/codes/result'
 import { createSubscribable } from '../core/subscribable'
 import type { LogVersion } from './lanes'
-import { useAnswer, useExactAnswer } from './use-answer'
+import { useAnswer, useExactAnswer, useWarmUp } from './use-answer'
 
 interface Asked {
   readonly request: unknown
@@ -14,11 +14,13 @@ interface Asked {
   readonly fail: () => void
 }
 
-const { asked, kept, logVersion, watched, stamp } = vi.hoisted(() => ({
+const { asked, kept, logVersion, watched, stamp, readied } = vi.hoisted(() => ({
   asked: [] as Asked[],
   /** What the last visit kept, by its question and what was asked. */
   kept: new Map<string, unknown>(),
   logVersion: { current: null as unknown as ReturnType<typeof createSubscribable<LogVersion | null>> },
+  /** Questions whose worker was readied. */
+  readied: [] as string[],
   /** Parts of the log that a worker was told to read. */
   watched: [] as string[],
   stamp: { current: null as unknown as ReturnType<typeof createSubscribable<string | null | undefined>> },
@@ -28,6 +30,7 @@ const keep = (name: string, request: unknown, value: unknown, of: string | null 
   kept.set(`${name} ${JSON.stringify(request)}`, { answer: ok(value), stamp: of })
 
 vi.mock('./client', () => ({
+  warmUp: (name: string) => readied.push(name),
   doorOf: () => ({ logVersion: logVersion.current, watchLog: (part: string) => watched.push(part) }),
   ask: (_: string, request: unknown, { signal }: { signal?: AbortSignal }) =>
     new Promise((resolve, reject) => {
@@ -37,8 +40,10 @@ vi.mock('./client', () => ({
 
 vi.mock('../store/kept-answers', () => ({
   keptAnswer: async (name: string, asked: string) => kept.get(`${name} ${asked}`) ?? null,
+  isAnyKeptOf: async (of: string) => [...kept.values()].some(one => (one as { stamp: string | null }).stamp === of),
 }))
 vi.mock('../store/log-stamp', () => ({
+  readLogStamp: async () => stamp.current.get() ?? null,
   logStamp: {
     get: () => stamp.current.get(),
     subscribe: (listener: () => void) => stamp.current.subscribe(listener),
@@ -49,6 +54,7 @@ beforeEach(() => {
   asked.length = 0
   kept.clear()
   watched.length = 0
+  readied.length = 0
   stamp.current = createSubscribable<string | null | undefined>('now')
   logVersion.current = createSubscribable<LogVersion | null>(null)
 })
@@ -245,5 +251,49 @@ describe('an answer in a view', () => {
     asked[0]?.fail()
     await settle()
     expect(shown()).toBe('refused')
+  })
+})
+
+describe('the workers of a page', () => {
+  function Page() {
+    useWarmUp('trends', 'batch')
+    return null
+  }
+
+  it.each<[string, () => void]>([
+    ['nothing was answered before', () => undefined],
+    ['the log has changed since', () => keep('batch', {}, 'of yesterday', 'yesterday')],
+    ['the log was never stamped', () => stamp.current.set(null)],
+  ])('are readied at once where %s', async (_, before) => {
+    before()
+    render(<Page />)
+    await settle()
+    expect(readied).toEqual(['trends', 'batch'])
+  })
+
+  it('are left alone where the log stands as it was answered from, until the page was looked at for a while', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    try {
+      keep('batch', {}, 'as it stands', 'now')
+      render(<Page />)
+      await act(() => vi.advanceTimersByTimeAsync(3900))
+      expect(readied).toEqual([])
+      await act(() => vi.advanceTimersByTimeAsync(200))
+      expect(readied).toEqual(['trends', 'batch'])
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+
+  it('are not readied for a page that went before', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    try {
+      keep('batch', {}, 'as it stands', 'now')
+      render(<Page />).unmount()
+      await act(() => vi.advanceTimersByTimeAsync(5000))
+      expect(readied).toEqual([])
+    } finally {
+      vi.useRealTimers()
+    }
   })
 })

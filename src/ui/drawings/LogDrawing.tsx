@@ -29,7 +29,8 @@ const LOOKS: Readonly<Record<LogLine['look'], { className: string; width: number
 /** Temperatures over minutes, as they were logged and as the model has them. Lines are told apart by dash and name too. */
 export function LogDrawing({ lines, system, label, targetC, marks = [], height = 220 }: Props) {
   const frame = useRef<HTMLElement>(null)
-  const width = useWidth(frame) || USUAL_WIDTH
+  const told = useWidth(frame)
+  const width = told || USUAL_WIDTH
   const all = lines.flatMap(line => line.points)
   if (all.length === 0) return null
   const longest = Math.max(1, ...all.map(([min]) => min))
@@ -38,7 +39,13 @@ export function LogDrawing({ lines, system, label, targetC, marks = [], height =
   const { x, y, bottom } = scale
   return (
     <figure ref={frame}>
-      <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={label}>
+      {/* Until its width is told, its text would be drawn small for a moment. */}
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        className={`w-full ${told === 0 ? 'invisible' : ''}`}
+        role="img"
+        aria-label={label}
+      >
         <HeatGrid scale={scale} system={system} />
         {targetC !== undefined && (
           <line

@@ -21,7 +21,8 @@ export function EntryCurves({
   const longest = Math.max(30, ...outcomes.flatMap(o => o.curve.map(([min]) => min)))
   const hottest = Math.max(1000, ...active.curve.map(([, c]) => c))
   const frame = useRef<HTMLDivElement>(null)
-  const width = useWidth(frame) || USUAL_WIDTH
+  const told = useWidth(frame)
+  const width = told || USUAL_WIDTH
   const scale = plotScale(longest, hottest, HEIGHT, width)
   const { x, y, path } = scale
   const blade = (o: EntryOutcome) => o.curve.flatMap(([m, , c]): [number, number][] => (c === null ? [] : [[m, c]]))
@@ -30,7 +31,8 @@ export function EntryCurves({
     <div ref={frame}>
       <svg
         viewBox={`0 0 ${width} ${HEIGHT}`}
-        className="mb-1 w-full"
+        // Until its width is told, its text would be drawn small for a moment.
+        className={`mb-1 w-full ${told === 0 ? 'invisible' : ''}`}
         role="img"
         aria-label={`Oven and blade, ${ENTRY_WORDS[active.school].name}, over ${Math.round(longest)} minutes`}
       >
