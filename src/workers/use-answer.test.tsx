@@ -14,7 +14,9 @@ interface Asked {
   readonly fail: () => void
 }
 
-const { asked, kept, logVersion, watched, stamp, readied } = vi.hoisted(() => ({
+const { asked, kept, logVersion, watched, stamp, readied, held } = vi.hoisted(() => ({
+  /** The store of kept answers while another tab holds it. */
+  held: { current: null as Promise<null> | null },
   asked: [] as Asked[],
   /** What the last visit kept, by its question and what was asked. */
   kept: new Map<string, unknown>(),
@@ -39,7 +41,7 @@ vi.mock('./client', () => ({
 }))
 
 vi.mock('../store/kept-answers', () => ({
-  keptAnswer: async (name: string, asked: string) => kept.get(`${name} ${asked}`) ?? null,
+  keptAnswer: async (name: string, asked: string) => (await held.current) ?? kept.get(`${name} ${asked}`) ?? null,
   isAnyKeptOf: async (of: string) => [...kept.values()].some(one => (one as { stamp: string | null }).stamp === of),
 }))
 vi.mock('../store/log-stamp', () => ({
@@ -55,6 +57,7 @@ beforeEach(() => {
   kept.clear()
   watched.length = 0
   readied.length = 0
+  held.current = null
   stamp.current = createSubscribable<string | null | undefined>('now')
   logVersion.current = createSubscribable<LogVersion | null>(null)
 })
@@ -231,6 +234,20 @@ describe('an answer in a view', () => {
     rerender(<Chamber id="k3" />)
     await settle()
     expect([shown(), asked.length]).toEqual(['of k3', 1])
+  })
+
+  it('is asked for where the store of the last visit never answers', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    try {
+      held.current = new Promise(() => undefined)
+      render(<Chamber id="held" />)
+      await act(() => vi.advanceTimersByTimeAsync(900))
+      expect(asked).toEqual([])
+      await act(() => vi.advanceTimersByTimeAsync(200))
+      expect(asked).toHaveLength(1)
+    } finally {
+      vi.useRealTimers()
+    }
   })
 
   it('of the last visit is taken where it must be exact, and only where it is', async () => {

@@ -91,6 +91,9 @@ function useAsked<N extends QuestionName>(
   return error ? fail('worker-failed', {}) : (data ?? (keepsLast ? kept?.answer : undefined))
 }
 
+/** What was kept is looked for so long before a worker is asked, ms: longer than a slow tablet's storage takes. */
+const LOOKED_FOR_MS = 1000
+
 /** The answer of the last visit to what a page asks first, with its text; undefined while it is looked for, null where none was kept. */
 function useKept<N extends QuestionName>(
   name: N,
@@ -101,7 +104,12 @@ function useKept<N extends QuestionName>(
   useEffect(() => {
     if (text === null || wasLooked.current) return
     wasLooked.current = true
-    void keptAnswer(name, text, workerUrl).then(found => setKept(found && { ...found, asked: text }))
+    // A store that never answers, as where another tab holds it, must not keep the question from being asked.
+    const timer = setTimeout(() => setKept(was => was ?? null), LOOKED_FOR_MS)
+    void keptAnswer(name, text, workerUrl).then(found => {
+      clearTimeout(timer)
+      setKept(found && { ...found, asked: text })
+    })
   }, [name, text])
   return kept
 }
