@@ -1,6 +1,10 @@
 /// <reference types="vitest/config" />
 import { getViteConfig } from 'astro/config'
 
+// A query that finds nothing would draw the whole page as text each time it is tried again, which nobody reads: a sixth of
+// the time of the tests of components. With DEBUG_PRINT_LIMIT=7000 a failing test shows it.
+process.env.DEBUG_PRINT_LIMIT ??= '0'
+
 const CORE = ['src/core/**/*.test.ts', 'src/words/**/*.test.ts']
 
 export default getViteConfig({

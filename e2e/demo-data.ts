@@ -1,6 +1,6 @@
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
 import { dirname } from 'node:path'
-import type { BrowserContext, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 
 /** A database as it is laid down in a browser: its tables with their indexes and rows. */
 interface Laid {
@@ -49,13 +49,13 @@ export async function keepDemo(page: Page): Promise<void> {
   await writeFile(DEMO_DATA, JSON.stringify(laid))
 }
 
-/** Lays the demo workshop down in an empty browser. */
-export async function layDownDemo(context: BrowserContext): Promise<void> {
-  const laid: Laid = JSON.parse(await readFile(DEMO_DATA, 'utf8'))
-  const page = await context.newPage()
+/** Lays the demo workshop down in an empty browser, by the page that the test goes on with. */
+export async function layDownDemo(page: Page): Promise<void> {
+  const text = await readFile(DEMO_DATA, 'utf8')
   await page.goto(NOTHING_RUNS)
   await page.evaluate(
-    async ({ name, laid }) => {
+    async ({ name, text }) => {
+      const laid: Laid = JSON.parse(text)
       const done = <T>(request: IDBRequest<T>) =>
         new Promise<T>((resolve, reject) => {
           request.onsuccess = () => resolve(request.result)
@@ -71,7 +71,7 @@ export async function layDownDemo(context: BrowserContext): Promise<void> {
       }
       ;(await done(open)).close()
     },
-    { name: DATABASE, laid },
+    // As one text: each value by itself would be checked and wrapped on its way.
+    { name: DATABASE, text },
   )
-  await page.close()
 }

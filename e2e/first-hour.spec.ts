@@ -1,5 +1,7 @@
 import { beginBatch, expect, expectAccessible, fill, startEmpty, test } from './shop'
 
+test.use({ asks: 'looked at' })
+
 test('from the made-up workshop to a first batch of one’s own: five steps, each said or skipped', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByText('Everything here is made up.')).toBeVisible()

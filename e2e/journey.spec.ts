@@ -3,6 +3,8 @@ import { beginBatch, expect, figure, fill, findSteel, startEmpty, test } from '.
 
 const number = async (locator: ReturnType<typeof figure>) => Number((await locator.innerText()).replace('−', '-'))
 
+test.use({ asks: 'looked at' })
+
 test('a whole batch, three blades of two grades, from blank to verdict', async ({ page }) => {
   test.setTimeout(600_000)
   await startEmpty(page)

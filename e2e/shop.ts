@@ -6,25 +6,35 @@ import { layDownDemo } from './demo-data'
 /** What a test begins with: the demo workshop, or a browser that was never here, in which its first page lays the demo down. */
 type Begins = 'demo' | 'first visit'
 
-/** A test that fails when the page throws, writes an error to the console, or asks anything of another machine. */
-export const test = base.extend<{ quiet: undefined; begins: Begins; laid: undefined }>({
+/**
+ * A test that fails when the page throws or writes an error to the console. No name of another machine can be found
+ * (`playwright.config.ts`), which a browser writes there; where `asks: 'looked at'`, each request is looked at by itself too.
+ */
+export const test = base.extend<{ quiet: undefined; begins: Begins; asks: 'looked at' | 'free'; laid: undefined }>({
   begins: ['demo', { option: true }],
+  asks: ['free', { option: true }],
   laid: [
-    async ({ context, begins }, use) => {
-      if (begins === 'demo') await layDownDemo(context)
+    async ({ page, begins }, use) => {
+      if (begins === 'demo') await layDownDemo(page)
       await use(undefined)
     },
     { auto: true },
   ],
   quiet: [
-    async ({ page }, use) => {
+    async ({ page, asks }, use) => {
       const troubles: string[] = []
       page.on('pageerror', error => troubles.push(`threw: ${error.message}`))
-      page.on('console', message => message.type() === 'error' && troubles.push(`console: ${message.text()}`))
-      page.on('request', request => {
-        const { protocol, hostname } = new URL(request.url())
-        if (!['blob:', 'data:'].includes(protocol) && hostname !== '127.0.0.1') troubles.push(`asked ${request.url()}`)
-      })
+      page.on(
+        'console',
+        message => message.type() === 'error' && troubles.push(`console: ${message.text()} ${message.location().url}`),
+      )
+      // Told of each of some hundred requests a page, the test would be busier than the page.
+      if (asks === 'looked at')
+        page.on('request', request => {
+          const { protocol, hostname } = new URL(request.url())
+          if (!['blob:', 'data:'].includes(protocol) && hostname !== '127.0.0.1')
+            troubles.push(`asked ${request.url()}`)
+        })
       await use(undefined)
       expect(troubles).toEqual([])
     },
