@@ -7,6 +7,9 @@ import { noPaths } from './scripts/build/no-paths.mjs'
 import { offline } from './scripts/build/offline.mjs'
 import { questionThread } from './scripts/build/question-thread.mjs'
 
+/** Parts below a kilobyte go into one that is fetched with them: a quarter fewer to fetch, for a percent or two more to read. */
+const FEWER_PARTS = { output: { experimentalMinChunkSize: 1000 } }
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
@@ -16,9 +19,9 @@ export default defineConfig({
   security: { checkOrigin: false },
   vite: {
     plugins: [tailwindcss(), questionThread()],
-    worker: { format: 'es' },
+    worker: { format: 'es', rollupOptions: FEWER_PARTS },
     // A hint for each part that a lazy part needs costs a slow tablet more than fetching it when its turn comes: all of it is near.
-    build: { modulePreload: false },
+    build: { modulePreload: false, rollupOptions: FEWER_PARTS },
     // A library of statistics tries whether code can be made from text; the content policy forbids it, and browsers say so each time.
     resolve: {
       alias: { '@stdlib/utils-eval': new URL('./scripts/build/no-eval.mjs', import.meta.url).pathname },
