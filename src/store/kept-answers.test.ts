@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { problem } from '../core/codes/problem'
 import { ok } from '../core/codes/result'
 import type { Answered, Request } from '../core/contract/questions'
@@ -59,7 +59,10 @@ describe('an answer kept for the next visit', () => {
   })
 
   it('goes, the oldest first, when three hundred others were kept', async () => {
+    let now = Date.now()
+    const clock = vi.spyOn(Date, 'now').mockImplementation(() => now++)
     for (let i = 0; i <= 300; i++) await keep(`b${i}`, answer(`of ${i}`))
+    clock.mockRestore()
     const there = await Promise.all([0, 1, 300].map(i => kept(batch(`b${i}`))))
     expect(there.map(found => found !== null)).toEqual([false, true, true])
   })

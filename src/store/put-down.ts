@@ -32,3 +32,12 @@ export function putDown(intent: Intent): () => void {
   }
   return () => localStorage.removeItem(key)
 }
+
+/** A record with a change in it; null where the change itself fails, which the write of it says. */
+export function changedBy<T>(change: (record: T) => T, record: T): T | null {
+  try {
+    return change(record)
+  } catch {
+    return null
+  }
+}

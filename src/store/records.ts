@@ -6,16 +6,15 @@ import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import { withSaid } from '../core/shop/said'
 import type { Workshop } from '../core/shop/workshop'
-import { shownShop } from './shown-shop'
-import { restUntilHere, writing } from './writing'
+import { restShop } from './rest-shop'
+import { writing } from './writing'
 
 /** Changes the settings and remembers how to take that back. */
 export function saveShop(change: (shop: Workshop) => Workshop, label?: string): Promise<Saving> {
-  const shown = shownShop.get()
-  const ended = restUntilHere(() => shown && { of: 'shop', before: shown, after: change(shown) })
+  const ended = restShop(change)
   return writing(async writers => {
     const outcome = await writers.saveShop(change, label)
-    ended()
+    ended(outcome.saved)
     return outcome
   })
 }

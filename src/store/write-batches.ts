@@ -14,7 +14,6 @@ import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
 import { type Applied, rememberChange, whileWritten } from './history'
 import { bladesOfBatches } from './of-batches'
-import { putDown } from './put-down'
 import { isBegun, readBatch } from './read-batch'
 import { isRefusal, saving, Unfit } from './save-state'
 import { keepUnsaved, unsavedBatches } from './unsaved-batches'
@@ -122,11 +121,8 @@ async function restore(id: string, to: Batch, from: Batch): Promise<Applied> {
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
 export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
   const goesOn = isContinuing()
-  let ended = () => {}
   const edit = saving(
     async () => {
-      const before = unsavedBatches.get().get(shown.id) ?? shown
-      ended = putDown({ of: 'batch', before, after: change(before) })
       const done = await write(shown.id, change)
       if (done)
         rememberChange({ key: shown.id, label, ...done, apply: (to, from) => restore(shown.id, to, from) }, goesOn)
@@ -135,7 +131,6 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
     () => write(shown.id, batch => batch),
   )
   const outcome = await whileWritten(edit)
-  ended()
   const [refused] = outcome.problems
   if (refused && isRefusal(refused)) keepUnsaved(shown.id, change(unsavedBatches.get().get(shown.id) ?? shown))
   return outcome

@@ -11,9 +11,8 @@ import { isThere } from '../core/shop/there'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { db } from './database'
 import { type Applied, remember, rememberChange } from './history'
-import { putDown } from './put-down'
+import { restShop } from './rest-shop'
 import { fitting, fittingChange, saving } from './save-state'
-import { shownShop } from './shown-shop'
 import { followShop, PLAN_TABLES } from './write-batches'
 
 /** Changes the settings and remembers how to take that back. */
@@ -30,11 +29,13 @@ export async function saveShop(
 
 async function restoreShop(to: Workshop, from: Workshop): Promise<Applied> {
   let clash = false
+  const ended = restShop(now => takeBack(now, to, from) ?? now)
   const { outcome } = await writeShop(now => {
     const restored = takeBack(now, to, from)
     clash = restored === null
     return restored ?? now
   })
+  ended(outcome.saved && !clash)
   return clash ? 'changed-elsewhere' : outcome.saved ? 'done' : 'refused'
 }
 
@@ -43,19 +44,15 @@ async function writeShop(change: (shop: Workshop) => Workshop): Promise<{
   readonly states: { readonly before: Workshop; readonly after: Workshop } | null
 }> {
   let states: { before: Workshop; after: Workshop } | null = null
-  let ended = () => {}
-  const outcome = await saving(() => {
-    const shown = shownShop.get()
-    if (shown) ended = putDown({ of: 'shop', before: shown, after: change(shown) })
-    return db.transaction('rw', PLAN_TABLES, async () => {
+  const outcome = await saving(() =>
+    db.transaction('rw', PLAN_TABLES, async () => {
       const now = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
       const after = fittingChange(workshopSchema, now, change(now))
       await db.shop.put(after)
       await followShop(now, after)
       states = { before: now, after }
-    })
-  })
-  ended()
+    }),
+  )
   return { outcome, states }
 }
 

@@ -117,3 +117,55 @@ describe('before what writes is here', () => {
     expect(await note()).toBe('')
   })
 })
+
+describe('a change of what was changed a moment before, which the page does not show yet', () => {
+  /** The page goes before its last change is written: what it put down is there, and the store as it was. */
+  const goneWith = async (rested: Readonly<Record<string, string>>) => {
+    await newPage()
+    for (const [key, text] of Object.entries(rested)) localStorage.setItem(key, text)
+    const { finishUnfinished } = await import('./unfinished')
+    await finishUnfinished()
+    expect(Object.keys(localStorage)).toEqual([])
+  }
+
+  test('is finished by the next page: of a batch', async () => {
+    const { page, batch, note } = await pageWith('w6')
+    await page.editBatch(batch, 'Note', noted('one'))
+    const stored = await db.batches.get('w6')
+    const second = page.editBatch(batch, 'Note', noted('two'))
+    const rested = { ...localStorage }
+    await second
+    if (stored) await db.batches.put(stored)
+    expect(await note()).toBe('one')
+    await goneWith(rested)
+    expect(await note()).toBe('two')
+  })
+
+  test('is finished by the next page: of the workshop', async () => {
+    const page = await newPage()
+    const named = (name: string) => page.saveShop(shop => ({ ...shop, name }))
+    const was = { ...DEFAULT_WORKSHOP, name: 'Before' }
+    page.shownShop.set(was)
+    await db.shop.put(was)
+    await named('One')
+    const second = named('Two')
+    const rested = { ...localStorage }
+    await second
+    await db.shop.put({ ...was, name: 'One' })
+    await goneWith(rested)
+    expect((await db.shop.get('shop'))?.name).toBe('Two')
+  })
+
+  test('is not begun from one that was refused', async () => {
+    const page = await newPage()
+    page.shownShop.set({ ...DEFAULT_WORKSHOP, roomC: 20 })
+    await db.shop.put({ ...DEFAULT_WORKSHOP, roomC: 20 })
+    expect(await page.saveShop(shop => ({ ...shop, roomC: 2000 }))).toMatchObject({ saved: false })
+    const second = page.saveShop(shop => ({ ...shop, roomC: 25 }))
+    const rested = { ...localStorage }
+    await second
+    await db.shop.put({ ...DEFAULT_WORKSHOP, roomC: 20 })
+    await goneWith(rested)
+    expect((await db.shop.get('shop'))?.roomC).toBe(25)
+  })
+})

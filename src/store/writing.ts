@@ -2,7 +2,6 @@ import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { continuing, isContinuing } from '../core/continuing'
 import { importWriters } from './fetch-writers'
-import { type Intent, putDown } from './put-down'
 import { saveTrouble } from './save-state'
 
 export type Writers = Awaited<ReturnType<typeof importWriters>>
@@ -30,15 +29,6 @@ export function withWriters<T>(act: (writers: Writers) => Promise<T>): Promise<T
   if (here) return act(here)
   const goesOn = isContinuing()
   return fetchWriters().then(writers => (goesOn ? continuing(() => act(writers)) : act(writers)))
-}
-
-/**
- * Puts a change down where what writes is not here yet: a page that goes meanwhile leaves it to the next. Call what comes back when it
- * was written, one way or the other.
- */
-export function restUntilHere(intent: () => Intent | null): () => void {
-  const made = here ? null : intent()
-  return made ? putDown(made) : () => undefined
 }
 
 type Act = (writers: Writers) => Promise<Saving>
