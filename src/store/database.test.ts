@@ -45,6 +45,8 @@ const LATER: Readonly<Record<number, Record<string, string | null>>> = {
   8: {},
   9: { runs: 'id, *batchIds, startedAt' },
   10: { pictures: 'id, bladeId, batchId' },
+  11: { batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial, edgeTests.length' },
+  12: {},
 }
 
 /** A browser's database as the application of a later version left it, with some of its records. */
@@ -246,6 +248,21 @@ describe('a browser that last ran version 10', () => {
       file.batches.map((batch: { createdAt: string }) => batch.createdAt).sort(),
     )
     expect(await now.blades.count()).toBe(file.blades.length)
+    now.close()
+  })
+})
+
+describe('a browser that last ran version 12', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v8.json', import.meta.url), 'utf8'))
+
+  it('tells which batches were deleted without reading any, and has all of them as they were', async () => {
+    const [first, ...rest] = file.batches
+    const deleted = { ...first, id: 'gone', deletedAt: '2026-03-04T10:00:00.000Z' }
+    await leaveLater('left-by-12', 12, { batches: [deleted, first, ...rest] })
+    const now = new WorkshopDatabase('left-by-12')
+    expect(await now.batches.orderBy('deletedAt').primaryKeys()).toEqual(['gone'])
+    const byId = (batches: readonly { id: string }[]) => [...batches].sort((one, other) => (one.id < other.id ? -1 : 1))
+    expect(byId(await now.batches.toArray())).toEqual(byId([deleted, first, ...rest]))
     now.close()
   })
 })

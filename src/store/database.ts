@@ -121,6 +121,8 @@ export class WorkshopDatabase extends Dexie {
     this.version(11).stores({ batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial, edgeTests.length' })
     // From here on every change of the log is stamped: a version that does not stamp only reads.
     this.version(12).stores({})
+    // Only what was deleted stands in this index: those that are there are known without reading any.
+    this.version(13).stores({ batches: 'id, updatedAt, createdAt, deletedAt' })
     this.use({ stack: 'dbcore', name: 'stamps-log', create: stampingLog })
     this.use({ stack: 'dbcore', name: 'newer-is-read-only', create: core => this.readOnlyWhereNewer(core) })
   }

@@ -11,7 +11,7 @@ import type { Recipe } from '../core/shop/recipe'
 import { isThere } from '../core/shop/there'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
-import { bladesOfBatches, readingsOfBatches } from './of-batches'
+import { bladesOfBatches, idsThere, readingsOfBatches } from './of-batches'
 import { isBegun, readBatch } from './read-batch'
 import { type SaveTrouble, saveTrouble } from './save-state'
 import { shownShop } from './shown-shop'
@@ -70,26 +70,32 @@ export interface SomeBatches {
   readonly total: number
 }
 
+/** Batches that are there with a text in their name, steels or note, the one changed last first. Every batch is looked at. */
+async function batchesWith(text: string): Promise<BatchRecord[]> {
+  const has = ({ name, note, groups }: BatchRecord) =>
+    [name, note, ...groups.map(group => group.gradeName)].some(one => one.toLowerCase().includes(text))
+  const all = await db.batches.toArray()
+  return all
+    .filter(batch => batch.deletedAt === null && has(batch))
+    .sort((one, other) => compareInstants(other.updatedAt, one.updatedAt))
+}
+
+async function newestBatches(most: number, text: string): Promise<SomeBatches> {
+  const found = text === '' ? null : await batchesWith(text)
+  const ids = found?.map(batch => batch.id) ?? (await idsThere())
+  const records = found ?? (await db.batches.bulkGet(ids.slice(0, most))).flatMap(batch => batch ?? [])
+  return {
+    batches: withBlades(records.slice(0, most), await bladesOfBatches(ids.slice(0, most))),
+    total: ids.length,
+  }
+}
+
 /** The newest batches that are not deleted; with a text, those with it in their name, steels or note. Undefined while loading. */
 export const useNewestBatches = (most: number, text = ''): SomeBatches | undefined =>
   useLiveQuery(
     () =>
       db
-        .transaction('r', db.batches, db.blades, async () => {
-          const wanted = text.trim().toLowerCase()
-          const has = (batch: BatchRecord) =>
-            [batch.name, batch.note, ...batch.groups.map(group => group.gradeName)].some(one =>
-              one.toLowerCase().includes(wanted),
-            )
-          const all = db.batches
-            .orderBy('updatedAt')
-            .reverse()
-            .filter(batch => batch.deletedAt === null && (wanted === '' || has(batch)))
-          const records = await all.clone().limit(most).toArray()
-          const total = records.length < most ? records.length : await all.count()
-          const ids = records.map(batch => batch.id)
-          return { batches: withBlades(records, await bladesOfBatches(ids)), total }
-        })
+        .transaction('r', db.batches, db.blades, () => newestBatches(most, text.trim().toLowerCase()))
         .catch(() => ({ batches: [], total: 0 })),
     [most, text],
   )
@@ -100,7 +106,7 @@ export const useDeletedBatches = (): readonly Batch[] | undefined =>
     () =>
       db
         .transaction('r', db.batches, db.blades, async () => {
-          const records = (await db.batches.toArray()).filter(batch => batch.deletedAt !== null)
+          const records = await db.batches.orderBy('deletedAt').toArray()
           const ids = records.map(batch => batch.id)
           return withBlades(
             records.sort((a, b) => compareInstants(b.deletedAt ?? '', a.deletedAt ?? '')),

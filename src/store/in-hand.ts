@@ -3,7 +3,7 @@ import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
 import { compareInstants } from '../core/shop/instants'
 import { db } from './database'
-import { bladesOfBatches, readingsOfBatches } from './of-batches'
+import { bladesOfBatches, idsThere, neverRead, readingsOfBatches } from './of-batches'
 
 /** Batches changed last that are in hand, whatever became of them. */
 const NEWEST = 40
@@ -20,28 +20,15 @@ export interface InHand {
   readonly measured: ReadonlySet<string>
 }
 
-/** Those of some batches that nothing was ever read of. Each is looked up: to go through all readings takes longer. */
-async function neverRead(ids: readonly string[]): Promise<string[]> {
-  const read = await Promise.all(ids.map(id => db.readings.where('batchId').equals(id).limit(1).primaryKeys()))
-  return ids.filter((_, i) => read[i]?.length === 0)
-}
-
-/** Those that changed last and are there. Their ids come at one go: a cursor that goes back takes several times as long. */
-async function changedLast(): Promise<string[]> {
-  const ids = (await db.batches.orderBy('updatedAt').primaryKeys()).reverse()
-  for (let most = NEWEST; ; most *= 2) {
-    const records = await db.batches.bulkGet(ids.slice(0, most))
-    const there = records.flatMap(batch => (batch && batch.deletedAt === null ? [batch.id] : []))
-    if (there.length >= NEWEST || most >= ids.length) return there.slice(0, NEWEST)
-  }
-}
-
 /** `further`: ids of batches that are wanted as well, however old. */
-const readInHand = (further: readonly string[]): Promise<InHand> =>
-  db.transaction('r', db.batches, db.blades, db.readings, async () => {
-    const since = new Date(Date.now() - UNREAD_DAYS * DAY_MS).toISOString()
-    const unread = await neverRead(await db.batches.where('createdAt').above(since).primaryKeys())
-    const ids = [...new Set([...further, ...(await changedLast()), ...unread])]
+async function readInHand(further: readonly string[]): Promise<InHand> {
+  const since = new Date(Date.now() - UNREAD_DAYS * DAY_MS).toISOString()
+  const [there, unread] = await Promise.all([
+    idsThere(),
+    db.batches.where('createdAt').above(since).primaryKeys().then(neverRead),
+  ])
+  const ids = [...new Set([...further, ...there.slice(0, NEWEST), ...unread])]
+  return db.transaction('r', db.batches, db.blades, db.readings, async () => {
     const records = (await db.batches.bulkGet(ids)).flatMap(batch => (batch && batch.deletedAt === null ? [batch] : []))
     const [blades, readings] = await Promise.all([bladesOfBatches(ids), readingsOfBatches(ids)])
     return {
@@ -52,6 +39,7 @@ const readInHand = (further: readonly string[]): Promise<InHand> =>
       measured: new Set(readings.map(reading => reading.batchId)),
     }
   })
+}
 
 /** What is in hand; undefined while loading. Storage that cannot be read counts as empty; the banner says why. */
 export function useInHand(further: readonly string[] = []): InHand | undefined {

@@ -33,17 +33,21 @@ export const readShopLog = (): Promise<StampedLog> =>
     return { log: { batches, readings, tester: await testerNow() }, stamp: await readLogStamp() }
   })
 
-/** Batches read first; each further look takes twice as many, so that a log that is never enough is not looked through too often. */
+/** Batches that are read first of what may have to be read far back. */
 const FIRST = 40
 
-/** The newest batches of the log with what was read of them, as far back as is enough; the whole log where it never is. */
-export const readNewestLog = (isEnough: (log: ShopLog) => boolean): Promise<StampedLog> =>
+/**
+ * The newest batches of the log with what was read of them, as far back as is enough; the whole log where it never is. Each further
+ * look takes twice as many, so that a log that is never enough is not looked through too often.
+ */
+export const readNewestLog = (isEnough: (log: ShopLog) => boolean, first = FIRST): Promise<StampedLog> =>
   db.transaction('r', TABLES(), async () => {
     const tester = await testerNow()
+    const newest = (await db.batches.orderBy('createdAt').primaryKeys()).reverse()
     let log: ShopLog = { batches: [], readings: [], tester }
-    for (let [from, step] = [0, FIRST]; ; from += step, step *= 2) {
-      const records = await db.batches.orderBy('createdAt').reverse().offset(from).limit(step).toArray()
-      const further = await readOf(records.filter(batch => batch.deletedAt === null))
+    for (let [from, step] = [0, first]; ; from += step, step *= 2) {
+      const records = await db.batches.bulkGet(newest.slice(from, from + step))
+      const further = await readOf(records.flatMap(batch => (batch && batch.deletedAt === null ? [batch] : [])))
       log = { batches: [...log.batches, ...further.batches], readings: [...log.readings, ...further.readings], tester }
       if (records.length < step || isEnough(log)) break
     }

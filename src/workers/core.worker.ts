@@ -37,6 +37,9 @@ function follow(
   }
 }
 
+/** Batches whose readings the Logbook shows while the rest of the log is read: a window of them, and few enough to be kept. */
+const SHOWN_FIRST = 16
+
 /** What is learnt needs the newest batches alone; only what tells of the whole log has to wait until it is read. */
 const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
   learnt: follow(
@@ -46,7 +49,7 @@ const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
   ),
   newest: follow(
     'newest',
-    () => readNewestLog(() => true),
+    () => readNewestLog(() => true, SHOWN_FIRST),
     log => {
       if (log) memory.holdNewest(log)
       return version.newest + 1
