@@ -85,8 +85,8 @@ describe('the shop’s memory', () => {
     const newestFirst = [...whole.batches].sort((a, b) => b.createdAt.localeCompare(a.createdAt))
     const memory = createShopMemory()
     const partOf = (n: number): ShopLog => ({ ...whole, batches: newestFirst.slice(0, n) })
-    let n = 10
-    while (n < newestFirst.length && !memory.isEnough(partOf(n))) n += 10
+    let n = 40
+    while (n < newestFirst.length && !memory.isEnough(partOf(n))) n += 40
     expect(n).toBeLessThan(newestFirst.length)
     expect(createShopMemory().isEnough(log)).toBe(false)
     memory.teach(partOf(n))
