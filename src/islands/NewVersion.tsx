@@ -1,15 +1,21 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { changeOver, isNewerWaiting, keepOffline, watchNewer } from '../offline/newer-version'
+import { useRunGoingOn } from '../store/run-going-on'
 import { addressPart } from './address'
 
-/** Offers a newer version that is ready; never in a run, where nothing may change under someone's hands. */
+/** Offers a newer version that is ready; never in a run, where nothing may change under someone’s hands. */
 export function NewVersion() {
   const isNewer = useSyncExternalStore(watchNewer, isNewerWaiting)
   useEffect(() => {
     // What this page needs comes first.
     if (import.meta.env.PROD) setTimeout(() => void keepOffline(), 1500)
   }, [])
-  if (!isNewer || ['run', 'practice'].includes(addressPart(1))) return null
+  return isNewer && !['run', 'practice'].includes(addressPart(1)) ? <Offer /> : null
+}
+
+/** Not while a run is going on in another tab either: data that a newer version brings further the run could no longer write. */
+function Offer() {
+  if (useRunGoingOn() !== false) return null
   return (
     <div role="status" className="no-print flex flex-wrap items-center gap-3 border-b border-rule bg-raised px-4 py-2">
       <p className="min-w-60 flex-1 text-small">
