@@ -22,9 +22,13 @@ export default defineConfig({
     worker: { format: 'es', rollupOptions: FEWER_PARTS },
     // A hint for each part that a lazy part needs costs a slow tablet more than fetching it when its turn comes: all of it is near.
     build: { modulePreload: false, rollupOptions: FEWER_PARTS },
-    // A library of statistics tries whether code can be made from text; the content policy forbids it, and browsers say so each time.
     resolve: {
-      alias: { '@stdlib/utils-eval': new URL('./scripts/build/no-eval.mjs', import.meta.url).pathname },
+      alias: [
+        // A library of statistics tries whether code can be made from text; the content policy forbids it, and browsers say so each time.
+        { find: '@stdlib/utils-eval', replacement: new URL('./scripts/build/no-eval.mjs', import.meta.url).pathname },
+        // The storage library's own build for browsers of today: a seventh smaller than what its package gives to bundlers.
+        { find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.min.mjs' },
+      ],
     },
   },
   experimental: {
