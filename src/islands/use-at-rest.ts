@@ -1,21 +1,37 @@
 import { useEffect, useState } from 'react'
+import { waitedFor } from '../workers/waited-for'
 
-/** A page that stands so long has come to rest, ms. */
+/** A page that stands so long, with nothing left to be answered, has come to rest, ms. */
 const AT_REST_MS = 1500
+
+/** A page that never stops asking, as one that follows an oven, comes to rest so much later all the same, ms. */
+const AT_LAST_MS = 8000
 
 /** Whether a page has come to rest: what it may need later is fetched then. */
 export function useAtRest(): boolean {
   const [isAtRest, setAtRest] = useState(false)
   useEffect(() => {
     let idle: number | undefined
+    let quiet: (() => void) | undefined
     const rest = () => setAtRest(true)
-    const timer = setTimeout(() => {
+    const onceDrawn = () => {
+      quiet?.()
       // A slow tablet may still be drawing. Safari cannot tell.
       if (typeof requestIdleCallback === 'undefined') rest()
       else idle = requestIdleCallback(rest, { timeout: AT_REST_MS })
+    }
+    const onceAnswered = () => {
+      if (waitedFor.get() === 0) onceDrawn()
+    }
+    const timer = setTimeout(() => {
+      quiet = waitedFor.subscribe(onceAnswered)
+      onceAnswered()
     }, AT_REST_MS)
+    const last = setTimeout(rest, AT_LAST_MS)
     return () => {
       clearTimeout(timer)
+      clearTimeout(last)
+      quiet?.()
       if (idle !== undefined) cancelIdleCallback(idle)
     }
   }, [])
