@@ -1,6 +1,6 @@
 import type { Saving } from '../core/codes/result'
 import type { Batch } from '../core/shop/batch'
-import { changedBy, putDown } from './put-down'
+import { changedBy, NOT_PUT_DOWN, type PutDown, putDown } from './put-down'
 import { keepUnsaved, unsavedBatches } from './unsaved-batches'
 import { writing } from './writing'
 
@@ -9,29 +9,32 @@ const ahead = new Map<string, Batch>()
 
 /**
  * Puts a change down from where the changes before it leave the batch: begun from what is shown a moment too late it would clash with
- * them, and the next page would not finish it. Call what comes back when it was written, or refused.
+ * them, and the next page would not finish it.
  */
-function rest(shown: Batch, change: (batch: Batch) => Batch): (saved: boolean) => void {
+function rest(shown: Batch, change: (batch: Batch) => Batch): PutDown {
   const [known, left] = [unsavedBatches.get().get(shown.id) ?? shown, ahead.get(shown.id)]
   const before = left && left.rev > known.rev ? left : known
   const changed = changedBy(change, before)
-  if (!changed) return () => undefined
+  if (!changed) return NOT_PUT_DOWN
   const after = { ...changed, rev: before.rev + 1 }
   ahead.set(shown.id, after)
-  const end = putDown({ of: 'batch', before, after })
-  return saved => {
-    if (!saved) ahead.delete(shown.id)
-    end()
+  const { intent, end } = putDown({ of: 'batch', before, after })
+  return {
+    intent,
+    end: saved => {
+      if (!saved) ahead.delete(shown.id)
+      end(saved)
+    },
   }
 }
 
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
 export function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
-  const ended = rest(shown, change)
+  const { intent, end } = rest(shown, change)
   return writing(
     async writers => {
-      const outcome = await writers.editBatch(shown, label, change)
-      ended(outcome.saved)
+      const outcome = await writers.editBatch(shown, label, change, intent)
+      end(outcome.saved)
       return outcome
     },
     // A browser may never fetch again what it could not fetch once: it rests for the next page, and is kept on this one.
@@ -39,8 +42,8 @@ export function editBatch(shown: Batch, label: string, change: (batch: Batch) =>
       keepUnsaved(shown.id, change(unsavedBatches.get().get(shown.id) ?? shown))
       // What is kept on the page already holds the change.
       return async writers => {
-        const outcome = await writers.editBatch(shown, label, batch => batch)
-        if (outcome.saved) ended(true)
+        const outcome = await writers.editBatch(shown, label, batch => batch, intent)
+        if (outcome.saved) end(true)
         return outcome
       }
     },

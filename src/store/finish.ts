@@ -4,9 +4,9 @@ import { finishShop } from './write-records'
 
 /** Writes what earlier pages put down and did not come to write. */
 export async function finishTakenUp(): Promise<void> {
-  for (const { intent, end } of takeUp()) {
-    if (intent.of === 'batch') await finishEdit(intent.before, intent.after)
-    else await finishShop(intent.before, intent.after)
+  for (const { key, intent, end } of takeUp()) {
+    if (intent.of === 'batch') await finishEdit(intent.before, intent.after, key)
+    else await finishShop(intent.before, intent.after, key)
     end()
   }
 }

@@ -11,10 +11,13 @@ const intentSchema = z.discriminatedUnion('of', [
 
 /**
  * Takes up what was put down and never written, oldest first: all of this tab's, and of another's what it is not writing any more.
- * Each rests where it is until its `end` is called, so that a page that goes while it finishes one leaves it to the next; finished
- * twice it is as once. What cannot be read is let go.
+ * Each rests where it is until its `end` is called, so that a page that goes while it finishes one leaves it to the next. What cannot be read is let go.
  */
-export function takeUp(nowMs = Date.now()): { readonly intent: Intent; readonly end: () => void }[] {
+export function takeUp(nowMs = Date.now()): {
+  readonly key: string
+  readonly intent: Intent
+  readonly end: () => void
+}[] {
   try {
     const keys = Object.keys(localStorage)
       .filter(key => key.startsWith(PREFIX) && !key.includes(PAGE))
@@ -23,7 +26,7 @@ export function takeUp(nowMs = Date.now()): { readonly intent: Intent; readonly 
     return keys.flatMap(key => {
       const end = () => localStorage.removeItem(key)
       const read = intentSchema.safeParse(parsed(localStorage.getItem(key)))
-      if (read.success) return [{ intent: read.data as Intent, end }]
+      if (read.success) return [{ key, intent: read.data as Intent, end }]
       end()
       return []
     })

@@ -20,17 +20,27 @@ export function tab(): string {
 }
 const TAB = 'tawny-ember-tab'
 
-/** Puts a change down before it is written; call what comes back when the write has ended, one way or the other. */
-export function putDown(intent: Intent): () => void {
+/** A change that was put down, until its write has ended. */
+export interface PutDown {
+  /** What it rests under, which its write notes as done; null where nothing could be put down. */
+  readonly intent: string | null
+  /** To be called when the write has ended, one way or the other. */
+  readonly end: (saved: boolean) => void
+}
+
+export const NOT_PUT_DOWN: PutDown = { intent: null, end: () => undefined }
+
+/** Puts a change down before it is written. */
+export function putDown(intent: Intent): PutDown {
   let key: string
   try {
     key = `${PREFIX}${Date.now()}-${count++}.${PAGE}.${tab()}`
     localStorage.setItem(key, JSON.stringify(intent))
   } catch {
     // Where nothing can be put down the write itself is all there is.
-    return () => undefined
+    return NOT_PUT_DOWN
   }
-  return () => localStorage.removeItem(key)
+  return { intent: key, end: () => localStorage.removeItem(key) }
 }
 
 /** A record with a change in it; null where the change itself fails, which the write of it says. */

@@ -11,10 +11,10 @@ import { writing } from './writing'
 
 /** Changes the settings and remembers how to take that back. */
 export function saveShop(change: (shop: Workshop) => Workshop, label?: string): Promise<Saving> {
-  const ended = restShop(change)
+  const { intent, end } = restShop(change)
   return writing(async writers => {
-    const outcome = await writers.saveShop(change, label)
-    ended(outcome.saved)
+    const outcome = await writers.saveShop(change, label, intent)
+    end(outcome.saved)
     return outcome
   })
 }

@@ -1,5 +1,5 @@
 import type { Workshop } from '../core/shop/workshop'
-import { changedBy, putDown } from './put-down'
+import { changedBy, NOT_PUT_DOWN, type PutDown, putDown } from './put-down'
 import { shownShop } from './shown-shop'
 
 /** The settings as the changes of this page leave them, and how many of those are still being written: what is shown comes a moment later. */
@@ -11,18 +11,21 @@ shownShop.subscribe(() => {
 
 /**
  * Puts a change of the settings down from where the changes before it leave them: begun from what is shown a moment too late it would
- * clash with them, and the next page would not finish it. Call what comes back when it was written, or refused.
+ * clash with them, and the next page would not finish it.
  */
-export function restShop(change: (shop: Workshop) => Workshop): (saved: boolean) => void {
+export function restShop(change: (shop: Workshop) => Workshop): PutDown {
   const before = ahead ?? shownShop.get()
   const after = before && changedBy(change, before)
-  if (!after) return () => undefined
+  if (!after) return NOT_PUT_DOWN
   ahead = after
   writes++
-  const end = putDown({ of: 'shop', before, after })
-  return saved => {
-    writes--
-    if (!saved) ahead = null
-    end()
+  const { intent, end } = putDown({ of: 'shop', before, after })
+  return {
+    intent,
+    end: saved => {
+      writes--
+      if (!saved) ahead = null
+      end(saved)
+    },
   }
 }

@@ -12,6 +12,7 @@ import { problemsOf } from '../core/shop/problems'
 import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
+import { isDone, noteDone } from './done'
 import { type Applied, rememberChange, whileWritten } from './history'
 import { bladesOfBatches } from './of-batches'
 import { isBegun, readBatch } from './read-batch'
@@ -38,7 +39,7 @@ async function withSerials(batch: Batch): Promise<Batch> {
 }
 
 /** What a change of a batch is written with: its own tables, the shop it is planned in, and what says that it is hardened. */
-export const PLAN_TABLES = [db.batches, db.blades, db.shop, db.readings, db.runs, db.logs] as const
+export const PLAN_TABLES = [db.batches, db.blades, db.shop, db.readings, db.runs, db.logs, db.meta] as const
 
 /** A batch with what was left open of its routes as it is suggested now, until it is begun; one that does not fit stays as it is. */
 const withSuggestions = async (batch: Batch, shop: Workshop): Promise<Batch> => {
@@ -85,11 +86,17 @@ const problemsIn = (batch: Batch): Problem[] => {
 
 /**
  * Applies a change to the newest stored state, so that a second tab's edits are kept. What does not fit is thrown as Unfit and
- * nothing is stored; what did not fit before does not stand in the way of another change.
+ * nothing is stored; what did not fit before does not stand in the way of another change. What was put down is noted as done with it,
+ * and not done twice.
  */
-async function write(id: string, change: (batch: Batch) => Batch): Promise<{ before: Batch; after: Batch } | null> {
+async function write(
+  id: string,
+  change: (batch: Batch) => Batch,
+  intent: string | null = null,
+): Promise<{ before: Batch; after: Batch } | null> {
   let outcome: { before: Batch; after: Batch } | null = null
   await db.transaction('rw', PLAN_TABLES, async () => {
+    if (intent && (await isDone(intent))) return
     const stored = await readBatch(id)
     const before = unsavedBatches.get().get(id) ?? stored
     if (!before) return
@@ -99,6 +106,7 @@ async function write(id: string, change: (batch: Batch) => Batch): Promise<{ bef
     const wrong = newProblems(problemsIn(before), problemsIn(after))
     if (wrong.length > 0) throw new Unfit(wrong)
     await store(stored ?? null, after)
+    if (intent) await noteDone(intent)
     outcome = { before, after }
   })
   if (unsavedBatches.get().has(id)) keepUnsaved(id, null)
@@ -119,16 +127,21 @@ async function restore(id: string, to: Batch, from: Batch): Promise<Applied> {
 }
 
 /** Changes a batch and remembers how to take it back. What does not fit is told; a refused write is kept on the page. */
-export async function editBatch(shown: Batch, label: string, change: (batch: Batch) => Batch): Promise<Saving> {
+export async function editBatch(
+  shown: Batch,
+  label: string,
+  change: (batch: Batch) => Batch,
+  intent: string | null = null,
+): Promise<Saving> {
   const goesOn = isContinuing()
   const edit = saving(
     async () => {
-      const done = await write(shown.id, change)
+      const done = await write(shown.id, change, intent)
       if (done)
         rememberChange({ key: shown.id, label, ...done, apply: (to, from) => restore(shown.id, to, from) }, goesOn)
     },
     // What is kept on the page already holds the change.
-    () => write(shown.id, batch => batch),
+    () => write(shown.id, batch => batch, intent),
   )
   const outcome = await whileWritten(edit)
   const [refused] = outcome.problems
@@ -137,10 +150,10 @@ export async function editBatch(shown: Batch, label: string, change: (batch: Bat
 }
 
 /** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
-export async function finishEdit(before: Batch, after: Batch): Promise<void> {
+export async function finishEdit(before: Batch, after: Batch, intent: string): Promise<void> {
   const stored = await readBatch(before.id)
   const finished = stored && takeBack(stored, after, before, COUNTED)
-  if (finished) await saving(() => write(before.id, now => takeBack(now, after, before, COUNTED) ?? now))
+  if (finished) await saving(() => write(before.id, now => takeBack(now, after, before, COUNTED) ?? now, intent))
 }
 
 /** A batch that begins here. */

@@ -10,6 +10,7 @@ import { type Recipe, recipeSchema } from '../core/shop/recipe'
 import { isThere } from '../core/shop/there'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { db } from './database'
+import { isDone, noteDone } from './done'
 import { type Applied, remember, rememberChange } from './history'
 import { restShop } from './rest-shop'
 import { fitting, fittingChange, saving } from './save-state'
@@ -19,9 +20,10 @@ import { followShop, PLAN_TABLES } from './write-batches'
 export async function saveShop(
   change: (shop: Workshop) => Workshop,
   label = 'Change in the Workshop',
+  intent: string | null = null,
 ): Promise<Saving> {
   const goesOn = isContinuing()
-  const written = await writeShop(change)
+  const written = await writeShop(change, intent)
   if (written.outcome.saved && written.states)
     rememberChange({ key: 'shop', label, ...written.states, apply: async (to, from) => restoreShop(to, from) }, goesOn)
   return written.outcome
@@ -29,27 +31,33 @@ export async function saveShop(
 
 async function restoreShop(to: Workshop, from: Workshop): Promise<Applied> {
   let clash = false
-  const ended = restShop(now => takeBack(now, to, from) ?? now)
+  const { intent, end } = restShop(now => takeBack(now, to, from) ?? now)
   const { outcome } = await writeShop(now => {
     const restored = takeBack(now, to, from)
     clash = restored === null
     return restored ?? now
-  })
-  ended(outcome.saved && !clash)
+  }, intent)
+  end(outcome.saved && !clash)
   return clash ? 'changed-elsewhere' : outcome.saved ? 'done' : 'refused'
 }
 
-async function writeShop(change: (shop: Workshop) => Workshop): Promise<{
+/** Changes the settings, and notes that what was put down is done; nothing where it was done before. */
+async function writeShop(
+  change: (shop: Workshop) => Workshop,
+  intent: string | null,
+): Promise<{
   readonly outcome: Saving
   readonly states: { readonly before: Workshop; readonly after: Workshop } | null
 }> {
   let states: { before: Workshop; after: Workshop } | null = null
   const outcome = await saving(() =>
     db.transaction('rw', PLAN_TABLES, async () => {
+      if (intent && (await isDone(intent))) return
       const now = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
       const after = fittingChange(workshopSchema, now, change(now))
       await db.shop.put(after)
       await followShop(now, after)
+      if (intent) await noteDone(intent)
       states = { before: now, after }
     }),
   )
@@ -57,9 +65,9 @@ async function writeShop(change: (shop: Workshop) => Workshop): Promise<{
 }
 
 /** Writes a change that an earlier page did not come to write, unless the same part has changed since. */
-export async function finishShop(before: Workshop, after: Workshop): Promise<void> {
+export async function finishShop(before: Workshop, after: Workshop, intent: string): Promise<void> {
   const stored = await db.shop.get('shop')
-  if (stored && takeBack(stored, after, before)) await writeShop(now => takeBack(now, after, before) ?? now)
+  if (stored && takeBack(stored, after, before)) await writeShop(now => takeBack(now, after, before) ?? now, intent)
 }
 
 /** A table of records by their ids. */

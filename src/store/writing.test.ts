@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { gradeOf, trayOf } from '../testing/tray'
+import { gradeOf, groupOf, trayOf } from '../testing/tray'
 import { db } from './database'
 
 /** Whether what writes can be fetched: not while the server is stopped. */
@@ -118,16 +118,56 @@ describe('before what writes is here', () => {
   })
 })
 
-describe('a change of what was changed a moment before, which the page does not show yet', () => {
-  /** The page goes before its last change is written: what it put down is there, and the store as it was. */
-  const goneWith = async (rested: Readonly<Record<string, string>>) => {
-    await newPage()
-    for (const [key, text] of Object.entries(rested)) localStorage.setItem(key, text)
-    const { finishUnfinished } = await import('./unfinished')
-    await finishUnfinished()
-    expect(Object.keys(localStorage)).toEqual([])
-  }
+/** The page goes while something rests: the next one finds it. */
+async function goneWith(rested: Readonly<Record<string, string>>) {
+  await newPage()
+  for (const [key, text] of Object.entries(rested)) localStorage.setItem(key, text)
+  const { finishUnfinished } = await import('./unfinished')
+  await finishUnfinished()
+  expect(Object.keys(localStorage)).toEqual([])
+}
 
+/** The page went before its last change was written: the store is as it was. */
+const neverMade = (): PromiseLike<unknown> => db.meta.where('key').startsWith('done ').delete()
+
+describe('a change that was made as its page went, and still rests', () => {
+  test('is not made twice: a steel that was added to a batch stands there once', async () => {
+    const { page, batch } = await pageWith('w7')
+    const adding = page.editBatch(batch, 'Add a steel', now => ({
+      ...now,
+      groups: [...now.groups, { ...groupOf(now), id: crypto.randomUUID() }],
+    }))
+    const rested = { ...localStorage }
+    await adding
+    await goneWith(rested)
+    expect((await db.batches.get('w7'))?.groups).toHaveLength(2)
+  })
+
+  test('is not made twice: a check of the tester counts once', async () => {
+    const page = await newPage()
+    page.shownShop.set(DEFAULT_WORKSHOP)
+    await db.shop.put(DEFAULT_WORKSHOP)
+    const adding = page.saveShop(shop => ({
+      ...shop,
+      tester: {
+        ...shop.tester,
+        checks: [...shop.tester.checks, { id: crypto.randomUUID(), blockId: 'block', at: null, readings: [60.1] }],
+      },
+    }))
+    const rested = { ...localStorage }
+    await adding
+    await goneWith(rested)
+    expect((await db.shop.get('shop'))?.tester.checks).toHaveLength(1)
+  })
+
+  test('is known as made only while it rests', async () => {
+    const { page, batch } = await pageWith('w8')
+    for (const note of ['a', 'b', 'c']) await page.editBatch(batch, 'Note', noted(note))
+    expect(await db.meta.where('key').startsWith('done ').count()).toBe(1)
+  })
+})
+
+describe('a change of what was changed a moment before, which the page does not show yet', () => {
   test('is finished by the next page: of a batch', async () => {
     const { page, batch, note } = await pageWith('w6')
     await page.editBatch(batch, 'Note', noted('one'))
@@ -137,6 +177,7 @@ describe('a change of what was changed a moment before, which the page does not 
     await second
     if (stored) await db.batches.put(stored)
     expect(await note()).toBe('one')
+    await neverMade()
     await goneWith(rested)
     expect(await note()).toBe('two')
   })
@@ -152,6 +193,7 @@ describe('a change of what was changed a moment before, which the page does not 
     const rested = { ...localStorage }
     await second
     await db.shop.put({ ...was, name: 'One' })
+    await neverMade()
     await goneWith(rested)
     expect((await db.shop.get('shop'))?.name).toBe('Two')
   })
@@ -165,6 +207,7 @@ describe('a change of what was changed a moment before, which the page does not 
     const rested = { ...localStorage }
     await second
     await db.shop.put({ ...DEFAULT_WORKSHOP, roomC: 20 })
+    await neverMade()
     await goneWith(rested)
     expect((await db.shop.get('shop'))?.roomC).toBe(25)
   })
