@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { testBrowser } from './scripts/browser.mjs'
 
 const PORT = 4399
 
@@ -19,7 +20,7 @@ export default defineConfig({
     // Each test has a browser of its own, which would lay the whole application down for itself; what is about that lets it in.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: testBrowser(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { browserWithCamera } from './camera'
 import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
 
 test('fourteen blades are read by keyboard alone, and one reading is taken out and put back', async ({ page }) => {
@@ -270,7 +271,7 @@ test('a browser that was emptied asks what to begin with, and reads a saved file
   })
   await expect(page.getByRole('alert')).toBeVisible()
   await page.getByLabel('Workshop file').setInputFiles(file)
-  await expect(page.getByText(/: 1 batches, 2 blades/)).toBeVisible()
+  await expect(page.getByText(/: 1 batch, 2 blades/)).toBeVisible()
   await page.getByRole('button', { name: 'Read it back' }).click()
   await expect(page.getByText('Tern knives').filter({ visible: true }).first()).toBeVisible()
   // One who says that it is to be the demo is not asked again.
@@ -415,6 +416,32 @@ test('a recipe is carried to another browser as a picture of its code, and is th
   await expect(other.getByText(/It is in the log now/)).toBeVisible()
   await other.getByRole('link', { name: 'Open it' }).click()
   await expect(other.getByRole('heading', { level: 1 })).toContainText(name.trim().split(',')[0] ?? '')
+})
+
+test('a recipe is carried to another browser by its camera; where there is none that is said', async ({
+  page,
+}, info) => {
+  await page.goto('/recipes')
+  await page.getByRole('link', { name: 'Open the map' }).first().click()
+  await page.getByRole('button', { name: 'As a code' }).click()
+  const code = page.getByRole('img', { name: /^Code of/ })
+  await expect(code).toBeVisible()
+  const other = await browserWithCamera(page, await code.screenshot(), info)
+  const there = await other.newPage({ baseURL: new URL(page.url()).origin })
+  await startEmpty(there)
+  await there.goto('/workshop')
+  await there.getByRole('button', { name: 'Read a code …' }).click()
+  await there.getByRole('button', { name: 'By camera' }).click()
+  await expect(there.getByText(/^The recipe “/)).toBeVisible()
+  await expect(there.getByRole('button', { name: 'By camera' })).toBeVisible()
+  await there.getByRole('button', { name: 'Take it' }).click()
+  await expect(there.getByText(/It is in the log now/)).toBeVisible()
+  await other.close()
+
+  await page.goto('/workshop')
+  await page.getByRole('button', { name: 'Read a code …' }).click()
+  await page.getByRole('button', { name: 'By camera' }).click()
+  await expect(page.getByText(/camera/).filter({ hasText: /picture/ })).toBeVisible()
 })
 
 test('a change made before what saves could be fetched stays, is said, and is saved by the next page', async ({

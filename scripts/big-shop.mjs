@@ -5,7 +5,7 @@ import { loadCore } from './load-core.mjs'
 const [, , file = 'big-shop.json', batches = '2000'] = process.argv
 const core = await loadCore()
 const { makeBigShop } = await core.load('/src/testing/big-shop.ts')
-const { exportText } = await core.load('/src/core/files/exchange.ts')
+const { exportText } = await core.load('/src/core/files/write-exchange.ts')
 const now = new Date()
 const data = makeBigShop(Number(batches), 20260, now)
 const text = exportText(data, now.toISOString())

@@ -6,12 +6,13 @@ import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { chromium } from '@playwright/test'
 import { omit } from 'zod/mini'
+import { testBrowser } from './browser.mjs'
 import { loadCore } from './load-core.mjs'
 import { freePort } from './ports.mjs'
 import { serve } from './serve.mjs'
 
 const KILLS = Number(process.argv[2] ?? 100)
-const EXECUTABLE = process.env.CHROMIUM ?? '/usr/bin/chromium'
+const EXECUTABLE = testBrowser()
 const NOTE = 'Note: whom the blades are for, or anything else'
 process.env.TAWNY_DEMO = 'on'
 

@@ -4,9 +4,10 @@
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { ROOT } from './bootstrap.mjs'
+import { testBrowser } from './browser.mjs'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4330'
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
+const browser = await chromium.launch({ executablePath: testBrowser(), args: ['--no-sandbox', '--disable-gpu'] })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
 const shoot = async name => {
   await page.waitForLoadState('networkidle')

@@ -2,10 +2,11 @@
 import { execFileSync, spawn } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { bin, ensurePackages, ROOT, run } from './bootstrap.mjs'
+import { CHROMIUM, HEADLESS_SHELL } from './browser.mjs'
 
 /** Debian's Chromium drives the browser tests; nothing is downloaded past the package registries. */
 function ensureChromium() {
-  if (existsSync('/usr/bin/chromium')) return
+  if (existsSync(HEADLESS_SHELL)) return
   console.log('Installing Chromium from Debian …')
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = args =>
@@ -13,8 +14,13 @@ function ensureChromium() {
       stdio: 'inherit',
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     })
-  apt(['update'])
-  apt(['install', '-y', '--no-install-recommends', 'chromium'])
+  try {
+    apt(['update'])
+    apt(['install', '-y', '--no-install-recommends', 'chromium-headless-shell'])
+  } catch (error) {
+    if (!existsSync(CHROMIUM)) throw error
+    console.log('It cannot be installed: the tests drive the whole Chromium that is here, which takes longer.')
+  }
 }
 
 const step = (name, command, args) => {

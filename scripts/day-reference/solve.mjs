@@ -4,6 +4,7 @@ import fs from 'node:fs'
 import http from 'node:http'
 import path from 'node:path'
 import { chromium } from '@playwright/test'
+import { testBrowser } from '../browser.mjs'
 import { loadCore } from '../load-core.mjs'
 
 const seconds = Number(process.argv[2] ?? 60)
@@ -30,7 +31,7 @@ const server = http
   .listen(0, '127.0.0.1')
 await new Promise(resolve => server.once('listening', resolve))
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: testBrowser(),
   args: ['--no-sandbox'],
 })
 const page = await browser.newPage()

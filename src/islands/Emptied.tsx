@@ -1,3 +1,4 @@
+import { openedWords } from '../words/files'
 import { useWorkshopFile } from './workshop/use-workshop-file'
 import { WorkshopFileButton, WorkshopFileProgress } from './workshop/WorkshopFile'
 
@@ -19,10 +20,7 @@ export default function Emptied({ onGoOn }: Props) {
       </p>
       {opened && !doing ? (
         <div role="status" className="border border-rule-strong p-4">
-          <p className="mb-3">
-            {opened.shopName}, saved {opened.exportedAt.slice(0, 10)}: {opened.counts.batches} batches,{' '}
-            {opened.counts.blades} blades, {opened.counts.readings} readings, {opened.counts.runs} runs.
-          </p>
+          <p className="mb-3">{openedWords(opened)}</p>
           <div className="flex flex-wrap gap-2">
             <button
               type="button"

@@ -1,10 +1,11 @@
 import { problem } from '../core/codes/problem'
 import { fail } from '../core/codes/result'
+import { UNTOLD } from '../core/files/pieces'
 import { dropFolder, noteBackUp, pickedFolder, pickFolder } from '../store/back-up-folder'
 import { backUpInto, folderOf } from '../store/back-ups'
 import { noteSaved } from '../store/keeping'
 import { unsavedBatches } from '../store/unsaved-batches'
-import { startFiles } from '../workers/files-client'
+import { startFilesTask } from '../workers/files-client'
 import { wholeFile } from './save-everything'
 
 /** Whether this browser can write into a folder of the disk at all. */
@@ -12,12 +13,7 @@ export const canBackUp = (): boolean => window.showDirectoryPicker !== undefined
 
 /** Opens a back-up in the worker as a restore would, and stores nothing. */
 async function isReadable(file: Blob): Promise<boolean> {
-  const { door, broken, stop } = startFiles()
-  try {
-    return (await Promise.race([door.open(file), broken])).ok
-  } finally {
-    stop()
-  }
+  return startFilesTask(UNTOLD, async door => (await door.open(file)).ok).done
 }
 
 /**
@@ -35,7 +31,7 @@ export async function backUp({ ask }: { readonly ask: boolean }): Promise<void> 
     if (allowed !== undefined && allowed !== 'granted')
       return void (await noteBackUp({ trouble: problem('back-up-not-allowed', { folder: handle.name }) }))
     const now = new Date()
-    const whole = await wholeFile([...unsavedBatches.get().values()], now.toISOString()).catch(() => null)
+    const whole = await wholeFile([...unsavedBatches.get().values()], now.toISOString()).done.catch(() => null)
     const made = whole
       ? await backUpInto(folderOf(handle), whole, now, isReadable)
       : fail('back-up-failed', { what: '' })

@@ -1,4 +1,6 @@
-import { exportText } from '../core/files/exchange'
+import type { ToldShare } from '../core/files/pieces'
+import { UNTOLD } from '../core/files/pieces'
+import { exportText } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { readAll, withUnsaved } from '../store/backup'
@@ -6,19 +8,17 @@ import { noteSaved } from '../store/keeping'
 import { emptyData } from '../store/seed'
 import { unsavedBatches } from '../store/unsaved-batches'
 import { toast } from '../ui/toast'
-import { startFiles } from '../workers/files-client'
+import { startFilesTask } from '../workers/files-client'
+import type { Task } from '../workers/open-worker'
 import { download } from './download'
+import { makingFile } from './making-file'
 
 /** Everything as a file, made in its worker; where that cannot be loaded, on the page itself. */
-export async function wholeFile(unsaved: readonly Batch[], now: string): Promise<Blob> {
-  const { door, broken, stop } = startFiles()
-  try {
-    return await Promise.race([door.save(unsaved, now), broken])
-  } catch {
-    return new Blob([exportText(withUnsaved(await readAll(), unsaved), now)], { type: 'application/json' })
-  } finally {
-    stop()
-  }
+export function wholeFile(unsaved: readonly Batch[], now: string, told: ToldShare = UNTOLD): Task<Blob> {
+  const task = startFilesTask(told, (door, share) => door.save(unsaved, now, share))
+  const onThePage = async () =>
+    new Blob([exportText(withUnsaved(await readAll(), unsaved), now)], { type: 'application/json' })
+  return { ...task, done: task.done.catch(onThePage) }
 }
 
 /** The whole workshop as one file, with what could not be stored included. */
@@ -26,11 +26,14 @@ export async function saveEverything() {
   const now = new Date().toISOString()
   const unsaved = [...unsavedBatches.get().values()]
   const name = `tawny-ember-${now.slice(0, 10)}.json`
-  const whole = await wholeFile(unsaved, now).catch(() => null)
-  if (whole) {
+  try {
+    const whole = await makingFile(name, told => wholeFile(unsaved, now, told))
+    if (!whole) return
     download(name, 'application/json', whole)
     await noteSaved(now)
     return
+  } catch {
+    // Nothing that is stored can be read.
   }
   // Where storage cannot be read at all, what is on the page is still worth keeping; but it is no backup, and it is said.
   toast('The stored data cannot be read: this file holds only what is unsaved on this page. Keep your older files.', {

@@ -1,15 +1,15 @@
 import { toast } from '../ui/toast'
-import { startFiles } from '../workers/files-client'
+import { startFilesTask } from '../workers/files-client'
 import { download } from './download'
+import { makingFile } from './making-file'
 
 /** Every reading or every blade as CSV, made in the worker of files from the log as it is now. */
 export async function saveTable(of: 'readings' | 'blades') {
-  const { door, broken, stop } = startFiles()
+  const name = `${of}.csv`
   try {
-    download(`${of}.csv`, 'text/csv', await Promise.race([door.table(of), broken]))
+    const table = await makingFile(name, told => startFilesTask(told, (door, share) => door.table(of, share)))
+    if (table) download(name, 'text/csv', table)
   } catch {
     toast('The table could not be made: the stored data cannot be read now. Load the page anew and try again.')
-  } finally {
-    stop()
   }
 }

@@ -1,6 +1,7 @@
 import type { Saving } from '../core/codes/result'
 import { type Adoption, adopt } from '../core/files/adopt'
 import type { WorkshopData } from '../core/files/exchange'
+import { rowsTold, TABLES, type Table, type ToldShare, UNTOLD } from '../core/files/pieces'
 import type { Batch } from '../core/shop/batch'
 import { partBatch, withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -10,36 +11,35 @@ import { forgetHistory } from './history'
 import { forgetAnswers } from './kept-answers'
 import { saving } from './save-state'
 import { emptyData, newWorkshop } from './seed'
-import { allTables, putRecords } from './tables'
+import { allTables, putRecords, storedIn } from './tables'
 
-async function readTables(): Promise<WorkshopData> {
-  return {
-    shop: (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP,
-    batches: await db.batches.toArray(),
-    blades: await db.blades.toArray(),
-    readings: await db.readings.toArray(),
-    recipes: await db.recipes.toArray(),
-    runs: await db.runs.toArray(),
-    grades: await db.ownGrades.toArray(),
-    logs: await db.logs.toArray(),
-    pictures: await db.pictures.toArray(),
+async function readTables(told: ToldShare = UNTOLD): Promise<WorkshopData> {
+  const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+  const counts = await Promise.all(TABLES.map(table => storedIn(table).count()))
+  const doneRows = rowsTold(
+    counts.reduce((sum, count) => sum + count, 0),
+    told,
+  )
+  const tables: Partial<Record<Table, unknown[]>> = {}
+  for (const table of TABLES) {
+    const rows = await storedIn(table).toArray()
+    tables[table] = rows
+    doneRows(rows.length)
   }
+  return { shop, ...(tables as Omit<WorkshopData, 'shop'>) }
 }
 
 /** Everything stored, in one consistent read. */
-export const readAll = (): Promise<WorkshopData> => db.transaction('r', allTables(), readTables)
+export const readAll = (told: ToldShare = UNTOLD): Promise<WorkshopData> =>
+  db.transaction('r', allTables(), () => readTables(told))
 
 /** Puts data in the place of everything stored; in one transaction or not at all. */
-export const replaceAll = async (data: WorkshopData): Promise<Saving> => {
+export const replaceAll = async (data: WorkshopData, told: ToldShare = UNTOLD): Promise<Saving> => {
   const outcome = await saving(() =>
     db.transaction('rw', allTables(), async () => {
-      await Promise.all(
-        [db.batches, db.blades, db.readings, db.recipes, db.runs, db.ownGrades, db.logs, db.pictures].map(table =>
-          table.clear(),
-        ),
-      )
+      await Promise.all(TABLES.map(table => storedIn(table).clear()))
       await db.shop.put(data.shop)
-      await putRecords(data)
+      await putRecords(data, told)
       forgetHistory()
     }),
   )
@@ -48,7 +48,7 @@ export const replaceAll = async (data: WorkshopData): Promise<Saving> => {
 }
 
 /** Adds what is new or has gone further than what is here; in one transaction or not at all. Null where it was refused. */
-export async function addAll(file: WorkshopData): Promise<Adoption | null> {
+export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Promise<Adoption | null> {
   let adoption: Adoption | null = null
   const { saved } = await saving(() =>
     db.transaction('rw', allTables(), async () => {
@@ -60,7 +60,7 @@ export async function addAll(file: WorkshopData): Promise<Adoption | null> {
       const taken = new Set(batches.map(batch => batch.id))
       // A sheet that is here stays as it is: what is planned from it carries its own copy.
       const sheets = new Set(here.grades.map(grade => grade.id))
-      await putRecords({
+      const further = {
         ...data,
         batches,
         // Blades go with their batch: of one that has gone further here they stay as they are.
@@ -72,7 +72,8 @@ export async function addAll(file: WorkshopData): Promise<Adoption | null> {
         // A log only grows, while its controller is listened to; what was said of it here stays.
         logs: furtherOf(here.logs, data.logs, log => log.points.length),
         pictures: furtherOf(here.pictures, data.pictures, picture => (picture.deletedAt ? 1 : 0)),
-      })
+      }
+      await putRecords(further, told)
     }),
   )
   return saved ? adoption : null

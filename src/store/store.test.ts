@@ -356,6 +356,18 @@ describe('the whole workshop', () => {
       expect([...back[table]].sort(byId)).toEqual([...demo[table]].sort(byId))
   })
 
+  it('tells how much of it is stored and read, to the end', async () => {
+    const heard: Record<'stored' | 'read' | 'added', number[]> = { stored: [], read: [], added: [] }
+    await replaceAll(demo, share => heard.stored.push(share))
+    await readAll(share => heard.read.push(share))
+    await addAll({ ...demo, batches: demo.batches.map(b => ({ ...b, rev: b.rev + 1 })) }, s => heard.added.push(s))
+    for (const shares of Object.values(heard)) {
+      expect(shares.length).toBeGreaterThan(1)
+      expect(shares).toEqual([...shares].sort((a, b) => a - b))
+      expect(shares.at(-1)).toBe(1)
+    }
+  })
+
   it('adds without losing what is there', async () => {
     await addBatch(fresh('mine'))
     await addAll(demo)

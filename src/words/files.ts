@@ -3,6 +3,20 @@ import type { Carried } from '../core/files/code'
 import type { LooseEnd } from '../core/files/loose-ends'
 import { counted, listOf } from './lists'
 
+/** What a workshop file holds, before anything of it is stored. */
+export const openedWords = ({ shopName, exportedAt, counts }: Opened): string =>
+  `${shopName}, saved ${exportedAt.slice(0, 10)}: ${counted(counts.batches, 'batch', 'batches')}, ${counted(counts.blades, 'blade')}, ${counted(counts.readings, 'reading')}, ${counted(counts.recipes, 'recipe')}, ${counted(counts.runs, 'run')}.`
+
+interface Opened {
+  readonly shopName: string
+  readonly exportedAt: string
+  readonly counts: Readonly<Record<'batches' | 'blades' | 'readings' | 'recipes' | 'runs', number>>
+}
+
+/** What was read in of a workshop file. */
+export const readInWords = ({ batches, readings }: Pick<Opened['counts'], 'batches' | 'readings'>): string =>
+  `${counted(batches, 'batch', 'batches')} and ${counted(readings, 'reading')} read in.`
+
 /** Something that points nowhere, said by its name, with what to do. */
 export function looseEndWords(end: LooseEnd): string {
   switch (end.kind) {

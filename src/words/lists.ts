@@ -14,7 +14,14 @@ export const listOf = (items: readonly string[]): string =>
  * A number with its noun, singular or plural.
  * @example counted(1, 'blade') // '1 blade'
  */
-export const counted = (n: number, noun: string, plural = `${noun}s`): string => `${n} ${n === 1 ? noun : plural}`
+export const counted = (n: number, noun: string, plural = `${noun}s`): string =>
+  `${grouped(n)} ${n === 1 ? noun : plural}`
+
+/**
+ * A whole number, its thousands set apart from ten thousand on.
+ * @example grouped(101509) // '101,509'
+ */
+export const grouped = (n: number): string => (n < 10_000 ? String(n) : String(n).replace(/\B(?=(\d{3})+$)/g, ','))
 
 /**
  * Marks in as few words as can be: three or more in a row of a letter are drawn together.

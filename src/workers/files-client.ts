@@ -1,13 +1,21 @@
 import type { Remote } from 'comlink'
 import { fail, type Result } from '../core/codes/result'
+import type { ToldShare } from '../core/files/pieces'
 import type { FilesDoor } from './files.worker'
-import { type OpenWorker, openWorker } from './open-worker'
+import { type OpenWorker, openWorker, startTask, type Task } from './open-worker'
 
 /** Workshop files are read and written in a worker of their own: the page stays free, and stopping it leaves nothing half done. */
 export type FilesWorker = OpenWorker<FilesDoor>
 
-export const startFiles = (): FilesWorker =>
-  openWorker(new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }))
+export const startFiles = (): FilesWorker => openWorker(filesWorker())
+
+const filesWorker = () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' })
+
+/** One task of a worker of files, which ends with it; `told` hears the share done. */
+export const startFilesTask = <T>(
+  told: ToldShare,
+  run: (door: Remote<FilesDoor>, told: ToldShare) => Promise<T>,
+): Task<T> => startTask<FilesDoor, T>(filesWorker(), told, run)
 
 /** A list of readings or a drawing is small: what takes longer is none, s. */
 const MOST_S = 20

@@ -4,7 +4,7 @@ import { ok, type Result } from '../core/codes/result'
 import type { Adoption } from '../core/files/adopt'
 import { bladesCsv } from '../core/files/blades-csv'
 import { decodeText } from '../core/files/encoding'
-import { type Exchange, exportText, parseExchange } from '../core/files/exchange'
+import type { Exchange } from '../core/files/exchange'
 import { type LooseEnd, looseEndsOf } from '../core/files/loose-ends'
 import {
   matchColumns,
@@ -17,8 +17,11 @@ import {
 } from '../core/files/old-records'
 import { batchesOfRecords, batchKeyOf, recordsAsData } from '../core/files/old-records-data'
 import type { ImportedOutline } from '../core/files/outline/import-outline'
+import type { ToldShare } from '../core/files/pieces'
+import { parseExchange } from '../core/files/read-exchange'
 import { readingsCsv } from '../core/files/readings-csv'
 import { importReadings, type ReadingsImport } from '../core/files/readings-import'
+import { exportPieces } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
 import type { Stage } from '../core/shop/route'
 import { gradesWith } from '../core/steel/grades'
@@ -67,8 +70,8 @@ const refused = (): Stored<never> => ({ problem: saveTrouble.get()?.problem ?? n
 
 const door = {
   /** Reads a workshop file and checks all of it; nothing is stored yet. */
-  open: async (file: Blob): Promise<Result<OpenedFile>> => {
-    const parsed = parseExchange(await textOf(file))
+  open: async (file: Blob, told?: ToldShare): Promise<Result<OpenedFile>> => {
+    const parsed = parseExchange(await textOf(file), told)
     if (!parsed.ok) return parsed
     opened = parsed.value
     const { shop, exportedAt, batches, blades, readings, recipes, runs } = opened
@@ -81,12 +84,12 @@ const door = {
     }
     return ok({ shopName: shop.name, exportedAt, counts, looseEnds: looseEndsOf(opened) })
   },
-  add: async (): Promise<Stored<Omit<Adoption, 'data'>>> => {
-    const adopted = opened && (await addAll(opened))
+  add: async (told: ToldShare): Promise<Stored<Omit<Adoption, 'data'>>> => {
+    const adopted = opened && (await addAll(opened, told))
     return adopted ? { stored: { ovens: adopted.ovens, serials: adopted.serials } } : refused()
   },
-  replace: async (): Promise<Stored<true>> =>
-    opened && (await replaceAll(opened)).saved ? { stored: true } : refused(),
+  replace: async (told: ToldShare): Promise<Stored<true>> =>
+    opened && (await replaceAll(opened, told)).saved ? { stored: true } : refused(),
   /** Reads a table of old notes and keeps it here: what its columns seem to hold, and how its figures seem to be meant. */
   openRecords: async (file: Blob): Promise<Result<OpenedRecords>> => {
     const table = readTable(await textOf(file))
@@ -113,6 +116,7 @@ const door = {
   addRecords: async (
     columns: RecordColumns,
     units: RecordUnits,
+    told: ToldShare,
   ): Promise<Stored<{ readonly batches: number; readonly blades: number; readonly known: number }>> => {
     const here = await readAll()
     const read = oldRecords(recordRows, columns, units, gradesWith(here.grades))
@@ -127,7 +131,7 @@ const door = {
       blades: data.blades.filter(({ batchId }) => fresh.has(batchId)),
       readings: data.readings.filter(({ batchId }) => fresh.has(batchId)),
     }
-    if (!(await addAll(added))) return refused()
+    if (!(await addAll(added, told))) return refused()
     const [batches, blades] = [added.batches.length, added.blades.length]
     return { stored: { batches, blades, known: data.batches.length - batches } }
   },
@@ -140,16 +144,19 @@ const door = {
     return importOutline(name, await textOf(file))
   },
   /** Every reading, or every blade, of the log as it is stored now, as CSV. */
-  table: async (of: 'readings' | 'blades'): Promise<Blob> => {
-    const data = await readAll()
+  table: async (of: 'readings' | 'blades', told: ToldShare): Promise<Blob> => {
+    const data = await readAll(told)
     const batches = batchesOf(data)
     const { readings, shop } = data
     const text = of === 'readings' ? readingsCsv(readings, batches) : bladesCsv(batches, readings, shop.tester)
     return new Blob([text], { type: 'text/csv' })
   },
   /** Everything stored as a workshop file, with what could not be stored. */
-  save: async (unsaved: readonly Batch[], exportedAt: string): Promise<Blob> =>
-    new Blob([exportText(withUnsaved(await readAll(), unsaved), exportedAt)], { type: 'application/json' }),
+  save: async (unsaved: readonly Batch[], exportedAt: string, told: ToldShare): Promise<Blob> => {
+    // It is read and then written: half of the way each.
+    const data = withUnsaved(await readAll(share => told(share / 2)), unsaved)
+    return new Blob([...exportPieces(data, exportedAt, share => told((1 + share) / 2))], { type: 'application/json' })
+  },
 }
 
 export type FilesDoor = typeof door

@@ -1,5 +1,6 @@
 import { nextSerials } from '../shop/serial'
-import { NO_ORIGIN, type WorkshopData } from './exchange'
+import type { WorkshopData } from './exchange'
+import { NO_ORIGIN } from './read-exchange'
 
 /** What had to be called otherwise so that nothing of one workshop is taken for something of another. */
 export interface Adoption {

@@ -2,8 +2,10 @@ import Ajv2020 from 'ajv/dist/2020'
 import addFormats from 'ajv-formats'
 import { describe, expect, it } from 'vitest'
 import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
-import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
+import { EXCHANGE_VERSION } from './exchange'
 import { exchangeJsonSchema } from './exchange-schema'
+import { parseExchange } from './read-exchange'
+import { exportText } from './write-exchange'
 
 // Held against a validator of JSON Schema 2020-12 that others wrote.
 const ajv = addFormats(new Ajv2020({ strict: false, allErrors: true }))

@@ -5,12 +5,17 @@ import { makeDemoWorkshop } from '../../simulators/demo/make-demo'
 import { refusalOf } from '../../testing/tray'
 import { bladesOf } from '../job/tray'
 import { withBlades } from '../shop/batch-records'
-import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
+import type { Reading } from '../shop/reading'
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type Exchange } from './exchange'
+import { parseExchange } from './read-exchange'
 import { readingsCsv } from './readings-csv'
+import { exportPieces, exportText } from './write-exchange'
 
 const NOW = new Date('2026-06-15T12:00:00.000Z')
 const demo = makeDemoWorkshop(7, NOW)
 const text = exportText(demo, NOW.toISOString())
+const manyReadings = (count: number): Exchange['readings'] =>
+  Array.from({ length: count }, (_, i) => ({ ...(demo.readings[i % demo.readings.length] as Reading), id: `r${i}` }))
 const code = (given: string) => {
   const result = parseExchange(given)
   return result.ok ? 'ok' : result.problems[0]?.code
@@ -38,6 +43,34 @@ describe('the workshop file', () => {
   it('names the place of the damage', () => {
     const result = parseExchange(text.replace('"rev": 1', '"rev": -1'))
     expect(refusalOf(result)).toMatch(/batches\.0\.rev must be at least 0/)
+  })
+
+  it('is JSON as any writer would indent it, of any number of rows', () => {
+    for (const data of [demo, { ...demo, runs: [], readings: manyReadings(2001) }]) {
+      const { shop, batches, blades, readings, recipes, runs, grades, logs, pictures } = data
+      const head = { format: EXCHANGE_FORMAT, version: EXCHANGE_VERSION, exportedAt: NOW.toISOString() }
+      const whole = { ...head, shop, batches, blades, readings, recipes, runs, grades, logs, pictures }
+      expect(exportText(data, NOW.toISOString())).toBe(`${JSON.stringify(whole, null, 1)}\n`)
+    }
+  })
+
+  it('tells how much of it is read and written, row by row, to the end', () => {
+    const long = { ...demo, readings: manyReadings(3000) }
+    const heard = { written: [] as number[], read: [] as number[] }
+    const pieces = [...exportPieces(long, NOW.toISOString(), share => heard.written.push(share))]
+    expect(parseExchange(pieces.join(''), share => heard.read.push(share)).ok).toBe(true)
+    for (const shares of [heard.written, heard.read]) {
+      // Three pieces of readings, and one at least of what else there is.
+      expect(shares.length).toBeGreaterThan(5)
+      expect(shares).toEqual([...shares].sort((a, b) => a - b))
+      expect(shares.at(-1)).toBe(1)
+      expect(shares[0]).toBeLessThan(0.1)
+    }
+  })
+
+  it('names the place of a damage in the third thousand of its rows', () => {
+    const damaged = { ...demo, readings: manyReadings(2500).map((one, i) => (i === 2400 ? { ...one, hrc: 900 } : one)) }
+    expect(refusalOf(parseExchange(exportText(damaged, NOW.toISOString())))).toMatch(/readings\.2400\.hrc/)
   })
 
   it('never throws, whatever it is given', () => {

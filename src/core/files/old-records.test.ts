@@ -3,7 +3,7 @@ import { GRADES } from '../../data/grades'
 import { observationsOf } from '../learn/observations'
 import { withBlades } from '../shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
-import { exchangeSchema, exportText } from './exchange'
+import { exchangeSchema } from './exchange'
 import {
   dateOf,
   matchColumns,
@@ -14,6 +14,7 @@ import {
   unitsOf,
 } from './old-records'
 import { recordsAsData } from './old-records-data'
+import { exportText } from './write-exchange'
 
 const NOTES = `Date;Job;Steel;Blade no;Thickness in;Austenitize °F;Soak min;Cryo;Temper 1;2nd temper;Rc;Notes
 3/14/2017;Dairy;AISI 440C;K1;0,125;1900;25;-110;350;350;59,5 60;wide tang

@@ -6,8 +6,10 @@ import { expectOk } from '../../testing/tray'
 import { runStateAt } from '../run/run-state'
 import { ROUTE_PARTS } from '../shop/route-parts'
 import type { Run } from '../shop/run'
-import { EXCHANGE_VERSION, exportText, parseExchange } from './exchange'
+import { EXCHANGE_VERSION } from './exchange'
 import { looseEndsOf } from './loose-ends'
+import { parseExchange } from './read-exchange'
+import { exportText } from './write-exchange'
 
 /** That no run lost a press, a step or its batch. */
 function expectRunsWhole(

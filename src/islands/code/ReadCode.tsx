@@ -80,7 +80,10 @@ function Camera({ onCode, onFail }: { onCode: (bytes: Uint8Array) => void; onFai
     let stream: MediaStream | null = null
     let isOver = false
     const begin = async () => {
-      const own = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } })
+      // A recipe's code has up to 177 squares a side: the usual 640 pixels would not tell them apart.
+      const own = await navigator.mediaDevices.getUserMedia({
+        video: { facingMode: 'environment', width: { ideal: 1920 }, height: { ideal: 1080 } },
+      })
       // The dialog may be gone by the time the camera is allowed.
       if (isOver) for (const track of own.getTracks()) track.stop()
       else if (video.current) {
@@ -102,7 +105,12 @@ function Camera({ onCode, onFail }: { onCode: (bytes: Uint8Array) => void; onFai
       for (const track of stream?.getTracks() ?? []) track.stop()
     }
   }, [])
-  return <video ref={video} muted playsInline className="w-full bg-soot" aria-label="What the camera sees" />
+  return (
+    <>
+      <p className="text-small">Hold the code still and upright, so that it fills most of the picture.</p>
+      <video ref={video} muted playsInline className="w-full bg-soot" aria-label="What the camera sees" />
+    </>
+  )
 }
 
 /** What a code carries, and its way into the log. */

@@ -2,7 +2,7 @@ import type { LooseEnd } from '../../core/files/loose-ends'
 import { clearAll, replaceAll } from '../../store/backup'
 import { Ask } from '../../ui/Ask'
 import { toast } from '../../ui/toast'
-import { looseEndWords } from '../../words/files'
+import { looseEndWords, openedWords } from '../../words/files'
 import { ReadCodeButton } from '../code/ReadCodeButton'
 import { saveEverything } from '../save-everything'
 import { saveTable } from '../save-table'
@@ -65,11 +65,7 @@ export default function DataKeeping() {
       <WorkshopFileProgress doing={doing} trouble={trouble} onStop={close} />
       {opened && !doing && (
         <div role="status" className="mt-3 border border-rule-strong p-4">
-          <p className="mb-3">
-            From {opened.shopName}, saved {opened.exportedAt.slice(0, 10)}: {opened.counts.batches} batches,{' '}
-            {opened.counts.blades} blades, {opened.counts.readings} readings, {opened.counts.recipes} recipes,{' '}
-            {opened.counts.runs} runs.
-          </p>
+          <p className="mb-3">From {openedWords(opened)}</p>
           <LooseEnds ends={opened.looseEnds} />
           <div className="flex flex-wrap gap-2">
             <button type="button" className="btn btn-ember" onClick={() => void add()}>

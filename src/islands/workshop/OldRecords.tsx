@@ -1,3 +1,4 @@
+import { proxy } from 'comlink'
 import { useEffect, useState } from 'react'
 import { problem } from '../../core/codes/problem'
 import { fail, type Result } from '../../core/codes/result'
@@ -51,7 +52,7 @@ function Matched({ opened: { worker, table }, onDone }: { opened: Opened; onDone
   const { head, lines } = table
   const [columns, setColumns] = useState(table.columns)
   const [units, setUnits] = useState(table.units)
-  const [isAdding, setAdding] = useState(false)
+  const [added, setAdded] = useState<number | null>(null)
   const [read, setRead] = useState<Result<ShownRecords>>()
   useEffect(() => {
     let isOld = false
@@ -61,9 +62,10 @@ function Matched({ opened: { worker, table }, onDone }: { opened: Opened; onDone
     }
   }, [worker, columns, units])
   const add = async () => {
-    setAdding(true)
-    const done = await Promise.race([worker.door.addRecords(columns, units), worker.broken]).catch(() => null)
-    setAdding(false)
+    setAdded(0)
+    const told = proxy((share: number) => setAdded(was => (was === null ? was : share)))
+    const done = await Promise.race([worker.door.addRecords(columns, units, told), worker.broken]).catch(() => null)
+    setAdded(null)
     if (done && 'stored' in done) {
       toast(addedRecordsWords(done.stored))
       onDone()
@@ -142,9 +144,9 @@ function Matched({ opened: { worker, table }, onDone }: { opened: Opened; onDone
         the predictions from then on.
       </p>
       {read?.ok && (
-        <button type="button" className="btn btn-ember" disabled={isAdding} onClick={() => void add()}>
-          {isAdding
-            ? 'Adding …'
+        <button type="button" className="btn btn-ember" disabled={added !== null} onClick={() => void add()}>
+          {added !== null
+            ? `Adding … ${Math.floor(added * 100)} %`
             : `Add ${counted(read.value.blades, 'blade')} in ${counted(read.value.batches, 'batch', 'batches')}`}
         </button>
       )}

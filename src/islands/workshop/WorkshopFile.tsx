@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import type { Doing } from './use-workshop-file'
 
 interface ButtonProps {
   readonly className: string
@@ -50,7 +51,7 @@ const DOING = {
 } as const
 
 interface ProgressProps {
-  readonly doing: keyof typeof DOING | null
+  readonly doing: Doing | null
   readonly trouble: string | null
   readonly onStop: () => void
 }
@@ -65,12 +66,14 @@ export function WorkshopFileProgress({ doing, trouble, onStop }: ProgressProps) 
         </p>
       )}
       {doing && (
-        <p role="status" className="mt-3 flex flex-wrap items-center gap-3">
-          {DOING[doing]}
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          <p role="status">{DOING[doing.what]}</p>
+          <progress className="w-60" max={1} value={doing.share ?? undefined} aria-label={DOING[doing.what]} />
+          {doing.share !== null && <span className="text-small">{Math.floor(doing.share * 100)} %</span>}
           <button type="button" className="btn" onClick={onStop}>
             Stop
           </button>
-        </p>
+        </div>
       )}
     </>
   )

@@ -1,9 +1,11 @@
+import { proxy } from 'comlink'
 import { useRef, useState } from 'react'
 import { type Problem, problem } from '../../core/codes/problem'
+import type { ToldShare } from '../../core/files/pieces'
 import { forgetHistory } from '../../store/history'
 import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
-import { adoptionWords } from '../../words/files'
+import { adoptionWords, readInWords } from '../../words/files'
 import { problemWords } from '../../words/problems'
 import type { OpenedFile } from '../../workers/files.worker'
 import { type FilesWorker, startFiles } from '../../workers/files-client'
@@ -11,12 +13,18 @@ import { type FilesWorker, startFiles } from '../../workers/files-client'
 /** A workshop file larger than this is not read at one go, MB. */
 const MOST_MB = 200
 
+/** What is done with a file, and how much of it, 0 to 1; null until something is. */
+export interface Doing {
+  readonly what: 'reading' | 'storing'
+  readonly share: number | null
+}
+
 /** A workshop file on its way in: read and checked, then added or put in the place of what is here. Each step can be stopped. */
 export function useWorkshopFile() {
   const say = useSay()
   const files = useRef<FilesWorker | null>(null)
   const [opened, setOpened] = useState<OpenedFile | null>(null)
-  const [doing, setDoing] = useState<'reading' | 'storing' | null>(null)
+  const [doing, setDoing] = useState<Doing | null>(null)
   const [trouble, setTrouble] = useState<string | null>(null)
 
   const close = () => {
@@ -31,15 +39,24 @@ export function useWorkshopFile() {
   }
   const lost = () => fail([problem('worker-failed', {})])
 
+  /** Begins something with a file: hears how much of it is done. */
+  const begin = (what: Doing['what']): ToldShare => {
+    setDoing({ what, share: null })
+    // What ends with its worker may be heard of a moment later.
+    const worker = files.current
+    return proxy((share: number) => {
+      if (files.current === worker) setDoing(doing => (doing?.what === what ? { what, share } : doing))
+    })
+  }
+
   const open = async (file: File) => {
     close()
     setTrouble(null)
     if (file.size > MOST_MB * 1e6)
       return setTrouble(`This file is ${Math.round(file.size / 1e6)} MB; up to ${MOST_MB} MB can be read.`)
-    setDoing('reading')
     const started = startFiles()
     files.current = started
-    const read = await Promise.race([started.door.open(file), started.broken]).catch(() => null)
+    const read = await Promise.race([started.door.open(file, begin('reading')), started.broken]).catch(() => null)
     if (files.current !== started) return
     if (!read) return lost()
     if (!read.ok) return fail(read.problems)
@@ -48,14 +65,15 @@ export function useWorkshopFile() {
   }
   /** Stores what was read, and says what came of it. Whether it is stored. */
   const store = async <T>(
-    way: (door: FilesWorker['door']) => Promise<{ readonly stored: T } | { readonly problem: Problem | null }>,
+    way: (
+      door: FilesWorker['door'],
+      told: ToldShare,
+    ) => Promise<{ readonly stored: T } | { readonly problem: Problem | null }>,
     saying: (stored: T) => readonly string[],
   ): Promise<boolean> => {
     const started = files.current
     if (!started || !opened) return false
-    setDoing('storing')
-    const { batches, readings } = opened.counts
-    const done = await Promise.race([way(started.door), started.broken]).catch(() => null)
+    const done = await Promise.race([way(started.door, begin('storing')), started.broken]).catch(() => null)
     if (files.current !== started) return false
     if (!done || 'problem' in done) {
       fail([done?.problem ?? problem('worker-failed', {})])
@@ -63,7 +81,7 @@ export function useWorkshopFile() {
     }
     // What was done before can no longer be taken back: it was done to other data.
     forgetHistory()
-    toast(`${batches} batches and ${readings} readings read in.`)
+    toast(readInWords(opened.counts))
     for (const sentence of saying(done.stored)) toast(sentence, { duration: 30_000 })
     close()
     return true
@@ -74,10 +92,10 @@ export function useWorkshopFile() {
     trouble,
     open,
     close,
-    add: () => store(door => door.add(), adoptionWords),
+    add: () => store((door, told) => door.add(told), adoptionWords),
     replace: () =>
       store(
-        door => door.replace(),
+        (door, told) => door.replace(told),
         () => [],
       ),
   }

@@ -1,0 +1,3 @@
+export const HEADLESS_SHELL: string
+export const CHROMIUM: string
+export function testBrowser(): string
