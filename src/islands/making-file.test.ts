@@ -65,8 +65,12 @@ describe('a file that is being made', () => {
     const file = making()
     vi.setSystemTime(Date.now() + 1000)
     file.told(0.4)
-    const action = waitingMessages.get()[0]?.options?.action as { onClick: (event: unknown) => void }
-    action.onClick(null)
+    const action = waitingMessages.get()[0]?.options?.action as unknown as {
+      onClick: (event: { preventDefault: () => void }) => void
+    }
+    const preventDefault = vi.fn()
+    action.onClick({ preventDefault })
+    expect(preventDefault).toHaveBeenCalledOnce()
     expect(await file.result).toBeNull()
     expect(file.cancel).toHaveBeenCalledOnce()
     expect(said().at(-1)).toBe('Stopped: log.json was not made.')

@@ -20,7 +20,9 @@ export async function makingFile(name: string, start: (told: ToldShare) => Task<
     if (step === said || Date.now() - begunMs < SHOWN_AFTER_MS) return
     said = step
     const percent = Math.round((100 * step) / STEPS)
-    const onClick = () => {
+    const onClick = (event: { preventDefault: () => void }) => {
+      // The message stays, to say that it was stopped.
+      event.preventDefault()
       task.cancel()
       stop()
     }

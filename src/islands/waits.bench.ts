@@ -2,6 +2,7 @@ import { bench, describe } from 'vitest'
 import type { Result } from '../core/codes/result'
 import { answerQuestion } from '../core/contract/question'
 import { QUESTIONS, type QuestionName } from '../core/contract/questions'
+import { looseEndsOf } from '../core/files/loose-ends'
 import { matchColumns, oldRecords, readTable, unitsOf } from '../core/files/old-records'
 import { importOutline } from '../core/files/outline/import-outline'
 import { parseExchange } from '../core/files/read-exchange'
@@ -73,6 +74,7 @@ describe('files, against reading a workshop file of fifteen batches', () => {
   const old = `date,steel,hrc,austenitize\n${Array.from({ length: 2000 }, (_, i) => `2019-03-${String(1 + (i % 28)).padStart(2, '0')},X65Cr13,${58 + (i % 5)},1060`).join('\n')}`
   const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="40mm" viewBox="0 0 300 40"><path d="M0 0${Array.from({ length: 500 }, (_, i) => ` L${(i * 0.6).toFixed(1)} ${(i % 7).toFixed(1)}`).join('')} L300 40 L0 40 Z"/></svg>`
   bench('a workshop file read and checked', () => void answered(parseExchange(text)))
+  bench('what points nowhere in it', () => void looseEndsOf(data))
   bench('everything written as a workshop file', () => void exportText(data, '2031-03-03T00:00:00.000Z'))
   bench('every reading as CSV', () => void readingsCsv(data.readings, batches))
   bench('2,000 lines of old notes', () => {

@@ -25,10 +25,18 @@ export const storedIn = (table: Table) =>
 /** Writes records of every kind, and that something was laid down here. Runs inside a transaction on all tables. */
 export async function putRecords(data: WorkshopData, told: ToldShare = UNTOLD): Promise<void> {
   const doneRows = rowsTold(rowsIn(data), told)
+  // The next piece is under way while one is waited for: otherwise the storage would stand idle between them.
+  let before: PromiseLike<void> = Promise.resolve()
   for (const table of TABLES)
     for (const rows of piecesOf<unknown>(data[table])) {
-      await storedIn(table).bulkPut(rows)
-      doneRows(rows.length)
+      const put = storedIn(table)
+        .bulkPut(rows)
+        .then(() => doneRows(rows.length))
+      // One that fails is heard of in its turn.
+      put.catch(() => undefined)
+      await before
+      before = put
     }
+  await before
   await db.meta.put({ key: 'seeded', value: new Date().toISOString() })
 }

@@ -14,5 +14,6 @@ export default function Messages() {
     show()
     return waitingMessages.subscribe(show)
   }, [])
-  return <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
+  // On a phone the places stand at the foot of the page: nothing may lie over them.
+  return <Toaster position="bottom-right" mobileOffset={{ bottom: 72 }} toastOptions={{ className: 'toast' }} />
 }

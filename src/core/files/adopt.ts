@@ -1,4 +1,4 @@
-import { nextSerials } from '../shop/serial'
+import { serialGiver } from '../shop/serial'
 import type { WorkshopData } from './exchange'
 import { NO_ORIGIN } from './read-exchange'
 
@@ -44,15 +44,16 @@ const isUsed = (file: WorkshopData, ovenId: string) =>
 function freshSerials(here: WorkshopData, file: WorkshopData): Map<string, { from: string; to: string }> {
   const taken = new Map(here.blades.map(blade => [blade.serial, blade.id]))
   const created = new Map(file.batches.map(batch => [batch.id, batch.createdAt]))
-  const used = [...here.blades, ...file.blades].map(blade => blade.serial)
+  const next = serialGiver(
+    here.shop.serialPattern,
+    [...here.blades, ...file.blades].map(blade => blade.serial),
+  )
   const fresh = new Map<string, { from: string; to: string }>()
   for (const blade of file.blades) {
     const other = taken.get(blade.serial)
     if (blade.serial === '' || other === undefined || other === blade.id) continue
     const year = Number((created.get(blade.batchId) ?? '').slice(0, 4)) || 2000
-    const [to = blade.serial] = nextSerials(here.shop.serialPattern, year, used, 1)
-    used.push(to)
-    fresh.set(blade.id, { from: blade.serial, to })
+    fresh.set(blade.id, { from: blade.serial, to: next(year) })
   }
   return fresh
 }

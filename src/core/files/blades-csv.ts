@@ -2,6 +2,7 @@ import { stateOf } from '../job/blade-state'
 import { bladeHardness } from '../job/hardness'
 import { stagesOf } from '../job/stages'
 import { bladesOf, routeOfBlade } from '../job/tray'
+import { groupBy } from '../numeric/group-by'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
@@ -32,12 +33,7 @@ const COLUMNS = [
  * it was read at, corrected as everywhere. Cells that a spreadsheet would take for a formula are kept as text.
  */
 export function bladesCsv(batches: readonly Batch[], readings: readonly Reading[], tester: Tester): string {
-  const byBatch = new Map<string, Reading[]>()
-  for (const reading of readings) {
-    const own = byBatch.get(reading.batchId)
-    if (own) own.push(reading)
-    else byBatch.set(reading.batchId, [reading])
-  }
+  const byBatch = groupBy(readings, reading => reading.batchId)
   const rows = batches.flatMap(batch => {
     const evidence = { readings: byBatch.get(batch.id) ?? [], tester }
     return bladesOf(batch).map(blade => {

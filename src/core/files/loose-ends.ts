@@ -1,4 +1,5 @@
 import { bladesOf, sharedMarks } from '../job/tray'
+import { groupBy } from '../numeric/group-by'
 import { withBlades } from '../shop/batch-records'
 import { gradeOf } from '../steel/grades'
 import type { WorkshopData } from './exchange'
@@ -21,6 +22,7 @@ export function looseEndsOf(data: WorkshopData): LooseEnd[] {
   const batches = withBlades(data.batches, data.blades)
   const known = new Set(batches.map(batch => batch.id))
   const ovens = new Set(data.shop.ovens.map(oven => oven.id))
+  const readingsOf = groupBy(data.readings, reading => reading.batchId)
   const ends: LooseEnd[] = []
   for (const batch of batches) {
     if (batch.deletedAt !== null) continue
@@ -34,8 +36,8 @@ export function looseEndsOf(data: WorkshopData): LooseEnd[] {
     const notes = (batch.unplaced ?? []).map(note => note.mark)
     if (notes.length > 0) ends.push({ kind: 'notes', batch: name, marks: notes })
     const blades = new Set([...bladesOf(batch).map(b => b.id), ...batch.blades.map(b => b.id)])
-    const unplaced = data.readings.filter(
-      r => r.batchId === batch.id && r.deletedAt === null && (r.bladeId === null || !blades.has(r.bladeId)),
+    const unplaced = (readingsOf.get(batch.id) ?? []).filter(
+      r => r.deletedAt === null && (r.bladeId === null || !blades.has(r.bladeId)),
     )
     if (unplaced.length > 0)
       ends.push({

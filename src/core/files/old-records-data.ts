@@ -6,7 +6,7 @@ import type { BatchRecord } from '../shop/batch'
 import type { Blade, Line } from '../shop/blade'
 import type { Reading } from '../shop/reading'
 import type { PlannedRoute } from '../shop/route'
-import { nextSerials } from '../shop/serial'
+import { serialGiver } from '../shop/serial'
 import type { Workshop } from '../shop/workshop'
 import { usualCold } from '../steel/route'
 import type { WorkshopData } from './exchange'
@@ -33,9 +33,9 @@ export function recordsAsData(records: readonly OldRecord[], here: Here): Worksh
   const batches: BatchRecord[] = []
   const blades: Blade[] = []
   const readings: Reading[] = []
-  const used = [...here.serials]
+  const nextSerial = serialGiver(here.shop.serialPattern, here.serials)
   for (const own of batchesOfRecords(records)) {
-    const made = batchOf(own, here, used)
+    const made = batchOf(own, here, nextSerial)
     batches.push(made.record)
     blades.push(...made.blades)
     readings.push(...made.readings)
@@ -67,7 +67,7 @@ function partedBy(records: readonly OldRecord[], keyOf: (record: OldRecord) => s
 const routeKey = ({ grade, austenitizeC, soakMin, coldC, tempersC }: OldRecord): string =>
   JSON.stringify([grade.id, austenitizeC, soakMin, coldC, tempersC])
 
-function batchOf(own: Some, { shop, newId }: Here, used: string[]) {
+function batchOf(own: Some, { shop, newId }: Here, nextSerial: (year: number) => string) {
   const [first] = own
   const at = `${first.date}${NOON}`
   const oven = usualOvenOf(shop)
@@ -84,8 +84,7 @@ function batchOf(own: Some, { shop, newId }: Here, used: string[]) {
         mark: record.mark || `L${record.line}`,
         ...(record.thicknessMm === null ? {} : { thicknessMm: record.thicknessMm }),
       }
-      const [serial = ''] = nextSerials(shop.serialPattern, Number(record.date.slice(0, 4)), used, 1)
-      used.push(serial)
+      const serial = nextSerial(Number(record.date.slice(0, 4)))
       const blade: Blade = { ...newBladeRecord(newId(), id, line.id, 1), serial }
       lines.push(line)
       blades.push(blade)

@@ -1,14 +1,10 @@
+import { groupBy } from '../numeric/group-by'
 import type { Batch, BatchRecord } from './batch'
 import type { Blade } from './blade'
 
 /** Batches with their blades, as everything outside the storage knows them. Blades of no batch among them are left aside. */
 export function withBlades(records: readonly BatchRecord[], blades: readonly Blade[]): Batch[] {
-  const byBatch = new Map<string, Blade[]>()
-  for (const blade of blades) {
-    const own = byBatch.get(blade.batchId)
-    if (own) own.push(blade)
-    else byBatch.set(blade.batchId, [blade])
-  }
+  const byBatch = groupBy(blades, blade => blade.batchId)
   return records.map(record => ({ ...record, blades: byBatch.get(record.id) ?? [] }))
 }
 

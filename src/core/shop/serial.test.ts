@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { isSerialPattern, nextSerials, serialPrefix, USUAL_SERIALS } from './serial'
+import { isSerialPattern, nextSerials, serialGiver, serialPrefix, USUAL_SERIALS } from './serial'
 
 describe('serials', () => {
   it('go on after the highest of their year, and begin anew with a year', () => {
@@ -23,6 +23,22 @@ describe('serials', () => {
     expect(['YY-NNN', 'N', 'NN of YYYY'].map(isSerialPattern)).toEqual([true, true, true])
     expect(['YY', 'N-N', ''].map(isSerialPattern)).toEqual([false, false, false])
     expect(nextSerials('no number', 2026, [], 1)).toEqual(nextSerials(USUAL_SERIALS, 2026, [], 1))
+  })
+
+  it('are given one after another as they would be one by one, each year for itself (law)', () => {
+    const years = fc.array(fc.integer({ min: 2024, max: 2027 }), { maxLength: 12 })
+    const patterns = fc.constantFrom('YY-NNN', 'NNN', 'NN of YYYY', 'no number')
+    fc.assert(
+      fc.property(patterns, years, fc.array(fc.integer({ min: 0, max: 99 })), (pattern, asked, numbers) => {
+        const used = numbers.map(n => nextSerials(pattern, 2024 + (n % 4), [], n + 1).at(-1) ?? '')
+        const give = serialGiver(pattern, used)
+        for (const year of asked) {
+          const [one = ''] = nextSerials(pattern, year, used, 1)
+          expect(give(year)).toBe(one)
+          used.push(one)
+        }
+      }),
+    )
   })
 
   it('are never given twice, whatever is in use (law)', () => {
