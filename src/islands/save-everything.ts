@@ -1,5 +1,4 @@
-import type { ToldShare } from '../core/files/pieces'
-import { UNTOLD } from '../core/files/pieces'
+import { type ToldShare, UNTOLD } from '../core/files/pieces'
 import { exportText } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
