@@ -11,6 +11,8 @@ export default getViteConfig({
   test: {
     // Laws are checked on many cases; a busy machine must not fail them.
     testTimeout: 60_000,
+    // It must meet the same build of the storage library as the application, or it would never hear of a change.
+    server: { deps: { inline: ['dexie-react-hooks'] } },
     // Both cores of a small machine: by default one is left idle.
     maxWorkers: '100%',
     projects: [
