@@ -4,5 +4,5 @@ import { existsSync } from 'node:fs'
 export const HEADLESS_SHELL = '/usr/bin/chromium-headless-shell'
 export const CHROMIUM = '/usr/bin/chromium'
 
-/** The browser that the tests drive. */
-export const testBrowser = () => (existsSync(HEADLESS_SHELL) ? HEADLESS_SHELL : CHROMIUM)
+/** The browser that the tests drive; CHROMIUM names another. */
+export const testBrowser = () => process.env.CHROMIUM ?? (existsSync(HEADLESS_SHELL) ? HEADLESS_SHELL : CHROMIUM)
