@@ -3,15 +3,25 @@ import { fFromC } from '../../core/units/temperature'
 import { temperatureTicks } from '../ticks'
 import type { MapAxes } from './axes'
 
+/** What the axis along the soak is called begins so far left of the map and reaches so far into it, px. */
+const NAME_LEFT = 46
+const NAME_REACHES = 38
+/** Half of a tick's figure, px. */
+const HALF_FIGURE = 16
+
 /** Ticks in the shown scale below and left; along the soak, which gets keyed in, the other scale under it. */
 export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) {
   const { box } = axes
   const unit = system === 'metric' ? '°C' : '°F'
   const other = (c: number) => (system === 'metric' ? `${Math.round(fFromC(c))} °F` : `${Math.round(c)} °C`)
   const narrow = box.right - box.left < 420
+  // One that would stand in the axis's name is left out.
+  const ticks = temperatureTicks(axes.austenitizeC.min, axes.austenitizeC.max, narrow ? 4 : 7, system).filter(
+    ({ c }) => axes.x(c) - HALF_FIGURE >= box.left + NAME_REACHES,
+  )
   return (
     <g fontSize={13} style={{ fill: 'var(--ink-2)' }}>
-      {temperatureTicks(axes.austenitizeC.min, axes.austenitizeC.max, narrow ? 4 : 7, system).map(({ value, c }) => (
+      {ticks.map(({ value, c }) => (
         <g key={value} textAnchor="middle">
           <line
             x1={axes.x(c)}
@@ -33,7 +43,7 @@ export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) 
           {value}
         </text>
       ))}
-      <text x={box.left - 46} y={box.bottom + 17}>
+      <text x={box.left - NAME_LEFT} y={box.bottom + 17}>
         austenitize {unit}
       </text>
       <text transform={`translate(${box.left - 42} ${box.top + 56}) rotate(-90)`} textAnchor="middle">
