@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { browserWithCamera } from './camera'
 import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
@@ -463,6 +464,55 @@ test('a change made before what saves could be fetched stays, is said, and is sa
   await expect(page.getByRole('alert')).toHaveCount(0)
   await page.reload()
   await expect(note).toHaveValue('For the harbour.')
+})
+
+/** Leaves a database in the browser as the first version of the application did, with what a file of it holds. */
+async function leaveFirstVersion(page: Page): Promise<{ batches: { name: string }[]; readings: unknown[] }> {
+  const old = JSON.parse(await readFile('src/core/files/fixtures/workshop-v1.json', 'utf8'))
+  // No page of the application: it would open a database of its own.
+  await page.goto('/api/openapi.json')
+  await page.evaluate(async ({ exportedAt, shop, ...tables }) => {
+    const indices = {
+      batches: ['updatedAt'],
+      readings: ['batchId', 'at'],
+      recipes: ['gradeName'],
+      runs: ['batchId', 'startedAt'],
+    }
+    const rows = (name: keyof typeof indices): object[] => tables[name]
+    // The library counts the browser's own version in tenths.
+    const asked = indexedDB.open('tawny-ember', 10)
+    const made = new Promise<IDBDatabase>((resolve, reject) => {
+      asked.onupgradeneeded = () => {
+        for (const name of Object.keys(indices) as (keyof typeof indices)[]) {
+          const store = asked.result.createObjectStore(name, { keyPath: 'id' })
+          for (const index of indices[name]) store.createIndex(index, index)
+          for (const row of rows(name)) store.put(row)
+        }
+        asked.result.createObjectStore('shop', { keyPath: 'id' }).put(shop)
+        asked.result.createObjectStore('meta', { keyPath: 'key' }).put({ key: 'seeded', value: exportedAt })
+      }
+      asked.onsuccess = () => resolve(asked.result)
+      asked.onerror = () => reject(asked.error)
+    })
+    ;(await made).close()
+  }, old)
+  return old
+}
+
+test.describe('a browser that last ran the first version', () => {
+  test.use({ begins: 'first visit' })
+
+  test('has every batch and reading, in the shape of today', async ({ page }) => {
+    const old = await leaveFirstVersion(page)
+    await page.goto('/batches')
+    for (const { name } of old.batches)
+      await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toBeVisible()
+    await page.reload()
+    for (const { name } of old.batches)
+      await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toBeVisible()
+    await page.getByRole('link', { name: /^Net knives/ }).click()
+    await expect(page.getByRole('heading', { level: 1, name: 'Net knives' })).toBeVisible()
+  })
 })
 
 test('the dialog of a new batch gives back to its button', async ({ page }) => {

@@ -7,10 +7,9 @@ import type { Picture } from '../core/shop/picture'
 import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
-import { workshopWithIds } from '../core/shop/upgrade-to-ids'
-import { batchWithSetParts, logWithLoad, runWithBlades, shopWithOvens, shopWithSaid } from '../core/shop/upgrades'
 import type { Workshop } from '../core/shop/workshop'
 import { stampingLog } from './stamp-log'
+import type { UPGRADES } from './upgrades'
 
 export interface Meta {
   readonly key: string
@@ -54,27 +53,8 @@ export class WorkshopDatabase extends Dexie {
       meta: 'key',
     })
     this.version(2).stores({ grades: 'name' })
-    this.version(3)
-      .stores({ logs: 'id, ovenId, batchId' })
-      .upgrade(transaction =>
-        transaction
-          .table('shop')
-          .toCollection()
-          .modify((shop, ref) => {
-            ref.value = shopWithOvens(shop)
-          }),
-      )
-    this.version(4)
-      .stores({})
-      .upgrade(async transaction => {
-        const batches = new Map((await transaction.table('batches').toArray()).map(batch => [batch.id, batch]))
-        await transaction
-          .table('logs')
-          .toCollection()
-          .modify((log, ref) => {
-            ref.value = logWithLoad(log, batches.get(log.batchId))
-          })
-      })
+    this.version(3).stores({ logs: 'id, ovenId, batchId' }).upgrade(broughtTo(3))
+    this.version(4).stores({}).upgrade(broughtTo(4))
     // Blades, ovens and grades are known by ids. A table's key cannot change, so the maker's grades move to a table of their own.
     this.version(5)
       .stores({
@@ -83,39 +63,11 @@ export class WorkshopDatabase extends Dexie {
         recipes: 'id, gradeId',
         ownGrades: 'id, name',
       })
-      .upgrade(toIds)
+      .upgrade(broughtTo(5))
     this.version(6).stores({ grades: null })
-    this.version(7)
-      .stores({})
-      .upgrade(transaction =>
-        transaction
-          .table('batches')
-          .toCollection()
-          .modify((batch, ref) => {
-            ref.value = batchWithSetParts(batch)
-          }),
-      )
-    this.version(8)
-      .stores({})
-      .upgrade(transaction =>
-        transaction
-          .table('shop')
-          .toCollection()
-          .modify((shop, ref) => {
-            ref.value = shopWithSaid(shop)
-          }),
-      )
-    this.version(9)
-      .stores({ runs: 'id, *batchIds, startedAt' })
-      .upgrade(async transaction => {
-        const isDemo = (await transaction.table('shop').get('shop'))?.isDemo === true
-        await transaction
-          .table('runs')
-          .toCollection()
-          .modify((run, ref) => {
-            ref.value = runWithBlades(run, isDemo)
-          })
-      })
+    this.version(7).stores({}).upgrade(broughtTo(7))
+    this.version(8).stores({}).upgrade(broughtTo(8))
+    this.version(9).stores({ runs: 'id, *batchIds, startedAt' }).upgrade(broughtTo(9))
     this.version(10).stores({ pictures: 'id, bladeId, batchId' })
     // What a long log is asked for most is found without reading all of it: the newest batches, and blades whose edge was tested.
     this.version(11).stores({ batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial, edgeTests.length' })
@@ -148,24 +100,11 @@ export class WorkshopDatabase extends Dexie {
   }
 }
 
-async function toIds(transaction: Transaction): Promise<void> {
-  const rows = (table: string) => transaction.table(table).toArray()
-  const [shop] = await rows('shop')
-  const old = {
-    shop: shop ?? {},
-    batches: await rows('batches'),
-    readings: await rows('readings'),
-    recipes: await rows('recipes'),
-    runs: await rows('runs'),
-    grades: await rows('grades'),
-    logs: await rows('logs'),
-  }
-  const now = workshopWithIds(old, crypto.randomUUID())
-  if (shop) await transaction.table('shop').put(now.shop)
-  await transaction.table('blades').bulkPut([...now.blades])
-  await transaction.table('ownGrades').bulkPut([...now.grades])
-  for (const table of ['batches', 'readings', 'recipes', 'runs'] as const)
-    await transaction.table(table).bulkPut([...now[table]])
-}
+/**
+ * Brings older data to a version, in the transaction that opens them. Few pages ever meet any: what does it is fetched by those,
+ * and the transaction held open meanwhile. Where it cannot be fetched nothing is changed, and the next page tries again.
+ */
+const broughtTo = (version: keyof typeof UPGRADES) => (transaction: Transaction) =>
+  Dexie.waitFor(import('./upgrades')).then<unknown>(part => part.UPGRADES[version](transaction))
 
 export const db = new WorkshopDatabase()
