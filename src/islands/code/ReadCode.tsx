@@ -1,27 +1,20 @@
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { type Problem, problem } from '../../core/codes/problem'
+import { ok, type Result } from '../../core/codes/result'
 import { type Carried, unpackCode } from '../../core/files/code'
 import { takeCarried } from '../../store/carried'
 import { Problems } from '../../ui/Problems'
-import { codeIn } from '../../ui/read-code'
 import { carriedWords } from '../../words/files'
+import { startCodeReader } from '../../workers/code-client'
 import { FileButton } from '../workshop/WorkshopFile'
+import { Camera } from './Camera'
 
-/** So often a camera's picture is looked at, ms. */
-const LOOK_EVERY_MS = 250
-/** A picture is looked at no larger than this: a code is seen well in it, px. */
-const LARGEST_PX = 1600
-
-/** The pixels of a picture, made smaller where it is large. */
-function pixelsOf(image: CanvasImageSource, width: number, height: number): ImageData | null {
-  const scale = Math.min(1, LARGEST_PX / Math.max(width, height, 1))
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.round(width * scale)
-  canvas.height = Math.round(height * scale)
-  const context = canvas.getContext('2d', { willReadFrequently: true })
-  if (!context || canvas.width === 0 || canvas.height === 0) return null
-  context.drawImage(image, 0, 0, canvas.width, canvas.height)
-  return context.getImageData(0, 0, canvas.width, canvas.height)
+/** The bytes of the code in a picture; null where there is none, or where the file is no picture. */
+async function codeInPicture(file: File): Promise<Result<Uint8Array | null>> {
+  const picture = await createImageBitmap(file).catch(() => null)
+  if (!picture) return ok(null)
+  const reader = startCodeReader()
+  return reader.codeIn(picture).finally(reader.stop)
 }
 
 /** Looks for a code by camera or in a picture, says what it carries, and takes it on a press. */
@@ -37,10 +30,9 @@ export default function ReadCode() {
   }
   const picture = async (file: File) => {
     setCarried(null)
-    const image = await createImageBitmap(file).catch(() => null)
-    const pixels = image && pixelsOf(image, image.width, image.height)
-    const bytes = pixels && codeIn(pixels)
-    if (bytes) await read(bytes)
+    const found = await codeInPicture(file)
+    if (!found.ok) setProblems(found.problems)
+    else if (found.value) await read(found.value)
     else setProblems([problem('code-none', {})])
   }
   return (
@@ -60,56 +52,15 @@ export default function ReadCode() {
       {isFilming && (
         <Camera
           onCode={bytes => void read(bytes)}
-          onFail={() => {
+          onFail={why => {
             setFilming(false)
-            setProblems([problem('no-camera', {})])
+            setProblems([why])
           }}
         />
       )}
       {problems.length > 0 && <Problems of={problems} />}
       {carried && <Take key={carried.kind === 'recipe' ? carried.recipe.id : carried.blade.id} carried={carried} />}
     </div>
-  )
-}
-
-function Camera({ onCode, onFail }: { onCode: (bytes: Uint8Array) => void; onFail: () => void }) {
-  const video = useRef<HTMLVideoElement>(null)
-  const told = useRef({ onCode, onFail })
-  told.current = { onCode, onFail }
-  useEffect(() => {
-    let stream: MediaStream | null = null
-    let isOver = false
-    const begin = async () => {
-      // A recipe's code has up to 177 squares a side: the usual 640 pixels would not tell them apart.
-      const own = await navigator.mediaDevices.getUserMedia({
-        video: { facingMode: 'environment', width: { ideal: 1920 }, height: { ideal: 1080 } },
-      })
-      // The dialog may be gone by the time the camera is allowed.
-      if (isOver) for (const track of own.getTracks()) track.stop()
-      else if (video.current) {
-        stream = own
-        video.current.srcObject = own
-        await video.current.play()
-      }
-    }
-    begin().catch(() => told.current.onFail())
-    const timer = setInterval(() => {
-      const seen = video.current
-      const pixels = seen && pixelsOf(seen, seen.videoWidth, seen.videoHeight)
-      const bytes = pixels && codeIn(pixels)
-      if (bytes) told.current.onCode(bytes)
-    }, LOOK_EVERY_MS)
-    return () => {
-      isOver = true
-      clearInterval(timer)
-      for (const track of stream?.getTracks() ?? []) track.stop()
-    }
-  }, [])
-  return (
-    <>
-      <p className="text-small">Hold the code still and upright, so that it fills most of the picture.</p>
-      <video ref={video} muted playsInline className="w-full bg-soot" aria-label="What the camera sees" />
-    </>
   )
 }
 
