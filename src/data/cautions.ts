@@ -1,6 +1,4 @@
-/** Stations of the Heat Line, in the order of the work. */
-export const STATIONS = ['choose', 'prepare', 'wrap', 'heat', 'plates', 'inspect', 'cold', 'temper', 'measure', 'verdict', 'finish', 'prove'] as const
-export type StationName = (typeof STATIONS)[number]
+import type { StationName } from './stations'
 
 /** The usual caution at each step, temperatures in braces. Local codes, the supplier's safety sheet and licensed trades come first. */
 export const CAUTIONS: Readonly<Partial<Record<StationName, string>>> = {

@@ -5,6 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { SETUP_STEPS } from '../data/setup'
+import type { StationName } from '../data/stations'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { replaceAll } from '../store/backup'
 import { db } from '../store/database'
@@ -14,7 +15,8 @@ import { emptyData } from '../store/seed'
 import { keepLog } from '../testing/door'
 import { preparePage } from '../testing/page'
 import { setShop, Place as TestPlace } from '../testing/shop-place'
-import { Tour } from './batch/Tour'
+import Tour from './batch/Tour'
+import { useTour } from './batch/use-tour'
 import { DemoNote } from './DemoNote'
 import Finder from './find/Finder'
 import KeysDialog from './find/KeysDialog'
@@ -107,18 +109,22 @@ describe('a made-up workshop', () => {
   it('is shown in seven stops that can be left, and stay left', () => {
     history.replaceState(null, '', '/batch/x/choose?tour')
     const go = vi.fn()
-    const { rerender } = render(<Tour station="choose" go={go} />)
+    const Round = ({ station }: { station: StationName }) => {
+      const [isOn, leave] = useTour()
+      return isOn && <Tour station={station} go={go} leave={leave} />
+    }
+    const { rerender } = render(<Round station="choose" />)
     expect(screen.getByText(/1 of 7/)).toBeTruthy()
     fireEvent.click(screen.getByRole('button', { name: 'Next: Prepare' }))
     expect(go).toHaveBeenCalledWith('prepare')
-    rerender(<Tour station="inspect" go={go} />)
+    rerender(<Round station="inspect" />)
     expect(screen.getByText(/not one of the seven stops/)).toBeTruthy()
-    rerender(<Tour station="verdict" go={go} />)
+    rerender(<Round station="verdict" />)
     fireEvent.click(screen.getByRole('button', { name: 'Done' }))
     expect(screen.queryByRole('complementary')).toBeNull()
     cleanup()
     history.replaceState(null, '', '/batch/x/choose')
-    render(<Tour station="choose" go={go} />)
+    render(<Round station="choose" />)
     expect(screen.queryByRole('complementary')).toBeNull()
   })
 })

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { STATIONS } from '../data/cautions'
+import { STATIONS } from '../data/stations'
 import { KEPT_SHELLS, shellOf } from './shells'
 
 const PAGES = join(import.meta.dirname, '..', 'pages')

@@ -1,13 +1,12 @@
-import { lazy } from 'react'
+import { fetchedAhead } from './fetched-ahead'
 import { Opens } from './Opens'
 import type { WorkingProps } from './WorkingLines'
 
-const load = () => import('./WorkingLines')
-const WorkingLines = lazy(load)
+const [WorkingLines, fetchLines] = fetchedAhead(() => import('./WorkingLines'))
 
 /** Opens a figure to its inputs, equations and sources. */
 export const Working = (props: WorkingProps & { readonly of: string }) => (
-  <Opens word="working" label={`Working of ${props.of}`} title={props.of} width="wide" onMeant={() => void load()}>
+  <Opens word="working" label={`Working of ${props.of}`} title={props.of} width="wide" onMeant={fetchLines}>
     <WorkingLines lines={props.lines} note={props.note} />
   </Opens>
 )

@@ -2,7 +2,7 @@ import type { StageHardness } from '../core/job/hardness-trace'
 import type { Moment } from '../core/job/moment'
 import type { Phase, StretchNote } from '../core/job/timeline'
 import { formatQuantity } from '../core/units/quantity'
-import type { StationName } from '../data/cautions'
+import type { StationName } from '../data/stations'
 import { hrcText, type Speaker } from './speaker'
 import { stageName } from './stages'
 

@@ -1,4 +1,4 @@
-import type { StationName } from '../data/cautions'
+import type { StationName } from '../data/stations'
 
 /** A look round in seven stops along the Heat Line. */
 export const TOUR: readonly { readonly station: StationName; readonly says: string }[] = [

@@ -1,4 +1,4 @@
-import type { StationName } from '../data/cautions'
+import type { StationName } from '../data/stations'
 
 /** The whole job on a sheet: what is done at each station, in the order of the work. Temperatures in braces. */
 export const WALL: Readonly<Record<StationName, readonly string[]>> = {

@@ -2,8 +2,7 @@ import { type ProtectionName, SKIN_SHARE } from '../../data/protection'
 import { decarburisedMm } from '../foil/protection'
 import type { Blade } from '../shop/blade'
 import { leakOf } from './packets'
-import { timesHardened } from './re-harden'
-import type { BatchBlade } from './tray'
+import { type BatchBlade, timesHardened } from './tray'
 
 /** A pivot hole against its gauge: to be honed, right, or too wide for its pin. mm. */
 export type HoleFinding =

@@ -1,6 +1,5 @@
 import type { Batch, HEATS_BEFORE } from '../shop/batch'
-import { timesHardened } from './re-harden'
-import type { BatchBlade } from './tray'
+import { type BatchBlade, timesHardened } from './tray'
 
 export type HeatBeforeKind = (typeof HEATS_BEFORE)[number]
 

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { gradeOf, groupOf, NOW, trayOf } from '../../testing/tray'
 import { batchSchema } from '../shop/batch'
 import { stateOf } from './blade-state'
-import { annealHours, sentBack, timesHardened } from './re-harden'
-import { bladesOf } from './tray'
+import { annealHours, sentBack } from './re-harden'
+import { bladesOf, timesHardened } from './tray'
 
 const grade = gradeOf('X65Cr13')
 const batch = trayOf(grade, [{ mark: 'A', count: 4 }, { mark: 'B' }])

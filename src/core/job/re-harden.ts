@@ -3,11 +3,8 @@ import type { Batch, BatchGroup } from '../shop/batch'
 import type { BladeStateEvent } from '../shop/blade'
 import type { PlannedRoute } from '../shop/route'
 import { withState } from './blade-state'
-import { type BatchBlade, bladesOf } from './tray'
+import { bladesOf, timesHardened } from './tray'
 import { newBladeRecord } from './tray-edit'
-
-/** How often a blade has been hardened, this batch's time included. */
-export const timesHardened = ({ record }: Pick<BatchBlade, 'record'>): number => (record.before?.hardened ?? 0) + 1
 
 /** Hardened this often a blade is not sent back again: each heat costs skin and grain. Common practice, no published source. */
 export const MOST_HARDENED = 2

@@ -1,6 +1,7 @@
 import { eventsOf, liveEvents } from '../run/live-events'
 import { runStateAt } from '../run/run-state'
 import type { Run } from '../shop/run'
+import { OVEN_PHASES } from './oven-time'
 import type { Phase, Stretch } from './timeline'
 
 /** A moment of a run against the plan: the same event in both. */
@@ -79,8 +80,6 @@ function planMinuteAt(anchors: readonly Anchor[], stretches: readonly Stretch[],
 /** The stretch a minute of the plan falls into; −1 outside. */
 export const indexAt = (stretches: readonly Stretch[], minute: number) =>
   stretches.findIndex(s => minute >= s.startMin && minute < s.endMin)
-
-const OVEN_PHASES: ReadonlySet<Phase> = new Set(['ramp', 'equalise', 'soak', 'temper-ramp', 'temper'])
 
 /** What the display of a run was read at, [s on the run's clock, °C], in order. */
 export const readingsOf = (run: Pick<Run, 'events'>): [number, number][] =>

@@ -1,5 +1,5 @@
-import { STATIONS, type StationName } from '../../data/cautions'
 import { FINISH_TASKS } from '../../data/finishing'
+import { STATIONS, type StationName } from '../../data/stations'
 import { runStateAt } from '../run/run-state'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Stage } from '../shop/route'

@@ -1,6 +1,6 @@
-import type { StationName } from '../../data/cautions'
 import type { Equalise } from '../../data/grades'
 import { PACE } from '../../data/pace'
+import type { StationName } from '../../data/stations'
 import { coldWay } from '../cold/way'
 import { interpolateLinear } from '../numeric/interpolate'
 import { type ChamberModel, climbedC, heatUpMin } from '../oven/chamber'

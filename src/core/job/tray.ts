@@ -84,6 +84,9 @@ export const routeOfBlade = (blade: BatchBlade): PlannedRoute => ({
   tempers: tempersOf(blade),
 })
 
+/** How often a blade has been hardened, this batch's time included. */
+export const timesHardened = ({ record }: Pick<BatchBlade, 'record'>): number => (record.before?.hardened ?? 0) + 1
+
 /** Marks that more than one blade of a tray bears. */
 export function sharedMarks(batch: Tray): string[] {
   const seen = new Map<string, number>()

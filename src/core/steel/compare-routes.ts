@@ -11,10 +11,6 @@ export interface ComparedRoute {
 /** Two hardnesses nearer than this are the same on a bench tester, HRC. */
 const SAME_HRC = 0.6
 
-/** Oven time of a route, h: soaks and tempers with their heating and cooling as a small shop has them. */
-export const ovenHours = (route: Route): number =>
-  1.6 + route.soakMin / 60 + route.tempers.reduce((sum, temper) => sum + temper.holdMin / 60 + 0.6, 0)
-
 type Which = 'first' | 'second'
 
 /** One thing that sets two routes apart, and on which side it lies. */

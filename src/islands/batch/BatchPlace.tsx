@@ -8,11 +8,11 @@ import { stationStates } from '../../core/job/station-states'
 import type { Batch } from '../../core/shop/batch'
 import type { Reading } from '../../core/shop/reading'
 import type { PlannedRoute } from '../../core/shop/route'
-import { STATIONS, type StationName } from '../../data/cautions'
+import { STATIONS, type StationName } from '../../data/stations'
 import { type Loaded, useBatch, useBegun, useReadings } from '../../store/hooks'
-import { HeatLine } from '../../ui/heatline/HeatLine'
-import { labelOf } from '../../ui/heatline/StationLinks'
+import { fetchHeatLine, HeatLine } from '../../ui/heatline/heat-line-part'
 import { Problems } from '../../ui/Problems'
+import { labelOf } from '../../words/station-name'
 import { useWarmUp } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { unlessTyping } from '../keys'
@@ -25,20 +25,24 @@ import { BENCHES, fetchBench } from './benches'
 import { focusReadings } from './focus-readings'
 import { chosenMoment, useMoment } from './moment'
 import { StationStep } from './StationStep'
-import { Tour } from './Tour'
 import { useBatchModel } from './use-batch-model'
+import { useTour } from './use-tour'
 import { useTrace } from './use-trace'
 
 export default function BatchPlace({ id = addressPart(2), station = stationHere() }) {
   // What the first drawing waits for is under way while the page reads the batch.
   useWarmUp('batch')
+  useEffect(fetchHeatLine, [])
   useEffect(() => fetchBench(station), [station])
   // Read while the page begins, not after.
   const batch = useBatch(id)
   const readings = useReadings(id)
   return (
     <Place>
-      <LoadedBatch batch={batch} readings={readings} first={station} />
+      {/* Above all that is drawn bit by bit: the batch comes with its line, in one piece. */}
+      <Suspense fallback={<BatchFrame />}>
+        <LoadedBatch batch={batch} readings={readings} first={station} />
+      </Suspense>
     </Place>
   )
 }
@@ -106,6 +110,7 @@ function Benches({ model, station, go, preview }: BenchesProps) {
     [batch, shown, runs],
   )
   const moment = useMoment()
+  const [isTouring, leaveTour] = useTour()
   useSteelKey(model, groupId, setGroupId)
   const shownId = shown?.group.id
   // A moment is one of the plan it was chosen on.
@@ -153,7 +158,11 @@ function Benches({ model, station, go, preview }: BenchesProps) {
         <Bench key={shown.group.id} />
       </Suspense>
       <StationStep station={station} go={go} oil={goesIntoOil(shown.group, shop)} />
-      <Tour station={station} go={go} />
+      {isTouring && (
+        <Suspense fallback={null}>
+          <Tour station={station} go={go} leave={leaveTour} />
+        </Suspense>
+      )}
       <p className="sr-only" role="status">
         {labelOf(station)} bench, {model.blades.length} blades
       </p>
@@ -208,6 +217,8 @@ function usePreview(batch: Batch): [Batch, Bench['preview']] {
   }, [batch, draft])
   return [shown, preview]
 }
+
+const Tour = lazy(() => import('./Tour'))
 
 /** Few batches have one: fetched where it is needed. */
 const UnknownSteels = lazy(() => import('./UnknownSteels'))

@@ -1,10 +1,9 @@
 import { Plus } from 'lucide-react'
-import { lazy, Suspense, useState } from 'react'
+import { Suspense, useState } from 'react'
+import { fetchedAhead } from '../../ui/fetched-ahead'
 
-const fetchDialog = () => import('./NewBatchDialog')
-const NewBatchDialog = lazy(fetchDialog)
-/** A hand on its way to the button is followed by the dialog; a fetch that fails then is tried anew by the press. */
-const soon = () => void fetchDialog().catch(() => undefined)
+/** A hand on its way to the button is followed by the dialog. */
+const [NewBatchDialog, soon] = fetchedAhead(() => import('./NewBatchDialog'))
 
 /** A batch begins with its steel and its blades; everything else has a suggested value. */
 export function NewBatchButton() {

@@ -1,6 +1,6 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react'
-import { STATIONS, type StationName } from '../../data/cautions'
-import { labelOf } from '../../ui/heatline/StationLinks'
+import { STATIONS, type StationName } from '../../data/stations'
+import { labelOf } from '../../words/station-name'
 
 interface Props {
   readonly station: StationName

@@ -1,35 +1,17 @@
-import { useState } from 'react'
-import type { StationName } from '../../data/cautions'
-import { labelOf } from '../../ui/heatline/StationLinks'
+import type { StationName } from '../../data/stations'
+import { labelOf } from '../../words/station-name'
 import { TOUR } from '../../words/tour'
 
-/** Remembers, for this tab, that someone is looking round. */
-const KEY = 'tawny-ember-tour'
-
-/** Whether a look round goes on in this tab: it begins with '?tour' in the address. */
-function isTouring(): boolean {
-  try {
-    if (new URLSearchParams(location.search).has('tour')) sessionStorage.setItem(KEY, 'on')
-    return sessionStorage.getItem(KEY) === 'on'
-  } catch {
-    return false
-  }
+interface Props {
+  readonly station: StationName
+  readonly go: (station: StationName) => void
+  readonly leave: () => void
 }
 
 /** A look round at the benches: a word on each of seven, with the way on; it stands aside and can be left at any time. */
-export function Tour({ station, go }: { station: StationName; go: (station: StationName) => void }) {
-  const [on, setOn] = useState(isTouring)
+export default function Tour({ station, go, leave }: Props) {
   const index = TOUR.findIndex(stop => stop.station === station)
   const stop = TOUR[index]
-  if (!on) return null
-  const leave = () => {
-    setOn(false)
-    try {
-      sessionStorage.removeItem(KEY)
-    } catch {
-      // Where nothing can be stored it was on for this page alone.
-    }
-  }
   const [before, after] = [TOUR[index - 1], TOUR[index + 1] ?? (stop ? undefined : TOUR[0])]
   return (
     <aside

@@ -2,7 +2,7 @@ import { createContext, useContext } from 'react'
 import type { BatchModel, GroupModel, ProgrammedLoad } from '../../core/job/batch-model'
 import type { Learnt } from '../../core/learn/shop-memory'
 import type { PlannedRoute } from '../../core/shop/route'
-import type { StationName } from '../../data/cautions'
+import type { StationName } from '../../data/stations'
 
 /** What every bench of a batch stands on: the batch worked out once, the steel that is shown, and the ways on. */
 export interface Bench extends BatchModel {

@@ -1,7 +1,6 @@
 import { useCallback, useSyncExternalStore } from 'react'
 import { createSubscribable } from '../../core/subscribable'
-import { type ControllerSession, type ControllerState, openController } from '../../devices/controller-session'
-import type { LinePort } from '../../devices/line-port'
+import type { ControllerSession, ControllerState } from '../../devices/controller-session'
 
 /** Controllers that are listened to, by batch: they go on while another bench is looked at. */
 const sessions = createSubscribable<ReadonlyMap<string, ControllerSession>>(new Map())
@@ -10,7 +9,8 @@ interface HeardController {
   /** Null while none is connected. */
   readonly session: ControllerSession | null
   readonly state: ControllerState | null
-  readonly connect: (port: LinePort, simulated: boolean) => void
+  /** Begins with a controller that was opened; every bench shows what it says, few open one. */
+  readonly connect: (session: ControllerSession) => void
   readonly disconnect: () => void
 }
 
@@ -37,9 +37,7 @@ export function useController(batchId: string): HeardController {
     () => null,
   )
   const connect = useCallback(
-    (port: LinePort, simulated: boolean) => {
-      sessions.set(new Map(sessions.get()).set(batchId, openController(port, simulated)))
-    },
+    (session: ControllerSession) => sessions.set(new Map(sessions.get()).set(batchId, session)),
     [batchId],
   )
   const disconnect = useCallback(() => {

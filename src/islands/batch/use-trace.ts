@@ -1,11 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
 import type { BatchModel, GroupModel } from '../../core/job/batch-model'
-import { logTrace } from '../../core/job/log-trace'
-import { momentIn } from '../../core/job/moment'
-import { logOf } from '../../core/job/oven-log'
-import { measuredTrace, readingsOf, type TracePoint } from '../../core/job/run-trace'
-import { runSecondsAt } from '../../core/run/clock'
-import type { OvenLog } from '../../core/shop/oven-log'
+import type { BatchTrace, batchTrace } from '../../core/job/batch-trace'
 import type { Run } from '../../core/shop/run'
 import { useBatchLogs } from '../../store/hooks'
 import { useRunsOf } from '../../store/run-hooks'
@@ -14,19 +9,13 @@ import { useRunsOf } from '../../store/run-hooks'
 const REDRAW_MS = 4000
 
 const NO_RUNS: readonly Run[] = []
+const NO_TRACE: BatchTrace = { trace: [], now: null }
 
-/** The heat and every temper of a group that were logged, in the plan's order. */
-const tracesOf = (logs: readonly OvenLog[], { group, stretches }: GroupModel): TracePoint[] =>
-  [0, ...group.route.tempers.map((_, i) => i + 1)].flatMap(temper => {
-    const log = logOf(logs, group.id, temper)
-    return log ? logTrace(log, stretches) : []
-  })
-
-/** What the oven was read at, laid over a group's plan: a measured log where there is one, else what a run's display showed. */
+/** What the oven was read at over a group's plan, and the runs of the batch, the newest by itself. */
 export function useTrace(
   { batch, blades }: BatchModel,
   shown: GroupModel | undefined,
-): { trace: readonly TracePoint[]; now: TracePoint | null; run: Run | null; runs: readonly Run[] } {
+): BatchTrace & { run: Run | null; runs: readonly Run[] } {
   const runs = useRunsOf(batch.id) ?? NO_RUNS
   const run = runs.at(-1) ?? null
   const logs = useBatchLogs(batch.id)
@@ -37,19 +26,27 @@ export function useTrace(
     const timer = setInterval(() => setNowMs(Date.now()), REDRAW_MS)
     return () => clearInterval(timer)
   }, [going])
-  const traced = useMemo(() => {
-    if (!shown) return { trace: [], now: null }
-    const logged = tracesOf(logs ?? [], shown)
-    if (!run) return { trace: logged, now: null }
-    const ids = new Set(blades.filter(b => b.group.id === shown.group.id).map(b => b.id))
-    const samples = readingsOf(run)
-    const nowS = run.endedAt === null ? runSecondsAt(run.clock, nowMs) : null
-    const { trace, now } = measuredTrace(run, shown.stretches, ids, samples, nowS)
-    return {
-      trace: logged.length > 0 ? logged : trace,
-      // Where it stands is known; how hot it is there is the plan's.
-      now: now && { ...now, c: momentIn(shown.stretches, now.index, now.planMin)?.c ?? 0 },
-    }
-  }, [run, logs, shown, blades, nowMs])
+  const traceOf = useTracing(run !== null || (logs !== undefined && logs.length > 0))
+  const traced = useMemo(
+    () => (shown && traceOf ? traceOf(shown, { run, logs: logs ?? [], blades, nowMs }) : NO_TRACE),
+    [traceOf, run, logs, shown, blades, nowMs],
+  )
   return { ...traced, run, runs }
+}
+
+/** What lays a run or a log over the plan, fetched for batches that have one: most are looked at before. */
+function useTracing(isNeeded: boolean): typeof batchTrace | undefined {
+  const [tracing, setTracing] = useState<typeof batchTrace>()
+  useEffect(() => {
+    if (!isNeeded) return
+    import('../../core/job/batch-trace').then(
+      part => setTracing(() => part.batchTrace),
+      // Thrown as it is drawn, where the view that failed says so.
+      error =>
+        setTracing(() => {
+          throw error
+        }),
+    )
+  }, [isNeeded])
+  return tracing
 }

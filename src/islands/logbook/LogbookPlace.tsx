@@ -4,6 +4,7 @@ import { findRows } from '../../core/job/find-rows'
 import type { LogRow } from '../../core/job/logbook'
 import { temperOf } from '../../core/job/stages'
 import { useRecipes } from '../../store/hooks'
+import { fetchedAhead } from '../../ui/fetched-ahead'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { SearchField } from '../../ui/SearchField'
@@ -24,15 +25,14 @@ const VIEWS = [
 const MOST_DRAWN = 800
 const NO_ROWS: LogRow[] = []
 
-const fetchTable = () => import('./LogTable')
-const LogTable = lazy(fetchTable)
+const [LogTable, fetchTable] = fetchedAhead(() => import('./LogTable'))
 const OffChart = lazy(() => import('../../ui/charts/OffChart'))
 const SideBySide = lazy(() => import('./SideBySide'))
 const YearCostView = lazy(() => import('./YearCostView'))
 
 export default function LogbookPlace() {
   useWarmUp('logbook-newest')
-  useEffect(() => void fetchTable().catch(() => undefined), [])
+  useEffect(fetchTable, [])
   return (
     <Place>
       <Logbook />

@@ -1,8 +1,9 @@
 import { Printer } from 'lucide-react'
-import { CAUTIONS, DEFER, STATIONS } from '../../data/cautions'
-import { labelOf } from '../../ui/heatline/StationLinks'
+import { CAUTIONS, DEFER } from '../../data/cautions'
+import { STATIONS } from '../../data/stations'
 import { useSay } from '../../ui/Units'
 import { inUnits } from '../../words/marked'
+import { labelOf } from '../../words/station-name'
 import { WALL } from '../../words/wall'
 import { Place } from '../Place'
 

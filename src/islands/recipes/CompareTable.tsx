@@ -1,14 +1,18 @@
 import { X } from 'lucide-react'
-import { type ComparedRoute, ovenHours } from '../../core/steel/compare-routes'
+import { ovenHoursOf } from '../../core/job/oven-time'
+import type { ComparedRoute } from '../../core/steel/compare-routes'
 import { toughnessTendency } from '../../core/steel/toughness'
 import { formatBoth, formatQuantity, type System } from '../../core/units/quantity'
+import type { Grade } from '../../data/grades'
 import { useSay } from '../../ui/Units'
 import { Working } from '../../ui/Working'
 import { cautionWords } from '../../words/cautions'
 import { bandText, hrcText, percentText } from '../../words/speaker'
-import type { DraftRoute } from './recipe-edit'
+import type { DraftRoute, RecipeRoute } from './recipe-edit'
+import { useRecipeLine } from './use-recipe-line'
 
 interface Props {
+  readonly grade: Grade
   readonly drafts: readonly DraftRoute[]
   readonly compared: readonly ComparedRoute[]
   readonly activeKey: string
@@ -18,7 +22,7 @@ interface Props {
 }
 
 /** Up to three routes side by side: what each gives, and what each costs. */
-export function CompareTable({ drafts, compared, activeKey, system, onActive, onRemove }: Props) {
+export function CompareTable({ grade, drafts, compared, activeKey, system, onActive, onRemove }: Props) {
   const say = useSay()
   const t = (c: number) => formatBoth(c, system)
   const rows: readonly (readonly [label: string, cell: (route: ComparedRoute) => React.ReactNode])[] = [
@@ -53,7 +57,13 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
         `${r.prediction.austenite.Cr.toFixed(1)} %${r.prediction.corrosion.temperPenalty > 0 ? `, ${percentText(r.prediction.corrosion.temperPenalty)} robbed` : ''}`,
     ],
     ['Toughness (0 to 10)', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
-    ['Oven time', r => `${ovenHours(r.route).toFixed(1)} h`],
+    [
+      'Oven time',
+      r => {
+        const draft = drafts.find(({ key }) => key === r.name)
+        return draft && <OvenTime route={draft.route} grade={grade} />
+      },
+    ],
     ...(compared.some(r => r.prediction.cautions.length > 0)
       ? [
           [
@@ -74,6 +84,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
           <th className="w-24">
             <span className="sr-only">Figure</span>
           </th>
+          {drafts.length === 0 && <th className="!font-normal text-left text-ink-2">Computing the figures …</th>}
           {drafts.map(d => (
             <th key={d.key} scope="col">
               <span className="flex items-center gap-1">
@@ -116,4 +127,10 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
       </tbody>
     </table>
   )
+}
+
+/** How long the plan above it takes the oven, its climb and its tempers included. */
+function OvenTime({ route, grade }: { route: RecipeRoute; grade: Grade }) {
+  const line = useRecipeLine(route, grade)
+  return line?.ok ? <>{ovenHoursOf(line.value).toFixed(1)} h</> : null
 }

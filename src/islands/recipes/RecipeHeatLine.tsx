@@ -1,21 +1,20 @@
-import { useDeferredValue, useMemo } from 'react'
-import { usualOvenOf } from '../../core/job/ovens'
+import { Suspense, useDeferredValue } from 'react'
 import type { Grade } from '../../data/grades'
-import { HeatLine } from '../../ui/heatline/HeatLine'
-import { useAnswer } from '../../workers/use-answer'
-import { useShopNow } from '../shop-context'
+import { HeatLine } from '../../ui/heatline/heat-line-part'
+import { useSystem } from '../../ui/Units'
 import type { RecipeRoute } from './recipe-edit'
+import { useRecipeLine } from './use-recipe-line'
 
 /** A recipe's route as a Heat Line, without a batch: its stations are not places yet. */
 export function RecipeHeatLine({ route, grade }: { route: RecipeRoute; grade: Grade }) {
-  const shop = useShopNow()
+  const system = useSystem()
   // Drawn bit by bit, so that a hand that drags is followed meanwhile.
-  const answer = useDeferredValue(
-    useAnswer(
-      'recipe-line',
-      useMemo(() => ({ route, grade, oven: usualOvenOf(shop), system: shop.units }), [route, grade, shop]),
-    ),
+  const answer = useDeferredValue(useRecipeLine(route, grade))
+  const soot = <div className="min-h-[160px]" />
+  if (!answer?.ok) return soot
+  return (
+    <Suspense fallback={soot}>
+      <HeatLine stretches={answer.value} others={[]} system={system} stations={null} trace={[]} now={null} />
+    </Suspense>
   )
-  if (!answer?.ok) return <div className="min-h-[190px]" />
-  return <HeatLine stretches={answer.value} others={[]} system={shop.units} stations={null} trace={[]} now={null} />
 }

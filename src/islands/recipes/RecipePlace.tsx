@@ -1,14 +1,13 @@
-import { startTransition, useMemo, useState } from 'react'
+import { Suspense, startTransition, useEffect, useMemo, useState } from 'react'
 import type { Recipe } from '../../core/shop/recipe'
-import { whyDifferent } from '../../core/steel/compare-routes'
 import { gradeOf } from '../../core/steel/grades'
 import { withTemperC } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
 import { useRecipe } from '../../store/hooks'
 import { ago } from '../../ui/dates'
+import { fetchedAhead } from '../../ui/fetched-ahead'
+import { fetchHeatLine } from '../../ui/heatline/heat-line-part'
 import { Problems } from '../../ui/Problems'
-import { RecipeMap } from '../../ui/recipe-map/RecipeMap'
-import { differenceWords } from '../../words/steels'
 import { useWarmUp } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { mapLimits } from '../map-limits'
@@ -17,14 +16,21 @@ import { useShopNow } from '../shop-context'
 import { useLearnt } from '../use-learnt'
 import { usePredictions } from '../use-predictions'
 import { useRecipeMap } from '../use-recipe-map'
-import { CompareTable } from './CompareTable'
 import { MapRouteFields } from './MapRouteFields'
-import { RecipeActions } from './RecipeActions'
 import { RecipeHeatLine } from './RecipeHeatLine'
 import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
 
+/** Both show what a worker works out first: they are fetched meanwhile. */
+const [RecipeMap, fetchMap] = fetchedAhead(async () => ({
+  default: (await import('../../ui/recipe-map/RecipeMap')).RecipeMap,
+}))
+const [RoutesSheet, fetchSheet] = fetchedAhead(() => import('./RoutesSheet'))
+
 export default function RecipePlace({ id = addressPart(2) }) {
   useWarmUp('predictions', 'recipe-map')
+  useEffect(() => {
+    for (const fetch of [fetchHeatLine, fetchMap, fetchSheet]) fetch()
+  }, [])
   return (
     <Place>
       <Loaded id={id} />
@@ -48,6 +54,8 @@ function Loaded({ id }: { id: string }) {
     )
   return <RecipeView key={recipe.versions.length} recipe={recipe} grade={grade} />
 }
+
+const Drawing = () => <p className="pt-10 text-center text-ink-2">Drawing the map …</p>
 
 const KEYS = ['A', 'B', 'C'] as const
 const MAP_HEIGHT = 392
@@ -89,7 +97,6 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
     setDrafts(drafts.filter(d => d.key !== key))
     setActiveKey('A')
   }
-  const [first, ...others] = compared
   return (
     <>
       <div className="on-soot bg-soot text-bone">
@@ -115,51 +122,46 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
           </header>
           <div style={{ height: MAP_HEIGHT }}>
             {map?.ok ? (
-              <RecipeMap
-                map={map.value}
-                target={recipe.target}
-                points={drafts.map((d, i) => ({
-                  key: d.key,
-                  austenitizeC: d.route.austenitizeC,
-                  temperC: Math.max(100, ...d.route.tempers.map(t => t.atC)),
-                  active: d.key === active.key,
-                  hrc: compared[i]?.prediction.finalHrc.mean ?? null,
-                }))}
-                limits={limits}
-                system={shop.units}
-                height={MAP_HEIGHT}
-                onMove={(key, austenitizeC, temperC) => {
-                  const moved = drafts.find(d => d.key === key)
-                  if (moved) setRoute(key, withTemperC({ ...moved.route, austenitizeC }, temperC))
-                }}
-              />
+              <Suspense fallback={<Drawing />}>
+                <RecipeMap
+                  map={map.value}
+                  target={recipe.target}
+                  points={drafts.map((d, i) => ({
+                    key: d.key,
+                    austenitizeC: d.route.austenitizeC,
+                    temperC: Math.max(100, ...d.route.tempers.map(t => t.atC)),
+                    active: d.key === active.key,
+                    hrc: compared[i]?.prediction.finalHrc.mean ?? null,
+                  }))}
+                  limits={limits}
+                  system={shop.units}
+                  height={MAP_HEIGHT}
+                  onMove={(key, austenitizeC, temperC) => {
+                    const moved = drafts.find(d => d.key === key)
+                    if (moved) setRoute(key, withTemperC({ ...moved.route, austenitizeC }, temperC))
+                  }}
+                />
+              </Suspense>
+            ) : map ? (
+              <Problems of={map.problems} className="pt-10" />
             ) : (
-              <div className="pt-10 text-center text-ink-2">
-                {map ? <Problems of={map.problems} /> : 'Drawing the map …'}
-              </div>
+              <Drawing />
             )}
           </div>
           <MapRouteFields draft={active} onRoute={route => setRoute(active.key, route)} />
         </div>
-        <div className="min-w-0">
-          <CompareTable
-            drafts={drafts.slice(0, compared.length)}
+        <Suspense fallback={<div className="min-h-[420px]" />}>
+          <RoutesSheet
+            recipe={recipe}
+            grade={grade}
+            drafts={drafts}
             compared={compared}
-            activeKey={active.key}
-            system={shop.units}
+            active={active}
             onActive={setActiveKey}
             onRemove={remove}
+            onAdd={add}
           />
-          {first &&
-            others.map(other => (
-              <p key={other.name} className="mt-2 text-small">
-                {whyDifferent(first, other)
-                  .map(one => differenceWords(one, first.name, other.name))
-                  .join(' ')}
-              </p>
-            ))}
-          <RecipeActions recipe={recipe} grade={grade} drafts={drafts} active={active} onAdd={add} />
-        </div>
+        </Suspense>
       </section>
     </>
   )

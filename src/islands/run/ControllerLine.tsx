@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Batch } from '../../core/shop/batch'
+import { openController } from '../../devices/controller-session'
 import { hasSerial, openSerialPort } from '../../devices/serial-port'
 import { openSimulatedPort } from '../../devices/simulated-port'
 import { newId } from '../batch/edit'
@@ -15,7 +16,7 @@ export function ControllerLine({ batch }: { batch: Batch }) {
   const box = 'min-h-[72px] border-2 border-soot-rule px-4 text-large text-bone'
   const openSerial = () =>
     openSerialPort().then(
-      line => connect(line, false),
+      line => connect(openController(line, false)),
       error => setRefused(`No device: ${error instanceof Error ? error.message : 'none was chosen'}.`),
     )
   return (
@@ -32,7 +33,7 @@ export function ControllerLine({ batch }: { batch: Batch }) {
           <button
             type="button"
             className={box}
-            onClick={() => connect(openSimulatedPort(newId(), preset ?? 'medium'), true)}
+            onClick={() => connect(openController(openSimulatedPort(newId(), preset ?? 'medium'), true))}
           >
             Connect the simulated controller
           </button>

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo } from 'react'
+import { Suspense, useEffect, useMemo } from 'react'
 import type { Answer } from '../../core/contract/questions'
 import { tempersWaiting } from '../../core/job/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
@@ -11,6 +11,7 @@ import { useReadingsOf } from '../../store/hooks'
 import { type InHand, useInHand } from '../../store/in-hand'
 import { useRunsOfSome } from '../../store/run-hooks'
 import { ago, today } from '../../ui/dates'
+import { fetchedAhead } from '../../ui/fetched-ahead'
 import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
@@ -23,8 +24,7 @@ import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 
 /** Its drawing and its planner's words are fetched once the page stands. */
-const fetchDayPart = () => import('./DayPart')
-const DayPart = lazy(fetchDayPart)
+const [DayPart, fetchDayPart] = fetchedAhead(() => import('./DayPart'))
 
 /** Batches shown of those that were measured. */
 const MOST_LATELY = 5
@@ -34,7 +34,7 @@ const MOST_NEXT = 8
 export default function TodayPlace() {
   // What the first drawing waits for is under way while the page reads its batches.
   useWarmUp('lately')
-  useEffect(() => void fetchDayPart().catch(() => undefined), [])
+  useEffect(fetchDayPart, [])
   // Read while the page begins, not after.
   const inHand = useInHand()
   return (

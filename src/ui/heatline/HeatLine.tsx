@@ -4,10 +4,11 @@ import type { Moment } from '../../core/job/moment'
 import type { TracePoint } from '../../core/job/run-trace'
 import type { Stretch } from '../../core/job/timeline'
 import type { System } from '../../core/units/quantity'
-import type { StationName } from '../../data/cautions'
+import type { StationName } from '../../data/stations'
 import { useWidth } from '../use-width'
 import { Curve } from './Curve'
 import { heatColour } from './colour'
+import { dashOf } from './dashes'
 import { HardnessMarks } from './HardnessMarks'
 import { HeatLabels } from './HeatLabels'
 import { MomentCursor, momentAtX } from './MomentCursor'
@@ -44,13 +45,10 @@ const FOOT = 10
 const LEAST_WIDTH = 1120
 /** What the player's buttons take at the left of the line, px. */
 const PLAYER_WIDTH = 240
-/** How the lines of a batch's other steels are broken, so that each can be told. */
-const DASHES = ['3 3', '9 3', '2 2 9 2']
-export const dashOf = (index: number): string => DASHES[index % DASHES.length] as string
 const GRID_C = [-75, 200, 500, 800, 1066]
 
 /** The batch as one curve of temperature, and the way through the product: stations are links on it. */
-export function HeatLine(props: Props) {
+export default function HeatLine(props: Props) {
   const { stretches, system, stations, trace, now, moment } = props
   const [under, setUnder] = useState<Moment | null>(null)
   const [held, setHeld] = useState(false)

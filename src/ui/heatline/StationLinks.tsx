@@ -1,6 +1,7 @@
 import type { StationState } from '../../core/job/station-states'
-import type { StationName } from '../../data/cautions'
+import type { StationName } from '../../data/stations'
 import { STATION_STATE_WORDS } from '../../words/heatline'
+import { labelOf } from '../../words/station-name'
 import type { HeatScale } from './scale'
 
 /** Which stations are done for the steel that is shown. */
@@ -73,7 +74,3 @@ function Mark({ x, y, done, here }: { x: number; y: number; done: boolean; here:
     </g>
   )
 }
-
-/** What a station is called; the quench by what the shown steel is quenched in. */
-export const labelOf = (station: StationName, oil = false): string =>
-  oil && station === 'plates' ? 'Oil' : station.charAt(0).toUpperCase() + station.slice(1)

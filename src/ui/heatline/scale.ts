@@ -1,6 +1,5 @@
 import type { Phase, Stretch } from '../../core/job/timeline'
-import type { StationName } from '../../data/cautions'
-import { STATIONS } from '../../data/cautions'
+import { STATIONS, type StationName } from '../../data/stations'
 
 /** Room each kind of stretch takes at least; what is eventful is wide, what only waits is narrow. */
 const BREADTH: Readonly<Record<Phase, number>> = {

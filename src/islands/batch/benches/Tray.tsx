@@ -1,7 +1,7 @@
 import { countOfLine, linesOf } from '../../../core/job/tray'
 import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
 import { useBench } from '../bench-context'
-import { useGlow } from '../moment'
+import { useGlow } from '../use-glow'
 
 /** The tray drawn to scale: of one steel, or of all. */
 export function Tray({ groupId }: { groupId?: string }) {

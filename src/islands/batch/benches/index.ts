@@ -1,5 +1,5 @@
 import { type ComponentType, lazy } from 'react'
-import type { StationName } from '../../../data/cautions'
+import type { StationName } from '../../../data/stations'
 
 const FETCH: Readonly<Record<StationName, () => Promise<{ default: ComponentType }>>> = {
   choose: async () => ({ default: (await import('./ChooseBench')).ChooseBench }),

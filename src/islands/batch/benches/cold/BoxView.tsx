@@ -5,7 +5,7 @@ import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
 import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
-import { useGlow } from '../../moment'
+import { useGlow } from '../../use-glow'
 
 const SAYS = { freezer: 'freezer', 'dry-ice': 'dry ice', 'liquid-nitrogen': 'liquid nitrogen' } as const
 

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Load } from '../../../../core/job/loads'
 import type { Segment } from '../../../../core/oven/programme'
 import type { Oven } from '../../../../core/shop/oven'
+import { openController } from '../../../../devices/controller-session'
 import { hasSerial, openSerialPort } from '../../../../devices/serial-port'
 import { openSimulatedPort } from '../../../../devices/simulated-port'
 import { useBench } from '../../bench-context'
@@ -22,7 +23,7 @@ export default function ControllerPanel({ load, segments, oven }: Props) {
   const [refused, setRefused] = useState<string | null>(null)
   const openSerial = () =>
     openSerialPort().then(
-      line => connect(line, false),
+      line => connect(openController(line, false)),
       error => setRefused(`No device: ${error instanceof Error ? error.message : 'none was chosen'}.`),
     )
   if (session && state)
@@ -42,7 +43,7 @@ export default function ControllerPanel({ load, segments, oven }: Props) {
         <button
           type="button"
           className="btn btn-ember"
-          onClick={() => connect(openSimulatedPort(newId(), oven.preset), true)}
+          onClick={() => connect(openController(openSimulatedPort(newId(), oven.preset), true))}
         >
           Connect the simulated controller
         </button>

@@ -15,7 +15,7 @@ import { cautionWords } from '../../../../words/cautions'
 import { marksOf } from '../../../../words/lists'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
-import { useGlow } from '../../moment'
+import { useGlow } from '../../use-glow'
 
 interface Props {
   readonly load: Load
