@@ -13,11 +13,11 @@ export const OVEN_PRESETS: readonly OvenPreset[] = [
   { name: 'large', label: 'Large, 3.6 kW', powerW: 3600, chamberMm: { width: 200, height: 150, depth: 600 }, maxC: 1280 },
 ]
 
-/** A layer of the wall: conductivity k0 + k1·T °C (brick, board) or k0 + k3·T³ K (fibre), W/mK. Textbook values, from memory. */
+/** A layer of the wall: its conductivity is k0 + kPerC·°C + kPerK3·K³, W/mK. Textbook values, from memory. */
 export const WALL_MATERIALS = {
-  brick: { k: (c: number) => 0.15 + 1.5e-4 * c, densityKgPerM3: 520, cp: 1050 },
-  fibre: { k: (c: number) => 0.035 + 1.2e-10 * (c + 273.15) ** 3, densityKgPerM3: 128, cp: 1080 },
-  board: { k: (c: number) => 0.055 + 1.1e-4 * c, densityKgPerM3: 280, cp: 1080 },
+  brick: { k0: 0.15, kPerC: 1.5e-4, kPerK3: 0, densityKgPerM3: 520, cp: 1050 },
+  fibre: { k0: 0.035, kPerC: 0, kPerK3: 1.2e-10, densityKgPerM3: 128, cp: 1080 },
+  board: { k0: 0.055, kPerC: 1.1e-4, kPerK3: 0, densityKgPerM3: 280, cp: 1080 },
 } as const
 export type WallMaterial = keyof typeof WALL_MATERIALS
 

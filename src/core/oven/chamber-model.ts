@@ -12,6 +12,9 @@ const HOTTEST_C = 1350
 const SETTLING_STEP_S = 5
 const LONGEST_SETTLING_S = 3600
 const LONGEST_FALL_S = 24 * 3600
+/** A fall is swift at first; later the walls have hours, and the step has more time. */
+const SWIFT_FALL_S = 3600
+const LATE_STEP_S = 120
 /** A usual load, of which each kilogram's delay is taken: common blades, crowded half way. */
 const LOAD = { lengthMm: 250, widthMm: 40, thicknessMm: 3, count: 8, view: 0.6 } as const
 /** Temperatures a fall is followed from, °C, and how long the walls soaked there: a soak is short, a temper long. */
@@ -67,12 +70,17 @@ function climbOf(model: OvenModel): Table {
 /** Seconds an oven at full power takes to its set point once the controller eases off; null where it does not get there. */
 function settlingS(model: OvenModel, setC: number): number | null {
   const pi = clippedPi()
-  let s = 0
-  for (; model.indicatedC < setC - REACHED_WITHIN_K; s += SETTLING_STEP_S) {
+  const reachedC = setC - REACHED_WITHIN_K
+  let [s, beforeC] = [0, model.indicatedC]
+  while (model.indicatedC < reachedC) {
     if (s > LONGEST_SETTLING_S) return null
-    model.step(pi.share(setC, model.indicatedC, SETTLING_STEP_S), false, SETTLING_STEP_S)
+    beforeC = model.indicatedC
+    model.step(pi.share(setC, beforeC, SETTLING_STEP_S), false, SETTLING_STEP_S)
+    s += SETTLING_STEP_S
   }
-  return s
+  // It was reached within the last step, not at its end.
+  const past = model.indicatedC - reachedC
+  return s - (past > 0 ? (SETTLING_STEP_S * past) / (model.indicatedC - beforeC) : 0)
 }
 
 function perKgOf(oven: DetailedOven, empty: Table): Table {
@@ -102,8 +110,11 @@ function soaked(oven: DetailedOven, atC: number, soakMin: number): OvenModel {
 /** Minutes with the door shut and power off, [°C, min], coolest first. */
 function fallOf(model: OvenModel): Table {
   const table: [number, number][] = [[model.indicatedC, 0]]
-  for (let s = STEP_S; s <= LONGEST_FALL_S && model.indicatedC > FALLEN_C; s += STEP_S) {
-    model.step(0, false, STEP_S)
+  let s = 0
+  while (s < LONGEST_FALL_S && model.indicatedC > FALLEN_C) {
+    const stepS = s < SWIFT_FALL_S ? STEP_S : LATE_STEP_S
+    model.step(0, false, stepS)
+    s += stepS
     const lastC = table.at(-1)?.[0] ?? 0
     if (model.indicatedC <= lastC - Math.min(EVERY_K, (lastC - AMBIENT_C) / 8)) table.push([model.indicatedC, s / 60])
   }

@@ -11,6 +11,8 @@ export class NodeSystem {
   private n = 0
   private skipTo = 0
   private dtS = 1
+  /** Nodes that lose to the room in this step: the first so many of those ever noted. */
+  private lost = 0
   private readonly lostNodes: number[] = []
   private readonly lostWPerK: number[] = []
 
@@ -29,8 +31,7 @@ export class NodeSystem {
       this.a.fill(0)
       this.b.fill(0)
     }
-    this.lostNodes.length = 0
-    this.lostWPerK.length = 0
+    this.lost = 0
     return this
   }
 
@@ -55,15 +56,15 @@ export class NodeSystem {
     const [i, j] = [this.row(one), this.row(other)]
     this.add(i * this.n + i, wPerK)
     this.add(j * this.n + j, wPerK)
-    this.add(i * this.n + j, -wPerK)
-    this.add(j * this.n + i, -wPerK)
+    this.add(Math.min(i, j) * this.n + Math.max(i, j), -wPerK)
   }
 
   /** Joins a node to the room, W/K. */
   toRoom(node: number, wPerK: number) {
     this.heatAndHold(node, wPerK, wPerK * this.roomC)
-    this.lostNodes.push(node)
-    this.lostWPerK.push(wPerK)
+    this.lostNodes[this.lost] = node
+    this.lostWPerK[this.lost] = wPerK
+    this.lost++
   }
 
   /** Power into a node, W. */
@@ -89,7 +90,7 @@ export class NodeSystem {
   /** What the nodes lose to the room after the step, W. */
   lostW(): number {
     let sum = 0
-    for (let i = 0; i < this.lostNodes.length; i++)
+    for (let i = 0; i < this.lost; i++)
       sum += (this.lostWPerK[i] as number) * ((this.t[this.lostNodes[i] as number] as number) - this.roomC)
     return sum
   }

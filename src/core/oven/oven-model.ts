@@ -1,9 +1,9 @@
-import { OVEN_PHYSICS, type OvenBuild, WALL_MATERIALS } from '../../data/ovens'
+import { OVEN_PHYSICS, type OvenBuild } from '../../data/ovens'
 import { FOIL_THERMAL, STEEL_THERMAL, STEFAN_BOLTZMANN } from '../../data/thermal'
 import { kelvinFromC } from '../units/temperature'
 import { heatingCp } from './lag'
 import { NodeSystem } from './node-system'
-import { type WallCell, type WallGrid, wallGrid } from './wall'
+import { type WallGrid, type WallRows, wallGrid } from './wall'
 
 /** An oven in enough detail to follow its walls. */
 export interface DetailedOven {
@@ -42,6 +42,14 @@ const cubes = (aC: number, bC: number) => {
   return STEFAN_BOLTZMANN * (a * a + b * b) * (a + b)
 }
 
+/** Conductance of the half of a wall's cell at its temperature, W/K. */
+function halfWPerK(rows: WallRows, i: number, tempC: number): number {
+  const kelvin = kelvinFromC(tempC)
+  return (
+    (rows.k0[i] as number) + (rows.kPerC[i] as number) * tempC + (rows.kPerK3[i] as number) * kelvin * kelvin * kelvin
+  )
+}
+
 /**
  * An oven as nodes: elements, air, furniture, the wall's cells, and foil and blade of every load. Radiation is linearised in
  * kelvin about the present state and each step is solved implicitly (backward Euler), so that any step is stable.
@@ -69,8 +77,9 @@ export class OvenModel {
   constructor(
     readonly oven: DetailedOven,
     startC = AMBIENT_C,
+    grid = wallGrid(oven.chamberMm, oven.build),
   ) {
-    this.grid = wallGrid(oven.chamberMm, oven.build)
+    this.grid = grid
     this.shell = WALL + this.grid.cells.length - 1
     this.temperatures = new Float64Array(this.shell + 1).fill(startC)
     const cells = this.grid.cells.length
@@ -116,7 +125,7 @@ export class OvenModel {
 
   /** An oven of its own that stands exactly as this one does now. */
   clone(): OvenModel {
-    const copy = new OvenModel(this.oven)
+    const copy = new OvenModel(this.oven, AMBIENT_C, this.grid)
     copy.temperatures = this.temperatures.slice()
     copy.indicatedC = this.indicatedC
     copy.energyJ = this.energyJ
@@ -167,7 +176,7 @@ export class OvenModel {
   step(share: number, doorOpen: boolean, dtS: number): void {
     const t = this.temperatures
     const { build, powerW } = this.oven
-    const { cells, hotAreaM2: hot } = this.grid
+    const { rows, hotAreaM2: hot } = this.grid
     const p = OVEN_PHYSICS
     const system = this.system.clear(t, dtS, this.shell)
     const at = (i: number) => t[i] as number
@@ -176,7 +185,7 @@ export class OvenModel {
     system.heat(ELEMENT, power)
     system.store(AIR, AIR_CAPACITY)
     system.store(FURNITURE, build.furnitureJPerK)
-    system.store(WALL, cells[0]?.capacityJPerK ?? 0)
+    system.store(WALL, rows.capacityJPerK[0] as number)
     const exchange = 1 / (1 / p.emissivityElement + (build.element.areaM2 / hot) * (1 / p.emissivityWall - 1))
     system.link(ELEMENT, WALL, build.element.areaM2 * exchange * cubes(at(ELEMENT), at(WALL)))
     system.link(ELEMENT, AIR, build.element.areaM2 * p.hInsideWPerM2K)
@@ -198,53 +207,50 @@ export class OvenModel {
   /** Eliminates the wall's cells from the shell to the one behind the hot face. */
   private sweepIn(dtS: number) {
     const { link, diagonal, right } = this.wall
-    const { cells, shellAreaM2 } = this.grid
-    const { build } = this.oven
+    const { rows, shellAreaM2, shellPerMiddle } = this.grid
+    const { capacityJPerK } = rows
     const t = this.temperatures
-    const wallK = build.wall?.k ?? 1
-    const n = cells.length
+    const last = link.length - 1
     const p = OVEN_PHYSICS
-    let k = wallK * WALL_MATERIALS[(cells[0] as WallCell).material].k(t[WALL] as number)
-    for (let i = 0; i + 1 < n; i++) {
-      const [cell, next] = [cells[i] as WallCell, cells[i + 1] as WallCell]
-      const kNext = wallK * WALL_MATERIALS[next.material].k(t[WALL + i + 1] as number)
-      link[i] = 1 / (cell.halfM / (k * cell.areaM2) + next.halfM / (kNext * next.areaM2))
-      k = kNext
+    let inner = halfWPerK(rows, 0, t[WALL] as number)
+    for (let i = 0; i < last; i++) {
+      const outer = halfWPerK(rows, i + 1, t[WALL + i + 1] as number)
+      link[i] = (inner * outer) / (inner + outer)
+      inner = outer
     }
     const shellC = t[this.shell] as number
     const rise = Math.max(0.1, shellC - AMBIENT_C)
-    const outside = p.shellConvection * rise ** (1 / 3) + p.shellEmissivity * cubes(shellC, AMBIENT_C)
-    const shellWPerK = shellAreaM2 / ((cells[n - 1] as WallCell).halfM / k + 1 / outside)
+    const outside = shellAreaM2 * (p.shellConvection * Math.cbrt(rise) + p.shellEmissivity * cubes(shellC, AMBIENT_C))
+    const skin = inner * shellPerMiddle
+    const shellWPerK = (skin * outside) / (skin + outside)
     this.wall.shellWPerK = shellWPerK
-    for (let i = n - 1; i > 0; i--) {
-      const inertia = (cells[i] as WallCell).capacityJPerK / dtS
+    // What lies further out leaves with each cell a conductance and the heat that comes over it.
+    let [outwardWPerK, outwardW] = [shellWPerK, shellWPerK * AMBIENT_C]
+    for (let i = last; i > 0; i--) {
+      const inertia = (capacityJPerK[i] as number) / dtS
       const inward = link[i - 1] as number
-      let d = inertia + inward
-      let r = inertia * (t[WALL + i] as number)
-      if (i === n - 1) {
-        d += shellWPerK
-        r += shellWPerK * AMBIENT_C
-      } else {
-        const outward = link[i] as number
-        d += outward - (outward * outward) / (diagonal[i + 1] as number)
-        r += (outward * (right[i + 1] as number)) / (diagonal[i + 1] as number)
-      }
+      const d = inertia + inward + outwardWPerK
+      const r = inertia * (t[WALL + i] as number) + outwardW
       diagonal[i] = d
       right[i] = r
+      const share = inward / d
+      outwardWPerK = inward - inward * share
+      outwardW = r * share
     }
-    const first = link[0] as number
-    this.wall.towardHot = first - (first * first) / (diagonal[1] as number)
-    this.wall.fromCells = (first * (right[1] as number)) / (diagonal[1] as number)
+    this.wall.towardHot = outwardWPerK
+    this.wall.fromCells = outwardW
   }
 
   /** The cells behind the hot face, now that it is known; and what the shell gave the room. */
   private sweepOut(dtS: number) {
     const { link, diagonal, right, shellWPerK } = this.wall
     const t = this.temperatures
-    for (let i = 1; i < this.grid.cells.length; i++)
-      t[WALL + i] =
-        ((right[i] as number) + (link[i - 1] as number) * (t[WALL + i - 1] as number)) / (diagonal[i] as number)
-    this.lostJ += shellWPerK * ((t[this.shell] as number) - AMBIENT_C) * dtS
+    let inner = t[WALL] as number
+    for (let i = 1; i < link.length; i++) {
+      inner = ((right[i] as number) + (link[i - 1] as number) * inner) / (diagonal[i] as number)
+      t[WALL + i] = inner
+    }
+    this.lostJ += shellWPerK * (inner - AMBIENT_C) * dtS
   }
 
   /** Air pours out below and in above, and the opening glows into the room. */

@@ -1,4 +1,5 @@
 import { OVEN_PHYSICS, type OvenBuild, WALL_MATERIALS, type WallMaterial } from '../../data/ovens'
+import { kelvinFromC } from '../units/temperature'
 
 /** One cell of the wall, from the hot face outward. SI. */
 export interface WallCell {
@@ -11,8 +12,26 @@ export interface WallCell {
 
 export interface WallGrid {
   readonly cells: readonly WallCell[]
+  /** The same cells as rows of figures: a step in time goes through them all, and a programme takes thousands. */
+  readonly rows: WallRows
   readonly hotAreaM2: number
   readonly shellAreaM2: number
+  /** Of the shell to that of the last cell's middle. */
+  readonly shellPerMiddle: number
+}
+
+/** Of each cell: its heat capacity, J/K, and its half's conductance, W/K, as k0 + kPerC·°C + kPerK3·K³. */
+export interface WallRows {
+  readonly capacityJPerK: Float64Array
+  readonly k0: Float64Array
+  readonly kPerC: Float64Array
+  readonly kPerK3: Float64Array
+}
+
+/** Conductivity of a wall's material, W/mK. */
+export function wallConductivity(material: WallMaterial, tempC: number): number {
+  const { k0, kPerC, kPerK3 } = WALL_MATERIALS[material]
+  return k0 + kPerC * tempC + kPerK3 * kelvinFromC(tempC) ** 3
 }
 
 /** Conduction through the edges and corners of a box wall beside that of its faces. Source: Langmuir, in Incropera, Table 4.1 (0.54 D an edge), from memory. */
@@ -68,5 +87,24 @@ export function wallGrid(chamberMm: { width: number; height: number; depth: numb
       halfM: (outer - inner) / 2,
     }
   })
-  return { cells, hotAreaM2: area(0), shellAreaM2: area(total) }
+  const shellAreaM2 = area(total)
+  return {
+    cells,
+    rows: rowsOf(cells, build.wall?.k ?? 1),
+    hotAreaM2: area(0),
+    shellAreaM2,
+    shellPerMiddle: shellAreaM2 / (cells.at(-1)?.areaM2 ?? shellAreaM2),
+  }
+}
+
+function rowsOf(cells: readonly WallCell[], factor: number): WallRows {
+  const row = (of: (cell: WallCell) => number) => Float64Array.from(cells, of)
+  const half = (of: 'k0' | 'kPerC' | 'kPerK3') =>
+    row(({ material, areaM2, halfM }) => (factor * WALL_MATERIALS[material][of] * areaM2) / halfM)
+  return {
+    capacityJPerK: row(cell => cell.capacityJPerK),
+    k0: half('k0'),
+    kPerC: half('kPerC'),
+    kPerK3: half('kPerK3'),
+  }
 }
