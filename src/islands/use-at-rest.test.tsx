@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act, cleanup, renderHook } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { counted, waitedFor } from '../workers/waited-for'
+import { awaited, waitedFor } from '../workers/waited-for'
 import { useAtRest } from './use-at-rest'
 
 beforeEach(() => vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] }))
@@ -23,7 +23,7 @@ describe('a page comes to rest', () => {
 
   it('not before what it asked is answered: answered or not', async () => {
     let fail: (error: Error) => void = () => undefined
-    const asked = counted(new Promise<void>((_, reject) => (fail = reject))).catch(() => undefined)
+    const asked = awaited(new Promise<void>((_, reject) => (fail = reject))).catch(() => undefined)
     const { result } = renderHook(useAtRest)
     await pass(4000)
     expect(result.current).toBe(false)
@@ -34,7 +34,7 @@ describe('a page comes to rest', () => {
 
   it('at last all the same, where it never stops asking', async () => {
     const end = vi.fn()
-    void counted(new Promise<void>(resolve => end.mockImplementation(resolve)))
+    void awaited(new Promise<void>(resolve => end.mockImplementation(resolve)))
     const { result } = renderHook(useAtRest)
     await pass(7900)
     expect(result.current).toBe(false)

@@ -7,7 +7,7 @@ import workerUrl from './core.worker.ts?worker&url'
 import { createLane, type Lane } from './lane'
 import { type LaneName, type LogVersion, laneNameOf, RESTS_ON } from './lanes'
 import { type OpenWorker, openWorker } from './open-worker'
-import { counted } from './waited-for'
+import { awaited } from './waited-for'
 
 /** A worker with its questions in a row, and the version of the log it has read; null until it has. */
 interface Door extends Lane {
@@ -87,7 +87,7 @@ export const ask = <N extends QuestionName>(
   name: N,
   request: Request<N>,
   { signal, place }: { readonly signal?: AbortSignal; readonly place?: string } = {},
-): Promise<Answered<N>> => counted(doorOf(name).ask(name, request, { signal, place }) as Promise<Answered<N>>)
+): Promise<Answered<N>> => awaited(doorOf(name).ask(name, request, { signal, place }) as Promise<Answered<N>>)
 
 /** The same for what is asked once, at the press of a key: a worker that does not answer is a problem like any other. */
 export const askOnce = <N extends QuestionName>(name: N, request: Request<N>): Promise<Answered<N>> =>

@@ -4,7 +4,7 @@ import { createSubscribable } from '../core/subscribable'
 export const waitedFor = createSubscribable(0)
 
 /** Counts a question until it was answered, or could not be. */
-export async function counted<T>(answer: Promise<T>): Promise<T> {
+export async function awaited<T>(answer: Promise<T>): Promise<T> {
   waitedFor.set(waitedFor.get() + 1)
   try {
     return await answer
