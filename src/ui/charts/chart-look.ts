@@ -7,6 +7,11 @@ Chart.defaults.font.size = 12
 Chart.defaults.animation = false
 Chart.defaults.responsive = true
 Chart.defaults.maintainAspectRatio = false
+// As figures are written everywhere else, not by the browser's language, which also takes long to ask for.
+Chart.defaults.scales.linear.ticks.callback = (value, _, ticks) => {
+  const stepBy = Math.abs((ticks[1]?.value ?? 1) - (ticks[0]?.value ?? 0))
+  return Number(value).toFixed(Math.max(0, -Math.floor(Math.log10(stepBy))))
+}
 
 /** A colour of the present theme, as the canvas needs it. */
 export const token = (element: Element, name: string): string => {

@@ -1,9 +1,9 @@
 import type { ChartConfiguration } from 'chart.js'
-import { type RefObject, useEffect, useRef, useState } from 'react'
+import { type RefObject, useCallback, useEffect, useRef, useState } from 'react'
 import { Chart } from './chart-look'
 
 /**
- * Keeps a chart on a canvas: made once, its data and options changed in place. Returns the chart after each layout,
+ * Keeps a chart on a canvas: made once, its data and options changed in place. Returns the chart after each layout of what it shows,
  * so that handles can be laid over it.
  */
 export function useChart(
@@ -14,44 +14,50 @@ export function useChart(
   const [laidOut, setLaidOut] = useState(0)
   const latest = useRef(configOf)
   latest.current = configOf
-  /** What the chart shows now: it is made with the first, and need not be laid out again for it. */
+  /** What the chart shows now; null before it shows anything. */
   const shown = useRef<typeof configOf | null>(null)
 
-  useEffect(() => {
+  const show = useCallback(() => {
     const element = canvas.current
-    if (!element) return
+    if (!chart.current || !element) return
     shown.current = latest.current
-    chart.current = new Chart(element, {
-      ...latest.current(element),
-      plugins: [{ id: 'told', afterLayout: () => setLaidOut(n => n + 1) }],
-    })
-    const repaint = () => {
-      if (!chart.current) return
-      chart.current.options = latest.current(element).options ?? {}
-      chart.current.data = latest.current(element).data
-      chart.current.update('none')
-    }
-    const watch = new MutationObserver(repaint)
-    watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
-    const media = matchMedia('(prefers-color-scheme: dark)')
-    media.addEventListener('change', repaint)
-    return () => {
-      watch.disconnect()
-      media.removeEventListener('change', repaint)
-      chart.current?.destroy()
-      chart.current = null
-    }
+    const { data, options } = latest.current(element)
+    chart.current.data = data
+    chart.current.options = options ?? {}
+    chart.current.update('none')
   }, [canvas])
 
   useEffect(() => {
     const element = canvas.current
-    if (!chart.current || !element || shown.current === configOf) return
-    shown.current = configOf
-    const { data, options } = configOf(element)
-    chart.current.data = data
-    chart.current.options = options ?? {}
-    chart.current.update('none')
-  }, [canvas, configOf])
+    if (!element) return
+    const { type, options } = latest.current(element)
+    // Its axes first and what is on them after: both at once would hold up a slow tablet too long.
+    chart.current = new Chart(element, {
+      type,
+      data: { datasets: [] },
+      options: { ...options, plugins: {} },
+      plugins: [{ id: 'told', afterLayout: () => shown.current && setLaidOut(n => n + 1) }],
+    })
+    const filling = setTimeout(() => {
+      if (!shown.current) show()
+    })
+    const watch = new MutationObserver(show)
+    watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
+    const media = matchMedia('(prefers-color-scheme: dark)')
+    media.addEventListener('change', show)
+    return () => {
+      clearTimeout(filling)
+      watch.disconnect()
+      media.removeEventListener('change', show)
+      chart.current?.destroy()
+      chart.current = null
+      shown.current = null
+    }
+  }, [canvas, show])
+
+  useEffect(() => {
+    if (shown.current && shown.current !== configOf) show()
+  }, [configOf, show])
 
   return { chart: chart.current, laidOut }
 }

@@ -6,8 +6,8 @@ import type { Stretch } from '../../core/job/timeline'
 import type { System } from '../../core/units/quantity'
 import type { StationName } from '../../data/stations'
 import { useWidth } from '../use-width'
-import { Curve } from './Curve'
-import { heatColour } from './colour'
+import { Curve, Strokes } from './Curve'
+import { heatRgb } from './colour'
 import { dashOf } from './dashes'
 import { HardnessMarks } from './HardnessMarks'
 import { HeatLabels } from './HeatLabels'
@@ -188,28 +188,19 @@ const pathOf = (scale: HeatScale): string =>
     .join('')
 
 /** What the oven showed, solid. */
-function Measured({ scale, trace }: { scale: HeatScale; trace: readonly TracePoint[] }) {
-  return (
-    <g strokeWidth={5.5} strokeLinecap="round" fill="none">
-      {trace.slice(1).map((b, i) => {
-        const a = trace[i]
-        const phase = scale.placed[b.index]?.stretch.phase ?? 'room'
-        // A stretch between them was not in an oven, so nothing was measured there.
-        if (!a || b.index - a.index > 1) return null
-        return (
-          <line
-            key={i}
-            x1={scale.x(a.index, a.planMin)}
-            y1={scale.y(a.c)}
-            x2={scale.x(b.index, b.planMin)}
-            y2={scale.y(b.c)}
-            stroke={heatColour((a.c + b.c) / 2, phase)}
-          />
-        )
-      })}
-    </g>
-  )
-}
+const Measured = ({ scale, trace }: { scale: HeatScale; trace: readonly TracePoint[] }) => (
+  <Strokes
+    strokeWidth={5.5}
+    pieces={trace.slice(1).flatMap((b, i) => {
+      const a = trace[i]
+      const phase = scale.placed[b.index]?.stretch.phase ?? 'room'
+      // A stretch between them was not in an oven, so nothing was measured there.
+      if (!a || b.index - a.index > 1) return []
+      const [x1, x2] = [scale.x(a.index, a.planMin), scale.x(b.index, b.planMin)]
+      return [{ x1, y1: scale.y(a.c), x2, y2: scale.y(b.c), rgb: heatRgb((a.c + b.c) / 2, phase) }]
+    })}
+  />
+)
 
 /** Hangs below the curve, so that it crosses no label. */
 function NowMark({ x, y, bottom }: { x: number; y: number; bottom: number }) {

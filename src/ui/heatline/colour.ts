@@ -1,7 +1,7 @@
 import type { Phase } from '../../core/job/timeline'
 import { kelvinFromC } from '../../core/units/temperature'
 
-type Rgb = readonly [r: number, g: number, b: number]
+export type Rgb = readonly [r: number, g: number, b: number]
 
 const lobe = (nm: number, centre: number, below: number, above: number) =>
   Math.exp(-0.5 * ((nm - centre) / (nm < centre ? below : above)) ** 2)
@@ -48,7 +48,8 @@ function linearOf([X, Y, Z]: Rgb): Rgb {
 const encode = (linear: number) =>
   Math.round(255 * (linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055))
 
-const hex = (rgb: Rgb) => `#${rgb.map(part => Math.min(255, Math.max(0, part)).toString(16).padStart(2, '0')).join('')}`
+export const hex = (rgb: Rgb) =>
+  `#${rgb.map(part => Math.min(255, Math.max(0, part)).toString(16).padStart(2, '0')).join('')}`
 
 /**
  * How the eye takes glow: brightness grows as radiance to this power (an eye adapts; after Stevens), and bright
@@ -103,13 +104,15 @@ function oxideRgb(tempC: number): Rgb {
 }
 
 /** Colour of the metal: glow when hot, ice below zero, grey between; oxide tints only in a temper's hold. */
-export function heatColour(tempC: number, phase: Phase): string {
-  if (phase === 'temper' && tempC < 420) return hex(oxideRgb(tempC))
-  if (tempC < 0) return hex(mix(STEEL_GREY, ICE, Math.min(1, -tempC / 40)))
-  if (tempC < GLOW_FROM_C) return hex(STEEL_GREY)
+export function heatRgb(tempC: number, phase: Phase): Rgb {
+  if (phase === 'temper' && tempC < 420) return oxideRgb(tempC)
+  if (tempC < 0) return mix(STEEL_GREY, ICE, Math.min(1, -tempC / 40))
+  if (tempC < GLOW_FROM_C) return STEEL_GREY
   const part = Math.min(1, (tempC - GLOW_FROM_C) / (GLOW_WHOLE_C - GLOW_FROM_C))
-  return hex(mix(STEEL_GREY, glowRgb(tempC), part))
+  return mix(STEEL_GREY, glowRgb(tempC), part)
 }
+
+export const heatColour = (tempC: number, phase: Phase): string => hex(heatRgb(tempC, phase))
 
 const linear = (part: number) => (part <= 10.31475 ? part / 3294.6 : ((part / 255 + 0.055) / 1.055) ** 2.4)
 const luminance = ([r, g, b]: Rgb) => 0.2126 * linear(r) + 0.7152 * linear(g) + 0.0722 * linear(b)

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { planTimeline } from '../../core/job/timeline'
 import { chamberOfSize } from '../../testing/chamber'
-import { contrast, figureColour, heatColour, planckXyz } from './colour'
-import { heatScale } from './scale'
+import { contrast, figureColour, heatColour, heatRgb, planckXyz } from './colour'
+import { curveSegments, heatScale } from './scale'
+import { strokesOf } from './strokes'
 
 const rgb = (hex: string) => [1, 3, 5].map(i => Number.parseInt(hex.slice(i, i + 2), 16)) as [number, number, number]
 
@@ -76,5 +77,52 @@ describe('the scale', () => {
     expect(scale.stations).toHaveLength(12)
     for (const [i, s] of scale.stations.slice(1).entries())
       expect(s.x - (scale.stations[i]?.x ?? 0)).toBeGreaterThan(44)
+  })
+})
+
+describe('a curve in strokes', () => {
+  const box = { left: 0, right: 1200, top: 0, bottom: 150 }
+  const stretches = planTimeline({
+    route: {
+      austenitizeC: 1065.6,
+      soakMin: 15,
+      quenchedToC: 25,
+      cold: { toC: -75, holdMin: 60, delayMin: 30 },
+      tempers: [{ atC: 200, holdMin: 120 }],
+    },
+    equalise: [{ atC: 800, holdMin: 10 }],
+    entryC: 800,
+    oven: chamberOfSize('medium'),
+    steelKg: 1,
+    thicknessMm: 3,
+  })
+  const pieces = curveSegments(heatScale(stretches, box)).map(({ c, phase, ...line }) => ({
+    ...line,
+    rgb: heatRgb(c, phase),
+  }))
+  const pointsOf = (d: string) => [...d.matchAll(/[ML](\S+ \S+?)(?=[ML]|$)/g)].map(([, at]) => at)
+
+  it('goes through every point of it, in colours the eye cannot tell from its own, in far fewer shapes', () => {
+    const strokes = strokesOf(pieces)
+    const left = [...pieces]
+    for (const { d, colour } of strokes)
+      for (const at of pointsOf(d).slice(1)) {
+        const piece = left.shift()
+        expect(at).toBe(`${piece?.x2.toFixed(1)} ${piece?.y2.toFixed(1)}`)
+        for (const [i, part] of rgb(colour).entries())
+          expect(Math.abs(part - (piece?.rgb[i] ?? 999))).toBeLessThanOrEqual(8)
+      }
+    expect(left).toEqual([])
+    expect(strokes.length).toBeLessThan(pieces.length / 2)
+  })
+
+  it('leaves a gap where nothing is', () => {
+    const grey = [140, 133, 124] as const
+    const [stroke, ...more] = strokesOf([
+      { x1: 0, y1: 9, x2: 5, y2: 9, rgb: grey },
+      { x1: 20, y1: 9, x2: 25, y2: 9, rgb: grey },
+    ])
+    expect(stroke?.d).toBe('M0.0 9.0L5.0 9.0M20.0 9.0L25.0 9.0')
+    expect(more).toEqual([])
   })
 })

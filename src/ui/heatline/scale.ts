@@ -99,7 +99,6 @@ export function heatScale(stretches: readonly Stretch[], box: Box): HeatScale {
 }
 
 export interface CurveSegment {
-  readonly key: string
   readonly x1: number
   readonly x2: number
   readonly y1: number
@@ -113,12 +112,10 @@ export interface CurveSegment {
 export function curveSegments({ placed, x, y }: HeatScale): CurveSegment[] {
   return placed.flatMap(({ stretch, x0, x1 }, index): CurveSegment[] => {
     const { phase, points } = stretch
-    if (stretch.endMin === stretch.startMin)
-      return [{ key: `${index}`, x1: x0, x2: x1, y1: y(ROOM_C), y2: y(ROOM_C), c: ROOM_C, phase }]
+    if (stretch.endMin === stretch.startMin) return [{ x1: x0, x2: x1, y1: y(ROOM_C), y2: y(ROOM_C), c: ROOM_C, phase }]
     return points.slice(1).map(([min, c], i) => {
       const [min0, c0] = points[i] as readonly [number, number]
       return {
-        key: `${index}-${i}`,
         x1: x(index, min0),
         x2: x(index, min),
         y1: y(c0),
