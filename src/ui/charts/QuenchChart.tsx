@@ -39,6 +39,8 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
           backgroundColor: 'transparent',
           color: ink2,
           yAdjust: -8,
+          // No taller than its text: between the two levels there is just room for it.
+          padding: { x: 4, y: 0 },
           font: { size: 13, weight: 'normal' as const },
         },
       })
@@ -70,16 +72,16 @@ export default function QuenchChart({ curve, martensiteStartC, system }: Props) 
             y: {
               type: 'linear',
               min: 0,
-              max: 1100,
+              max: 1200,
               grid: { color: rule },
               border: { display: false },
-              ticks: { color: ink2, stepSize: 200, callback: v => c(Number(v)) },
+              ticks: { color: ink2, stepSize: 400, callback: v => c(Number(v)) },
             },
           },
           plugins: {
             annotation: {
               annotations: {
-                ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, '24%'),
+                ms: level(martensiteStartC, `martensite starts ${c(martensiteStartC)}`, '58%'),
                 warm: level(60, `cool enough to hold, ${c(60)}`, 'end'),
               },
             },
