@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { minuteTicks, temperatureTicks } from './ticks'
+import { decimalsOf, minuteTicks, temperatureTicks } from './ticks'
 
 it('gives round hours over a long log and round minutes over a short one', () => {
   expect(minuteTicks(173, 3).map(t => t.label)).toEqual(['0 h', '1 h', '2 h'])
@@ -33,4 +33,14 @@ it('is never more than asked by one, in order, and inside (law)', () => {
       },
     ),
   )
+})
+
+it('writes the figures of an axis in full and alike', () => {
+  expect(decimalsOf([0, 200, 400])).toBe(0)
+  expect(decimalsOf([58, 58.5, 59])).toBe(1)
+  expect(decimalsOf([0, 2.5, 5])).toBe(1)
+  // As a computer adds: a third figure of 0.1 is 0.30000000000000004.
+  expect(decimalsOf([0.1, 0.2, 0.1 + 0.2])).toBe(1)
+  expect(decimalsOf([7])).toBe(0)
+  expect(decimalsOf([])).toBe(0)
 })

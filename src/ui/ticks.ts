@@ -27,3 +27,13 @@ export function minuteTicks(longestMin: number, most: number): { readonly min: n
     return { min, label: step % 60 === 0 ? `${min / 60} h` : `${min} min` }
   })
 }
+
+const MOST_DECIMALS = 6
+
+/** The fewest decimals that write each of some figures in full. */
+export function decimalsOf(values: readonly number[]): number {
+  let decimals = 0
+  while (decimals < MOST_DECIMALS && values.some(value => Math.abs(value - Number(value.toFixed(decimals))) > 1e-9))
+    decimals++
+  return decimals
+}

@@ -1,5 +1,6 @@
 import { CategoryScale, Chart, Filler, LinearScale, LineController, LineElement, PointElement } from 'chart.js'
 import annotation from 'chartjs-plugin-annotation'
+import { decimalsOf } from '../ticks'
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Filler, annotation)
 Chart.defaults.font.family = "'Archivo Variable', sans-serif"
@@ -8,10 +9,8 @@ Chart.defaults.animation = false
 Chart.defaults.responsive = true
 Chart.defaults.maintainAspectRatio = false
 // As figures are written everywhere else, not by the browser's language, which also takes long to ask for.
-Chart.defaults.scales.linear.ticks.callback = (value, _, ticks) => {
-  const stepBy = Math.abs((ticks[1]?.value ?? 1) - (ticks[0]?.value ?? 0))
-  return Number(value).toFixed(Math.max(0, -Math.floor(Math.log10(stepBy))))
-}
+Chart.defaults.scales.linear.ticks.callback = (value, _, ticks) =>
+  Number(value).toFixed(decimalsOf(ticks.map(tick => tick.value)))
 
 /** A colour of the present theme, as the canvas needs it. */
 export const token = (element: Element, name: string): string => {
