@@ -5,6 +5,14 @@ import { contrast, figureColour, heatColour, heatRgb, planckXyz } from './colour
 import { curveSegments, heatScale } from './scale'
 import { strokesOf } from './strokes'
 
+const route = {
+  austenitizeC: 1065.6,
+  soakMin: 15,
+  quenchedToC: 25,
+  cold: { toC: -75, holdMin: 60, delayMin: 30 },
+  tempers: [{ atC: 200, holdMin: 120 }],
+}
+
 const rgb = (hex: string) => [1, 3, 5].map(i => Number.parseInt(hex.slice(i, i + 2), 16)) as [number, number, number]
 
 describe('the colour of heat', () => {
@@ -44,13 +52,6 @@ describe('the colour of heat', () => {
 })
 
 describe('the scale', () => {
-  const route = {
-    austenitizeC: 1065.6,
-    soakMin: 15,
-    quenchedToC: 25,
-    cold: { toC: -75, holdMin: 60, delayMin: 30 },
-    tempers: [{ atC: 200, holdMin: 120 }],
-  }
   const stretches = planTimeline({
     route,
     equalise: [],
@@ -83,13 +84,7 @@ describe('the scale', () => {
 describe('a curve in strokes', () => {
   const box = { left: 0, right: 1200, top: 0, bottom: 150 }
   const stretches = planTimeline({
-    route: {
-      austenitizeC: 1065.6,
-      soakMin: 15,
-      quenchedToC: 25,
-      cold: { toC: -75, holdMin: 60, delayMin: 30 },
-      tempers: [{ atC: 200, holdMin: 120 }],
-    },
+    route,
     equalise: [{ atC: 800, holdMin: 10 }],
     entryC: 800,
     oven: chamberOfSize('medium'),
