@@ -11,7 +11,7 @@ export function useChart(
   configOf: (element: HTMLCanvasElement) => ChartConfiguration<'line', { x: number; y: number }[]>,
 ) {
   const chart = useRef<Chart<'line', { x: number; y: number }[]> | null>(null)
-  const [laidOut, setLaidOut] = useState(0)
+  const [, setLaidOut] = useState(0)
   const latest = useRef(configOf)
   latest.current = configOf
   /** What the chart shows now; null before it shows anything. */
@@ -59,5 +59,5 @@ export function useChart(
     if (shown.current && shown.current !== configOf) show()
   }, [configOf, show])
 
-  return { chart: chart.current, laidOut }
+  return { chart: chart.current }
 }
