@@ -2,7 +2,8 @@ import { useRef } from 'react'
 import type { EntryOutcome } from '../../../../core/oven/entry-schools'
 import type { System } from '../../../../core/units/quantity'
 import { HeatGrid, plotScale, USUAL_WIDTH } from '../../../../ui/drawings/HeatGrid'
-import { heatColour } from '../../../../ui/heatline/colour'
+import { Strokes } from '../../../../ui/heatline/Curve'
+import { heatRgb } from '../../../../ui/heatline/colour'
 import { useWidth } from '../../../../ui/use-width'
 import { ENTRY_WORDS } from './entry-words'
 
@@ -55,21 +56,13 @@ export function EntryCurves({
           className="stroke-ink"
           strokeWidth={1.4}
         />
-        {own.slice(1).map(([m, c], i) => {
-          const [m0, c0] = own[i] as [number, number]
-          return (
-            <line
-              key={i}
-              x1={x(m0)}
-              y1={y(c0)}
-              x2={x(m)}
-              y2={y(c)}
-              stroke={heatColour((c + c0) / 2, 'ramp')}
-              strokeWidth={3.5}
-              strokeLinecap="round"
-            />
-          )
-        })}
+        <Strokes
+          strokeWidth={3.5}
+          pieces={own.slice(1).map(([m, c], i) => {
+            const [m0, c0] = own[i] as [number, number]
+            return { x1: x(m0), y1: y(c0), x2: x(m), y2: y(c), rgb: heatRgb((c + c0) / 2, 'ramp') }
+          })}
+        />
       </svg>
     </div>
   )
