@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { waitedFor } from '../workers/waited-for'
+import { whenIdle } from '../workers/when-idle'
 
 /** A page that stands so long, with nothing left to be answered, has come to rest, ms. */
 const AT_REST_MS = 1500
@@ -11,14 +12,13 @@ const AT_LAST_MS = 8000
 export function useAtRest(): boolean {
   const [isAtRest, setAtRest] = useState(false)
   useEffect(() => {
-    let idle: number | undefined
+    let callOff: (() => void) | undefined
     let quiet: (() => void) | undefined
     const rest = () => setAtRest(true)
     const onceDrawn = () => {
       quiet?.()
-      // A slow tablet may still be drawing. Safari cannot tell.
-      if (typeof requestIdleCallback === 'undefined') rest()
-      else idle = requestIdleCallback(rest, { timeout: AT_REST_MS })
+      // A slow tablet may still be drawing.
+      callOff ??= whenIdle(rest, AT_REST_MS)
     }
     const onceAnswered = () => {
       if (waitedFor.get() === 0) onceDrawn()
@@ -32,7 +32,7 @@ export function useAtRest(): boolean {
       clearTimeout(timer)
       clearTimeout(last)
       quiet?.()
-      if (idle !== undefined) cancelIdleCallback(idle)
+      callOff?.()
     }
   }, [])
   return isAtRest

@@ -189,7 +189,7 @@ export const useOvenLogs = (ovenId: string): OvenLog[] | undefined =>
           .equals(ovenId)
           .and(isThere)
           .toArray()
-          .then(logs => logs.sort((a, b) => b.addedAt.localeCompare(a.addedAt))),
+          .then(logs => logs.sort((a, b) => compareInstants(b.addedAt, a.addedAt))),
       ),
     [ovenId],
   )
@@ -202,7 +202,7 @@ export const useDeletedLogs = (): readonly OvenLog[] | undefined =>
         db.logs
           .filter(log => !isThere(log))
           .toArray()
-          .then(logs => logs.sort((a, b) => (b.deletedAt ?? '').localeCompare(a.deletedAt ?? ''))),
+          .then(logs => logs.sort((a, b) => compareInstants(b.deletedAt ?? '', a.deletedAt ?? ''))),
       ),
     [],
   )
@@ -217,7 +217,7 @@ export const useBatchLogs = (batchId: string): OvenLog[] | undefined =>
           .equals(batchId)
           .and(isThere)
           .toArray()
-          .then(logs => logs.sort((a, b) => b.addedAt.localeCompare(a.addedAt))),
+          .then(logs => logs.sort((a, b) => compareInstants(b.addedAt, a.addedAt))),
       ),
     [batchId],
   )

@@ -11,6 +11,8 @@ interface KeptAnswer {
   readonly by: string
   /** What was asked, as text. */
   readonly asked: string
+  /** What it tells of, so that what was told of it last can be found; of most questions nothing but what was asked. */
+  readonly about?: string
   /** The stamp of the log that was answered from; null where it had none, or where the answer rests on the request alone. */
   readonly stamp: string | null
   readonly answer: unknown
@@ -21,6 +23,23 @@ interface KeptAnswer {
 export interface FoundAnswer<N extends QuestionName> {
   readonly answer: Answered<N>
   readonly stamp: string | null
+}
+
+/** The same, with what was asked then: the question that is asked now, or one about the same thing as it was before. */
+export interface AnswerBefore<N extends QuestionName> extends FoundAnswer<N> {
+  readonly asked: string
+}
+
+/** What a page cannot be drawn without is drawn from what was told last of the same thing, changed as it may be since. */
+const SUBJECTS: { readonly [N in QuestionName]?: (request: Request<N>) => string } = {
+  batch: ({ batch }) => batch.id,
+}
+
+const aboutOf = (name: QuestionName, subject: string): string => `${name} ${subject}`
+
+function subjectOf<N extends QuestionName>(name: N, request: Request<N>): { readonly about?: string } {
+  const subject = SUBJECTS[name]
+  return subject ? { about: aboutOf(name, subject(request)) } : {}
 }
 
 /** As many are kept, each with no more characters than this: the whole log told anew is read sooner than it is kept. */
@@ -35,6 +54,7 @@ class KeptAnswers extends Dexie {
     super('tawny-ember-kept')
     this.version(1).stores({ answers: 'key, at' })
     this.version(2).stores({ answers: 'key, at, stamp' })
+    this.version(3).stores({ answers: 'key, at, stamp, about' })
   }
 }
 
@@ -51,21 +71,34 @@ const keyOf = (name: QuestionName, asked: string): string => `${name} ${nameOf(a
 
 const fileOf = (url: string): string => url.slice(url.lastIndexOf('/') + 1)
 
-/** The answer that was kept to this very question, by the version whose worker this is; null where there is none, or the browser keeps nothing. */
+/**
+ * The answer that was kept to this very question, else the last one about the same thing, by the version whose worker this is; null
+ * where there is none, or the browser keeps nothing.
+ */
 export async function keptAnswer<N extends QuestionName>(
   name: N,
-  asked: string,
+  request: Request<N>,
   worker: string,
-): Promise<FoundAnswer<N> | null> {
+): Promise<AnswerBefore<N> | null> {
+  const asked = JSON.stringify(request)
+  const { about } = subjectOf(name, request)
   try {
-    const found = await kept.answers.get(keyOf(name, asked))
-    return found?.by === fileOf(worker) && found.asked === asked
-      ? { answer: found.answer as Answered<N>, stamp: found.stamp }
+    const same = await kept.answers.get(keyOf(name, asked))
+    const found = same?.asked === asked ? same : about && (await newestAbout(about))
+    return found && found.by === fileOf(worker)
+      ? { answer: found.answer as Answered<N>, stamp: found.stamp, asked: found.asked }
       : null
   } catch {
     return null
   }
 }
+
+const newestAbout = async (about: string): Promise<KeptAnswer | undefined> =>
+  (await kept.answers.where('about').equals(about).sortBy('at')).at(-1)
+
+/** Whether anything is kept of a thing, by the version whose worker this is. */
+export const isTold = async (name: QuestionName, subject: string, worker: string): Promise<boolean> =>
+  (await newestAbout(aboutOf(name, subject)).catch(() => undefined))?.by === fileOf(worker)
 
 /** Whether anything was answered from the log as it stands: then a page whose log was not changed may need no worker at all. */
 export const isAnyKeptOf = (stamp: string): Promise<boolean> =>
@@ -88,7 +121,8 @@ export async function keepAnswer<N extends QuestionName>(
   if (!answer.ok || JSON.stringify(answer).length > LONGEST) return
   const asked = JSON.stringify(request)
   try {
-    await kept.answers.put({ key: keyOf(name, asked), by: fileOf(worker), asked, stamp, answer, at: Date.now() })
+    const told = { by: fileOf(worker), asked, stamp, answer, at: Date.now() }
+    await kept.answers.put({ key: keyOf(name, asked), ...told, ...subjectOf(name, request) })
     const over = (await kept.answers.count()) - MOST
     if (over > 0) await kept.answers.bulkDelete(await kept.answers.orderBy('at').limit(over).primaryKeys())
   } catch {

@@ -27,9 +27,9 @@ const { asked, kept, logVersion, watched, stamp, readied, held } = vi.hoisted(()
   watched: [] as string[],
   stamp: { current: null as unknown as ReturnType<typeof createSubscribable<string | null | undefined>> },
 }))
-/** Keeps an answer of the last visit, from the log as it was stamped. */
-const keep = (name: string, request: unknown, value: unknown, of: string | null = null) =>
-  kept.set(`${name} ${JSON.stringify(request)}`, { answer: ok(value), stamp: of })
+/** Keeps an answer of the last visit, from the log as it was stamped; where it is of a thing, what was asked about it. */
+const keep = (name: string, request: unknown, value: unknown, of: string | null = null, asked: unknown = request) =>
+  kept.set(`${name} ${JSON.stringify(request)}`, { answer: ok(value), stamp: of, asked: JSON.stringify(asked) })
 
 vi.mock('./client', () => ({
   warmUp: (name: string) => readied.push(name),
@@ -41,7 +41,9 @@ vi.mock('./client', () => ({
 }))
 
 vi.mock('../store/kept-answers', () => ({
-  keptAnswer: async (name: string, asked: string) => (await held.current) ?? kept.get(`${name} ${asked}`) ?? null,
+  keptAnswer: async (name: string, request: unknown) =>
+    (await held.current) ?? kept.get(`${name} ${JSON.stringify(request)}`) ?? null,
+  isTold: async (name: string, about: string) => kept.has(`${name} ${JSON.stringify({ id: about })}`),
   isAnyKeptOf: async (of: string) => [...kept.values()].some(one => (one as { stamp: string | null }).stamp === of),
 }))
 vi.mock('../store/log-stamp', () => ({
@@ -63,7 +65,10 @@ beforeEach(() => {
 })
 afterEach(cleanup)
 
-const settle = () => act(() => new Promise(resolve => setTimeout(resolve, 20)))
+/** What is drawn is drawn when an `act` ends, and what follows from it only then. */
+const settle = async () => {
+  for (let i = 0; i < 3; i++) await act(() => new Promise(resolve => setTimeout(resolve, 8)))
+}
 const give = async (i: number, value: unknown) => {
   asked[i]?.give(ok(value))
   await settle()
@@ -212,6 +217,41 @@ describe('an answer in a view', () => {
     expect(shown()).toBe('with what was measured')
   })
 
+  it('of the last visit to what was changed since is shown meanwhile, and never taken for the answer', async () => {
+    keep('chamber', { oven: 'k7' }, 'before the change', null, { oven: 'k7', offset: 3 })
+    const { unmount } = render(<Chamber id="k7" />)
+    await settle()
+    expect([shown(), asked.length]).toEqual(['before the change', 1])
+    await give(0, 'after it')
+    expect(shown()).toBe('after it')
+    unmount()
+    keep('chamber', { oven: 'k8' }, 'before the change', null, { oven: 'k8', offset: 3 })
+    render(<Exact id="k8" />)
+    await settle()
+    expect(shown()).toBe('waiting')
+  })
+
+  it('of the last visit is drawn before a worker is asked anew, and nothing waits where there is none', async () => {
+    let idle: () => void = () => undefined
+    vi.stubGlobal('requestIdleCallback', (then: () => void) => {
+      idle = then
+      return 1
+    })
+    vi.stubGlobal('cancelIdleCallback', () => undefined)
+    keep('chamber', { oven: 'k9' }, 'before the change', null, { oven: 'k9', offset: 3 })
+    render(<Chamber id="k9" />)
+    await settle()
+    expect([shown(), asked.length]).toEqual(['before the change', 0])
+    act(() => idle())
+    await settle()
+    expect(asked).toHaveLength(1)
+    cleanup()
+    render(<Chamber id="new" />)
+    await settle()
+    expect(asked).toHaveLength(2)
+    vi.unstubAllGlobals()
+  })
+
   it('of the last visit that never had a stamp is asked anew', async () => {
     stamp.current.set(null)
     keep('trends', { by: 't4' }, 'of before', null)
@@ -272,8 +312,8 @@ describe('an answer in a view', () => {
 })
 
 describe('the workers of a page', () => {
-  function Page() {
-    useWarmUp('trends', 'batch')
+  function Page({ about }: { about?: string }) {
+    useWarmUp(['trends', 'batch'], about)
     return null
   }
 
@@ -300,6 +340,22 @@ describe('the workers of a page', () => {
     } finally {
       vi.useRealTimers()
     }
+  })
+
+  it.each([
+    ['left alone at first where something was told of what the page is of', ['trends', 'batch'], []],
+    ['readied at once where one of its answers is of nothing yet', ['batch'], ['trends', 'batch']],
+  ])('are %s', async (_, told, atOnce) => {
+    // The log has changed since.
+    for (const name of told) keep(name, { id: 'b1' }, 'of yesterday', 'yesterday')
+    const { unmount } = render(<Page about="b1" />)
+    await settle()
+    expect(readied).toEqual(atOnce)
+    unmount()
+    readied.length = 0
+    render(<Page about="b2" />)
+    await settle()
+    expect(readied).toEqual(['trends', 'batch'])
   })
 
   it('are not readied for a page that went before', async () => {

@@ -3,11 +3,12 @@ import { useEffect, useId, useMemo, useRef, useState, useSyncExternalStore } fro
 import { fail } from '../core/codes/result'
 import type { Answered, QuestionName, Request } from '../core/contract/questions'
 import type { Subscribable } from '../core/subscribable'
-import { type FoundAnswer, isAnyKeptOf, keptAnswer } from '../store/kept-answers'
+import { type AnswerBefore, isAnyKeptOf, isTold, keptAnswer } from '../store/kept-answers'
 import { logStamp, readLogStamp } from '../store/log-stamp'
 import { ask, doorOf, warmUp } from './client'
 import workerUrl from './core.worker.ts?worker&url'
 import { RESTS_ON } from './lanes'
+import { whenIdle } from './when-idle'
 
 /** Answers by what was asked: the same question is answered once, and kept while it may be asked again. */
 const answers = new QueryClient({
@@ -40,19 +41,20 @@ export const useExactAnswer = <N extends QuestionName>(name: N, request: Request
 const LOOKED_AT_MS = 4000
 
 /**
- * Readies the workers for what a page is about to ask: at once, or, where it may need none as the log stands as it was answered from,
- * when it was looked at for a while.
+ * Readies the workers for what a page is about to ask: at once, or, where it has something to draw before, when it was looked at for a
+ * while: what was told of its subject on the last visit, or, of a page without one, anything the log was answered from as it stands.
  */
-export function useWarmUp(...names: readonly QuestionName[]): void {
+export function useWarmUp(names: readonly QuestionName[], about?: string): void {
   // A page asks the same all its life.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the names are written where it is called.
   useEffect(() => {
     const ready = () => names.forEach(warmUp)
     const timer = setTimeout(ready, LOOKED_AT_MS)
-    void readLogStamp()
-      .then(stamp => stamp !== null && isAnyKeptOf(stamp))
-      .catch(() => false)
-      .then(isKept => isKept || ready())
+    const isKept =
+      about === undefined
+        ? readLogStamp().then(stamp => stamp !== null && isAnyKeptOf(stamp))
+        : Promise.all(names.map(name => isTold(name, about, workerUrl))).then(told => told.every(Boolean))
+    void isKept.catch(() => false).then(kept => kept || ready())
     return () => clearTimeout(timer)
   }, [])
 }
@@ -63,11 +65,12 @@ function useAsked<N extends QuestionName>(
   keepsLast: boolean,
 ): Answered<N> | undefined {
   const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
-  const kept = useKept(name, text)
+  const kept = useKept(name, request)
   const stamp = useLogStamp(name)
   // Nothing that it rests on has changed since: no worker could say anything else.
   const isKept = kept ? kept.asked === text && (!RESTS_ON[name] || (stamp !== null && kept.stamp === stamp)) : false
-  const isAsked = text !== null && kept !== undefined && stamp !== undefined && !isKept
+  const isDrawn = useDrawnFirst(keepsLast && kept !== null && kept !== undefined)
+  const isAsked = text !== null && kept !== undefined && stamp !== undefined && !isKept && isDrawn
   const version = useVersion(name, isAsked)
   const place = `${name} ${useId()}`
   // It may come while the worker is at work.
@@ -94,24 +97,33 @@ function useAsked<N extends QuestionName>(
 /** What was kept is looked for so long before a worker is asked, ms: longer than a slow tablet's storage takes. */
 const LOOKED_FOR_MS = 1000
 
-/** The answer of the last visit to what a page asks first, with its text; undefined while it is looked for, null where none was kept. */
-function useKept<N extends QuestionName>(
-  name: N,
-  text: string | null,
-): (FoundAnswer<N> & { readonly asked: string }) | null | undefined {
-  const [kept, setKept] = useState<(FoundAnswer<N> & { readonly asked: string }) | null>()
+/** The answer of the last visit to what a page asks first; undefined while it is looked for, null where none was kept. */
+function useKept<N extends QuestionName>(name: N, request: Request<N> | null): AnswerBefore<N> | null | undefined {
+  const [kept, setKept] = useState<AnswerBefore<N> | null>()
   const wasLooked = useRef(false)
   useEffect(() => {
-    if (text === null || wasLooked.current) return
+    if (request === null || wasLooked.current) return
     wasLooked.current = true
     // A store that never answers, as where another tab holds it, must not keep the question from being asked.
     const timer = setTimeout(() => setKept(was => was ?? null), LOOKED_FOR_MS)
-    void keptAnswer(name, text, workerUrl).then(found => {
+    void keptAnswer(name, request, workerUrl).then(found => {
       clearTimeout(timer)
-      setKept(found && { ...found, asked: text })
+      setKept(found)
     })
-  }, [name, text])
+  }, [name, request])
   return kept
+}
+
+/** What is told from the last visit is drawn so long at most before a worker is asked anew, ms: on a slow tablet it would take its share. */
+const DRAWN_FIRST_MS = 500
+
+/** Whether what is drawn before a worker has answered is drawn; at once where there is nothing to draw. */
+function useDrawnFirst(isThere: boolean): boolean {
+  const [isDrawn, setDrawn] = useState(false)
+  useEffect(() => {
+    return isThere ? whenIdle(() => setDrawn(true), DRAWN_FIRST_MS) : undefined
+  }, [isThere])
+  return isDrawn || !isThere
 }
 
 /** The stamp of the log, for a question that rests on it; undefined until it was read, null for what rests on none. */

@@ -1,5 +1,6 @@
 import { bladesOf, routeOfBlade } from '../job/tray'
 import type { Batch } from '../shop/batch'
+import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import { csvOf, temperText } from './csv'
 
@@ -26,7 +27,7 @@ export function readingsCsv(readings: readonly Reading[], batches: readonly Batc
   const blades = new Map(batches.flatMap(batch => bladesOf(batch).map(blade => [blade.id, blade] as const)))
   const rows = [...readings]
     .filter(reading => reading.deletedAt === null)
-    .sort((a, b) => a.at.localeCompare(b.at))
+    .sort((a, b) => compareInstants(a.at, b.at))
     .map(reading => {
       const blade = reading.bladeId === null ? undefined : blades.get(reading.bladeId)
       const route = blade && routeOfBlade(blade)

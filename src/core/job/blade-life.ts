@@ -1,6 +1,7 @@
 import type { Incident } from '../../data/incidents'
 import type { Batch, Decision } from '../shop/batch'
 import type { BladeStateEvent, EdgeTest } from '../shop/blade'
+import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Run, RunStep } from '../shop/run'
@@ -50,5 +51,5 @@ export function bladeLife(blade: BatchBlade, { batch, runs, readings, tester }: 
     ...(blade.record.edgeTests ?? []).map(test => ({ kind: 'tested' as const, at: test.at, test })),
     ...(blade.record.states ?? []).map(state => ({ kind: 'came-to' as const, at: state.at, state })),
   ]
-  return events.sort((a, b) => a.at.localeCompare(b.at))
+  return events.sort((a, b) => compareInstants(a.at, b.at))
 }

@@ -1,6 +1,7 @@
 import type { Incident } from '../../data/incidents'
 import { realMsAt } from '../run/clock'
 import { runStateAt } from '../run/run-state'
+import { compareInstants } from '../shop/instants'
 import type { Run, RunStep } from '../shop/run'
 
 /** What a blade went through in its runs, by the clock of the shop. */
@@ -18,7 +19,7 @@ export interface Happened {
 export function happenedTo(bladeId: string, runs: readonly Run[]): Happened {
   const own = runs
     .filter(run => run.mode === 'shop')
-    .sort((a, b) => a.startedAt.localeCompare(b.startedAt))
+    .sort((a, b) => compareInstants(a.startedAt, b.startedAt))
     .map(run => {
       const { confirmed, incidents } = runStateAt(run, 0)
       return {

@@ -1,5 +1,6 @@
 import { mean as meanOf } from 'simple-statistics'
 import { type BlockCheck, type Verification, verifyTester } from '../rockwell/verification'
+import { compareInstants } from '../shop/instants'
 import type { Tester } from '../shop/workshop'
 
 /** One day's check, with what it came to. */
@@ -15,11 +16,20 @@ export interface TesterCheck extends Verification {
 
 const DAY_MS = 86_400_000
 
+const made = new WeakMap<Tester, readonly TesterCheck[]>()
+
 /** Every check against its block, oldest first, those of an unknown day before all; checks of a block that is gone are left out. */
-export function checksOf(tester: Tester): TesterCheck[] {
+export function checksOf(tester: Tester): readonly TesterCheck[] {
+  // Asked for with each blade that was measured.
+  const checks = made.get(tester) ?? verified(tester)
+  made.set(tester, checks)
+  return checks
+}
+
+function verified(tester: Tester): TesterCheck[] {
   const blocks = new Map(tester.blocks.map(block => [block.id, block]))
   return [...tester.checks]
-    .sort((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
+    .sort((a, b) => compareInstants(a.at ?? '', b.at ?? ''))
     .flatMap((check): TesterCheck[] => {
       const block = blocks.get(check.blockId)
       if (!block) return []

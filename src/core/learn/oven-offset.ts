@@ -6,6 +6,7 @@ import { routeAsRun } from '../job/as-run'
 import { groupHardness } from '../job/hardness'
 import { predictedAt, routeUpTo, stagesOf } from '../job/stages'
 import type { Batch } from '../shop/batch'
+import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
@@ -49,7 +50,7 @@ export function ovenOffset(
 ): HardnessOffset | null {
   const own = batches
     .filter(batch => batch.ovenId === ovenId && batch.deletedAt === null)
-    .sort((a, b) => b.createdAt.localeCompare(a.createdAt))
+    .sort((a, b) => compareInstants(b.createdAt, a.createdAt))
   const rows = own
     .filter(batch => readings.some(r => r.batchId === batch.id && r.deletedAt === null))
     .slice(0, MOST_BATCHES)

@@ -1,5 +1,6 @@
 import { CORRECTION } from '../../data/correction'
 import { type WorkingLine, worked } from '../codes/working'
+import { compareInstants } from '../shop/instants'
 import type { CorrectedOven, OvenEvidence } from './evidence'
 import { surveyOf } from './survey'
 
@@ -33,7 +34,7 @@ export const observationsOf = (evidence: readonly OvenEvidence[]): OffsetObserva
       const survey = surveyOf(item)
       return { id, kind, at, atC: item.indicatedC, offsetK: survey.meanC - item.indicatedC, sdK: survey.meanSdK }
     })
-    .sort((a, b) => a.at.localeCompare(b.at))
+    .sort((a, b) => compareInstants(a.at, b.at))
 
 /**
  * Offset of a display by temperature, from all that is known: a line in temperature with a normal prior, each observation

@@ -31,7 +31,7 @@ import { useTrace } from './use-trace'
 
 export default function BatchPlace({ id = addressPart(2), station = stationHere() }) {
   // What the first drawing waits for is under way while the page reads the batch.
-  useWarmUp('batch')
+  useWarmUp(['batch'], id)
   useEffect(fetchHeatLine, [])
   useEffect(() => fetchBench(station), [station])
   // Read while the page begins, not after.

@@ -31,7 +31,7 @@ const SideBySide = lazy(() => import('./SideBySide'))
 const YearCostView = lazy(() => import('./YearCostView'))
 
 export default function LogbookPlace() {
-  useWarmUp('logbook-newest')
+  useWarmUp(['logbook-newest'])
   useEffect(fetchTable, [])
   return (
     <Place>

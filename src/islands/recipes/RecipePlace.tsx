@@ -27,7 +27,7 @@ const [RecipeMap, fetchMap] = fetchedAhead(async () => ({
 const [RoutesSheet, fetchSheet] = fetchedAhead(() => import('./RoutesSheet'))
 
 export default function RecipePlace({ id = addressPart(2) }) {
-  useWarmUp('predictions', 'recipe-map')
+  useWarmUp(['predictions', 'recipe-map'])
   useEffect(() => {
     for (const fetch of [fetchHeatLine, fetchMap, fetchSheet]) fetch()
   }, [])

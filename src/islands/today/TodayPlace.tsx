@@ -33,7 +33,7 @@ const MOST_NEXT = 8
 
 export default function TodayPlace() {
   // What the first drawing waits for is under way while the page reads its batches.
-  useWarmUp('lately')
+  useWarmUp(['lately'])
   useEffect(fetchDayPart, [])
   // Read while the page begins, not after.
   const inHand = useInHand()

@@ -10,6 +10,7 @@ import type { Batch, BatchGroup } from '../../core/shop/batch'
 import { partBatch } from '../../core/shop/batch-records'
 import type { Blade, Line } from '../../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../../core/shop/defaults'
+import { compareInstants } from '../../core/shop/instants'
 import type { Reading } from '../../core/shop/reading'
 import type { Recipe } from '../../core/shop/recipe'
 import type { Run } from '../../core/shop/run'
@@ -272,7 +273,7 @@ function withDecisions(batch: Batch, story: Story, day: Date): Batch {
 function withSerials<T extends { readonly batch: Batch }>(made: readonly T[], shop: Workshop): T[] {
   const used: string[] = []
   const serials = new Map<string, string>()
-  for (const { batch } of [...made].sort((a, b) => a.batch.createdAt.localeCompare(b.batch.createdAt))) {
+  for (const { batch } of [...made].sort((a, b) => compareInstants(a.batch.createdAt, b.batch.createdAt))) {
     const year = Number(batch.createdAt.slice(0, 4))
     const fresh = nextSerials(shop.serialPattern, year, used, batch.blades.length)
     batch.blades.forEach((blade, i) => {
