@@ -10,7 +10,7 @@ const MODELS = 'steel|oven|quench|foil|cold|rockwell'
 const HEAVY = [
   'contract/(question|openapi)',
   'contract/questions/(?!index).+',
-  'job/(advise|batch-cost|batch-day|batch-figures|causes|certificate|chambers|each-blade|follow-run|hot-times|load-heat|logbook|logged-heat|pull-plan|rank-steels|run-blades|run-steps|shared-soak|soak-effect|timeline|trends)',
+  'job/(advise|batch-cost|batch-day|batch-figures|causes|certificate|chambers|each-blade|follow-run|hot-times|load-heat|logbook|logged-heat|measured-blades|pull-plan|rank-steels|run-blades|run-steps|shared-soak|soak-effect|timeline|trends)',
   'day/(clashes|improve|network|parts|plan|search|shop-problem|solve|what-if|why-not)',
   'learn/.+',
   'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',

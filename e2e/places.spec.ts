@@ -76,6 +76,15 @@ test('nothing runs over the side of a phone or a tablet', async ({ page }) => {
   }
 })
 
+test('on a phone the Heat Line is scrolled to the bench that is open', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const station of ['Choose', 'Temper', 'Prove']) {
+    await openDemoBatch(page, 'Skerry fillets', station)
+    await expect(page.getByRole('link', { name: station, exact: true })).toBeInViewport()
+  }
+  await expect(page.getByRole('link', { name: 'Choose', exact: true })).not.toBeInViewport()
+})
+
 test('an empty workshop says at each place what comes next', async ({ page }) => {
   await startEmpty(page)
   for (const [place, words] of [

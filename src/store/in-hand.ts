@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
+import { compareInstants } from '../core/numeric/instants'
 import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
-import { compareInstants } from '../core/shop/instants'
 import { db } from './database'
 import { bladesOfBatches, idsThere, neverRead, readingsOfBatches } from './of-batches'
 

@@ -33,6 +33,7 @@ export interface AnswerBefore<N extends QuestionName> extends FoundAnswer<N> {
 /** What a page cannot be drawn without is drawn from what was told last of the same thing, changed as it may be since. */
 const SUBJECTS: { readonly [N in QuestionName]?: (request: Request<N>) => string } = {
   batch: ({ batch }) => batch.id,
+  measured: ({ batch, groupId }) => `${batch.id} ${groupId}`,
 }
 
 const aboutOf = (name: QuestionName, subject: string): string => `${name} ${subject}`

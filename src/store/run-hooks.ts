@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo, useSyncExternalStore } from 'react'
-import { compareInstants } from '../core/shop/instants'
+import { compareInstants } from '../core/numeric/instants'
 import type { Run } from '../core/shop/run'
 import { db } from './database'
 import { runsOfBatches } from './of-batches'

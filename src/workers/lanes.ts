@@ -18,6 +18,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   learn: 'learnt',
   logbook: 'log',
   'logbook-newest': 'newest',
+  measured: 'learnt',
   'oven-offset': 'log',
   predictions: 'learnt',
   'recipe-map': 'learnt',

@@ -1,6 +1,6 @@
 import { bladesOf, routeOfBlade } from '../job/tray'
+import { compareInstants } from '../numeric/instants'
 import type { Batch } from '../shop/batch'
-import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import { csvOf, temperText } from './csv'
 

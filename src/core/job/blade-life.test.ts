@@ -3,6 +3,7 @@ import { befell, pressed, runOf, trayOfBlades, withEvents } from '../../testing/
 import { NOW } from '../../testing/tray'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { bladeLife } from './blade-life'
+import { bladeHardness } from './hardness'
 import { bladesOf } from './tray'
 import { editBlade } from './tray-edit'
 
@@ -35,7 +36,9 @@ describe('a blade’s life', () => {
     }
     const [blade] = bladesOf(batch)
     if (!blade) throw new Error('blade')
-    const life = bladeLife(blade, { batch, runs: [ran], readings: [reading], tester: DEFAULT_WORKSHOP.tester })
+    const measured = bladeHardness(blade, reading.stage, { readings: [reading], tester: DEFAULT_WORKSHOP.tester })
+    if (!measured) throw new Error('hardness')
+    const life = bladeLife(blade, { batch, runs: [ran], readings: [reading], measured: [measured] })
     expect(life.map(event => event.at)).toEqual(life.map(event => event.at).sort())
     expect(life[0]?.kind).toBe('begun')
     expect(life.slice(-4).map(event => event.kind)).toEqual(['incident', 'measured', 'tested', 'came-to'])

@@ -1,13 +1,13 @@
 import type { Incident } from '../../data/incidents'
+import { compareInstants } from '../numeric/instants'
 import type { Batch, Decision } from '../shop/batch'
 import type { BladeStateEvent, EdgeTest } from '../shop/blade'
-import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Run, RunStep } from '../shop/run'
-import type { Tester } from '../shop/workshop'
 import { happenedTo } from './happened'
-import { bladeHardness, readingsOf } from './hardness'
+import type { Hardness } from './hardness'
+import { readingsOf } from './readings-of'
 import { stagesOf } from './stages'
 import { type BatchBlade, routeOfBlade } from './tray'
 
@@ -26,11 +26,12 @@ interface LifeSources {
   readonly batch: Pick<Batch, 'createdAt'>
   readonly runs: readonly Run[]
   readonly readings: readonly Reading[]
-  readonly tester: Tester
+  /** How hard it is at the stages it was measured at. */
+  readonly measured: readonly Hardness[]
 }
 
 /** A blade's life as far as it was noted, oldest first: the run as it happened, readings, decisions, edge tests, states. */
-export function bladeLife(blade: BatchBlade, { batch, runs, readings, tester }: LifeSources): LifeEvent[] {
+export function bladeLife(blade: BatchBlade, { batch, runs, readings, measured }: LifeSources): LifeEvent[] {
   const { steps, incidents } = happenedTo(blade.id, runs)
   const events: LifeEvent[] = [
     { kind: 'begun', at: batch.createdAt },
@@ -38,7 +39,7 @@ export function bladeLife(blade: BatchBlade, { batch, runs, readings, tester }: 
     ...incidents.map(one => ({ kind: 'incident' as const, ...one })),
     ...stagesOf(routeOfBlade(blade)).flatMap((stage): LifeEvent[] => {
       const own = readingsOf([blade], stage, { readings })
-      const hardness = bladeHardness(blade, stage, { readings, tester })
+      const hardness = measured.find(one => one.stage === stage)
       const last = own
         .map(reading => reading.at)
         .sort()

@@ -1,4 +1,5 @@
 import { EDGE_RESULTS, type EdgeResult, type EdgeTestKind } from '../../data/edge-tests'
+import { compareInstants } from '../numeric/instants'
 import type { Batch } from '../shop/batch'
 import type { EdgeTest } from '../shop/blade'
 import type { Reading } from '../shop/reading'
@@ -51,7 +52,7 @@ export function provedEdges(
           }))
         }),
     )
-    .sort((a, b) => a.test.at.localeCompare(b.test.at))
+    .sort((a, b) => compareInstants(a.test.at, b.test.at))
 }
 
 function finalHardness(blade: BatchBlade, { readings, tester }: Parameters<typeof provedEdges>[2]) {

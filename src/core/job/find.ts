@@ -1,6 +1,6 @@
 import type { Grade } from '../../data/grades'
+import { compareInstants } from '../numeric/instants'
 import type { Batch } from '../shop/batch'
-import { compareInstants } from '../shop/instants'
 import type { Oven } from '../shop/oven'
 import type { Recipe } from '../shop/recipe'
 import { bladesOf } from './tray'

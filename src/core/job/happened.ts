@@ -1,7 +1,7 @@
 import type { Incident } from '../../data/incidents'
+import { compareInstants } from '../numeric/instants'
 import { realMsAt } from '../run/clock'
 import { runStateAt } from '../run/run-state'
-import { compareInstants } from '../shop/instants'
 import type { Run, RunStep } from '../shop/run'
 
 /** What a blade went through in its runs, by the clock of the shop. */

@@ -12,6 +12,7 @@ import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
 import { standing } from './blade-state'
+import { readingsOf } from './readings-of'
 import { checkBefore, checksOf } from './tester'
 import { type BatchBlade, bladesOf } from './tray'
 
@@ -97,16 +98,6 @@ export function bladesApart(blades: readonly BladeApart[]): BladeApart[] {
   const half = Math.floor(sorted.length / 2)
   const [low = 0, high = 0] = [sorted[sorted.length % 2 === 1 ? half : half - 1], sorted[half]]
   return blades.filter(b => Math.abs(b.hrc - (low + high) / 2) > ROCKWELL.bladeApartHrc)
-}
-
-/** Readings of some blades at a stage. */
-export function readingsOf(
-  blades: readonly Pick<BatchBlade, 'id'>[],
-  stage: Stage,
-  { readings }: Pick<HardnessEvidence, 'readings'>,
-): Reading[] {
-  const ids = new Set(blades.map(blade => blade.id))
-  return readings.filter(r => r.deletedAt === null && r.stage === stage && r.bladeId !== null && ids.has(r.bladeId))
 }
 
 /** Files that said something of some blades at a stage. */

@@ -1,6 +1,6 @@
 import { groupBy } from '../numeric/group-by'
+import { compareInstants } from '../numeric/instants'
 import type { Batch } from '../shop/batch'
-import { compareInstants } from '../shop/instants'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'

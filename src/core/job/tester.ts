@@ -1,6 +1,6 @@
 import { mean as meanOf } from 'simple-statistics'
+import { compareInstants } from '../numeric/instants'
 import { type BlockCheck, type Verification, verifyTester } from '../rockwell/verification'
-import { compareInstants } from '../shop/instants'
 import type { Tester } from '../shop/workshop'
 
 /** One day's check, with what it came to. */

@@ -1,6 +1,6 @@
 import { CORRECTION } from '../../data/correction'
 import { type WorkingLine, worked } from '../codes/working'
-import { compareInstants } from '../shop/instants'
+import { compareInstants } from '../numeric/instants'
 import type { CorrectedOven, OvenEvidence } from './evidence'
 import { surveyOf } from './survey'
 

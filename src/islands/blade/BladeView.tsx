@@ -1,14 +1,17 @@
 import { bladeLife } from '../../core/job/blade-life'
-import { bladeHardness, readingsOf } from '../../core/job/hardness'
+import type { Hardness } from '../../core/job/hardness'
 import { packetOf } from '../../core/job/packets'
+import { readingsOf } from '../../core/job/readings-of'
 import { stagesOf } from '../../core/job/stages'
 import { type BatchBlade, routeOfBlade } from '../../core/job/tray'
 import { outlinePath } from '../../core/rockwell/outline'
 import type { Batch } from '../../core/shop/batch'
+import type { Reading } from '../../core/shop/reading'
 import { useHardenedAgain } from '../../store/blade-hooks'
 import { useReadings } from '../../store/hooks'
 import { useRunsOf } from '../../store/run-hooks'
 import { format } from '../../ui/dates'
+import { Problems } from '../../ui/Problems'
 import { useSay } from '../../ui/Units'
 import { lifeWords } from '../../words/blade-life'
 import { stateWords } from '../../words/blade-state'
@@ -18,16 +21,18 @@ import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { CodeButton } from '../code/CodeButton'
 import { StateField } from '../StateField'
-import { useShopNow } from '../shop-context'
+import { useMeasured } from '../use-measured'
 import { Pictures } from './Pictures'
 
 /** What is known of one blade: what it is, where it lay, how hard it is. */
 export default function BladeView({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
-  const { tester } = useShopNow()
   const say = useSay()
   const readings = useReadings(batch.id)
+  const answer = useMeasured(batch, blade.group.id, readings)
   const again = useHardenedAgain(blade.id)
-  if (!readings) return <p className="p-6 text-ink-2">Reading …</p>
+  if (!readings || !answer) return <p className="p-6 text-ink-2">Reading …</p>
+  if (!answer.ok) return <Problems of={answer.problems} className="p-6" />
+  const measured = answer.value.blades[blade.id] ?? []
   const packet = packetOf(batch, blade.id)
   const { mark, serial, line, group } = blade
   const route = routeOfBlade(blade)
@@ -76,7 +81,7 @@ export default function BladeView({ batch, blade }: { batch: Batch; blade: Batch
         : 'none',
     ],
     ...stagesOf(route).map(stage => {
-      const hardness = bladeHardness(blade, stage, { readings, tester })
+      const hardness = measured.find(one => one.stage === stage)
       const shown = readingsOf([blade], stage, { readings }).map(r => r.hrc)
       return [
         stageName(stage),
@@ -113,7 +118,7 @@ export default function BladeView({ batch, blade }: { batch: Batch; blade: Batch
         </tbody>
       </table>
       <Pictures blade={blade} />
-      <Life batch={batch} blade={blade} />
+      <Life batch={batch} blade={blade} readings={readings} measured={measured} />
       <div className="mt-4">
         <StateField batch={batch} blade={blade} />
       </div>
@@ -136,18 +141,23 @@ export default function BladeView({ batch, blade }: { batch: Batch; blade: Batch
   )
 }
 
+interface LifeProps {
+  readonly batch: Batch
+  readonly blade: BatchBlade
+  readonly readings: readonly Reading[]
+  readonly measured: readonly Hardness[]
+}
+
 /** All that was noted of it, in the order it happened. */
-function Life({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
-  const { tester } = useShopNow()
+function Life({ batch, blade, readings, measured }: LifeProps) {
   const say = useSay()
-  const readings = useReadings(batch.id)
   const runs = useRunsOf(batch.id)
-  if (!readings || !runs) return null
+  if (!runs) return null
   return (
     <section aria-label="Its life" className="mt-6">
       <h2 className="text-heading">Its life</h2>
       <ol className="mt-2">
-        {bladeLife(blade, { batch, runs, readings, tester }).map((event, i) => (
+        {bladeLife(blade, { batch, runs, readings, measured }).map((event, i) => (
           <li key={i} className="grid gap-x-4 border-t border-rule py-1.5 sm:grid-cols-[150px_minmax(0,1fr)]">
             <span className="text-note text-ink-2">{format(event.at)}</span>
             <span>{lifeWords(event, blade.mark, say)}</span>

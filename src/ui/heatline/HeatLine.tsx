@@ -54,16 +54,19 @@ export default function HeatLine(props: Props) {
   const [held, setHeld] = useState(false)
   const station = stations?.at
   const frame = useRef<HTMLDivElement>(null)
-  const width = Math.max(LEAST_WIDTH, useWidth(frame) || 1208)
+  const frameWidth = useWidth(frame)
+  const width = Math.max(LEAST_WIDTH, frameWidth || 1208)
   const foot = stations ? STATIONS_HEIGHT : FOOT
   const height = HEIGHT - STATIONS_HEIGHT + foot
   const box = useMemo(() => ({ left: 16, right: width - 16, top: 26, bottom: height - foot }), [width, height, foot])
   const scale = useMemo(() => heatScale(stretches, box), [stretches, box])
 
+  // Where the whole line is seen, and before it is known how much of it is, nothing is scrolled: it would force the page's layout.
+  const isCut = frameWidth > 0 && frameWidth < width
   useEffect(() => {
-    const place = scale.stations.find(s => s.name === station)
-    if (place && frame.current) frame.current.scrollLeft = place.x - frame.current.clientWidth / 2
-  }, [station, scale])
+    const place = isCut && scale.stations.find(s => s.name === station)
+    if (place && frame.current) frame.current.scrollLeft = place.x - frameWidth / 2
+  }, [station, scale, isCut, frameWidth])
 
   const curveBottom = HEIGHT - STATIONS_HEIGHT
   /** The moment under a pointer over the curve; the names of the stations below are links. */

@@ -31,6 +31,7 @@ export const QUESTIONS = {
   logbook: async () => (await import('./logbook')).logbook,
   'logbook-newest': async () => (await import('./logbook')).logbookNewest,
   'logged-route': async () => (await import('./logged-route')).loggedRoute,
+  measured: async () => (await import('./measured')).measured,
   misfit: async () => (await import('./misfit')).misfit,
   oven: async () => (await import('./oven')).oven,
   'oven-offset': async () => (await import('./oven-offset')).ovenOffset,

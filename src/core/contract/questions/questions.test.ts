@@ -104,6 +104,13 @@ const LOCAL = {
     shop: SHOP.shop,
     logs: SHOP.logs.filter(log => log.batchId === LOGGED?.id),
   },
+  measured: {
+    batch: BATCH,
+    groupId: BATCH?.groups[0]?.id ?? '',
+    readings: SHOP.readings.filter(r => r.batchId === BATCH?.id),
+    tester: SHOP.shop.tester,
+    learning: true,
+  },
   misfit: { grade: GRADE },
   'oven-offset': { ovenId: OVEN?.id ?? '' },
   'plate-fit': {

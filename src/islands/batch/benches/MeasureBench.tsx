@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import type { ImportedReading } from '../../../core/files/readings-import'
-import { bladeHardness } from '../../../core/job/hardness'
+import { measuredAt } from '../../../core/job/measured'
 import { latestStage, predictionAt, stagesOf } from '../../../core/job/stages'
 import { isChecked } from '../../../core/job/tester'
 import { type BatchBlade, countOf, routeOfBlade } from '../../../core/job/tray'
@@ -14,24 +14,27 @@ import { Bench } from '../../../ui/Bench'
 import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
 import { useKeptText } from '../../../ui/kept-text'
 import { SelectField } from '../../../ui/PlainFields'
+import { Problems } from '../../../ui/Problems'
 import { toast } from '../../../ui/toast'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { hrcText } from '../../../words/speaker'
 import { stageName } from '../../../words/stages'
 import { unlessTyping } from '../../keys'
 import { undoable } from '../../undo'
+import { useMeasured } from '../../use-measured'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
 import { focusNextReadings } from '../focus-readings'
 import { EmptyTray } from './EmptyTray'
 import { FaceField } from './measure/FaceField'
-import { FilesView } from './measure/FilesView'
 import { MeasureFigures } from './measure/MeasureFigures'
 import { ReadingsFile } from './measure/ReadingsFile'
 import { ReadingsTable } from './measure/ReadingsTable'
 import { RunOfReadings } from './measure/RunOfReadings'
-import { SpreadView } from './measure/SpreadView'
 import { TesterButton } from './measure/TesterButton'
+
+const FilesView = lazy(() => import('./measure/FilesView'))
+const SpreadView = lazy(() => import('./measure/SpreadView'))
 
 const VIEWS = [
   ['blade', 'On the blade'],
@@ -80,7 +83,9 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   const predicted = predictionAt(prediction, stage)
   const textKey = `readings ${blade.id} ${stage}`
   const { text, set: setText, giveBack } = useKeptText(textKey)
-  const evidence = { readings, tester: shop.tester, predicted: (at: Stage) => predictionAt(prediction, at) }
+  const answer = useMeasured(batch, shown.group.id, readings)
+  const measured = answer?.ok ? answer.value.blades : undefined
+  const hardness = measured && measuredAt(measured, blade.id, stage)
   const record = async (read: readonly Pick<Reading, 'bladeId' | 'stage' | 'hrc' | 'roundFace' | 'place'>[]) => {
     const at = new Date().toISOString()
     const fresh = read.map(
@@ -143,16 +148,26 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
                 expectedHrc={Math.min(68, Math.max(30, predicted?.mean ?? 60))}
                 onPlace={place => setNext([...next, place])}
               />
-              <ReadingsTable blades={blades} stage={stage} evidence={evidence} shownId={blade.id} onPick={pick} />
+              <ReadingsTable
+                blades={blades}
+                stage={stage}
+                readings={readings}
+                measured={measured}
+                shownId={blade.id}
+                onPick={pick}
+              />
             </>
           )}
-          {view === 'files' && <FilesView blade={blade} stage={stage} evidence={evidence} />}
-          {view === 'spread' && <SpreadView stage={stage} evidence={evidence} />}
+          {answer && !answer.ok && <Problems of={answer.problems} />}
+          <Suspense fallback={null}>
+            {view === 'files' && <FilesView blade={blade} stage={stage} together={hardness ?? null} />}
+            {view === 'spread' && measured && <SpreadView stage={stage} measured={measured} />}
+          </Suspense>
         </>
       }
       figures={
         <MeasureFigures
-          hardness={bladeHardness(blade, stage, evidence)}
+          hardness={hardness}
           ofAll={shown.measured.get(stage) ?? null}
           mark={blade.mark}
           predicted={predicted?.mean ?? null}

@@ -1,4 +1,4 @@
-import { bladeHardness, type HardnessEvidence } from '../../../../core/job/hardness'
+import type { Hardness } from '../../../../core/job/hardness'
 import type { BatchBlade } from '../../../../core/job/tray'
 import { combineHardness } from '../../../../core/rockwell/files'
 import type { Stage } from '../../../../core/shop/route'
@@ -11,14 +11,15 @@ import { editBlade } from '../../edit'
 interface Props {
   readonly blade: BatchBlade
   readonly stage: Stage
-  readonly evidence: HardnessEvidence
+  /** How hard it is by all that was measured; null where nothing was. */
+  readonly together: Hardness | null
 }
 
 const FILES = [40, 45, 50, 55, 60, 65] as const
 const options = [['', 'not tried'] as const, ...FILES.map(hrc => [String(hrc), `${hrc} HRC`] as const)]
 
 /** A set of hardness files: what skates, what bites, and what that makes of the hardness. A shop without a tester is served. */
-export function FilesView({ blade, stage, evidence }: Props) {
+export default function FilesView({ blade, stage, together }: Props) {
   const { batch } = useBench()
   const { mark, record, group } = blade
   const own = record.files?.find(f => f.stage === stage)
@@ -32,7 +33,6 @@ export function FilesView({ blade, stage, evidence }: Props) {
       ],
     }))
   const alone = combineHardness({ readings: null, files: [test], predicted: null }, group.target)
-  const together = own ? bladeHardness(blade, stage, evidence) : null
   const value = (v: string) => (v === '' ? null : Number(v))
   const contradicts = test.skates !== null && test.bites !== null && test.skates >= test.bites
   return (
@@ -66,7 +66,7 @@ export function FilesView({ blade, stage, evidence }: Props) {
           <dd>
             {hrcText(alone.low)} to {hrcText(alone.high)} HRC
           </dd>
-          {together && (
+          {own && together && (
             <>
               <dt className="text-ink-2">
                 {together.by === 'readings' ? 'With the readings' : 'With what was predicted'}

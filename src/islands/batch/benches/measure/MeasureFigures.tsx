@@ -9,7 +9,8 @@ import { measuredTrust } from '../../../../words/trust'
 import { useBench } from '../../bench-context'
 
 interface FiguresProps {
-  readonly hardness: Hardness | null
+  /** Undefined while it is worked out. */
+  readonly hardness: Hardness | null | undefined
   readonly ofAll: Hardness | null
   readonly mark: string
   readonly stage: string
@@ -23,20 +24,21 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
   const { blades } = useBench()
   const say = useSay()
   const summary = hardness?.summary ?? null
+  const none = hardness === null ? '—' : '…'
   const apart = ofAll?.apart.flatMap(a => blades.find(b => b.id === a.bladeId)?.mark ?? []) ?? []
   return (
     <>
       <Figure
         label={`Hardness of ${mark} ${stage}`}
-        value={hardness ? hrcText(hardness.hrc) : '—'}
-        unit={hardness ? restsOnWords(hardness) : 'not measured'}
+        value={hardness ? hrcText(hardness.hrc) : none}
+        unit={hardness ? restsOnWords(hardness) : hardness === null ? 'not measured' : ''}
         working={summary?.working}
         trust={hardness ? measuredTrust(hardness.by) : undefined}
         note={summary ? correctionWords(summary) : undefined}
       />
       <Figure
         label="Chance that it is within target"
-        value={hardness ? percentText(hardness.inTargetProbability) : '—'}
+        value={hardness ? percentText(hardness.inTargetProbability) : none}
         unit=""
         working={summary?.working}
       />

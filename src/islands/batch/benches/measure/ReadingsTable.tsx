@@ -1,5 +1,6 @@
 import { X } from 'lucide-react'
-import { bladeHardness, type HardnessEvidence, readingsOf } from '../../../../core/job/hardness'
+import { type MeasuredBlades, measuredAt } from '../../../../core/job/measured'
+import { readingsOf } from '../../../../core/job/readings-of'
 import type { BatchBlade } from '../../../../core/job/tray'
 import type { Reading } from '../../../../core/shop/reading'
 import type { Stage } from '../../../../core/shop/route'
@@ -11,13 +12,15 @@ import { undoable } from '../../../undo'
 interface Props {
   readonly blades: readonly BatchBlade[]
   readonly stage: Stage
-  readonly evidence: HardnessEvidence
+  readonly readings: readonly Reading[]
+  /** Undefined while it is worked out. */
+  readonly measured: MeasuredBlades | undefined
   readonly shownId: string
   readonly onPick: (bladeId: string) => void
 }
 
 /** Every blade of the group with its hardness at a stage and the readings it rests on; each can be taken out, and brought back. */
-export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Props) {
+export function ReadingsTable({ blades, stage, readings, measured, shownId, onPick }: Props) {
   return (
     <ScrollRegion label="Readings of this stage" className="mt-1 max-h-[112px] overflow-y-auto">
       <table className="sheet">
@@ -30,7 +33,7 @@ export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Prop
         </thead>
         <tbody>
           {blades.map(blade => {
-            const hardness = bladeHardness(blade, stage, evidence)
+            const hardness = measured && measuredAt(measured, blade.id, stage)
             return (
               <tr key={blade.id}>
                 <td>
@@ -42,9 +45,9 @@ export function ReadingsTable({ blades, stage, evidence, shownId, onPick }: Prop
                     {blade.mark}
                   </button>
                 </td>
-                <td className="font-semibold">{hardness ? hrcText(hardness.hrc) : '—'}</td>
+                <td className="font-semibold">{hardness ? hrcText(hardness.hrc) : hardness === null ? '—' : '…'}</td>
                 <td>
-                  {readingsOf([blade], stage, evidence).map(reading => (
+                  {readingsOf([blade], stage, { readings }).map(reading => (
                     <ReadingButton key={reading.id} reading={reading} mark={blade.mark} />
                   ))}
                 </td>

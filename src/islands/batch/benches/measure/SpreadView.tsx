@@ -1,6 +1,7 @@
-import { bladeHardness, type HardnessEvidence, readingsOf } from '../../../../core/job/hardness'
 import { placesOf } from '../../../../core/job/heat-load'
+import { type MeasuredBlades, measuredAt } from '../../../../core/job/measured'
 import { packetOf } from '../../../../core/job/packets'
+import { readingsOf } from '../../../../core/job/readings-of'
 import { slopeOver, spreadOf } from '../../../../core/rockwell/components'
 import type { Stage } from '../../../../core/shop/route'
 import { ChamberFrame, chamberViewBox } from '../../../../ui/drawings/ChamberFrame'
@@ -10,20 +11,20 @@ import { useBench } from '../../bench-context'
 
 interface Props {
   readonly stage: Stage
-  readonly evidence: HardnessEvidence
+  readonly measured: MeasuredBlades
 }
 
 const SURE = 0.05
 
 /** Within a blade, between blades, and over the oven: a cold corner or a leaking packet shows. */
-export function SpreadView({ stage, evidence }: Props) {
-  const { batch, shown, blades, loads, oven } = useBench()
+export default function SpreadView({ stage, measured }: Props) {
+  const { batch, readings, shown, blades, loads, oven } = useBench()
   const say = useSay()
   const byBlade = blades
     .filter(b => b.group.id === shown.group.id)
     .flatMap(blade => {
-      const hardness = bladeHardness(blade, stage, evidence)
-      const values = readingsOf([blade], stage, evidence).map(r => r.hrc)
+      const hardness = measuredAt(measured, blade.id, stage)
+      const values = readingsOf([blade], stage, { readings }).map(r => r.hrc)
       return hardness && values.length > 0 ? [{ blade, values, hrc: hardness.hrc }] : []
     })
   if (byBlade.length < 2)

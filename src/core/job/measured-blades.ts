@@ -1,0 +1,40 @@
+import type { Batch, BatchGroup } from '../shop/batch'
+import type { Reading } from '../shop/reading'
+import type { Stage } from '../shop/route'
+import type { Tester } from '../shop/workshop'
+import { gradeOf } from '../steel/grades'
+import { predict, type ShopExperience } from '../steel/predict'
+import { bladeHardness } from './hardness'
+import type { MeasuredBlades } from './measured'
+import { predictionAt, stagesOf } from './stages'
+import { bladesOf, routeOfBlade } from './tray'
+
+/** How hard each blade of a steel is, by itself, at each stage it was read or filed at: as every view of a blade shows it. */
+export function measuredBladesOf(
+  batch: Batch,
+  group: BatchGroup,
+  {
+    readings,
+    tester,
+    experience,
+  }: {
+    /** Of all blades: how much readings scatter is learnt from the others too. */
+    readonly readings: readonly Reading[]
+    readonly tester: Tester
+    readonly experience: ShopExperience | null
+  },
+): MeasuredBlades {
+  const grade = gradeOf(group)
+  const prediction = grade && predict(grade, group.route, experience)
+  const evidence = {
+    readings,
+    tester,
+    predicted: (stage: Stage) => (prediction ? predictionAt(prediction, stage) : null),
+  }
+  return Object.fromEntries(
+    bladesOf(batch, group.id).flatMap(blade => {
+      const found = stagesOf(routeOfBlade(blade)).flatMap(stage => bladeHardness(blade, stage, evidence) ?? [])
+      return found.length > 0 ? [[blade.id, found]] : []
+    }),
+  )
+}
