@@ -17,7 +17,7 @@ interface Props {
 
 const STEP_C = 5
 /** The point keeps to the hand; the figures of a route on the way are asked for no more often than they can be seen to change, ms. */
-const TOLD_EVERY_MS = 150
+const TOLD_EVERY_MS = 300
 /** A route is stored and worked out well within this, ms. */
 const LAID_MS = 3000
 const toStep = (c: number, { min, max }: { min: number; max: number }) =>
