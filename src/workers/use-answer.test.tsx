@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ok, type Result } from '../core/codes/result'
 import { createSubscribable } from '../core/subscribable'
 import type { LogVersion } from './lanes'
-import { useAnswer, useExactAnswer, useWarmUp } from './use-answer'
+import { useAnswer, useExactAnswer, useTold, useWarmUp } from './use-answer'
 
 interface Asked {
   readonly request: unknown
@@ -229,6 +229,23 @@ describe('an answer in a view', () => {
     render(<Exact id="k8" />)
     await settle()
     expect(shown()).toBe('waiting')
+  })
+
+  it('tells whether it is of the last visit, until it is answered anew', async () => {
+    const told: boolean[] = []
+    function Told() {
+      // biome-ignore lint/suspicious/noExplicitAny: the door is a stand-in that looks at nothing.
+      const { answer, isOfBefore } = useTold('chamber', { oven: 'k10' } as any)
+      useEffect(() => {
+        if (answer) told.push(isOfBefore)
+      }, [answer, isOfBefore])
+      return null
+    }
+    keep('chamber', { oven: 'k10' }, 'before the change', null, { oven: 'k10', offset: 3 })
+    render(<Told />)
+    await settle()
+    await give(0, 'after it')
+    expect(told).toEqual([true, false])
   })
 
   it('of the last visit is drawn before a worker is asked anew, and nothing waits where there is none', async () => {

@@ -31,11 +31,21 @@ const answers = new QueryClient({
  * it is compared by its text only when it is another object.
  */
 export const useAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
-  useAsked(name, request, true)
+  useAsked(name, request, true).answer
 
 /** The same, but undefined until this very question is answered: for what must not be acted on while it is still another's. */
 export const useExactAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
-  useAsked(name, request, false)
+  useAsked(name, request, false).answer
+
+/** What is told, and whether that was told on an earlier visit, of things as they were then. */
+export interface Told<N extends QuestionName> {
+  readonly answer: Answered<N> | undefined
+  readonly isOfBefore: boolean
+}
+
+/** The same as `useAnswer`, for what must not be acted on as it was on an earlier visit. */
+export const useTold = <N extends QuestionName>(name: N, request: Request<N> | null): Told<N> =>
+  useAsked(name, request, true)
 
 /** A page that was looked at so long may be changed next, ms. */
 const LOOKED_AT_MS = 4000
@@ -59,11 +69,7 @@ export function useWarmUp(names: readonly QuestionName[], about?: string): void 
   }, [])
 }
 
-function useAsked<N extends QuestionName>(
-  name: N,
-  request: Request<N> | null,
-  keepsLast: boolean,
-): Answered<N> | undefined {
+function useAsked<N extends QuestionName>(name: N, request: Request<N> | null, keepsLast: boolean): Told<N> {
   const text = useMemo(() => (request === null ? null : JSON.stringify(request)), [request])
   const kept = useKept(name, request)
   const stamp = useLogStamp(name)
@@ -90,8 +96,13 @@ function useAsked<N extends QuestionName>(
     },
     answers,
   )
-  if (isKept) return kept?.answer
-  return error ? fail('worker-failed', {}) : (data ?? (keepsLast ? kept?.answer : undefined))
+  const before = keepsLast ? kept?.answer : undefined
+  const found = isKept ? kept?.answer : data
+  const isFailed = error !== null && !isKept
+  return useMemo(() => {
+    if (isFailed) return { answer: fail('worker-failed', {}), isOfBefore: false }
+    return found ? { answer: found, isOfBefore: false } : { answer: before, isOfBefore: before !== undefined }
+  }, [isFailed, found, before])
 }
 
 /** What was kept is looked for so long before a worker is asked, ms: longer than a slow tablet's storage takes. */

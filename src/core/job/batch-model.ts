@@ -63,6 +63,9 @@ export interface BatchModel {
 /** A load whose programme is still being worked out: that of another is never shown for it. */
 const UNPLANNED = { ok: false, problems: [] } as const
 
+/** In the place of programmes and pulls that are not worked out yet. */
+export const NOTHING_KEYED: Pick<BatchFigures, 'programmes' | 'pulls'> = { programmes: {}, pulls: {} }
+
 /**
  * A batch as it is now, with the figures that were worked out for it last. Between an edit and its figures they may be those of a
  * moment ago; a steel that has none yet is not among the groups.

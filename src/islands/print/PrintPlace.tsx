@@ -56,7 +56,7 @@ function Loaded({ batchId }: { batchId: string }) {
 
 /** The programme sheet, or why there is none: nothing is printed that is keyed into another oven. */
 function ProgrammePart({ batch }: { batch: Batch }) {
-  const model = useBatchModel(batch, useReadings(batch.id))
+  const model = useBatchModel(batch, useReadings(batch.id), { isForPaper: true })
   if (!model) return <p className="p-8">Working out the programme …</p>
   const { oven, tempering, problems } = ovensOf(model)
   return model.ok && oven && tempering ? (
