@@ -58,15 +58,21 @@ test('one blade, one hardness: every view of a batch says the same', async ({ pa
   await expect(page.getByRole('row', { name: /after temper 2/ })).toContainText(`${one} HRC`)
 })
 
-test('a blade that only files were tried on is as hard on its own page as at its bench', async ({ page }) => {
+test('a blade that only files were tried on is as hard on its own page and its certificate as at its bench', async ({
+  page,
+}) => {
   await openDemoBatch(page, 'Skerry fillets', 'Measure')
   await page.getByRole('button', { name: 'By files' }).click()
   await page.getByLabel('Hardest file that slides off').selectOption('50')
   await page.getByLabel('Softest file that cuts').selectOption('65')
   const atBench = page.locator('strong').filter({ hasText: /^\d\d\.\d ± \d\.\d HRC$/ })
   const [hrc = ''] = ((await atBench.textContent()) ?? '').split(' ')
-  await page.goto(`/blade/${page.url().split('/')[4]}/A1`)
+  const batch = page.url().split('/')[4]
+  await page.goto(`/blade/${batch}/A1`)
   await expect(page.getByRole('row', { name: /by files/ })).toContainText(`${hrc} HRC, by files`)
+  await page.goto(`/certificate/${batch}`)
+  await page.getByRole('button', { name: 'Show every blade' }).click()
+  await expect(page.getByRole('row', { name: new RegExp(`${hrc} HRC ± .* \\(by files\\)`) }).first()).toBeVisible()
 })
 
 test('an oven that is gone is said at Heat, Programme, Print and Run, and nothing is keyed for another', async ({

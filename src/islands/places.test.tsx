@@ -97,7 +97,15 @@ describe('one figure in every place', () => {
     render(<BladePlace id={row.bladeId} />)
     expect((await screen.findByRole('row', { name: /after temper 2/ }, LONG)).textContent).toContain(`${hrc} HRC`)
     const own = certificatesOf(
-      { batch: net, shop: demo.shop, readings: demo.readings, runs: demo.runs, logs: demo.logs, pictures: [] },
+      {
+        batch: net,
+        shop: demo.shop,
+        readings: demo.readings,
+        runs: demo.runs,
+        logs: demo.logs,
+        pictures: [],
+        experienceOf: () => null,
+      },
       '2026-03-02T08:00:00.000Z',
     ).find(c => c.serial === row.serial)
     expect(hrcText(own?.hardness.find(h => h.stage === 'temper-2')?.hrc ?? 0)).toBe(hrc)

@@ -8,7 +8,15 @@ import { trayOfBlades } from '../testing/run'
 import { NOW } from '../testing/tray'
 import { codeOf, digestIn, digestOf, grouped, withDigest } from './certificate-digest'
 
-const sources = { batch: trayOfBlades(1), shop: DEFAULT_WORKSHOP, readings: [], runs: [], logs: [], pictures: [] }
+const sources = {
+  batch: trayOfBlades(1),
+  shop: DEFAULT_WORKSHOP,
+  readings: [],
+  runs: [],
+  logs: [],
+  pictures: [],
+  experienceOf: () => null,
+}
 const [certificate] = certificatesOf(sources, NOW)
 if (!certificate) throw new Error('certificate')
 

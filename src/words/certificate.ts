@@ -96,7 +96,7 @@ export function certificateLines(
       h =>
         [
           stageName(h.stage),
-          `${h.hrc.toFixed(1)} HRC ± ${h.u95.toFixed(1)} (readings ${h.readings.join(', ')}${h.roundFace ? ', corrected for a round face' : ''}${h.corrected ? ', corrected by the block' : ''}${h.uncheckedTester ? '; tester not checked that day' : ''})`,
+          `${h.hrc.toFixed(1)} HRC ± ${h.u95.toFixed(1)} (${h.readings.length === 0 ? 'by files' : `readings ${h.readings.join(', ')}`}${h.roundFace ? ', corrected for a round face' : ''}${h.corrected ? ', corrected by the block' : ''}${h.uncheckedTester ? '; tester not checked that day' : ''})`,
         ] as const,
     ),
     ...(c.hardness.length === 0 ? ([['', 'not measured']] as const) : []),

@@ -12,6 +12,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   advise: 'learnt',
   band: 'learnt',
   batch: 'learnt',
+  certificates: 'learnt',
   'each-blade': 'learnt',
   find: 'log',
   lately: 'learnt',

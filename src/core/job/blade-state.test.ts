@@ -50,7 +50,7 @@ describe('what a blade came to', () => {
     })
     expect([...needs.needs.map(need => need.bladeId), ...needs.unread].sort()).toEqual(['A1', 'A3', 'A4'])
     const papers = certificatesOf(
-      { batch: of, shop: DEFAULT_WORKSHOP, readings, runs: [], logs: [], pictures: [] },
+      { batch: of, shop: DEFAULT_WORKSHOP, readings, runs: [], logs: [], pictures: [], experienceOf: () => null },
       NOW,
     )
     expect(papers.map(paper => paper.blade)).toEqual(['A1', 'A3', 'A4'])

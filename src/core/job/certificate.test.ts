@@ -20,7 +20,10 @@ const readings = [
 const picture = (bladeId: string) => ({ bladeId, of: 'edge' as const, at: NOW, note: '', sha256: 'a'.repeat(64) })
 const pictures = [picture('A2'), picture('A1')]
 const of = (mark: string, logs: readonly OvenLog[] = []) =>
-  certificatesOf({ batch, shop: DEFAULT_WORKSHOP, readings, runs: [], logs, pictures }, NOW).find(c => c.blade === mark)
+  certificatesOf(
+    { batch, shop: DEFAULT_WORKSHOP, readings, runs: [], logs, pictures, experienceOf: () => null },
+    NOW,
+  ).find(c => c.blade === mark)
 
 describe('a certificate', () => {
   it('holds the blade’s own readings, route and aim, and nothing of another’s or of what was taken out', () => {
@@ -83,7 +86,15 @@ describe('a certificate', () => {
       pulledMin: 60,
     }
     const papers = certificatesOf(
-      { batch: two, shop: DEFAULT_WORKSHOP, readings: [], runs: [{ ...run, events }], logs: [log], pictures: [] },
+      {
+        batch: two,
+        shop: DEFAULT_WORKSHOP,
+        readings: [],
+        runs: [{ ...run, events }],
+        logs: [log],
+        pictures: [],
+        experienceOf: () => null,
+      },
       NOW,
     )
     const [first, second] = papers.map(paper => paper.measured.heat?.heldMin ?? 0)

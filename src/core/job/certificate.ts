@@ -8,14 +8,13 @@ import type { Stage } from '../shop/route'
 import type { Run } from '../shop/run'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import { predict } from '../steel/predict'
+import type { ShopExperience } from '../steel/predict'
 import { standing, stateOf } from './blade-state'
 import { type Happened, happenedTo } from './happened'
-import { bladeHardness } from './hardness'
 import { loadsOf } from './loads'
 import { loggedHeatOf, loggedRoute } from './logged-heat'
+import { measuredBladesOf } from './measured-blades'
 import { readingsOf } from './readings-of'
-import { predictionAt, stagesOf } from './stages'
 import { bladesOf, routeOfBlade } from './tray'
 
 /** One blade's certificate, as it is printed and as a file beside it. */
@@ -91,28 +90,31 @@ export interface CertificateSources {
   readonly readings: readonly Reading[]
   readonly runs: readonly Run[]
   readonly logs: readonly OvenLog[]
+  /** What the shop's readings of other batches add to a group's prediction; null: nothing. */
+  readonly experienceOf: (group: BatchGroup) => ShopExperience | null
   /** Those that are wished on the paper. */
   readonly pictures: readonly (CertifiedPicture & Pick<Picture, 'bladeId'>)[]
 }
 
 /** Certificates of every blade of a batch that stands, in the order of the tray: none of one that is cracked, lost or scrapped. */
 export function certificatesOf(sources: CertificateSources, issuedAt: string): Certificate[] {
-  const { batch, shop, readings, runs, logs, pictures } = sources
+  const { batch, shop, readings, runs, logs, pictures, experienceOf } = sources
+  const measured = new Map(
+    batch.groups.map(group => [
+      group.id,
+      measuredBladesOf(batch, group, { readings, tester: shop.tester, experience: experienceOf(group) }),
+    ]),
+  )
   const tempers = new Map(batch.groups.map(group => [group.id, measuredTempers(logs, batch, group, shop)]))
   const late = minAfterFirstPull(batch, shop, runs)
   return standing(bladesOf(batch)).map((blade): Certificate => {
     const { group, line } = blade
     const route = routeOfBlade(blade)
     const grade = gradeOf(group)
-    const prediction = grade ? predict(grade, route) : null
-    const hardness = stagesOf(route).flatMap(stage => {
-      const found = bladeHardness(blade, stage, {
-        readings,
-        tester: shop.tester,
-        predicted: at => prediction && predictionAt(prediction, at),
-      })
-      return found ? [{ found, own: readingsOf([blade], stage, { readings }) }] : []
-    })
+    const hardness = (measured.get(group.id)?.[blade.id] ?? []).map(found => ({
+      found,
+      own: readingsOf([blade], found.stage, { readings }),
+    }))
     const happened = happenedTo(blade.id, runs)
     return {
       format: 'tawny-ember-certificate',

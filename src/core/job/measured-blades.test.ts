@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { gradeOf, groupOf, readingOf, trayOf, withBlade } from '../../testing/tray'
+import { combineHardness } from '../rockwell/files'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { predict } from '../steel/predict'
 import { addTemperAfter } from './added-temper'
@@ -38,6 +39,14 @@ describe('how hard the blades of a steel are', () => {
     const blade = { id: 'A2', record: filed.blades[1], group: groupOf(filed) } as never
     const alone = bladeHardness(blade, stage, { readings: [], tester })
     expect(Math.abs((found?.hrc ?? 0) - (due ?? 0))).toBeLessThan(Math.abs((alone?.hrc ?? 0) - (due ?? 0)))
+  })
+
+  it('by files after a temper of its own leans on what that temper should have made of it', () => {
+    const own = addTemperAfter(plain, [{ bladeId: 'A1', stage: 'temper-2' }], { atC: 230, holdMin: 120 })
+    const files = [{ stage: 'temper-3' as const, skates: 50, bites: 65, at: '2026-03-04T08:00:00.000Z' }]
+    const found = measuredAt(of(withBlade(own, 'A1', { files }), []), 'A1', 'temper-3')
+    const withoutDue = combineHardness({ readings: null, files, predicted: null })
+    expect(found?.u95).toBeLessThan(((withoutDue?.high ?? 0) - (withoutDue?.low ?? 0)) / 2)
   })
 
   it('is known of a steel nothing can be predicted of', () => {

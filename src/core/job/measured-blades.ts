@@ -7,7 +7,7 @@ import { predict, type ShopExperience } from '../steel/predict'
 import { bladeHardness } from './hardness'
 import type { MeasuredBlades } from './measured'
 import { predictionAt, stagesOf } from './stages'
-import { bladesOf, routeOfBlade } from './tray'
+import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
 
 /** How hard each blade of a steel is, by itself, at each stage it was read or filed at: as every view of a blade shows it. */
 export function measuredBladesOf(
@@ -25,15 +25,16 @@ export function measuredBladesOf(
   },
 ): MeasuredBlades {
   const grade = gradeOf(group)
-  const prediction = grade && predict(grade, group.route, experience)
-  const evidence = {
-    readings,
-    tester,
-    predicted: (stage: Stage) => (prediction ? predictionAt(prediction, stage) : null),
-  }
+  const usual = grade && predict(grade, group.route, experience)
+  const predictionOf = (blade: BatchBlade) =>
+    grade && (blade.record.tempers?.length ?? 0) > 0 ? predict(grade, routeOfBlade(blade), experience) : usual
   return Object.fromEntries(
     bladesOf(batch, group.id).flatMap(blade => {
-      const found = stagesOf(routeOfBlade(blade)).flatMap(stage => bladeHardness(blade, stage, evidence) ?? [])
+      const prediction = predictionOf(blade)
+      const predicted = (stage: Stage) => (prediction ? predictionAt(prediction, stage) : null)
+      const found = stagesOf(routeOfBlade(blade)).flatMap(
+        stage => bladeHardness(blade, stage, { readings, tester, predicted }) ?? [],
+      )
       return found.length > 0 ? [[blade.id, found]] : []
     }),
   )

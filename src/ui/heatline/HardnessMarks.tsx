@@ -9,6 +9,10 @@ interface Props {
   readonly hardness: readonly StageHardness[]
 }
 
+/** Of a hardness with its unit in bold type, and the air between it and the line, px. */
+const WIDTH = 62
+const AIR = 4
+
 /** Hardness along the line: after the quench, the cold and each temper; what was measured in bold, what is predicted in plain type. */
 export function HardnessMarks({ scale, hardness }: Props) {
   const ends = (phase: string) =>
@@ -19,7 +23,10 @@ export function HardnessMarks({ scale, hardness }: Props) {
   const xOf = (stage: Stage): { x: number; anchor: 'start' | 'middle' } | null => {
     if (stage === 'as-quenched') {
       const stretch = scale.placed[inspect]?.stretch
-      return stretch ? { x: scale.x(inspect, (stretch.startMin + stretch.endMin) / 2), anchor: 'middle' } : null
+      if (!stretch) return null
+      // Where the cold follows, the line falls through what stands too near.
+      const middle = scale.x(inspect, (stretch.startMin + stretch.endMin) / 2)
+      return { x: Math.min(middle, scale.x(inspect, stretch.endMin) - WIDTH / 2 - AIR), anchor: 'middle' }
     }
     if (stage === 'after-cold') return warm ? { x: scale.x(warm.i, warm.endMin) + 3, anchor: 'start' } : null
     const cool = cools[(temperOf(stage) ?? 1) - 1]

@@ -1,12 +1,13 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
 import { certificatesOf } from '../../job/certificate'
-import { batchSchema } from '../../shop/batch'
+import { type BatchGroup, batchSchema } from '../../shop/batch'
 import { id, instant } from '../../shop/fields'
 import { ovenLogSchema } from '../../shop/oven-log'
 import { readingSchema } from '../../shop/reading'
 import { runSchema } from '../../shop/run'
 import { workshopSchema } from '../../shop/workshop'
+import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list } from '../shapes'
 import { certificateSchema, certifiedPictureSchema } from '../shapes/certificate'
@@ -23,5 +24,9 @@ export const certificates = question({
     issuedAt: instant,
   }),
   response: list(certificateSchema),
-  answer: ({ issuedAt, ...sources }) => ok(certificatesOf(sources, issuedAt)),
+  answer: ({ issuedAt, ...sources }, memory) => {
+    const { batch, shop } = sources
+    const learnt = (group: BatchGroup) => experienceOf(memory, batch, group, shop.learning !== false)
+    return ok(certificatesOf({ ...sources, experienceOf: learnt }, issuedAt))
+  },
 })
