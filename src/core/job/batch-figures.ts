@@ -19,6 +19,7 @@ import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
 import { type HeatPath, heatPathOf } from './load-heat'
 import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, temperLoadsOf } from './loads'
+import type { MeasuredSources } from './measured-blades'
 import { ovenOf } from './ovens'
 import { inspectMinOf } from './pace'
 import { type PlannedPull, type PullPlan, pullPlanOf } from './pull-plan'
@@ -215,15 +216,7 @@ function measuredOf(
 export function latestHardnessOf(
   batch: Batch,
   group: BatchGroup,
-  {
-    readings,
-    tester,
-    experience,
-  }: {
-    readonly readings: readonly Reading[]
-    readonly tester: Tester
-    readonly experience: ShopExperience | null
-  },
+  { readings, tester, experience }: MeasuredSources,
 ): Hardness | null {
   const grade = gradeOf(group)
   if (!grade) return null

@@ -9,20 +9,19 @@ import type { MeasuredBlades } from './measured'
 import { predictionAt, stagesOf } from './stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
 
+/** What a hardness rests on. */
+export interface MeasuredSources {
+  /** Of all blades: how much readings scatter is learnt from the others too. */
+  readonly readings: readonly Reading[]
+  readonly tester: Tester
+  readonly experience: ShopExperience | null
+}
+
 /** How hard each blade of a steel is, by itself, at each stage it was read or filed at: as every view of a blade shows it. */
 export function measuredBladesOf(
   batch: Batch,
   group: BatchGroup,
-  {
-    readings,
-    tester,
-    experience,
-  }: {
-    /** Of all blades: how much readings scatter is learnt from the others too. */
-    readonly readings: readonly Reading[]
-    readonly tester: Tester
-    readonly experience: ShopExperience | null
-  },
+  { readings, tester, experience }: MeasuredSources,
 ): MeasuredBlades {
   const grade = gradeOf(group)
   const usual = grade && predict(grade, group.route, experience)
