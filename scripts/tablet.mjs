@@ -5,6 +5,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { median } from 'simple-statistics'
 import { testBrowser } from './browser.mjs'
 import { freePort } from './ports.mjs'
 import { serve } from './serve.mjs'
@@ -36,7 +37,6 @@ const recipe = await first.locator('main a[href^="/recipe/"]').first().getAttrib
 await first.waitForTimeout(4000)
 await first.goto('about:blank')
 
-const median = values => [...values].sort((a, b) => a - b)[values.length >> 1]
 const slow = async (page, rate) =>
   (await page.context().newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate })
 

@@ -131,9 +131,7 @@ const DRAWN_FIRST_MS = 500
 /** Whether what is drawn before a worker has answered is drawn; at once where there is nothing to draw. */
 function useDrawnFirst(isThere: boolean): boolean {
   const [isDrawn, setDrawn] = useState(false)
-  useEffect(() => {
-    return isThere ? whenIdle(() => setDrawn(true), DRAWN_FIRST_MS) : undefined
-  }, [isThere])
+  useEffect(() => (isThere ? whenIdle(() => setDrawn(true), DRAWN_FIRST_MS) : undefined), [isThere])
   return isDrawn || !isThere
 }
 

@@ -14,12 +14,12 @@ import type { Route } from '../steel/route'
 import type { System } from '../units/quantity'
 import { type BatchDay, batchDayOf, type PlacedTemper } from './batch-day'
 import { type Chamber, chamberOf } from './chambers'
-import { bladeHardness, groupHardness, type Hardness } from './hardness'
+import { groupHardness, type Hardness } from './hardness'
 import { hardnessTrace, type StageHardness } from './hardness-trace'
 import { loadKg, programmeOf } from './heat-load'
 import { type HeatPath, heatPathOf } from './load-heat'
 import { entryOf, type Load, loadKeyOf, loadOfGroup, loadsOf, temperKeyOf, temperLoadsOf } from './loads'
-import type { MeasuredSources } from './measured-blades'
+import { type MeasuredSources, measuredBladeOf } from './measured-blades'
 import { ovenOf } from './ovens'
 import { inspectMinOf } from './pace'
 import { type PlannedPull, type PullPlan, pullPlanOf } from './pull-plan'
@@ -28,7 +28,7 @@ import { predictionAt, stagesOf, temperOf } from './stages'
 import { suggestionOf } from './suggestion'
 import { type Expectation, expectedAfter, type KnownGroup, type LastMeasured } from './temper-expected'
 import { planTimeline, type Stretch } from './timeline'
-import { ASSUMED_THICKNESS_MM, routeOfBlade, thicknessOf } from './tray'
+import { ASSUMED_THICKNESS_MM, thicknessOf } from './tray'
 
 /** What is computed for one steel of a batch. */
 export interface GroupFigures {
@@ -99,7 +99,11 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
       return [group.id, measuredOf(batch, group, { readings, tester: shop.tester, prediction })] as const
     }),
   )
-  const lastMeasured = lastMeasuredIn(measuredIn, { readings, tester: shop.tester })
+  const lastMeasured = lastMeasuredIn(measuredIn, group => ({
+    readings,
+    tester: shop.tester,
+    experience: known.find(one => one.groupId === group.id)?.experience ?? null,
+  }))
   return {
     groups: known.map(({ group, grade }) => {
       const prediction = predicted.get(group.id) as Prediction
@@ -138,15 +142,12 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
 const lastMeasuredIn =
   (
     measuredIn: ReadonlyMap<string, readonly Hardness[]>,
-    evidence: { readonly readings: readonly Reading[]; readonly tester: Tester },
+    sourcesOf: (group: BatchGroup) => MeasuredSources,
   ): LastMeasured =>
   (blade, beforeRound) => {
     const isBefore = (stage: Stage) => (temperOf(stage) ?? 0) < beforeRound
     if ((blade.record.tempers?.length ?? 0) > 0) {
-      const own = stagesOf(routeOfBlade(blade))
-        .filter(isBefore)
-        .flatMap(stage => bladeHardness(blade, stage, evidence) ?? [])
-        .at(-1)
+      const own = measuredBladeOf(blade, sourcesOf(blade.group)).findLast(({ stage }) => isBefore(stage))
       if (own) return own
     }
     return measuredIn.get(blade.group.id)?.findLast(({ stage }) => isBefore(stage)) ?? null

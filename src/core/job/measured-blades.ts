@@ -1,10 +1,10 @@
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Reading } from '../shop/reading'
-import type { Stage } from '../shop/route'
+import type { PlannedRoute, Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import { predict, type ShopExperience } from '../steel/predict'
-import { bladeHardness } from './hardness'
+import { type Prediction, predict, type ShopExperience } from '../steel/predict'
+import { bladeHardness, type Hardness } from './hardness'
 import type { MeasuredBlades } from './measured'
 import { predictionAt, stagesOf } from './stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from './tray'
@@ -18,23 +18,30 @@ export interface MeasuredSources {
 }
 
 /** How hard each blade of a steel is, by itself, at each stage it was read or filed at: as every view of a blade shows it. */
-export function measuredBladesOf(
-  batch: Batch,
-  group: BatchGroup,
-  { readings, tester, experience }: MeasuredSources,
-): MeasuredBlades {
-  const grade = gradeOf(group)
-  const usual = grade && predict(grade, group.route, experience)
-  const predictionOf = (blade: BatchBlade) =>
-    grade && (blade.record.tempers?.length ?? 0) > 0 ? predict(grade, routeOfBlade(blade), experience) : usual
+export const measuredBladesOf = (batch: Batch, group: BatchGroup, sources: MeasuredSources): MeasuredBlades => {
+  const usual = predictionOf(group, group.route, sources)
   return Object.fromEntries(
     bladesOf(batch, group.id).flatMap(blade => {
-      const prediction = predictionOf(blade)
-      const predicted = (stage: Stage) => (prediction ? predictionAt(prediction, stage) : null)
-      const found = stagesOf(routeOfBlade(blade)).flatMap(
-        stage => bladeHardness(blade, stage, { readings, tester, predicted }) ?? [],
-      )
+      const found = measuredBladeOf(blade, sources, usual)
       return found.length > 0 ? [[blade.id, found]] : []
     }),
   )
+}
+
+/** The same of one blade, in the order of its route's stages; `usual` is what is predicted of its steel, null where that is unknown. */
+export function measuredBladeOf(
+  blade: BatchBlade,
+  sources: MeasuredSources,
+  usual: Prediction | null = predictionOf(blade.group, blade.group.route, sources),
+): Hardness[] {
+  const route = routeOfBlade(blade)
+  const hasOwnTempers = (blade.record.tempers?.length ?? 0) > 0
+  const prediction = hasOwnTempers ? predictionOf(blade.group, route, sources) : usual
+  const predicted = (stage: Stage) => (prediction ? predictionAt(prediction, stage) : null)
+  return stagesOf(route).flatMap(stage => bladeHardness(blade, stage, { ...sources, predicted }) ?? [])
+}
+
+function predictionOf(group: BatchGroup, route: PlannedRoute, { experience }: MeasuredSources): Prediction | null {
+  const grade = gradeOf(group)
+  return grade ? predict(grade, route, experience) : null
 }

@@ -16,7 +16,7 @@ interface Props {
 }
 
 const STEP_C = 5
-/** The point keeps to the hand; the figures of a route on the way are asked for no more often than they can be seen to change, ms. */
+/** The point keeps to the hand in every frame. A route on the way, whose figures draw the page anew over some frames, is told no more often, ms. */
 const TOLD_EVERY_MS = 300
 /** A route is stored and worked out well within this, ms. */
 const LAID_MS = 3000
