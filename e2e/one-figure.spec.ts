@@ -66,6 +66,8 @@ test('a blade that only files were tried on is as hard on its own page and its c
   await page.getByLabel('Hardest file that slides off').selectOption('50')
   await page.getByLabel('Softest file that cuts').selectOption('65')
   const atBench = page.locator('strong').filter({ hasText: /^\d\d\.\d ± \d\.\d HRC$/ })
+  await expect(page.getByText('HRC, by files; predicted')).toBeVisible()
+  await expect(page.getByLabel('Hardest file that slides off')).toHaveValue('50')
   const [hrc = ''] = ((await atBench.textContent()) ?? '').split(' ')
   const batch = page.url().split('/')[4]
   await page.goto(`/blade/${batch}/A1`)

@@ -25,13 +25,17 @@ export default function FilesView({ blade, stage, together }: Props) {
   const own = record.files?.find(f => f.stage === stage)
   const test = { skates: own?.skates ?? null, bites: own?.bites ?? null }
   const set = (part: Partial<typeof test>) =>
-    editBlade(batch, blade.id, `${mark} files`, b => ({
-      ...b,
-      files: [
-        ...(b.files ?? []).filter(f => f.stage !== stage),
-        { stage, ...test, ...part, at: new Date().toISOString() },
-      ],
-    }))
+    editBlade(batch, blade.id, `${mark} files`, b => {
+      // As stored: a second choice may come before the first is drawn.
+      const { skates = null, bites = null } = b.files?.find(f => f.stage === stage) ?? {}
+      return {
+        ...b,
+        files: [
+          ...(b.files ?? []).filter(f => f.stage !== stage),
+          { stage, skates, bites, ...part, at: new Date().toISOString() },
+        ],
+      }
+    })
   const alone = combineHardness({ readings: null, files: [test], predicted: null }, group.target)
   const value = (v: string) => (v === '' ? null : Number(v))
   const contradicts = test.skates !== null && test.bites !== null && test.skates >= test.bites

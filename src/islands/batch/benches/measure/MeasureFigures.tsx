@@ -47,7 +47,7 @@ export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thickn
         value={ofAll ? hrcText(ofAll.hrc) : '—'}
         unit={
           ofAll
-            ? `HRC, mean of ${ofAll.n}; predicted ${predicted === null ? '—' : hrcText(predicted)}`
+            ? `HRC, ${ofAll.by === 'files' ? 'by files' : `mean of ${ofAll.n}`}; predicted ${predicted === null ? '—' : hrcText(predicted)}`
             : predicted === null
               ? ''
               : `predicted ${hrcText(predicted)}`
