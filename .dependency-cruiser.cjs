@@ -6,11 +6,37 @@
 const BASE = ['^src/core/(codes|units|numeric)/', '^src/data/']
 const MODELS = 'steel|oven|quench|foil|cold|rockwell'
 
+/** A batch in a shop, a folder a subject, each with the subjects it may read. */
+const BATCH = {
+  batch: [],
+  equipment: ['batch'],
+  load: ['batch', 'equipment'],
+  trace: ['batch', 'load'],
+  hardness: ['batch', 'load'],
+  advice: ['batch', 'equipment', 'load', 'hardness'],
+  'new-batch': ['batch', 'equipment', 'load', 'advice'],
+  cost: ['batch', 'load'],
+  'run-plan': ['batch', 'equipment', 'load'],
+  certificate: ['batch', 'load', 'trace', 'hardness'],
+  logbook: ['batch', 'hardness', 'cost'],
+  bench: ['batch', 'equipment', 'load', 'trace', 'hardness', 'new-batch', 'run-plan'],
+}
+const SUBJECTS = Object.keys(BATCH).join('|')
+
 /** Modules that compute for longer than a frame, or hold much of the model. */
 const HEAVY = [
   'contract/(question|openapi)',
   'contract/questions/(?!index).+',
-  'job/(advise|batch-cost|batch-day|batch-figures|causes|certificate|chambers|each-blade|follow-run|hot-times|load-heat|logbook|logged-heat|measured-blades|pull-plan|rank-steels|run-blades|run-steps|shared-soak|soak-effect|timeline|trends)',
+  'advice/(advise|causes|each-blade|rank-steels)',
+  'bench/(batch-figures)',
+  'certificate/(certificate)',
+  'cost/(batch-cost)',
+  'equipment/(chambers|follow-run)',
+  'hardness/(measured-blades)',
+  'load/(hot-times|load-heat|pull-plan|shared-soak|soak-effect)',
+  'logbook/(logbook|trends)',
+  'run-plan/(batch-day|run-blades|run-steps)',
+  'trace/(logged-heat|timeline)',
   'day/(clashes|improve|network|parts|plan|search|shop-problem|solve|what-if|why-not)',
   'learn/.+',
   'oven/(chamber-model|door-recovery|oven-model|simulate|wall|fit/fit-oven)',
@@ -50,12 +76,12 @@ module.exports = {
     core('oven', ['steel']),
     core('quench', ['oven']),
     core('run', [MODELS, 'shop']),
-    core('job', [MODELS, 'shop', 'run']),
-    core('learn', [MODELS, 'shop', 'run', 'job']),
+    ...Object.entries(BATCH).map(([folder, below]) => core(folder, [MODELS, 'shop', 'run', ...below])),
+    core('learn', [MODELS, 'shop', 'run', SUBJECTS]),
     core('calibrate', ['steel']),
-    core('day', [MODELS, 'shop', 'run', 'job', 'learn']),
-    core('files', [MODELS, 'shop', 'run', 'job', 'learn', 'day']),
-    core('contract', [MODELS, 'shop', 'run', 'job', 'learn', 'day']),
+    core('day', [MODELS, 'shop', 'run', SUBJECTS, 'learn']),
+    core('files', [MODELS, 'shop', 'run', SUBJECTS, 'learn', 'day']),
+    core('contract', [MODELS, 'shop', 'run', SUBJECTS, 'learn', 'day']),
     {
       name: 'core-is-pure',
       severity: 'error',

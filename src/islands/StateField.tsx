@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { stateOf, withState } from '../core/job/blade-state'
-import type { BatchBlade } from '../core/job/tray'
+import { stateOf, withState } from '../core/batch/blade-state'
+import type { BatchBlade } from '../core/batch/tray'
 import type { Batch } from '../core/shop/batch'
 import { LONGEST } from '../core/shop/bounds'
 import { BLADE_STATES, type BladeState } from '../data/blade-states'

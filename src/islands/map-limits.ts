@@ -1,4 +1,4 @@
-import { usualOvenOf } from '../core/job/ovens'
+import { usualOvenOf } from '../core/equipment/ovens'
 import { reachC } from '../core/oven/correction'
 import type { Workshop } from '../core/shop/workshop'
 import { FOIL_MARGIN_C, FOIL_TYPES } from '../data/foil'

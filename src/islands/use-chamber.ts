@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { Chamber } from '../core/job/chambers'
+import type { Chamber } from '../core/equipment/chambers'
 import type { Oven } from '../core/shop/oven'
 import { useAnswer } from '../workers/use-answer'
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { usualOvenOf } from '../core/job/ovens'
+import { usualOvenOf } from '../core/equipment/ovens'
 import type { Learnt } from '../core/learn/shop-memory'
 import type { Workshop } from '../core/shop/workshop'
 import { useShopNow } from './shop-context'

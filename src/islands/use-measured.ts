@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { Result } from '../core/codes/result'
-import type { MeasuredBlades } from '../core/job/measured'
+import type { MeasuredBlades } from '../core/hardness/measured-hardness'
 import type { Batch } from '../core/shop/batch'
 import type { Reading } from '../core/shop/reading'
 import { useAnswer } from '../workers/use-answer'

@@ -6,8 +6,8 @@ export const importWriters = async () => {
   const [batches, records, beginnings, { suggestedFirst }] = await Promise.all([
     import('./write-batches'),
     import('./write-records'),
-    import('../core/job/new-batch'),
-    import('../core/job/suggestion'),
+    import('../core/new-batch/new-batch'),
+    import('../core/new-batch/suggestion'),
   ])
   return { ...batches, ...records, ...beginnings, suggestedFirst }
 }

@@ -1,6 +1,6 @@
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
-import { packetsOf } from '../core/job/packets'
+import { packetsOf } from '../core/load/packets'
 import { leakedIn, soakedMinOf, statesIn } from '../core/run/record'
 import { withBlades } from '../core/shop/batch-records'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'

@@ -1,4 +1,4 @@
-import { type Chamber, chamberOf } from '../core/job/chambers'
+import { type Chamber, chamberOf } from '../core/equipment/chambers'
 import { newOven } from '../core/shop/defaults'
 import type { OvenPreset } from '../data/ovens'
 

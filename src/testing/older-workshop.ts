@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect } from 'vitest'
+import { bladesOf } from '../core/batch/tray'
 import type { WorkshopData } from '../core/files/exchange'
-import { bladesOf } from '../core/job/tray'
 import type { Batch } from '../core/shop/batch'
 import { withBlades } from '../core/shop/batch-records'
 

@@ -1,4 +1,4 @@
-import { buildRunSteps } from '../core/job/run-steps'
+import { buildRunSteps } from '../core/run-plan/run-steps'
 import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'

@@ -1,6 +1,6 @@
+import { routeWish } from '../core/advice/shop-can'
 import type { Result } from '../core/codes/result'
-import { newBatch } from '../core/job/new-batch'
-import { routeWish } from '../core/job/shop-can'
+import { newBatch } from '../core/new-batch/new-batch'
 import type { Batch, BatchGroup } from '../core/shop/batch'
 import type { Blade, Line } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'

@@ -1,6 +1,6 @@
+import { canonicalText } from '../core/batch/canonical'
+import type { Certificate } from '../core/certificate/certificate'
 import type { CertificateFile } from '../core/contract/shapes/certificate'
-import { canonicalText } from '../core/job/canonical'
-import type { Certificate } from '../core/job/certificate'
 import type { Picture } from '../core/shop/picture'
 
 /** What a certificate's code begins with, so that a scanner's user knows what it is. */

@@ -1,5 +1,5 @@
-import type { AdviceOption } from '../core/job/advise'
-import type { Toughness } from '../core/job/option-cost'
+import type { AdviceOption } from '../core/advice/advise'
+import type { Toughness } from '../core/advice/option-cost'
 import type { CauseName } from '../data/causes'
 import { hrcText, type Speaker } from './speaker'
 import { stageName } from './stages'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { trialOf, withTrial } from '../core/job/trial'
+import { trialOf, withTrial } from '../core/batch/trial'
 import { createRandom } from '../core/numeric/random'
 import { rateOf } from '../core/numeric/rate'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'

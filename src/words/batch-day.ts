@@ -1,4 +1,4 @@
-import type { PlacedTemper, Standing } from '../core/job/batch-day'
+import type { PlacedTemper, Standing } from '../core/run-plan/batch-day'
 import type { Speaker } from './speaker'
 
 const whole = (minutes: number, say: Speaker) => say.minutes(Math.round(minutes))

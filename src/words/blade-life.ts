@@ -1,4 +1,4 @@
-import type { LifeEvent } from '../core/job/blade-life'
+import type { LifeEvent } from '../core/logbook/blade-life'
 import { stateName } from './blade-state'
 import { testWords } from './edge-tests'
 import { INCIDENT_WORDS } from './incidents'

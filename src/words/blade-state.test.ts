@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { withState } from '../core/job/blade-state'
-import { bladesOf } from '../core/job/tray'
+import { withState } from '../core/batch/blade-state'
+import { bladesOf } from '../core/batch/tray'
 import { BLADE_STATES } from '../data/blade-states'
 import { gradeOf, NOW, trayOf } from '../testing/tray'
 import { countedOutWords, stateName, statesCounted, stateWords } from './blade-state'

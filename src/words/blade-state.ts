@@ -1,5 +1,5 @@
-import { stateOf } from '../core/job/blade-state'
-import type { BatchBlade } from '../core/job/tray'
+import { stateOf } from '../core/batch/blade-state'
+import type { BatchBlade } from '../core/batch/tray'
 import type { Blade } from '../core/shop/blade'
 import { BLADE_STATES, type BladeState } from '../data/blade-states'
 

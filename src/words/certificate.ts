@@ -1,4 +1,4 @@
-import type { Certificate, CertifiedPicture, MeasuredHold } from '../core/job/certificate'
+import type { Certificate, CertifiedPicture, MeasuredHold } from '../core/certificate/certificate'
 import { bothScales, formatQuantity, type System } from '../core/units/quantity'
 import { INCIDENT_WORDS } from './incidents'
 import { SUBJECT_NAMES } from './pictures'

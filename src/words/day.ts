@@ -1,9 +1,9 @@
+import type { HeatBeforeKind } from '../core/batch/heat-marks'
 import type { WhyNot, WhyNotCode } from '../core/day/limits'
 import type { Urgent } from '../core/day/must-not-wait'
 import type { TaskKind } from '../core/day/task-kinds'
 import type { InspectTime, PullTime, WentAct } from '../core/day/went'
 import type { Help } from '../core/day/what-if'
-import type { HeatBeforeKind } from '../core/job/heat-marks'
 import { counted, listOf } from './lists'
 import { type Speaker, signedText } from './speaker'
 

@@ -1,4 +1,4 @@
-import type { Found } from '../core/job/find'
+import type { Found } from '../core/logbook/find'
 
 /** What kinds of things are found, as headings. */
 export const FOUND_KINDS: Readonly<Record<Found['kind'], string>> = {

@@ -1,4 +1,4 @@
-import type { HoleFinding, SkinFinding } from '../core/job/finish-sizes'
+import type { HoleFinding, SkinFinding } from '../core/load/finish-sizes'
 import type { Speaker } from './speaker'
 
 /** How a hole stands to its gauge, and how it changed in the heat. */

@@ -1,4 +1,4 @@
-import type { Finding, FindingCodes } from '../core/job/inspect'
+import type { Finding, FindingCodes } from '../core/load/inspect'
 import { hrcText, type Speaker } from './speaker'
 
 type Words<C extends keyof FindingCodes> = (params: FindingCodes[C], say: Speaker) => string

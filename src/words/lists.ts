@@ -1,5 +1,5 @@
-import { standing } from '../core/job/blade-state'
-import { bladesOf } from '../core/job/tray'
+import { standing } from '../core/batch/blade-state'
+import { bladesOf } from '../core/batch/tray'
 import type { Batch, BatchGroup } from '../core/shop/batch'
 import { statesCounted } from './blade-state'
 

@@ -1,4 +1,4 @@
-import type { Hardness } from '../core/job/hardness'
+import type { Hardness } from '../core/hardness/hardness'
 import type { ReadingSummary } from '../core/rockwell/readings'
 import { ROCKWELL } from '../data/rockwell'
 import { hrcText, type Speaker, signedText } from './speaker'

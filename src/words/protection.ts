@@ -1,5 +1,5 @@
+import type { stressReliefOf } from '../core/batch/prepare'
 import type { ProtectionRow } from '../core/foil/protection'
-import type { stressReliefOf } from '../core/job/prepare'
 import { PROTECTION, type ProtectionName } from '../data/protection'
 import { problemWords } from './problems'
 import type { Speaker } from './speaker'

@@ -1,5 +1,5 @@
-import type { MendOutcome, PlannedPull, PullPlan } from '../core/job/pull-plan'
-import { overSoakMin } from '../core/job/soak-over'
+import { overSoakMin } from '../core/equipment/soak-over'
+import type { MendOutcome, PlannedPull, PullPlan } from '../core/load/pull-plan'
 import type { SoakHold } from '../core/oven/programme'
 import type { Waited } from '../core/quench/pace'
 import { counted, listOf, marksOf } from './lists'

@@ -1,4 +1,4 @@
-import { annealHours } from '../core/job/re-harden'
+import { annealHours } from '../core/batch/re-harden'
 import type { Workshop } from '../core/shop/workshop'
 import type { AnnealCycle } from '../data/grades'
 import { VERDICT_COSTS } from '../data/verdict-costs'

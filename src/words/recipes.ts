@@ -1,4 +1,4 @@
-import type { VersionOutcome } from '../core/job/recipe-versions'
+import type { VersionOutcome } from '../core/logbook/recipe-versions'
 import { counted } from './lists'
 import { hrcText } from './speaker'
 import { edgesGainWords, outcomeWords } from './trial'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { buildRunSteps } from '../core/job/run-steps'
+import { buildRunSteps } from '../core/run-plan/run-steps'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { expectOk, gradeOf, trayOf } from '../testing/tray'
 import { plainStepTitle, stepWords } from './run'

@@ -1,4 +1,4 @@
-import { bladesOf } from '../core/job/tray'
+import { bladesOf } from '../core/batch/tray'
 import type { Batch } from '../core/shop/batch'
 import type { RunStep } from '../core/shop/run'
 import { formatBoth, formatNumber, formatQuantity, type System } from '../core/units/quantity'

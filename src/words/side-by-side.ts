@@ -1,4 +1,4 @@
-import type { Side } from '../core/job/side-by-side'
+import type { Side } from '../core/logbook/side-by-side'
 import { hrcText, type Speaker } from './speaker'
 import { stageName } from './stages'
 

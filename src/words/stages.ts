@@ -1,4 +1,4 @@
-import { temperOf } from '../core/job/stages'
+import { temperOf } from '../core/batch/hardness-stages'
 import type { Stage } from '../core/shop/route'
 
 /** Where in the route something was measured: 'after temper 2'. */

@@ -1,5 +1,5 @@
+import type { RankReason, Refusal } from '../core/advice/rank-steels'
 import type { SkippedLine } from '../core/files/own-grade/chart-text'
-import type { RankReason, Refusal } from '../core/job/rank-steels'
 import type { Difference, RouteChange } from '../core/steel/compare-routes'
 import type { Knob, Seen, TaleFigureName } from '../core/steel/folklore'
 import type { MisfitDoubt } from '../core/steel/misfit'

@@ -1,4 +1,4 @@
-import type { Trial } from '../core/job/trial'
+import type { Trial } from '../core/batch/trial'
 import type { MeanDifference } from '../core/numeric/two-means'
 import type { RouteChange } from '../core/steel/compare-routes'
 import { counted } from './lists'

@@ -1,4 +1,4 @@
-import type { OptionKind } from '../core/job/advise'
+import type { OptionKind } from '../core/advice/advise'
 import type { Decision } from '../core/shop/batch'
 import { hrcText, percentText, type Speaker } from './speaker'
 import { stageName } from './stages'

@@ -1,5 +1,5 @@
-import { batchCost } from '../job/batch-cost'
-import { setCount } from '../job/tray-edit'
+import { setCount } from '../batch/tray-edit'
+import { batchCost } from '../cost/batch-cost'
 import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import type { ShopDay } from './day-batch'

@@ -1,5 +1,5 @@
-import type { BladeProgress } from '../job/blade-progress'
-import type { BatchBlade } from '../job/tray'
+import type { BladeProgress } from '../batch/blade-progress'
+import type { BatchBlade } from '../batch/tray'
 import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import type { Window } from './problem'

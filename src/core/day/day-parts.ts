@@ -1,5 +1,5 @@
-import { standing } from '../job/blade-state'
-import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
+import { standing } from '../batch/blade-state'
+import { type BatchBlade, bladesOf, tempersOf } from '../batch/tray'
 import type { Batch } from '../shop/batch'
 import type { DayBatch } from './day-batch'
 import { temperWithinMin } from './standing-limits'

@@ -1,4 +1,4 @@
-import { chamberOf } from '../job/chambers'
+import { chamberOf } from '../equipment/chambers'
 import { stretchKWh } from '../oven/power'
 import type { Workshop } from '../shop/workshop'
 import { joinedWindows, type Window } from './problem'

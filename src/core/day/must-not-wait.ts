@@ -1,6 +1,6 @@
 import { PACE } from '../../data/pace'
-import { standing } from '../job/blade-state'
-import { type BatchBlade, bladesOf, tempersOf } from '../job/tray'
+import { standing } from '../batch/blade-state'
+import { type BatchBlade, bladesOf, tempersOf } from '../batch/tray'
 import type { DayBatch } from './day-batch'
 import type { PlannedTask } from './day-plan'
 import { coldWithinMin, temperWithinMin } from './standing-limits'

@@ -1,5 +1,5 @@
 import { COLD_WITHIN_MIN, TEMPER_WITHIN_MIN } from '../../data/delays'
-import type { BatchBlade } from '../job/tray'
+import type { BatchBlade } from '../batch/tray'
 import { gradeOf } from '../steel/grades'
 
 /** How long a quenched blade may stand before its first temper, min; of a steel that is gone, as of the most sensitive. */

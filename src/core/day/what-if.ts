@@ -1,5 +1,5 @@
-import { type SharedSoak, soakToShare } from '../job/shared-soak'
-import { together } from '../job/together'
+import { together } from '../batch/combined-batches'
+import { type SharedSoak, soakToShare } from '../load/shared-soak'
 import { newOven } from '../shop/defaults'
 import type { DayBatch, ShopDay } from './day-batch'
 import { planDay } from './plan'

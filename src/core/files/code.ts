@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
+import { bladesOf } from '../batch/tray'
 import { fail, ok, type Result } from '../codes/result'
-import { bladesOf } from '../job/tray'
 import { type Batch, batchRecordSchema } from '../shop/batch'
 import { partBatch } from '../shop/batch-records'
 import { bladeSchema } from '../shop/blade'

@@ -1,4 +1,4 @@
-import type { YearCost } from '../job/year-cost'
+import type { YearCost } from '../cost/year-cost'
 import { csvOf } from './csv'
 
 const COLUMNS = ['begun', 'batch', 'blades', 'good', 'total', 'per_good_blade', 'currency'] as const

@@ -1,4 +1,4 @@
-import { bladesOf, sharedMarks } from '../job/tray'
+import { bladesOf, sharedMarks } from '../batch/tray'
 import { groupBy } from '../numeric/group-by'
 import { withBlades } from '../shop/batch-records'
 import { gradeOf } from '../steel/grades'

@@ -1,4 +1,4 @@
-import { bladesOf, routeOfBlade } from '../job/tray'
+import { bladesOf, routeOfBlade } from '../batch/tray'
 import { compareInstants } from '../numeric/instants'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'

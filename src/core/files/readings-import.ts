@@ -1,9 +1,9 @@
 import Papa from 'papaparse'
 import { ROCKWELL } from '../../data/rockwell'
+import { stagesOf } from '../batch/hardness-stages'
+import { type BatchBlade, bladesOf, routeOfBlade } from '../batch/tray'
 import type { Problem } from '../codes/problem'
 import { fail, ok, type Result } from '../codes/result'
-import { stagesOf } from '../job/stages'
-import { type BatchBlade, bladesOf, routeOfBlade } from '../job/tray'
 import type { Batch } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 

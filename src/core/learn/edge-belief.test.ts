@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { EDGE_PRIOR, EDGE_RESULTS } from '../../data/edge-tests'
-import type { EdgeEvidence } from '../job/edge-evidence'
+import type { EdgeEvidence } from '../logbook/edge-evidence'
 import { createRandom } from '../numeric/random'
 import { bestHardness, type EdgeBelief, edgeBelief, edgeChances, nextAim, thresholdsAt } from './edge-belief'
 

@@ -1,5 +1,5 @@
 import { EDGE_PRIOR, type EdgeResult } from '../../data/edge-tests'
-import type { EdgeEvidence } from '../job/edge-evidence'
+import type { EdgeEvidence } from '../logbook/edge-evidence'
 
 /** Where edges roll and chip: middle of where they hold at the reference angle, HRC; the gap; HRC for each degree. */
 interface Cell {

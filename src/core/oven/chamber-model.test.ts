@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { chamberOfSize } from '../../testing/chamber'
-import { detailedOven } from '../job/ovens'
+import { detailedOven } from '../equipment/ovens'
 import { newOven } from '../shop/defaults'
 import { climbedC, coolDownMin, fallenC, heatUpMin, hottestOf } from './chamber'
 import { chamberModelOf } from './chamber-model'

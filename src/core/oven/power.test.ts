@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { chamberOfSize } from '../../testing/chamber'
-import { detailedOven } from '../job/ovens'
+import { detailedOven } from '../equipment/ovens'
 import { newOven } from '../shop/defaults'
 import { climbedC, heatUpMin } from './chamber'
 import { stretchKWh } from './power'

@@ -1,6 +1,6 @@
 import { Copy, Flame, Play, Printer, Redo2, Undo2 } from 'lucide-react'
 import { useSyncExternalStore } from 'react'
-import type { BatchModel } from '../../core/job/batch-model'
+import type { BatchModel } from '../../core/bench/batch-model'
 import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { countOf } from '../../core/job/tray'
+import { countOf } from '../../core/batch/tray'
 import type { Batch } from '../../core/shop/batch'
 import { setDeleted } from '../../store/batches'
 import { useNewestBatches } from '../../store/hooks'

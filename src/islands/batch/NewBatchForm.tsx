@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui'
 import { useId, useRef, useState } from 'react'
-import { ASSUMED_THICKNESS_MM } from '../../core/job/tray'
+import { ASSUMED_THICKNESS_MM } from '../../core/batch/tray'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import type { Grade } from '../../data/grades'

@@ -1,6 +1,6 @@
+import { layBlades } from '../../core/batch/tray-edit'
 import type { Problem } from '../../core/codes/problem'
-import type { OwnPlan } from '../../core/job/new-batch'
-import { layBlades } from '../../core/job/tray-edit'
+import type { OwnPlan } from '../../core/new-batch/new-batch'
 import type { Batch } from '../../core/shop/batch'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'

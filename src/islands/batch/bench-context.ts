@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react'
-import type { BatchModel, GroupModel, ProgrammedLoad } from '../../core/job/batch-model'
+import type { BatchModel, GroupModel, ProgrammedLoad } from '../../core/bench/batch-model'
 import type { Learnt } from '../../core/learn/shop-memory'
 import type { PlannedRoute } from '../../core/shop/route'
 import type { StationName } from '../../data/stations'

@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto'
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
-import { batchFiguresOf } from '../../core/job/batch-figures'
+import { batchFiguresOf } from '../../core/bench/batch-figures'
 import type { Batch } from '../../core/shop/batch'
 import { withBlades } from '../../core/shop/batch-records'
 import type { Workshop } from '../../core/shop/workshop'

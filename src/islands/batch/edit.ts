@@ -1,5 +1,5 @@
+import * as tray from '../../core/batch/tray-edit'
 import type { Problem } from '../../core/codes/problem'
-import * as tray from '../../core/job/tray-edit'
 import type { Batch, BatchGroup } from '../../core/shop/batch'
 import type { Blade, Line } from '../../core/shop/blade'
 import type { System } from '../../core/units/quantity'

@@ -1,4 +1,4 @@
-import { letFollow } from '../../core/job/route-edit'
+import { letFollow } from '../../core/batch/route-edit'
 import type { Batch } from '../../core/shop/batch'
 import { ROUTE_PARTS, type RoutePart } from '../../core/shop/route-parts'
 import { undoable } from '../undo'

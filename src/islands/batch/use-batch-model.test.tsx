@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { renderHook } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
+import { batchFiguresOf } from '../../core/bench/batch-figures'
 import { ok } from '../../core/codes/result'
-import { batchFiguresOf } from '../../core/job/batch-figures'
 import { DEFAULT_WORKSHOP } from '../../core/shop/defaults'
 import { gradeOf, trayOf } from '../../testing/tray'
 import { useBatchModel } from './use-batch-model'

@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo } from 'react'
+import { type BatchModel, batchModelOf, NOTHING_KEYED } from '../../core/bench/batch-model'
 import { ok, type Result } from '../../core/codes/result'
-import { type BatchModel, batchModelOf, NOTHING_KEYED } from '../../core/job/batch-model'
 import type { Batch } from '../../core/shop/batch'
 import type { Reading } from '../../core/shop/reading'
 import { useTold } from '../../workers/use-answer'

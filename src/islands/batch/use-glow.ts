@@ -1,4 +1,4 @@
-import { whereaboutsAt } from '../../core/job/moment'
+import { whereaboutsAt } from '../../core/trace/cursor-time'
 import type { Glow } from '../../ui/drawings/glow'
 import { heatColour } from '../../ui/heatline/colour'
 import { useBench } from './bench-context'

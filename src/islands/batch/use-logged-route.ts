@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
-import type { LoggedRoute } from '../../core/job/logged-heat'
 import type { Batch } from '../../core/shop/batch'
 import type { OvenLog } from '../../core/shop/oven-log'
+import type { LoggedRoute } from '../../core/trace/logged-heat'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
-import type { BatchModel, GroupModel } from '../../core/job/batch-model'
-import type { BatchTrace, batchTrace } from '../../core/job/batch-trace'
+import type { BatchModel, GroupModel } from '../../core/bench/batch-model'
+import type { BatchTrace, batchTrace } from '../../core/bench/batch-trace'
 import type { Run } from '../../core/shop/run'
 import { useBatchLogs } from '../../store/hooks'
 import { useRunsOf } from '../../store/run-hooks'
@@ -39,7 +39,7 @@ function useTracing(isNeeded: boolean): typeof batchTrace | undefined {
   const [tracing, setTracing] = useState<typeof batchTrace>()
   useEffect(() => {
     if (!isNeeded) return
-    import('../../core/job/batch-trace').then(
+    import('../../core/bench/batch-trace').then(
       part => setTracing(() => part.batchTrace),
       // Thrown as it is drawn, where the view that failed says so.
       error =>

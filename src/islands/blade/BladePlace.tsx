@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react'
-import { type BatchBlade, bladesOf } from '../../core/job/tray'
+import { type BatchBlade, bladesOf } from '../../core/batch/tray'
 import type { Batch } from '../../core/shop/batch'
 import { useBatch, useBatchOfBlade } from '../../store/hooks'
 import { addressPart } from '../address'

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import type { BatchBlade } from '../../core/job/tray'
+import type { BatchBlade } from '../../core/batch/tray'
 import { LONGEST } from '../../core/shop/bounds'
 import { PICTURE_SUBJECTS, type Picture } from '../../core/shop/picture'
 import { usePictures } from '../../store/blade-hooks'

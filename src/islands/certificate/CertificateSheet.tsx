@@ -1,4 +1,4 @@
-import type { Certificate } from '../../core/job/certificate'
+import type { Certificate } from '../../core/certificate/certificate'
 import { pictureUrl } from '../../ui/read-picture'
 import { useSystem } from '../../ui/Units'
 import { CERTIFICATE_METHOD, certificateLines, pictureCaption } from '../../words/certificate'

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { Certificate } from '../../core/job/certificate'
+import type { Certificate } from '../../core/certificate/certificate'
 import { codeOf, digestOf, grouped } from '../../ui/certificate-digest'
 import { QrCode } from '../../ui/QrCode'
 

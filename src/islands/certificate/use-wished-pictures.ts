@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
-import type { CertifiedPicture } from '../../core/job/certificate'
+import type { CertifiedPicture } from '../../core/certificate/certificate'
 import { PICTURE_SUBJECTS, type Picture } from '../../core/shop/picture'
 import { useBatchPictures } from '../../store/blade-hooks'
 import { withDigest } from '../../ui/certificate-digest'

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { Dialog } from 'radix-ui'
 import { type ReactNode, useMemo, useState } from 'react'
-import type { Found } from '../../core/job/find'
+import type { Found } from '../../core/logbook/find'
 import { STATIONS } from '../../data/stations'
 import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { FOUND_KINDS, foundWords } from '../../words/finder'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Side, sidesOf } from '../../core/job/side-by-side'
+import { type Side, sidesOf } from '../../core/logbook/side-by-side'
 import type { Batch } from '../../core/shop/batch'
 import { routeChanges } from '../../core/steel/compare-routes'
 import { useBatch, useBatchNames, useReadings } from '../../store/hooks'

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react'
-import { TREND_BY, type TrendBy } from '../../core/job/trend-by'
-import type { TrendPoint as Point, Trend } from '../../core/job/trends'
+import { TREND_BY, type TrendBy } from '../../core/logbook/trend-by'
+import type { TrendPoint as Point, Trend } from '../../core/logbook/trends'
 import { type ControlChart, controlChart, LEAST_POINTS } from '../../core/rockwell/control-chart'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'

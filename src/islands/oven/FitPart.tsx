@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { detailedOven } from '../../core/job/ovens'
+import { detailedOven } from '../../core/equipment/ovens'
 import { hottestOf } from '../../core/oven/chamber'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
 import type { Oven, OvenFit } from '../../core/shop/oven'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { logCsv } from '../../core/files/oven-log/log-csv'
-import { newLog } from '../../core/job/oven-log'
 import type { OvenFit } from '../../core/shop/oven'
+import { newLog } from '../../core/trace/oven-log'
 import { useOvenLogs } from '../../store/hooks'
 import { putLog, removeLog } from '../../store/records'
 import { useSay } from '../../ui/Units'

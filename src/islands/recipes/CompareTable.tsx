@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
-import { ovenHoursOf } from '../../core/job/oven-time'
 import type { ComparedRoute } from '../../core/steel/compare-routes'
 import { toughnessTendency } from '../../core/steel/toughness'
+import { ovenHoursOf } from '../../core/trace/oven-time'
 import { formatBoth, formatQuantity, type System } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { useSay } from '../../ui/Units'

@@ -1,5 +1,5 @@
-import { usualOvenOf } from '../../core/job/ovens'
-import { coldBy } from '../../core/job/route-edit'
+import { coldBy } from '../../core/batch/route-edit'
+import { usualOvenOf } from '../../core/equipment/ovens'
 import { BOUNDS } from '../../core/shop/bounds'
 import { SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'

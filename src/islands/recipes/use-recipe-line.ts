@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { usualOvenOf } from '../../core/job/ovens'
+import { usualOvenOf } from '../../core/equipment/ovens'
 import type { Grade } from '../../data/grades'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'

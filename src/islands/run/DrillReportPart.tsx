@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { bladesOf } from '../../core/job/tray'
+import { bladesOf } from '../../core/batch/tray'
 import { type DrillReport, reportOf } from '../../core/run/drill'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'

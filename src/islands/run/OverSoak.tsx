@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { bladesOf } from '../../core/job/tray'
+import { bladesOf } from '../../core/batch/tray'
 import type { BoardRow } from '../../core/run/board'
 import type { Batch } from '../../core/shop/batch'
 import { marksOfBlades } from '../../words/lists'

@@ -1,4 +1,4 @@
-import type { TemperLoad } from '../../core/job/loads'
+import type { TemperLoad } from '../../core/load/loads'
 import { eventsOf, liveEvents } from '../../core/run/live-events'
 import { recordOf } from '../../core/run/record'
 import type { Batch } from '../../core/shop/batch'

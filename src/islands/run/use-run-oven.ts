@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef } from 'react'
 import type { Answer } from '../../core/contract/questions'
-import { ovenOf, temperingOvenOf } from '../../core/job/ovens'
+import { ovenOf, temperingOvenOf } from '../../core/equipment/ovens'
 import { arrivalsOf, type OvenTrack, shownAt, withinFrom } from '../../core/run/follow-oven'
 import { type OvenKnown, type RunState, runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { routeWish } from '../../core/job/shop-can'
+import { routeWish } from '../../core/advice/shop-can'
 import type { PlannedRoute } from '../../core/shop/route'
 import { steelRequest } from '../../core/steel/grades'
 import { usualTargetOf, withTemperC } from '../../core/steel/usual'

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { howItWent, inspectTimeOf, pullTimeOf } from '../../core/day/went'
-import { inspectMinOf } from '../../core/job/pace'
+import { inspectMinOf } from '../../core/equipment/quench-pace'
 import type { Batch } from '../../core/shop/batch'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Run } from '../../core/shop/run'

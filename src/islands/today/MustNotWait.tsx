@@ -1,4 +1,4 @@
-import { isChecked } from '../../core/job/tester'
+import { isChecked } from '../../core/hardness/tester'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { usePickedFolder } from '../../store/back-up-folder'

@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useMemo } from 'react'
 import type { Answer } from '../../core/contract/questions'
-import { tempersWaiting } from '../../core/job/tempers-done'
+import { tempersWaiting } from '../../core/load/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
 import { runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'

@@ -1,6 +1,6 @@
+import { bladeProgress } from '../../core/batch/blade-progress'
 import type { Request } from '../../core/contract/questions'
 import type { DayBatch } from '../../core/day/day-batch'
-import { bladeProgress } from '../../core/job/blade-progress'
 import type { Batch } from '../../core/shop/batch'
 import { NEVER, USUAL_HOURS } from '../../core/shop/hours'
 import type { Run } from '../../core/shop/run'

@@ -1,6 +1,6 @@
+import { type HeatBeforeKind, isOfHeat, putIntoHeat, takenFromHeat } from '../../core/batch/heat-marks'
+import { bladesOf } from '../../core/batch/tray'
 import type { PlannedTask } from '../../core/day/day-plan'
-import { type HeatBeforeKind, isOfHeat, putIntoHeat, takenFromHeat } from '../../core/job/heat-marks'
-import { bladesOf } from '../../core/job/tray'
 import { editBatch } from '../../store/batches'
 import { HEATS, heatDoneWords } from '../../words/day'
 import type { Day } from './use-day'

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react'
-import { blockUse, checksOf, type TesterCheck, testerDrift } from '../../core/job/tester'
+import { blockUse, checksOf, type TesterCheck, testerDrift } from '../../core/hardness/tester'
 import { parseReadings } from '../../core/rockwell/parse-readings'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import type { Tester } from '../../core/shop/workshop'

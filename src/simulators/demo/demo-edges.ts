@@ -1,5 +1,5 @@
-import { bladesOf } from '../../core/job/tray'
-import { editBlade } from '../../core/job/tray-edit'
+import { bladesOf } from '../../core/batch/tray'
+import { editBlade } from '../../core/batch/tray-edit'
 import { createRandom } from '../../core/numeric/random'
 import type { Batch } from '../../core/shop/batch'
 import type { EdgeTest } from '../../core/shop/blade'

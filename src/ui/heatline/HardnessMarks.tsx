@@ -1,5 +1,5 @@
-import type { StageHardness } from '../../core/job/hardness-trace'
-import { temperOf } from '../../core/job/stages'
+import { temperOf } from '../../core/batch/hardness-stages'
+import type { StageHardness } from '../../core/hardness/hardness-trace'
 import type { Stage } from '../../core/shop/route'
 import { hardnessMarkWords } from '../../words/heatline'
 import type { HeatScale } from './scale'

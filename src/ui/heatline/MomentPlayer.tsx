@@ -1,8 +1,8 @@
 import { Pause, Play, X } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { type Moment, momentAt, planLengthMin } from '../../core/job/moment'
-import type { TracePoint } from '../../core/job/run-trace'
-import type { Stretch } from '../../core/job/timeline'
+import { type Moment, momentAt, planLengthMin } from '../../core/trace/cursor-time'
+import type { TracePoint } from '../../core/trace/run-trace'
+import type { Stretch } from '../../core/trace/timeline'
 
 interface Props {
   readonly stretches: readonly Stretch[]

@@ -1,4 +1,4 @@
-import type { StationState } from '../../core/job/station-states'
+import type { StationState } from '../../core/batch/station-states'
 import type { StationName } from '../../data/stations'
 import { STATION_STATE_WORDS } from '../../words/heatline'
 import { labelOf } from '../../words/station-name'

@@ -1,4 +1,4 @@
-import type { Phase } from '../../core/job/timeline'
+import type { Phase } from '../../core/trace/timeline'
 import { kelvinFromC } from '../../core/units/temperature'
 
 export type Rgb = readonly [r: number, g: number, b: number]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { planTimeline } from '../../core/job/timeline'
+import { planTimeline } from '../../core/trace/timeline'
 import { chamberOfSize } from '../../testing/chamber'
 import { contrast, figureColour, heatColour, heatRgb, planckXyz } from './colour'
 import { curveSegments, heatScale } from './scale'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { planTimeline } from '../../core/job/timeline'
+import { planTimeline } from '../../core/trace/timeline'
 import { chamberOfSize } from '../../testing/chamber'
 import { type Label, placeLabels } from './place-labels'
 import { curveSegments, heatScale } from './scale'

@@ -1,4 +1,4 @@
-import type { Phase, Stretch } from '../../core/job/timeline'
+import type { Phase, Stretch } from '../../core/trace/timeline'
 import { STATIONS, type StationName } from '../../data/stations'
 
 /** Room each kind of stretch takes at least; what is eventful is wide, what only waits is narrow. */

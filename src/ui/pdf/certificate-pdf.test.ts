@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
 import { expect, it } from 'vitest'
-import type { Certificate } from '../../core/job/certificate'
+import type { Certificate } from '../../core/certificate/certificate'
 import type { RunStep } from '../../core/shop/run'
 import { certificateLines } from '../../words/certificate'
 import { type CertificateLook, certificatePdf } from './certificate-pdf'

@@ -1,6 +1,6 @@
 import type { PDFDocument, PDFFont, PDFPage } from 'pdf-lib'
 import { create } from 'qrcode'
-import type { Certificate, CertifiedPicture } from '../../core/job/certificate'
+import type { Certificate, CertifiedPicture } from '../../core/certificate/certificate'
 import type { System } from '../../core/units/quantity'
 import { CERTIFICATE_METHOD, certificateLines, pictureCaption } from '../../words/certificate'
 import { codeOf, digestOf, grouped } from '../certificate-digest'

@@ -1,5 +1,5 @@
+import { advise as adviseOn } from '../../advice/advise'
 import { ok } from '../../codes/result'
-import { advise as adviseOn } from '../../job/advise'
 import { question, steelOf } from '../question'
 import { adviseRequest, adviseResponse } from '../shapes'
 

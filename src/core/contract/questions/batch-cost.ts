@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { COST_KINDS, WORK_TASKS } from '../../../data/task-times'
 import { ok } from '../../codes/result'
-import { batchCost } from '../../job/batch-cost'
+import { batchCost } from '../../cost/batch-cost'
 import { batchSchema } from '../../shop/batch'
 import { between } from '../../shop/fields'
 import { workshopSchema } from '../../shop/workshop'

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
+import { batchFiguresOf } from '../../bench/batch-figures'
 import { ok } from '../../codes/result'
-import { batchFiguresOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
 import { routeSchema, stageSchema } from '../../shop/route'

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { CAUSE_NAMES } from '../../../data/causes'
+import { causesOf } from '../../advice/causes'
 import { ok } from '../../codes/result'
-import { causesOf } from '../../job/causes'
 import { between } from '../../shop/fields'
 import { routeSchema, stageSchema } from '../../shop/route'
 import { question, steelOf } from '../question'

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
+import { certificatesOf } from '../../certificate/certificate'
 import { ok } from '../../codes/result'
-import { certificatesOf } from '../../job/certificate'
 import { type BatchGroup, batchSchema } from '../../shop/batch'
 import { id, instant } from '../../shop/fields'
 import { ovenLogSchema } from '../../shop/oven-log'

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { chamberOf } from '../../job/chambers'
+import { chamberOf } from '../../equipment/chambers'
 import { ovenSchema } from '../../shop/oven'
 import { question } from '../question'
 import { ovenPresetSchema } from '../shapes/figures'

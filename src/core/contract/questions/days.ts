@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { batchDayOf } from '../../job/batch-day'
+import { batchDayOf } from '../../run-plan/batch-day'
 import { batchSchema } from '../../shop/batch'
 import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'

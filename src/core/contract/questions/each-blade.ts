@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
+import { eachBlade as judge } from '../../advice/each-blade'
 import { ok } from '../../codes/result'
-import { eachBlade as judge } from '../../job/each-blade'
 import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
 import { stageSchema } from '../../shop/route'

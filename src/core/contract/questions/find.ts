@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { GRADES } from '../../../data/grades'
 import { ok } from '../../codes/result'
-import { find, logIndexOf, namedIndexOf, type SearchIndex } from '../../job/find'
+import { find, logIndexOf, namedIndexOf, type SearchIndex } from '../../logbook/find'
 import type { Batch } from '../../shop/batch'
 import { id, textUpTo } from '../../shop/fields'
 import { question } from '../question'

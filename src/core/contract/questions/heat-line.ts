@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
+import { firstStretchesOf, recipeStretchesOf } from '../../bench/batch-figures'
 import { ok } from '../../codes/result'
-import { firstStretchesOf, recipeStretchesOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { ovenSchema } from '../../shop/oven'

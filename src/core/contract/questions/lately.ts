@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
+import { latestHardnessOf } from '../../bench/batch-figures'
 import { ok } from '../../codes/result'
-import { latestHardnessOf } from '../../job/batch-figures'
 import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
 import { stageSchema } from '../../shop/route'

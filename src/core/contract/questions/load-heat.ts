@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { heatOfLoad } from '../../job/load-heat'
+import { heatOfLoad } from '../../load/load-heat'
 import { batchSchema } from '../../shop/batch'
 import { MOST } from '../../shop/bounds'
 import { between, wholeBetween } from '../../shop/fields'

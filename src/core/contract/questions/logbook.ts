@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { logRows } from '../../job/logbook'
+import { logRows } from '../../logbook/logbook'
 import { stageSchema } from '../../shop/route'
 import { question } from '../question'
 import { list } from '../shapes'

@@ -1,12 +1,12 @@
 import * as z from 'zod/mini'
 import { fail, ok } from '../../codes/result'
-import { loggedRoute as routeOf } from '../../job/logged-heat'
 import { batchSchema } from '../../shop/batch'
 import { id } from '../../shop/fields'
 import { ovenLogSchema } from '../../shop/oven-log'
 import { routeSchema } from '../../shop/route'
 import { workshopSchema } from '../../shop/workshop'
 import { gradeOf } from '../../steel/grades'
+import { loggedRoute as routeOf } from '../../trace/logged-heat'
 import { question } from '../question'
 import { list } from '../shapes'
 

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { measuredBladesOf } from '../../job/measured-blades'
+import { measuredBladesOf } from '../../hardness/measured-blades'
 import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
 import { testerSchema } from '../../shop/workshop'

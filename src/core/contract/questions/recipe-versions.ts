@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { versionOutcomes } from '../../job/recipe-versions'
+import { versionOutcomes } from '../../logbook/recipe-versions'
 import { recipeSchema } from '../../shop/recipe'
 import { question } from '../question'
 import { list } from '../shapes'

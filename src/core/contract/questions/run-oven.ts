@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { followRun } from '../../job/follow-run'
+import { followRun } from '../../equipment/follow-run'
 import { ovenSchema } from '../../shop/oven'
 import { runSchema } from '../../shop/run'
 import { question } from '../question'

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import { temperLoadsOf } from '../../job/loads'
-import { buildRunSteps, buildTemperRun } from '../../job/run-steps'
+import { temperLoadsOf } from '../../load/loads'
+import { buildRunSteps, buildTemperRun } from '../../run-plan/run-steps'
 import { batchSchema } from '../../shop/batch'
 import { MOST } from '../../shop/bounds'
 import { id, wholeBetween } from '../../shop/fields'

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { TREND_BY } from '../../job/trend-by'
-import { trendsOf } from '../../job/trends'
+import { TREND_BY } from '../../logbook/trend-by'
+import { trendsOf } from '../../logbook/trends'
 import { question } from '../question'
 import { list } from '../shapes'
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { COST_KINDS, WORK_TASKS } from '../../../data/task-times'
 import { ok } from '../../codes/result'
-import { yearCost } from '../../job/year-cost'
+import { yearCost } from '../../cost/year-cost'
 import { batchSchema } from '../../shop/batch'
 import { between, id } from '../../shop/fields'
 import { workshopSchema } from '../../shop/workshop'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { withRoute } from '../../../core/job/route-edit'
+import { withRoute } from '../../../core/batch/route-edit'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { Bench } from '../../../ui/Bench'
 import { toast } from '../../../ui/toast'

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react'
-import { newLog } from '../../../core/job/oven-log'
 import { BOUNDS } from '../../../core/shop/bounds'
 import type { OvenLog } from '../../../core/shop/oven-log'
+import { newLog } from '../../../core/trace/oven-log'
 import { changeLog, putLog, removeLog } from '../../../store/records'
 import { LogDrawing } from '../../../ui/drawings/LogDrawing'
 import { NumberField } from '../../../ui/PlainFields'

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
-import { stateOf } from '../../../core/job/blade-state'
-import { evidenceOf, type ProvedEdge, provedEdges } from '../../../core/job/edge-evidence'
+import { stateOf } from '../../../core/batch/blade-state'
+import { evidenceOf, type ProvedEdge, provedEdges } from '../../../core/logbook/edge-evidence'
 import type { BatchGroup } from '../../../core/shop/batch'
 import type { BladeState } from '../../../data/blade-states'
 import { CAUTIONS, DEFER } from '../../../data/cautions'

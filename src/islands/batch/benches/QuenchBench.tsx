@@ -1,4 +1,4 @@
-import { goesIntoOil } from '../../../core/job/quench-way'
+import { goesIntoOil } from '../../../core/equipment/quench-way'
 import { useBench } from '../bench-context'
 import { OilBench } from './OilBench'
 import { PlatesBench } from './PlatesBench'

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { ProgrammedLoad } from '../../../core/job/batch-model'
+import type { ProgrammedLoad } from '../../../core/bench/batch-model'
 import { mendWords, tooLongWords } from '../../../words/pull-plan'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'

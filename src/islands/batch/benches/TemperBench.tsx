@@ -1,6 +1,6 @@
 import { useState } from 'react'
+import { withRoute } from '../../../core/batch/route-edit'
 import { worked } from '../../../core/codes/working'
-import { withRoute } from '../../../core/job/route-edit'
 import { temperAirWPerM2K, temperLagS } from '../../../core/oven/temper-lag'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { formatQuantity } from '../../../core/units/quantity'

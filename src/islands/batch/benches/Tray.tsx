@@ -1,4 +1,4 @@
-import { countOfLine, linesOf } from '../../../core/job/tray'
+import { countOfLine, linesOf } from '../../../core/batch/tray'
 import { TrayDrawing } from '../../../ui/drawings/TrayDrawing'
 import { useBench } from '../bench-context'
 import { useGlow } from '../use-glow'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { goesIntoOil } from '../../../core/job/quench-way'
+import { goesIntoOil } from '../../../core/equipment/quench-way'
 import { Bench } from '../../../ui/Bench'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'

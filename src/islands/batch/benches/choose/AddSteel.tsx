@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { newGroup } from '../../../../core/job/new-batch'
+import { newGroup } from '../../../../core/new-batch/new-batch'
 import { gradesWith } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'

@@ -1,5 +1,5 @@
-import { newGroup } from '../../../../core/job/new-batch'
-import { linesOf } from '../../../../core/job/tray'
+import { linesOf } from '../../../../core/batch/tray'
+import { newGroup } from '../../../../core/new-batch/new-batch'
 import { BOUNDS, LONGEST, MOST } from '../../../../core/shop/bounds'
 import { gradesWith } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'

@@ -1,4 +1,4 @@
-import { trialOf } from '../../../../core/job/trial'
+import { trialOf } from '../../../../core/batch/trial'
 import { fetchedAhead } from '../../../../ui/fetched-ahead'
 import { Wished } from '../../../../ui/Wished'
 import { useBench } from '../../bench-context'

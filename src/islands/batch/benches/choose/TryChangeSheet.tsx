@@ -1,5 +1,5 @@
 import { type ComponentProps, useMemo, useState } from 'react'
-import { thingsChanged, withTrial } from '../../../../core/job/trial'
+import { thingsChanged, withTrial } from '../../../../core/batch/trial'
 import { neededEach, shownBy } from '../../../../core/numeric/two-means'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { PlannedRoute } from '../../../../core/shop/route'

@@ -1,6 +1,6 @@
+import { standing } from '../../../../core/batch/blade-state'
 import { bathLevel, boxLayout } from '../../../../core/cold/box'
 import { coldWay } from '../../../../core/cold/way'
-import { standing } from '../../../../core/job/blade-state'
 import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
 import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
 import { marksOf } from '../../../../words/lists'

@@ -1,4 +1,4 @@
-import { withRoute } from '../../../../core/job/route-edit'
+import { withRoute } from '../../../../core/batch/route-edit'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'

@@ -1,5 +1,5 @@
+import { withRoute } from '../../../../core/batch/route-edit'
 import { COLD_C } from '../../../../core/cold/way'
-import { withRoute } from '../../../../core/job/route-edit'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatQuantity } from '../../../../core/units/quantity'

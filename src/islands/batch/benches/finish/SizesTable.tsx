@@ -1,5 +1,5 @@
-import { standing } from '../../../../core/job/blade-state'
-import { holeChangeMm, holeOf, skinOf } from '../../../../core/job/finish-sizes'
+import { standing } from '../../../../core/batch/blade-state'
+import { holeChangeMm, holeOf, skinOf } from '../../../../core/load/finish-sizes'
 import type { Blade } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { QuantityField } from '../../../../ui/QuantityField'

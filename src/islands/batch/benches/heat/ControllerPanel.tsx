@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Load } from '../../../../core/job/loads'
+import type { Load } from '../../../../core/load/loads'
 import type { Segment } from '../../../../core/oven/programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { openController } from '../../../../devices/controller-session'

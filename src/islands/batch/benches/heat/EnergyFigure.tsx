@@ -1,5 +1,5 @@
 import { worked } from '../../../../core/codes/working'
-import type { HeatAnswer } from '../../../../core/job/load-heat'
+import type { HeatAnswer } from '../../../../core/load/load-heat'
 import { Figure } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Load, preheatsOf, usualEntry } from '../../../../core/job/loads'
+import { type Load, preheatsOf, usualEntry } from '../../../../core/load/loads'
 import type { Oven } from '../../../../core/shop/oven'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import type { EntrySchool } from '../../../../data/ovens'

@@ -1,6 +1,6 @@
-import type { Load } from '../../../../core/job/loads'
-import { logOf } from '../../../../core/job/oven-log'
+import type { Load } from '../../../../core/load/loads'
 import type { Oven } from '../../../../core/shop/oven'
+import { logOf } from '../../../../core/trace/oven-log'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { useBatchLogs } from '../../../../store/hooks'
 import { useBench } from '../../bench-context'

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react'
-import type { ProgrammedLoad } from '../../../../core/job/batch-model'
-import { preheatsOf, usualEntry } from '../../../../core/job/loads'
+import type { ProgrammedLoad } from '../../../../core/bench/batch-model'
+import { preheatsOf, usualEntry } from '../../../../core/load/loads'
 import { fromEntry } from '../../../../core/oven/entry-schools'
 import { keyIn } from '../../../../core/oven/keyed-programme'
 import type { Oven } from '../../../../core/shop/oven'

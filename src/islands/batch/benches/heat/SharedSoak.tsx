@@ -1,4 +1,4 @@
-import { withRoute } from '../../../../core/job/route-edit'
+import { withRoute } from '../../../../core/batch/route-edit'
 import { editBatch } from '../../../../store/batches'
 import { useSay } from '../../../../ui/Units'
 import { signedText } from '../../../../words/speaker'

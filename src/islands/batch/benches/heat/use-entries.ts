@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
-import { heatKindsOf } from '../../../../core/job/heat-load'
-import { type Load, preheatsOf } from '../../../../core/job/loads'
-import { detailedOven } from '../../../../core/job/ovens'
+import { detailedOven } from '../../../../core/equipment/ovens'
+import { heatKindsOf } from '../../../../core/load/heat-load'
+import { type Load, preheatsOf } from '../../../../core/load/loads'
 import type { Oven } from '../../../../core/shop/oven'
 import { useAnswer } from '../../../../workers/use-answer'
 

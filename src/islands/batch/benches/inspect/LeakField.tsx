@@ -1,4 +1,4 @@
-import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
+import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/load/packets'
 import { editBatch } from '../../../../store/batches'
 import { SelectField } from '../../../../ui/PlainFields'
 import { marksOf } from '../../../../words/lists'

@@ -1,5 +1,5 @@
-import type { Hardness } from '../../../../core/job/hardness'
-import type { BatchBlade } from '../../../../core/job/tray'
+import type { BatchBlade } from '../../../../core/batch/tray'
+import type { Hardness } from '../../../../core/hardness/hardness'
 import { combineHardness } from '../../../../core/rockwell/files'
 import type { Stage } from '../../../../core/shop/route'
 import { SelectField } from '../../../../ui/PlainFields'

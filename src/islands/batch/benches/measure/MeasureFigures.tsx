@@ -1,4 +1,4 @@
-import type { Hardness } from '../../../../core/job/hardness'
+import type { Hardness } from '../../../../core/hardness/hardness'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'

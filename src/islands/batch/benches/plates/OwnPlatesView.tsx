@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { plateSize } from '../../../../core/job/plates'
+import { plateSize } from '../../../../core/equipment/plates'
 import type { Line } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'

@@ -1,5 +1,5 @@
-import { contactOf } from '../../../../core/job/plates'
-import { countedSeconds } from '../../../../core/job/quench-seconds'
+import { contactOf } from '../../../../core/equipment/plates'
+import { countedSeconds } from '../../../../core/load/quench-seconds'
 import { seconds800to500Of } from '../../../../core/quench/cooling-time'
 import { oneSidedBow } from '../../../../core/quench/one-sided'
 import type { Line } from '../../../../core/shop/blade'

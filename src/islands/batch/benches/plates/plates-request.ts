@@ -1,5 +1,5 @@
-import type { BatchModel, GroupModel } from '../../../../core/job/batch-model'
-import { airOf, plateSize } from '../../../../core/job/plates'
+import type { BatchModel, GroupModel } from '../../../../core/bench/batch-model'
+import { airOf, plateSize } from '../../../../core/equipment/plates'
 import type { Line } from '../../../../core/shop/blade'
 import { PACE } from '../../../../data/pace'
 import { CONTACT } from '../../../../data/thermal'

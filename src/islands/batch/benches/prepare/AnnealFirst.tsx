@@ -1,5 +1,5 @@
-import { MOST_HARDENED } from '../../../../core/job/re-harden'
-import { type BatchBlade, timesHardened } from '../../../../core/job/tray'
+import { MOST_HARDENED } from '../../../../core/batch/re-harden'
+import { type BatchBlade, timesHardened } from '../../../../core/batch/tray'
 import type { Batch } from '../../../../core/shop/batch'
 import { gradeOf } from '../../../../core/steel/grades'
 import { Warnings } from '../../../../ui/Bench'

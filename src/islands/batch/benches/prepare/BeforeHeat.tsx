@@ -1,5 +1,5 @@
-import { preparationOf, stressReliefOf } from '../../../../core/job/prepare'
-import { timesHardened } from '../../../../core/job/tray'
+import { preparationOf, stressReliefOf } from '../../../../core/batch/prepare'
+import { timesHardened } from '../../../../core/batch/tray'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { gradeOf } from '../../../../core/steel/grades'
 import { editBatch } from '../../../../store/batches'

@@ -1,5 +1,5 @@
-import { type HeatBeforeKind, heatBeforeOf, isOfHeat, takenFromHeat } from '../../../../core/job/heat-marks'
-import { bladesOf } from '../../../../core/job/tray'
+import { type HeatBeforeKind, heatBeforeOf, isOfHeat, takenFromHeat } from '../../../../core/batch/heat-marks'
+import { bladesOf } from '../../../../core/batch/tray'
 import type { Batch } from '../../../../core/shop/batch'
 import { editBatch } from '../../../../store/batches'
 import { HEATS, heatStandWords } from '../../../../words/day'

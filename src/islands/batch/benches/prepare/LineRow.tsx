@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react'
-import { countOfLine } from '../../../../core/job/tray'
-import { removeLine, setCount } from '../../../../core/job/tray-edit'
+import { countOfLine } from '../../../../core/batch/tray'
+import { removeLine, setCount } from '../../../../core/batch/tray-edit'
 import type { Line } from '../../../../core/shop/blade'
 import { BOUNDS, LONGEST } from '../../../../core/shop/bounds'
 import { editBatch } from '../../../../store/batches'

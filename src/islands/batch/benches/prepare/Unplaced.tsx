@@ -1,5 +1,5 @@
-import { sharedMarks } from '../../../../core/job/tray'
-import { editBlade } from '../../../../core/job/tray-edit'
+import { sharedMarks } from '../../../../core/batch/tray'
+import { editBlade } from '../../../../core/batch/tray-edit'
 import type { Batch } from '../../../../core/shop/batch'
 import { editBatch } from '../../../../store/batches'
 import { placeReadings } from '../../../../store/records'

@@ -1,4 +1,4 @@
-import type { BatchBlade } from '../../../../core/job/tray'
+import type { BatchBlade } from '../../../../core/batch/tray'
 
 interface Props {
   readonly blades: readonly BatchBlade[]

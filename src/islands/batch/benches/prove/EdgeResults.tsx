@@ -1,4 +1,4 @@
-import type { ProvedEdge } from '../../../../core/job/edge-evidence'
+import type { ProvedEdge } from '../../../../core/logbook/edge-evidence'
 import { rateOf } from '../../../../core/numeric/rate'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { useSay } from '../../../../ui/Units'

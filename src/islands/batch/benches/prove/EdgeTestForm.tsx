@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { isOut } from '../../../../core/job/blade-state'
-import type { BatchBlade } from '../../../../core/job/tray'
+import { isOut } from '../../../../core/batch/blade-state'
+import type { BatchBlade } from '../../../../core/batch/tray'
 import type { EdgeTest } from '../../../../core/shop/blade'
 import { BOUNDS, LONGEST } from '../../../../core/shop/bounds'
 import {

@@ -1,5 +1,5 @@
-import { batchAimedAt } from '../../../../core/job/new-batch'
-import { routeWish } from '../../../../core/job/shop-can'
+import { routeWish } from '../../../../core/advice/shop-can'
+import { batchAimedAt } from '../../../../core/new-batch/new-batch'
 import type { Batch, BatchGroup } from '../../../../core/shop/batch'
 import { LONGEST } from '../../../../core/shop/bounds'
 import { gradeOf } from '../../../../core/steel/grades'

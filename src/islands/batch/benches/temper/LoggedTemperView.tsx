@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { logOf } from '../../../../core/job/oven-log'
 import type { Oven } from '../../../../core/shop/oven'
+import { logOf } from '../../../../core/trace/oven-log'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { useBatchLogs } from '../../../../store/hooks'
 import { SelectField } from '../../../../ui/PlainFields'

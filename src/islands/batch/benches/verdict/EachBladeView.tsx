@@ -1,13 +1,13 @@
 import { useMemo } from 'react'
+import type { NeedGroup } from '../../../../core/advice/each-blade'
+import { adviceCanOf } from '../../../../core/advice/shop-can'
 import {
   addTemperAfter,
   isOwnTemper,
   type Judged,
   takeOutTemper,
   waitingTemper,
-} from '../../../../core/job/added-temper'
-import type { NeedGroup } from '../../../../core/job/each-blade'
-import { adviceCanOf } from '../../../../core/job/shop-can'
+} from '../../../../core/batch/added-temper'
 import type { Batch } from '../../../../core/shop/batch'
 import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'

@@ -1,5 +1,5 @@
-import { sameTemper } from '../../../../core/job/added-temper'
-import { costOf, toughnessOf } from '../../../../core/job/option-cost'
+import { costOf, toughnessOf } from '../../../../core/advice/option-cost'
+import { sameTemper } from '../../../../core/batch/added-temper'
 import type { Temper } from '../../../../core/shop/route'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'

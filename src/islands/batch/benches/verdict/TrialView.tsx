@@ -1,5 +1,5 @@
-import type { Trial } from '../../../../core/job/trial'
-import { trialOutcome } from '../../../../core/job/trial-outcome'
+import type { Trial } from '../../../../core/batch/trial'
+import { trialOutcome } from '../../../../core/logbook/trial-outcome'
 import { useReadings } from '../../../../store/hooks'
 import { useSay } from '../../../../ui/Units'
 import { marksOf } from '../../../../words/lists'

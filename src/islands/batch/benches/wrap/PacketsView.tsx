@@ -1,4 +1,4 @@
-import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/job/packets'
+import { foiled, notePacket, type Packet, packetsOf } from '../../../../core/load/packets'
 import { editBatch } from '../../../../store/batches'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
 import { marksOf } from '../../../../words/lists'

@@ -1,0 +1,177 @@
+import { CORROSION_CLASSES, type CorrosionClass, type Grade } from '../../data/grades'
+import { MERITS, type Merit, USES, type UseName, type UseWeights } from '../../data/uses'
+import { targetFor } from '../batch/target-for'
+import { quenchWayOf } from '../equipment/quench-way'
+import { foilFor } from '../foil/foil-type'
+import { chance } from '../hardness/stage-reading'
+import type { TargetHrc } from '../rockwell/target'
+import type { Workshop } from '../shop/workshop'
+import { type Prediction, predict } from '../steel/predict'
+import type { Route } from '../steel/route'
+import { suggestRoute } from '../steel/suggest'
+import { toughnessTendency } from '../steel/toughness'
+import type { System } from '../units/quantity'
+
+export interface RankRequest {
+  readonly grades: readonly Grade[]
+  readonly use: UseName
+  /** Edge angle, degrees a side. */
+  readonly edgeDeg: number
+  /** How much each merit matters to the maker; undefined: as the use asks. */
+  readonly weights?: UseWeights | undefined
+  readonly thicknessMm: number
+  readonly coldToC: number | null
+  readonly ovenMaxC: number
+  readonly system: System
+  /** The quench oil the shop has; undefined: plates alone. */
+  readonly oil?: Workshop['oil']
+}
+
+export interface RankedGrade {
+  readonly grade: Grade
+  readonly target: TargetHrc
+  readonly route: Route
+  readonly hrc: Prediction['finalHrc']
+  readonly retained: number
+  readonly corrosion: number
+  /** What it is judged by, each 0..1. */
+  readonly merits: Readonly<Record<Merit, number>>
+  /** The chance that this shop brings it into the target. */
+  readonly reach: number
+  /** 0..1, for the order alone. */
+  readonly score: number
+  /** What speaks for it and what against. */
+  readonly why: RankReason
+}
+
+/** What speaks for a grade in a use and what against. */
+export interface RankReason {
+  readonly hrc: number
+  readonly target: TargetHrc
+  readonly reaches: 'within' | 'short' | 'above'
+  readonly edge: 'long-and-coarse' | 'long' | 'very-fine' | 'fine'
+  readonly strength: 'tough' | 'brittle' | 'usual'
+  readonly corrosionClass: CorrosionClass
+  /** It rusts sooner than this use bears. */
+  readonly rustsTooSoon: boolean
+}
+
+/** What a shop cannot do with a grade. */
+export type Refusal =
+  | { readonly code: 'needs-oil'; readonly slowest800to500S: number; readonly fast: boolean }
+  | { readonly code: 'oven-too-cold'; readonly needsC: number; readonly ovenMaxC: number }
+  | { readonly code: 'no-foil'; readonly needsC: number }
+
+export interface RefusedGrade {
+  readonly grade: Grade
+  readonly why: Refusal
+}
+
+/**
+ * What a shop cannot do with a grade; null when it can. Oil-hardening grades are refused between plates:
+ * they must pass their nose in a second or a few.
+ */
+export function cannotDo(grade: Grade, can: Pick<RankRequest, 'ovenMaxC' | 'oil'>): Refusal | null {
+  const { slowest800to500S, needs } = grade.quench
+  const { minC: needsC } = grade.austenitize
+  if (!quenchWayOf(grade, can)) return { code: 'needs-oil', slowest800to500S, fast: needs === 'fast-oil' }
+  if (needsC > can.ovenMaxC) return { code: 'oven-too-cold', needsC, ovenMaxC: can.ovenMaxC }
+  return foilFor(needsC).ok ? null : { code: 'no-foil', needsC }
+}
+
+const classRank = (c: CorrosionClass) => CORROSION_CLASSES.indexOf(c)
+
+/** Grades for a use and a shop, best first, each with a route and its reason; and what the shop cannot do, with why. */
+export function rankGrades(request: RankRequest): { ranked: RankedGrade[]; refused: RefusedGrade[] } {
+  const ranked: RankedGrade[] = []
+  const refused: RefusedGrade[] = []
+  for (const grade of request.grades) {
+    const why = cannotDo(grade, request)
+    if (why) refused.push({ grade, why })
+    else ranked.push(rankOne(grade, request))
+  }
+  return { ranked: ranked.sort((a, b) => b.score - a.score), refused }
+}
+
+function rankOne(grade: Grade, request: RankRequest): RankedGrade {
+  const use = USES[request.use]
+  const target = targetFor(request.use, request.edgeDeg)
+  const route = suggestRoute(grade, target, request)
+  const p = predict(grade, route)
+  const middle = (target.min + target.max) / 2
+  const miss = Math.max(0, Math.abs(p.finalHrc.mean - middle) - (target.max - target.min) / 2)
+  const short = Math.max(0, classRank(grade.corrosionClass) - classRank(use.least))
+  const merits: Readonly<Record<Merit, number>> = {
+    edge: edgeStability(grade, p, request.edgeDeg),
+    corrosion: 1 - classRank(grade.corrosionClass) / (CORROSION_CLASSES.length - 1),
+    wear: wearOf(p),
+    toughness: toughnessTendency(p),
+  }
+  const reach = chance(p.finalHrc, target)
+  const weights = request.weights ?? use.weight
+  return {
+    grade,
+    target,
+    route,
+    hrc: p.finalHrc,
+    retained: p.retainedAustenite.final,
+    corrosion: p.corrosion.index,
+    merits,
+    reach,
+    score: Math.max(0, weighted(merits, weights) * (LEAST_REACH + (1 - LEAST_REACH) * reach) - SHORT_COSTS * short),
+    why: reason({ grade, p, target, miss, short, merits, edgeDeg: request.edgeDeg }),
+  }
+}
+
+/** What is left of a steel's merits where its target is out of reach, and what a corrosion class too few costs. Ranking only. */
+const LEAST_REACH = 0.3
+const SHORT_COSTS = 0.2
+
+function weighted(merits: Readonly<Record<Merit, number>>, weights: UseWeights): number {
+  const sum = MERITS.reduce((total, merit) => total + weights[merit], 0)
+  return sum === 0 ? 0 : MERITS.reduce((total, merit) => total + weights[merit] * merits[merit], 0) / sum
+}
+
+/** Wear, 0..1: carbide by its hardness, MC counted twice. A tendency. */
+const wearOf = ({ carbideFraction, austenite }: Prediction): number =>
+  Math.min(1, (carbideFraction + 2 * austenite.mcFraction + austenite.m6cFraction) / 0.14)
+
+/** So much undissolved carbide breaks out of the finest edge. Powder steels hold theirs fine. Common practice, no published source. */
+const COARSE_CARBIDE = 0.1
+const POWDER_SHARE = 0.45
+/** An edge this fine asks for fine carbide alone, one so stout hardly minds, degrees a side. Common practice, no published source. */
+const FINEST_EDGE_DEG = 12
+const STOUT_EDGE_DEG = 22
+
+/** How well a thin edge holds its shape, 0..1: large carbides break out of it, the more the finer it is ground. A tendency. */
+function edgeStability(grade: Grade, { carbideFraction, austenite }: Prediction, edgeDeg: number): number {
+  const carbide = (carbideFraction + austenite.mcFraction + austenite.m6cFraction) / COARSE_CARBIDE
+  const coarse = Math.min(1, carbide * (grade.made === 'powder' ? POWDER_SHARE : 1))
+  const asked = Math.min(1, Math.max(0.15, (STOUT_EDGE_DEG - edgeDeg) / (STOUT_EDGE_DEG - FINEST_EDGE_DEG)))
+  return 1 - coarse * asked
+}
+
+interface Grounds {
+  readonly grade: Grade
+  readonly p: Prediction
+  readonly target: TargetHrc
+  readonly miss: number
+  readonly short: number
+  readonly merits: Readonly<Record<Merit, number>>
+  readonly edgeDeg: number
+}
+
+/** Nearer to the target than this a grade reaches it, HRC. */
+const REACHED_HRC = 0.3
+/** An edge finer than this, degrees a side, breaks out of a steel of large carbides. Common practice, no published source. */
+const FINE_EDGE_DEG = 15
+
+const reason = ({ grade, p, target, miss, short, merits: { wear, toughness }, edgeDeg }: Grounds): RankReason => ({
+  hrc: p.finalHrc.mean,
+  target,
+  reaches: miss < REACHED_HRC ? 'within' : p.finalHrc.mean < target.min ? 'short' : 'above',
+  edge: wear > 0.7 ? (edgeDeg < FINE_EDGE_DEG ? 'long-and-coarse' : 'long') : wear < 0.25 ? 'very-fine' : 'fine',
+  strength: toughness > 0.6 ? 'tough' : toughness < 0.3 ? 'brittle' : 'usual',
+  corrosionClass: grade.corrosionClass,
+  rustsTooSoon: short > 0,
+})
