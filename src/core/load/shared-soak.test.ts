@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { OVEN_BUILDS } from '../../data/ovens'
 import { gradeOf, trayOf, withTray } from '../../testing/tray'
 import { newGroup } from '../new-batch/new-batch'
-import { doorRecoveryS } from '../oven/door-recovery'
-import { ovenPreset } from '../oven/presets'
+
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import { findGrade } from '../steel/grades'
@@ -36,14 +34,4 @@ describe('one closing for two steels', () => {
     expect(soakToShare(of(['X65Cr13', 1066], ['C75S', 815]), 'metric')).toBeNull()
     expect(soakToShare(of(['X65Cr13', 1066]), 'metric')).toBeNull()
   })
-})
-
-it('a medium oven is back 50 to 60 s after one pull, a strong one sooner (prototype of the model, another making)', () => {
-  const recovery = (name: 'medium' | 'large') => {
-    const { powerW, chamberMm } = ovenPreset(name)
-    return doorRecoveryS({ powerW, chamberMm, build: OVEN_BUILDS[name] }, 1065)
-  }
-  expect(recovery('medium')).toBeGreaterThan(35)
-  expect(recovery('medium')).toBeLessThan(75)
-  expect(recovery('large')).toBeLessThanOrEqual(recovery('medium') + 10)
 })
