@@ -3,6 +3,7 @@ import { standing } from '../batch/blade-state'
 import { latestStage, predictionAt, routeUpTo } from '../batch/hardness-stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from '../batch/tray'
 import { bladeHardness } from '../hardness/hardness'
+import { predictedBlade } from '../hardness/predicted-blade'
 import { readOn, stageReadingOf, wantedAfter } from '../hardness/stage-reading'
 import { packetOf } from '../load/packets'
 import type { Batch, BatchGroup } from '../shop/batch'
@@ -10,7 +11,7 @@ import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import { predict, type ShopExperience } from '../steel/predict'
+import type { ShopExperience } from '../steel/predict'
 import type { System } from '../units/quantity'
 import { settingC } from '../units/setting'
 import { type AdviceOption, type AdviceRequest, advise } from './advise'
@@ -83,12 +84,12 @@ function needOf(blade: BatchBlade, { batch, readings, tester, can, experienceOf 
   if (!grade || !stage) return null
   const done = routeUpTo(route, stage)
   const experience = experienceOf(blade.group)
-  const prediction = predict(grade, done, experience)
+  const prediction = predictedBlade(blade, experience)
   const hardness = bladeHardness(blade, stage, {
     // Of all blades: how much readings scatter is learnt from the others too.
     readings,
     tester,
-    predicted: at => predictionAt(prediction, at),
+    predicted: at => prediction && predictionAt(prediction, at),
   })
   if (!hardness) return null
   const { hrc, u95 } = hardness

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { befell, pressed, runOf, trayOfBlades, withEvents } from '../../testing/run'
 import { NOW, withBlade } from '../../testing/tray'
-import { soakEffect } from '../load/soak-effect'
+import { soakEffect } from '../hardness/soak-effect'
 import { happenedTo } from './blade-incidents'
 import { together, toldApart } from './combined-batches'
 import { routeAsRun } from './route-as-run'

@@ -8,6 +8,7 @@ import { inspectMinOf } from '../equipment/quench-pace'
 import { groupHardness, type Hardness } from '../hardness/hardness'
 import { hardnessTrace, type StageHardness } from '../hardness/hardness-trace'
 import { type MeasuredSources, measuredBladeOf } from '../hardness/measured-blades'
+import { predictedAtSoak } from '../hardness/predicted-blade'
 import { type Expectation, expectedAfter, type KnownGroup, type LastMeasured } from '../hardness/temper-expected'
 import { loadKg, programmeOf } from '../load/heat-load'
 import { type HeatPath, heatPathOf } from '../load/load-heat'
@@ -24,7 +25,6 @@ import type { PlannedRoute, Stage } from '../shop/route'
 import type { RoutePart } from '../shop/route-parts'
 import type { Tester, Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
-import { finalHrc } from '../steel/hrc-path'
 import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { Route } from '../steel/route'
 import { planTimeline, type Stretch } from '../trace/timeline'
@@ -132,7 +132,7 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
       temperLoadsOf(batch).map(load => [temperKeyOf(load), expectedAfter(load, known, lastMeasured)]),
     ),
     day: dayOf(batch, shop),
-    ...plansOf(loads, { batch, shop, oven, known, predicted }),
+    ...plansOf(loads, { batch, shop, oven, known }),
     shared: loads.length > 1 ? soakToShare(batch, shop.units) : null,
     chamber: oven.ok ? chamberOf(oven.value) : null,
   }
@@ -165,7 +165,6 @@ interface PlanSources {
   readonly shop: Workshop
   readonly oven: Result<Oven>
   readonly known: readonly (KnownGroup & { readonly group: BatchGroup })[]
-  readonly predicted: ReadonlyMap<string, Prediction>
 }
 
 /** Programme and pulls of every load. */
@@ -183,22 +182,13 @@ function plansOf(loads: readonly Load[], sources: PlanSources): Pick<BatchFigure
   return { programmes, pulls }
 }
 
-/** What each blade should read for its own soak: its steel's prediction, moved by what the other soak does. */
-function expectedPulls(load: Load, plan: PullPlan, { known, predicted }: PlanSources): ExpectedPull[] {
-  const at = new Map<string, number>()
-  const moved = ({ grade, group }: (typeof known)[number], soakMin: number) => {
-    const key = `${group.id} ${Math.round(soakMin)}`
-    const hrc = at.get(key) ?? finalHrc(grade, { ...group.route, soakMin: Math.max(1, Math.round(soakMin)) })
-    at.set(key, hrc)
-    return hrc
-  }
-  return plan.pulls.map((pull, i) => {
+/** Returns each pull with the hardness to expect of its blade for its own soak. */
+const expectedPulls = (load: Load, plan: PullPlan, { known }: PlanSources): ExpectedPull[] =>
+  plan.pulls.map((pull, i) => {
     const own = known.find(one => one.groupId === load.blades[i]?.group.id)
-    const usual = own && predicted.get(own.groupId)
-    const hrc = own && usual ? usual.finalHrc.mean + moved(own, pull.soakMin) - moved(own, pull.plannedMin) : null
-    return { ...pull, hrc }
+    const predicted = own && predictedAtSoak(own.group, pull.soakMin, own.experience)
+    return { ...pull, hrc: predicted?.finalHrc.mean ?? null }
   })
-}
 
 function measuredOf(
   batch: Batch,

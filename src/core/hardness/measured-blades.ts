@@ -1,13 +1,14 @@
 import { predictionAt, stagesOf } from '../batch/hardness-stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from '../batch/tray'
+import { once } from '../once'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Reading } from '../shop/reading'
-import type { PlannedRoute, Stage } from '../shop/route'
+import type { Stage } from '../shop/route'
 import type { Tester } from '../shop/workshop'
-import { gradeOf } from '../steel/grades'
-import { type Prediction, predict, type ShopExperience } from '../steel/predict'
+import type { ShopExperience } from '../steel/predict'
 import { bladeHardness, type Hardness } from './hardness'
 import type { MeasuredBlades } from './measured-hardness'
+import { predictedBlade } from './predicted-blade'
 
 /** What a hardness rests on. */
 export interface MeasuredSources {
@@ -19,29 +20,21 @@ export interface MeasuredSources {
 
 /** How hard each blade of a steel is, by itself, at each stage it was read or filed at: as every view of a blade shows it. */
 export const measuredBladesOf = (batch: Batch, group: BatchGroup, sources: MeasuredSources): MeasuredBlades => {
-  const usual = predictionOf(group, group.route, sources)
   return Object.fromEntries(
     bladesOf(batch, group.id).flatMap(blade => {
-      const found = measuredBladeOf(blade, sources, usual)
+      const found = measuredBladeOf(blade, sources)
       return found.length > 0 ? [[blade.id, found]] : []
     }),
   )
 }
 
-/** The same of one blade, in the order of its route's stages; `usual` is what is predicted of its steel, null where that is unknown. */
-export function measuredBladeOf(
-  blade: BatchBlade,
-  sources: MeasuredSources,
-  usual: Prediction | null = predictionOf(blade.group, blade.group.route, sources),
-): Hardness[] {
-  const route = routeOfBlade(blade)
-  const hasOwnTempers = (blade.record.tempers?.length ?? 0) > 0
-  const prediction = hasOwnTempers ? predictionOf(blade.group, route, sources) : usual
-  const predicted = (stage: Stage) => (prediction ? predictionAt(prediction, stage) : null)
-  return stagesOf(route).flatMap(stage => bladeHardness(blade, stage, { ...sources, predicted }) ?? [])
-}
-
-function predictionOf(group: BatchGroup, route: PlannedRoute, { experience }: MeasuredSources): Prediction | null {
-  const grade = gradeOf(group)
-  return grade ? predict(grade, route, experience) : null
+/** Returns the hardness of one blade at each stage it was measured at, in the order of its route. */
+export function measuredBladeOf(blade: BatchBlade, sources: MeasuredSources): Hardness[] {
+  const stages = stagesOf(routeOfBlade(blade))
+  const prediction = once(() => predictedBlade(blade, sources.experience))
+  const predicted = (stage: Stage) => {
+    const own = prediction()
+    return own ? predictionAt(own, stage) : null
+  }
+  return stages.flatMap(stage => bladeHardness(blade, stage, { ...sources, predicted }) ?? [])
 }

@@ -1,6 +1,5 @@
 import type { BatchGroup } from '../shop/batch'
-import { gradeOf } from '../steel/grades'
-import { predict } from '../steel/predict'
+import { predictedAtSoak } from './predicted-blade'
 
 /** What another soak than planned does to a steel. */
 export interface SoakEffect {
@@ -14,17 +13,18 @@ export interface SoakEffect {
   readonly coarsens: boolean
 }
 
-/** What a soak of another length than planned does to a group's blades; null where its steel is not known. Min. */
+/** Returns the effect of a soak of another length on a group's blades, min; null if its grade is unknown. */
 export function soakEffect(group: BatchGroup, soakMin: number): SoakEffect | null {
-  const grade = gradeOf(group)
-  if (!grade) return null
-  const planned = predict(grade, group.route)
-  const real = predict(grade, { ...group.route, soakMin })
-  return {
-    groupId: group.id,
-    soakMin,
-    hrcChange: real.finalHrc.mean - planned.finalHrc.mean,
-    austeniteChange: real.retainedAustenite.asQuenched - planned.retainedAustenite.asQuenched,
-    coarsens: real.grainPinning < 1,
-  }
+  const planned = predictedAtSoak(group, group.route.soakMin)
+  const real = predictedAtSoak(group, soakMin)
+  return (
+    planned &&
+    real && {
+      groupId: group.id,
+      soakMin,
+      hrcChange: real.finalHrc.mean - planned.finalHrc.mean,
+      austeniteChange: real.retainedAustenite.asQuenched - planned.retainedAustenite.asQuenched,
+      coarsens: real.grainPinning < 1,
+    }
+  )
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { ok } from '../../codes/result'
-import { soakEffect } from '../../load/soak-effect'
+import { soakEffect } from '../../hardness/soak-effect'
 import { batchSchema } from '../../shop/batch'
 import { bounded, id } from '../../shop/fields'
 import { question } from '../question'
