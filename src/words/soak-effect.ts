@@ -1,4 +1,4 @@
-import type { SoakEffect } from '../core/load/soak-effect'
+import type { SoakEffect } from '../core/hardness/soak-effect'
 import { signedText } from './speaker'
 
 /** Less than this is not worth a word: the tester does not show it, HRC. */

@@ -222,7 +222,7 @@ describe('each option', () => {
       reading: { mean: 61, u95: 0.5, stage: 'as-quenched' },
     })
     expect(early).toMatchObject({
-      cold: { toC: -75, holdMin: 120, delayMin: 60 },
+      cold: { toC: -75, holdMin: 120, delayMin: 120 },
       temper: { atC: 200, holdMin: 120 },
       hours: 5.5,
       risk: 'some',

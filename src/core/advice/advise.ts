@@ -1,5 +1,6 @@
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { COLD_AFTER_TEMPER_MIN } from '../../data/delays'
 import type { AnnealCycle } from '../../data/grades'
 import { FULL_ANNEAL } from '../../data/grades/sources'
 import { predictedAt } from '../batch/hardness-stages'
@@ -9,6 +10,7 @@ import type { TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
 import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { ColdTreatment, Route } from '../steel/route'
+import { usualCold } from '../steel/route'
 import { isGrade, type Steel } from '../steel/steel'
 import type { Temper } from '../steel/tempering'
 import type { System } from '../units/quantity'
@@ -252,9 +254,9 @@ function coldOption(context: Context): AdviceOption | null {
   const late = route.tempers.length > 0
   // A temper stabilises what austenite is left: late cold counts as a day's delay after a snap temper.
   const cold = {
-    toC: coldToC,
+    ...usualCold(coldToC),
     holdMin: 120,
-    delayMin: late ? 1440 : 60,
+    ...(late ? { delayMin: COLD_AFTER_TEMPER_MIN } : {}),
     ...(late ? { snapTemperC: Math.max(...route.tempers.map(temper => temper.atC)) } : {}),
   }
   const last = route.tempers[route.tempers.length - 1]

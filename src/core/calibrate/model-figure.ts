@@ -2,7 +2,7 @@ import { GRADES } from '../../data/grades'
 import { chartedGradeOf, type SteelFact } from '../../data/steel-facts'
 import { finalHrc } from '../steel/hrc-path'
 import { metallurgy, retainedFinal } from '../steel/metallurgy'
-import { type Route, usualCold } from '../steel/route'
+import { type Route, referenceCold } from '../steel/route'
 import { lastHrc } from '../steel/steel'
 
 /** The route a fact was stated for. */
@@ -10,7 +10,7 @@ export const routeOfFact = ({ austenitizeC, soakMin, coldToC, tempersC }: SteelF
   austenitizeC,
   soakMin,
   quenchedToC: 25,
-  cold: coldToC === null ? null : usualCold(coldToC),
+  cold: coldToC === null ? null : referenceCold(coldToC),
   tempers: tempersC.map(atC => ({ atC, holdMin: 120 })),
 })
 

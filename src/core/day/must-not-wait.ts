@@ -3,7 +3,7 @@ import { standing } from '../batch/blade-state'
 import { type BatchBlade, bladesOf, tempersOf } from '../batch/tray'
 import type { DayBatch } from './day-batch'
 import type { PlannedTask } from './day-plan'
-import { coldWithinMin, temperWithinMin } from './standing-limits'
+import { temperWithinMin } from './standing-limits'
 
 /** Blades that something is lost of if they wait. */
 export interface Urgent {
@@ -65,7 +65,7 @@ function urgentOf(blade: BatchBlade, { progress }: DayBatch): OfBlade | null {
       return { code: 'in-oven', dueMin: at.atMin, loses: true, round: 0 }
     case 'quenched':
       return cold
-        ? { code: 'to-cold', dueMin: at.atMin + coldWithinMin(cold), loses: true, round: 0 }
+        ? { code: 'to-cold', dueMin: at.atMin + cold.delayMin, loses: true, round: 0 }
         : firstTemper(tempers.length, at.atMin + withinMin)
     case 'in-cold':
       return { code: 'in-cold', dueMin: at.atMin + (cold?.holdMin ?? 0), loses: false, round: 0 }

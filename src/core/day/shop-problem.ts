@@ -10,7 +10,7 @@ import type { BladeAt, DayBatch, ShopDay, ShopGroup } from './day-batch'
 import { bySteel, groupsOf, type Part, partsOf } from './day-parts'
 import type { BeforeHeat, DayGroup, DayProblem, Progress, Window } from './problem'
 import { goingRun, hotRun, REFUSED } from './run-of-parts'
-import { coldWithinMin, temperWithinMin } from './standing-limits'
+import { temperWithinMin } from './standing-limits'
 
 export interface ShopProblem {
   readonly problem: DayProblem
@@ -129,7 +129,7 @@ function dayGroupOf(
     id,
     count: blades.length,
     cold: cold && {
-      delayMin: coldWithinMin(cold),
+      delayMin: cold.delayMin,
       holdMin: [cold.holdMin + PACE.coldLagS / 60, cold.holdMin + OVERRUN_MIN],
     },
     tempers: tempersOf(first).map(({ atC, holdMin }) => ({ atC, holdMin: holdMin + PACE.temperLagMin })),

@@ -1,3 +1,4 @@
+import { LATE_COLD_MIN } from '../../data/delays'
 import { ELEMENTS, type Element } from '../../data/grades'
 import { MUCH_AUSTENITE, STEEL_MODEL } from '../../data/steel-model'
 import { type Caution, caution } from '../codes/caution'
@@ -28,7 +29,7 @@ export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning
     m.msC < 60 && caution('low-ms', {}),
     m.softShare > 0.05 && caution('slow-quench', { seconds: route.seconds800to500 ?? 0, softShare: m.softShare }),
     ...shortCold(route),
-    cold !== null && cold.delayMin > 240 && caution('late-cold', { delayMin: cold.delayMin }),
+    cold !== null && cold.delayMin > LATE_COLD_MIN && caution('late-cold', { delayMin: cold.delayMin }),
     // A steel that is not stainless has nothing to lose by it.
     hottestTemper > ROBBED_C && m.austenite.Cr >= STEEL_MODEL.corrosion.passiveCr && caution('robbed-chromium', {}),
     hottestTemper > SECOND_TEMPER_C && tempers.length < 2 && caution('second-temper', {}),

@@ -1,3 +1,4 @@
+import { COLD_WITHIN_MIN } from '../../data/delays'
 import type { TemperingChart } from '../../data/grades'
 import type { StartStructure } from './austenite'
 import type { Temper } from './tempering'
@@ -11,8 +12,15 @@ export interface ColdTreatment {
   readonly snapTemperC?: number | undefined
 }
 
-/** A cold treatment as it is usually done. Common practice, no published source. */
-export const usualCold = (toC: number): ColdTreatment => ({ toC, holdMin: 60, delayMin: 30 })
+/** Returns a cold treatment as published figures state it: half an hour after the quench. Common practice, no published source. */
+export const referenceCold = (toC: number): ColdTreatment => ({ toC, holdMin: 60, delayMin: 30 })
+
+/** Returns a cold treatment as it is usually done: a freezer is slow and holds longer. Common practice, no published source. */
+export const usualCold = (toC: number): ColdTreatment => ({
+  toC,
+  holdMin: toC > -40 ? 120 : 60,
+  delayMin: COLD_WITHIN_MIN,
+})
 
 /** The whole thermal history planned for a blade. */
 export interface Route {
@@ -36,7 +44,7 @@ export function referenceRoute(chart: TemperingChart, temperC: number | null): R
     austenitizeC,
     soakMin,
     quenchedToC,
-    cold: coldToC === null ? null : usualCold(coldToC),
+    cold: coldToC === null ? null : referenceCold(coldToC),
     tempers:
       temperC === null ? [] : Array.from({ length: temperCount }, () => ({ atC: temperC, holdMin: temperHoldMin })),
   }

@@ -4,6 +4,7 @@ import type { System } from '../units/quantity'
 import { settingsBetween, settingWithin } from '../units/setting'
 import { finalHrcByTempers } from './hrc-path'
 import type { ColdTreatment, Route } from './route'
+import { usualCold } from './route'
 import type { Steel } from './steel'
 import { usualSoakMin, withTemperC } from './usual'
 
@@ -65,14 +66,11 @@ export interface ShopCan {
 export type GivenParts = Partial<Pick<Route, 'austenitizeC' | 'soakMin' | 'cold' | 'tempers' | 'seconds800to500'>>
 
 /** Low-alloy steels keep little austenite that cold could turn, and crack in it sooner. Common practice, no published source. */
-const usualCold = ({ family }: Grade, coldToC: number | null): ColdTreatment | null =>
-  coldToC === null || family === 'low-alloy' ? null : coldOf(coldToC)
+const coldFor = ({ family }: Grade, coldToC: number | null): ColdTreatment | null =>
+  coldToC === null || family === 'low-alloy' ? null : usualCold(coldToC)
 
 /** Steps by which the austenitize temperature moves away from the usual one, in settings. */
 const SOAK_STEP = 2
-
-/** Holds of cold, min: a freezer is slow. Common practice, no published source. */
-const coldOf = (toC: number): ColdTreatment => ({ toC, holdMin: toC > -40 ? 120 : 60, delayMin: 30 })
 
 /**
  * A first route for a grade and a target: the usual soak, two tempers of 2 h, cold where the shop has it; if that cannot reach the
@@ -85,7 +83,7 @@ export function suggestRoute(grade: Grade, target: TargetHrc, can: ShopCan, give
     soakMin: given.soakMin ?? usualSoakMin(grade, can.thicknessMm),
     quenchedToC: 25,
     ...(given.seconds800to500 === undefined ? {} : { seconds800to500: given.seconds800to500 }),
-    cold: given.cold !== undefined ? given.cold : usualCold(grade, can.coldToC),
+    cold: given.cold !== undefined ? given.cold : coldFor(grade, can.coldToC),
   }
   const window = {
     minC: Math.min(grade.austenitize.minC, can.ovenMaxC),

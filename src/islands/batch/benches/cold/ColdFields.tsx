@@ -3,15 +3,13 @@ import type { BatchGroup } from '../../../../core/shop/batch'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { BATHS, type BathFluid } from '../../../../data/cold'
+import { SNAP_TEMPER_C } from '../../../../data/delays'
 import { saveShop } from '../../../../store/records'
 import { NumberField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
 import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
-
-/** Low enough to relieve, too low to soften. Common practice, no published source. */
-const SNAP_TEMPER_C = 150
 
 /** When the cold comes, and what comes before it: both decide how much of the retained austenite it still turns. */
 function ColdTiming() {

@@ -2,7 +2,9 @@ import { withRoute } from '../../../../core/batch/route-edit'
 import { COLD_C } from '../../../../core/cold/way'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
+import { usualCold } from '../../../../core/steel/route'
 import { formatQuantity } from '../../../../core/units/quantity'
+import { COLD_AFTER_SNAP_MIN, COLD_AFTER_TEMPER_MIN, SNAP_TEMPER_C } from '../../../../data/delays'
 import { useSay } from '../../../../ui/Units'
 import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
 import { usePredictions } from '../../../use-predictions'
@@ -18,9 +20,8 @@ const SCHOOLS = [
 ] as const
 const DELAYS = [
   ['at once', 15],
-  ['next day', 24 * 60],
+  ['next day', COLD_AFTER_TEMPER_MIN],
 ] as const
-const USUAL_HOLD_MIN = 60
 
 interface Row {
   readonly key: string
@@ -34,7 +35,7 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
   const say = useSay()
   const { batch, shop, shown, learnt } = useBench()
   const { route } = shown.group
-  const holdMin = route.cold?.holdMin ?? USUAL_HOLD_MIN
+  const holdMin = route.cold?.holdMin ?? usualCold(COLD_C['dry-ice']).holdMin
   const rows = SCHOOLS.flatMap(([key, name, toC]): Row[] =>
     toC === null
       ? [{ key, name, when: '—', cold: null }]
@@ -49,7 +50,7 @@ export function SchoolsView({ steelKg }: { steelKg: number }) {
             key: `${key}-snap`,
             name,
             when: 'after a snap temper',
-            cold: { toC, holdMin, delayMin: 120, snapTemperC: 150 },
+            cold: { toC, holdMin, delayMin: COLD_AFTER_SNAP_MIN, snapTemperC: SNAP_TEMPER_C },
           },
         ],
   )
