@@ -30,7 +30,7 @@ const HEAVY = [
   'advice/(advise|causes|each-blade|rank-steels)',
   'bench/(batch-figures)',
   'certificate/(certificate)',
-  'cost/(batch-cost)',
+  'cost/(batch-cost|foil-needed)',
   'equipment/(chambers|follow-run)',
   'hardness/(soak-effect|predicted-blade|measured-blades)',
   'load/(hot-times|load-heat|pull-plan|shared-soak)',

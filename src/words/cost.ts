@@ -1,6 +1,6 @@
+import type { FoilSource } from '../core/codes/working'
 import type { BatchCost } from '../core/cost/batch-cost'
 import type { BladeCost } from '../core/cost/blade-cost'
-import type { FoilSource } from '../core/cost/foil-used'
 import type { Quote } from '../core/cost/quote'
 import type { CostKind, WorkTask } from '../data/task-times'
 import { counted } from './lists'
@@ -18,7 +18,9 @@ export const COST_NAMES: Readonly<Record<CostKind, string>> = {
 /** Where the length of foil is known from. */
 export const FOIL_FROM_WORDS: Readonly<Record<FoilSource, string>> = {
   cut: 'Foil as it was cut.',
-  area: 'Foil by the area of the packets, until it is noted as cut at Wrap.',
+  'by-hand': 'Foil as you laid it at Wrap.',
+  plan: 'Foil by the cut plan at Wrap.',
+  area: 'No cut plan fits the roll. Foil is estimated from the area of the envelopes.',
 }
 
 /** What a blade costs, and what of it is for those that were lost. */

@@ -1,4 +1,5 @@
 import { foilFor } from '../core/foil/foil-type'
+import { halfWidth95 } from '../core/numeric/coverage'
 import type { Recipe } from '../core/shop/recipe'
 import type { PlannedRoute } from '../core/shop/route'
 import type { Prediction } from '../core/steel/predict'
@@ -19,7 +20,7 @@ export const CARD_CAUTION =
 export type RecipeStep = readonly [what: string, at: string, then: string]
 
 const band = (e: { readonly mean: number; readonly sd: number } | null | undefined): string =>
-  e ? `${e.mean.toFixed(1)} ± ${(1.96 * e.sd).toFixed(1)}` : ''
+  e ? `${e.mean.toFixed(1)} ± ${(halfWidth95(e.sd)).toFixed(1)}` : ''
 
 /** A recipe step by step, temperatures in both scales. */
 export const recipeSteps = (grade: Grade, route: PlannedRoute, { hrc }: Prediction, say: Speaker): RecipeStep[] => [

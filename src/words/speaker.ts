@@ -1,3 +1,4 @@
+import { halfWidth95 } from '../core/numeric/coverage'
 import { once } from '../core/once'
 import {
   bothScales,
@@ -74,8 +75,8 @@ export const signedText = (x: number, decimals = 1): string => {
   return Number(size) === 0 ? size : `${x >= 0 ? '+' : '−'}${size}`
 }
 /** Half width of the 95 % band from one standard deviation. */
-export const bandText = (sd: number): string => `± ${(1.96 * sd).toFixed(1)}`
-export const percentText = (fraction: number): string => `${Math.round(fraction * 100)} %`
+export const bandText = (sd: number): string => `± ${(halfWidth95(sd)).toFixed(1)}`
+export const percentText = (fraction: number, decimals = 0): string => `${(fraction * 100).toFixed(decimals)} %`
 /** Seconds so that what matters shows: '5.7', '42'. */
 export const secondsText = (s: number): string => (s < 10 ? s.toFixed(1) : String(Math.round(s)))
 

@@ -1,8 +1,10 @@
-import type { BandPart, WorkingCode, WorkingCodes, WorkingLine, WorkingUnit } from '../core/codes/working'
+import type { BandPart, FoilSource, WorkingCode, WorkingCodes, WorkingLine, WorkingUnit } from '../core/codes/working'
+import { halfWidth95 } from '../core/numeric/coverage'
 import type { CorrectedBy } from '../core/rockwell/verification'
 import { PROTECTION } from '../data/protection'
 import { STEEL_MODEL } from '../data/steel-model'
 import { STEEL_THERMAL } from '../data/thermal'
+import { counted } from './lists'
 import { hrcText, type Speaker } from './speaker'
 
 /** What a line of working is called, by which equation, and after whom. */
@@ -41,6 +43,12 @@ export function bandPartWords({ part, element }: BandPart): string {
   }
 }
 
+const FOIL_FROM: Readonly<Record<FoilSource, string>> = {
+  cut: 'length noted when the foil was cut',
+  'by-hand': 'layout made by hand at Wrap',
+  plan: 'cut plan at Wrap, docs/method.md, Foil',
+  area: 'area of the envelopes: no cut plan fits the roll',
+}
 const TESTER_SOURCES: Readonly<Record<CorrectedBy, string>> = {
   block: 'your check on the block',
   unchecked: `no check on a block; ${PRACTICE}`,
@@ -85,7 +93,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: p.source,
   }),
   'chart-and-model': p => ({
-    name: `Chart and model, ± ${hrcText(1.96 * p.sdHrc)}`,
+    name: `Chart and model, ± ${hrcText(halfWidth95(p.sdHrc))}`,
     equation: 'before your own readings',
     source: HELD_OUT_SOURCE,
   }),
@@ -191,6 +199,22 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   }),
   'foil-over-bound': line('This plan is above that by', 'used / bound − 1', 'guillotine strip packing'),
   'foil-left-over': line('Left over inside the used length', '1 − sheets / (length · width)', 'geometry'),
+  'foil-cost': p => ({
+    name: 'Cost of foil',
+    equation: `length × price per length${p.factor === 1 ? '' : ` × ${p.factor} for the hotter type of foil`}`,
+    source: FOIL_FROM[p.from],
+  }),
+  'foil-cost-per-blade': p => ({
+    name: 'Cost of foil per blade',
+    equation: `cost of foil ÷ ${counted(p.blades, 'blade')}`,
+    source: 'the same foil as in the cost of the batch',
+  }),
+  'good-blade-cost': p => ({
+    name: 'Cost per good blade',
+    equation: `cost of the batch ÷ ${counted(p.good, 'good blade')}`,
+    source: 'with its share of what was lost',
+  }),
+  'foil-price': line('Price of foil per metre', 'as set in the Workshop', 'your own price'),
   'foil-used': line('Used length', 'length · price / blades', 'price as set in the Workshop'),
   'climb-rate': p => ({
     name: p.preheated ? 'Climb from the preheat' : 'Climb, the blade going in cold',
@@ -227,10 +251,10 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: 'lumped blade, textbook values, from memory',
   }),
   'coolest-temper': line('Coolest temper of the route', 'heat above the temper softens', PRACTICE),
-  'band-draws': (p, say) => ({
-    name: 'Draws',
-    equation: `${p.learnt ? '' : 'composition from triangles over the mill’s range; '}oven ± ${say.d(p.soakSdC)}, ± 1 min; temper ± ${say.d(p.temperSdC)}; ${p.learnt ? 'what your own readings leave open' : 'the model’s error'}`,
-    source: 'Monte Carlo, the same seed each time',
+  'chance-in-target': p => ({
+    name: `Chance of ${p.min} to ${p.max} HRC`,
+    equation: 'Φ((max − mean)/s) − Φ((min − mean)/s), with mean and s of the finished hardness',
+    source: 'normal distribution; tested against 2,000 draws of composition, oven and model error',
   }),
 
   'batch-cost': p => ({

@@ -10,7 +10,6 @@ export interface LogVersion {
 /** Questions whose answers rest on the shop's log, and on what of it: they are asked anew when that changes. */
 export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>> = {
   advise: 'learnt',
-  band: 'learnt',
   batch: 'learnt',
   certificates: 'learnt',
   'each-blade': 'learnt',
@@ -30,7 +29,6 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
 
 /** What may take longer than a hand can wait: it has a worker of its own, so that the rest need not wait behind it. */
 const LONG: ReadonlySet<QuestionName> = new Set([
-  'band',
   'certificates',
   'day',
   'day-added',

@@ -6,6 +6,7 @@ import { FULL_ANNEAL } from '../../data/grades/sources'
 import { predictedAt } from '../batch/hardness-stages'
 import type { Estimate } from '../codes/result'
 import { chance, type StageReading, type Symptom, wantedAfter } from '../hardness/stage-reading'
+import { sdOfHalfWidth95 } from '../numeric/coverage'
 import type { TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
 import { type Prediction, predict, type ShopExperience } from '../steel/predict'
@@ -124,7 +125,7 @@ function chanceOfReading({ mean, u95, degreesOfFreedom }: StageReading, sd: numb
 export function advise(request: AdviceRequest): AdviceOption[] {
   const { wanted, notByHardness } = wantedAfter(request.target, request.symptom, request.reading.mean)
   const now = predict(request.steel, request.route)
-  const measured: Estimate = { mean: request.reading.mean, sd: Math.max(0.05, request.reading.u95 / 1.96) }
+  const measured: Estimate = { mean: request.reading.mean, sd: Math.max(0.05, sdOfHalfWidth95(request.reading.u95)) }
   const predicted = stageHrc(now, request.reading.stage)
   const context: Context = { request, wanted, notByHardness, now, measured, predicted }
   const options = [

@@ -1,10 +1,12 @@
 import type { Grade } from '../../data/grades'
 import { predictionAt, stagesOf, temperOf } from '../batch/hardness-stages'
 import { ASSUMED_THICKNESS_MM, thicknessOf } from '../batch/tray'
+import type { Figure } from '../codes/figure'
 import type { Result } from '../codes/result'
 import { type Chamber, chamberOf } from '../equipment/chambers'
 import { ovenOf } from '../equipment/ovens'
 import { inspectMinOf } from '../equipment/quench-pace'
+import { chanceInTarget } from '../hardness/chance-in-target'
 import { groupHardness, type Hardness } from '../hardness/hardness'
 import { hardnessTrace, type StageHardness } from '../hardness/hardness-trace'
 import { type MeasuredSources, measuredBladeOf } from '../hardness/measured-blades'
@@ -34,6 +36,8 @@ import type { System } from '../units/quantity'
 export interface GroupFigures {
   readonly groupId: string
   readonly prediction: Prediction
+  /** Chance that the finished hardness is within target. */
+  readonly chance: Figure
   /** What would now be suggested for each part of its route. */
   readonly suggested: Pick<PlannedRoute, RoutePart>
   /** Planned temperature along the route; empty where the batch's oven is gone. */
@@ -111,6 +115,7 @@ export function batchFiguresOf({ batch, shop, readings, experienceOf }: BatchSou
       return {
         groupId: group.id,
         prediction,
+        chance: chanceInTarget(prediction.finalHrc, group.target),
         suggested: suggestionOf(batch, group, grade, shop),
         stretches: stretchesOf(group, grade, {
           batch,

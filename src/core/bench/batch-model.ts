@@ -116,13 +116,14 @@ function inTheirOrder(loads: readonly TemperLoad[], { expected, day }: BatchFigu
 }
 
 function groupModelOf(batch: Batch, group: BatchGroup, grade: Grade, figures: GroupFigures): GroupModel {
-  const { prediction, suggested, stretches, stages } = figures
+  const { prediction, chance, suggested, stretches, stages } = figures
   const measured = new Map(figures.measured.map(hardness => [hardness.stage, hardness]))
   const last = latestStage(group.route, figures.measured)
   return {
     group,
     grade,
     prediction,
+    chance,
     suggested,
     stretches,
     stages,

@@ -1,5 +1,8 @@
 import type { Nothing, Said } from './said'
 
+/** Where a length of foil is known from: noted as cut, laid by hand, the computed plan, or the area of envelopes no plan could lay. */
+export type FoilSource = 'cut' | 'by-hand' | 'plan' | 'area'
+
 /**
  * Lines of the working behind figures. What they are called, by which equation and after whom is said in `src/words`; the line
  * carries its value, its unit and what its words need.
@@ -54,6 +57,7 @@ export interface WorkingCodes {
   'foil-over-bound': Nothing
   'foil-left-over': Nothing
   'foil-used': Nothing
+  'foil-price': Nothing
   'climb-rate': { readonly preheated: boolean }
   'lag-alone': Nothing
   'lag-crowded': Nothing
@@ -65,7 +69,10 @@ export interface WorkingCodes {
   'warm-seconds': Nothing
   'temper-lag': { readonly fan: boolean | null }
   'coolest-temper': Nothing
-  'band-draws': { readonly learnt: boolean; readonly soakSdC: number; readonly temperSdC: number }
+  'chance-in-target': { readonly min: number; readonly max: number }
+  'foil-cost': { readonly from: FoilSource; readonly factor: number }
+  'foil-cost-per-blade': { readonly blades: number }
+  'good-blade-cost': { readonly good: number }
   // Oven.
   'batch-cost': { readonly good: number }
   'full-power-climb': { readonly logName: string | null }

@@ -10,6 +10,8 @@ import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Workshop } from '../shop/workshop'
 import { batchCost } from './batch-cost'
+import { foilNeeded } from './foil-needed'
+import { foilCostPerBlade, protectionRows } from './protection-cost'
 import { lossOf, quoteOf } from './quote'
 import { yearCost } from './year-cost'
 
@@ -51,13 +53,26 @@ describe('what a batch costs', () => {
     expect(hours.run).toBeGreaterThan(0.5)
   })
 
-  it('takes the foil as it was cut, else by the area of its packets, worked by hand', () => {
+  it('takes the foil as it was cut, else by the plan that Wrap shows, worked by hand', () => {
     expect([costOf().foil, costOf({ ...four, foilCutM: 2 }).costs.protection]).toEqual(['cut', 40])
-    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm, four of them on a roll of which 87 % is used.
+    // 250 × 40 × 2.5 mm: sheets of 336 × 139 mm. Four of 139 mm stand beside each other on 610 mm: 336 mm of roll.
     const envelope = { folds: 2, foldMm: 9, endMm: 25, edgeMm: 10 }
-    const byHand = (4 * 0.336 * 0.139) / (shop.foil.rollWidthMm / 1000) / 0.87
-    const { foil, costs } = costOf({ ...trayOfBlades(4), envelope })
-    expect([foil, costs.protection]).toEqual(['area', expect.closeTo(byHand * 20, 1)])
+    const wrapped = { ...trayOfBlades(4), envelope }
+    const { foil, costs, begun } = costOf(wrapped)
+    expect([foil, costs.protection]).toEqual(['plan', expect.closeTo(0.336 * 20, 9)])
+    const atWrap = foilCostPerBlade(wrapped, shop, foilNeeded(wrapped, shop))
+    expect(atWrap.value).toBeCloseTo(costs.protection / begun, 12)
+    expect(protectionRows(wrapped, shop, foilNeeded(wrapped, shop)).find(row => row.name === 'foil')?.material).toBe(
+      costs.protection,
+    )
+  })
+
+  it('prices the hotter foil where the heat asks for it, and says when no plan fits the roll', () => {
+    const [group] = four.groups
+    const hot = { ...four, groups: [{ ...group, route: { ...group?.route, austenitizeC: 1120 } }] } as Batch
+    expect(costOf(hot).costs.protection).toBeCloseTo(1.5 * 20 * PROTECTION.hotFoilFactor, 9)
+    const narrow = { ...shop, foil: { ...shop.foil, rollWidthMm: 60 } }
+    expect(batchCost({ batch: trayOfBlades(4), shop: narrow, attendedMin: 60 }).foil).toBe('area')
   })
 
   it('pays for each bar what that bar cost', () => {

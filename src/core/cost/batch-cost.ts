@@ -2,7 +2,7 @@ import { PROTECTION } from '../../data/protection'
 import { BELTS_PER_BLADE, type CostKind, TASK_MIN, TEMPER_KWH, type WorkTask } from '../../data/task-times'
 import { standing } from '../batch/blade-state'
 import { type BatchBlade, bladesOf } from '../batch/tray'
-import { compareProtection } from '../foil/protection'
+import type { FoilSource } from '../codes/working'
 import { simulatedHeat } from '../load/load-heat'
 import { loadsOf, temperLoadsOf } from '../load/loads'
 import { bladeKg } from '../oven/chamber'
@@ -10,7 +10,8 @@ import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { type BladeCost, bladeCosts } from './blade-cost'
 import { coolantFor } from './coolant'
-import { type FoilSource, foilUsed } from './foil-used'
+import { foilNeeded } from './foil-needed'
+import { protectionRows } from './protection-cost'
 
 export interface BatchCost {
   /** Money of the batch, by what it is paid for. */
@@ -22,7 +23,7 @@ export interface BatchCost {
   /** Blades it began with, and those that came out good or may yet. */
   readonly begun: number
   readonly good: number
-  /** Money a good blade, with its share of what was lost. */
+  /** Money per good blade, with its share of what was lost. */
   readonly perGood: number
   /** Of that, what is there because blades were lost. */
   readonly lostShare: number
@@ -45,12 +46,13 @@ export function batchCost({ batch, shop, attendedMin }: CostSources): BatchCost 
   const prices = shop.prices ?? PROTECTION.prices
   const n = blades.length
   const tempers = temperLoadsOf(batch).length
-  const foil = foilUsed(batch, shop)
-  const protection = protectionOf(blades, { batch, shop }, foil.metres)
+  const foil = foilNeeded(batch, shop)
+  const protection =
+    n === 0 ? undefined : protectionRows(batch, shop, foil).find(row => row.name === (batch.protection ?? 'foil'))
   const perKg = ({ group }: BatchBlade) => group.steelPerKg ?? shop.prices?.steelPerKg ?? 0
   const hours = {
     prepare: (n * (shop.prices?.prepareMin ?? TASK_MIN.preparePerBlade)) / 60,
-    wrap: protection.hours,
+    wrap: protection?.hours ?? 0,
     run: (attendedMin ?? (n > 0 ? TASK_MIN.runAside + n * TASK_MIN.runPerBlade : 0)) / 60,
     temper: (tempers * TASK_MIN.temper) / 60,
     finish: (n * (shop.prices?.finishMin ?? TASK_MIN.finishPerBlade)) / 60,
@@ -58,7 +60,7 @@ export function batchCost({ batch, shop, attendedMin }: CostSources): BatchCost 
   const worked = Object.values(hours).reduce((sum, h) => sum + h, 0)
   const costs = {
     steel: blades.reduce((sum, blade) => sum + bladeKg(blade.line) * perKg(blade), 0),
-    protection: protection.material,
+    protection: protection?.material ?? 0,
     power: (heatKWh(batch, shop) + tempers * TEMPER_KWH) * (shop.prices?.kWh ?? 0),
     coolant: (coolantFor(blades, shop)?.amount ?? 0) * (shop.cold.price ?? 0),
     belts: n * (shop.prices?.beltsPerBlade ?? BELTS_PER_BLADE),
@@ -79,24 +81,6 @@ export function batchCost({ batch, shop, attendedMin }: CostSources): BatchCost 
     foil: foil.from,
     blades: bladeCosts(blades, costs, { perKg, foilM2: foil.areaM2 }),
   }
-}
-
-function protectionOf(
-  blades: readonly BatchBlade[],
-  { batch, shop }: Pick<CostSources, 'batch' | 'shop'>,
-  foilM: number,
-) {
-  if (blades.length === 0) return { material: 0, hours: 0 }
-  const rows = compareProtection({
-    blades: blades.length,
-    steelAreaM2: blades.reduce((sum, { line }) => sum + (2 * line.lengthMm * line.widthMm) / 1e6, 0),
-    hottestC: Math.max(...blades.map(blade => blade.group.route.austenitizeC)),
-    soakMin: Math.max(...blades.map(blade => blade.group.route.soakMin)),
-    foilM,
-    foilPricePerM: shop.foil.pricePerM,
-    prices: shop.prices ?? PROTECTION.prices,
-  })
-  return rows.find(row => row.name === (batch.protection ?? 'foil')) ?? { material: 0, hours: 0 }
 }
 
 /** Electricity of the heats by the oven's wall model, kWh; 0 where the oven is gone or never gets there. */

@@ -4,7 +4,7 @@ import { dayBatchOf } from '../../testing/shop-day'
 import { standing } from '../batch/blade-state'
 import { bladesOf } from '../batch/tray'
 import { firstStretchesOf } from '../bench/batch-figures'
-import { foilUsed } from '../cost/foil-used'
+import { foilNeeded } from '../cost/foil-needed'
 import { batchDayOf } from '../run-plan/batch-day'
 import { withBlades } from '../shop/batch-records'
 import type { DayBatch, ShopDay } from './day-batch'
@@ -115,7 +115,7 @@ describe('what the day needs', () => {
 
   it('is foil for what is still to be wrapped: none once it was cut, or the blades are in', () => {
     const needed = (of: ShopDay) => planned(of).foil
-    const metres = foilUsed(BATCH, demo.shop).metres
+    const metres = foilNeeded(BATCH, demo.shop).metres
     expect(needed(open)?.neededM).toBeCloseTo(metres, 9)
     const onRoll = (leftMm: number) => needed({ ...open, shop: { ...demo.shop, foil: { ...demo.shop.foil, leftMm } } })
     expect(onRoll(400)?.leftM).toBe(0.4)

@@ -1,5 +1,5 @@
 import { type Coolant, coolantFor } from '../cost/coolant'
-import { foilUsed, rollMetres } from '../cost/foil-used'
+import { foilNeeded } from '../cost/foil-needed'
 import { chamberOf } from '../equipment/chambers'
 import { fallenC, heatUpMin } from '../oven/chamber'
 import type { Oven } from '../shop/oven'
@@ -151,14 +151,16 @@ function foilOf(
   { shop, batches }: ShopDay,
 ): ShopDayPlan['foil'] {
   const ids = new Set(ahead.filter(task => task.kind === 'load').flatMap(task => task.groups))
-  const areaM2 = batches.reduce((sum, { batch }) => {
+  const neededM = batches.reduce((sum, { batch }) => {
     if (batch.foilCutM !== undefined) return sum
-    const { areaM2: of } = foilUsed(batch, shop)
     const own = groups.filter(group => group.batchId === batch.id && ids.has(group.id)).flatMap(group => group.blades)
-    return own.reduce((area, blade) => area + (of.get(blade.id) ?? 0), sum)
+    if (own.length === 0) return sum
+    const { metres, areaM2 } = foilNeeded(batch, shop)
+    const all = [...areaM2.values()].reduce((area, each) => area + each, 0)
+    const planned = own.reduce((area, blade) => area + (areaM2.get(blade.id) ?? 0), 0)
+    return all > 0 ? sum + metres * (planned / all) : sum
   }, 0)
-  if (areaM2 === 0) return null
-  const neededM = rollMetres(areaM2, shop.foil)
+  if (neededM === 0) return null
   const leftM = shop.foil.leftMm === undefined ? null : shop.foil.leftMm / 1000
   return { neededM, leftM, shortM: leftM === null ? 0 : Math.max(0, neededM - leftM) }
 }

@@ -330,8 +330,7 @@ describe('other ways to keep air out', () => {
       steelAreaM2: 0.12,
       hottestC: 1066,
       soakMin: 15,
-      foilM: 0.7,
-      foilPricePerM: 30,
+      foilCost: 0.7 * 30,
       prices: {
         coatPerM2: 12,
         argonPerPacket: 0.6,

@@ -22,9 +22,8 @@ export interface ProtectionRequest {
   readonly steelAreaM2: number
   readonly hottestC: number
   readonly soakMin: number
-  /** Length of foil this batch takes, m, and its price; null where no plan stands yet. */
-  readonly foilM: number | null
-  readonly foilPricePerM: number
+  /** What the foil of this batch costs; null while no cut plan stands. */
+  readonly foilCost: number | null
   readonly prices: Prices
 }
 
@@ -59,11 +58,10 @@ export interface ProtectionRow {
 
 /** The ways to keep air from this batch, cheapest that can be used first. */
 export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
-  const { blades, steelAreaM2, hottestC, soakMin, foilM, foilPricePerM, prices } = request
+  const { blades, steelAreaM2, hottestC, soakMin, prices } = request
   const p = PROTECTION
   const foil = foilFor(hottestC)
-  const dear = foil.ok && foil.value.name === '309' ? p.hotFoilFactor : 1
-  const foilCost = (foilM ?? 0) * foilPricePerM * dear
+  const foilCost = request.foilCost ?? 0
   const skin = decarburisedMm(hottestC, soakMin)
   const row = (
     name: ProtectionName,
@@ -86,7 +84,7 @@ export function compareProtection(request: ProtectionRequest): ProtectionRow[] {
   const [noFoil] = foil.ok ? [] : foil.problems
   const refused: ProtectionRefusal | null = noFoil
     ? { code: 'problem', problem: noFoil }
-    : foilM === null
+    : request.foilCost === null
       ? { code: 'no-cut-plan' }
       : null
   const rows = [

@@ -3,6 +3,7 @@ import { ROCKWELL } from '../../data/rockwell'
 import { standing } from '../batch/blade-state'
 import { type BatchBlade, bladesOf } from '../batch/tray'
 import type { Estimate } from '../codes/result'
+import { halfWidth95, sdOfHalfWidth95 } from '../numeric/coverage'
 import { groupBy } from '../numeric/group-by'
 import { combineHardness, type FileTest } from '../rockwell/files'
 import { type ReadingSummary, summariseReadings } from '../rockwell/readings'
@@ -176,7 +177,7 @@ function hardnessOf(
   const combined = combineHardness(
     {
       // As wide as Student’s t makes it, of which the grid knows nothing.
-      readings: summary && { mean: summary.corrected, sd: summary.u95 / 1.96 },
+      readings: summary && { mean: summary.corrected, sd: sdOfHalfWidth95(summary.u95) },
       files,
       predicted: summary ? null : (evidence.predicted?.(stage) ?? null),
     },
@@ -188,7 +189,7 @@ function hardnessOf(
       by: summary ? 'readings' : 'files',
       hrc: combined.mean,
       sd: combined.sd,
-      u95: 1.96 * combined.sd,
+      u95: halfWidth95(combined.sd),
       degreesOfFreedom: summary?.degreesOfFreedom ?? Number.POSITIVE_INFINITY,
       inTargetProbability: combined.inTargetProbability ?? 0,
     }

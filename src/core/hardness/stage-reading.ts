@@ -1,5 +1,6 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import type { Estimate } from '../codes/result'
+import { sdOfHalfWidth95 } from '../numeric/coverage'
 import type { TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
 import type { Hardness } from './hardness'
@@ -66,6 +67,6 @@ export const chance = (hrc: Estimate, target: TargetHrc) =>
  * nor surely missed.
  */
 export function readOn(reading: Pick<StageReading, 'mean' | 'u95'>, target: TargetHrc): boolean {
-  const now = chance({ mean: reading.mean, sd: Math.max(0.05, reading.u95 / 1.96) }, target)
+  const now = chance({ mean: reading.mean, sd: Math.max(0.05, sdOfHalfWidth95(reading.u95)) }, target)
   return reading.u95 > (target.max - target.min) / 2 && now > OPEN.from && now < OPEN.to
 }

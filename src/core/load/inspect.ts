@@ -2,6 +2,7 @@ import { type BENT_AT, type COLOURS, INSPECTION } from '../../data/inspection'
 import { STEEL_MODEL } from '../../data/steel-model'
 import { STEEL_THERMAL } from '../../data/thermal'
 import type { Nothing, Said } from '../codes/said'
+import { halfWidth95 } from '../numeric/coverage'
 import { airLoss } from '../quench/air-loss'
 import { coolingCapacity } from '../quench/steel-enthalpy'
 
@@ -95,7 +96,7 @@ function bowFinding({ bowMm, bentAt }: Inspection, { lengthMm, thicknessMm }: Bl
 }
 
 function hardnessFinding({ skates, bites, hrc }: Inspection, { mean: dueHrc, sd: dueSd }: Expected, say: Say) {
-  const least = dueHrc - 1.96 * dueSd - INSPECTION.softByHrc
+  const least = dueHrc - halfWidth95(dueSd) - INSPECTION.softByHrc
   if (skates !== null && bites !== null && skates >= bites)
     return say('find-out', finding('files-disagree', { skates, bites }))
   if (hrc !== null)

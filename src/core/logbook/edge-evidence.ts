@@ -2,6 +2,7 @@ import { EDGE_RESULTS, type EdgeResult, type EdgeTestKind } from '../../data/edg
 import { latestStage } from '../batch/hardness-stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from '../batch/tray'
 import { bladeHardness } from '../hardness/hardness'
+import { sdOfHalfWidth95 } from '../numeric/coverage'
 import { compareInstants } from '../numeric/instants'
 import type { Batch } from '../shop/batch'
 import type { EdgeTest } from '../shop/blade'
@@ -28,7 +29,6 @@ export interface ProvedEdge {
 /** A control's hardness is known, not read that day: it is taken to be within this, HRC. */
 const CONTROL_SD_HRC = 0.4
 /** Two standard uncertainties in the interval of 95 %. */
-const COVERAGE = 1.96
 
 /** Every edge test of a steel's blades, oldest first. */
 export function provedEdges(
@@ -60,7 +60,7 @@ function finalHardness(blade: BatchBlade, { readings, tester }: Parameters<typeo
   const own = readings.filter(reading => reading.bladeId === blade.id && reading.deletedAt === null)
   const stage = latestStage(route, [...own, ...(blade.record.files ?? [])])
   const found = stage && bladeHardness(blade, stage, { readings, tester })
-  return found ? { hrc: found.hrc, sdHrc: found.u95 / COVERAGE } : null
+  return found ? { hrc: found.hrc, sdHrc: sdOfHalfWidth95(found.u95) } : null
 }
 
 const isEdgeResult = (result: EdgeTest['result']): result is EdgeResult =>

@@ -1,5 +1,6 @@
 import { CORRECTION } from '../../data/correction'
 import { type WorkingLine, worked } from '../codes/working'
+import { halfWidth95 } from '../numeric/coverage'
 import { compareInstants } from '../numeric/instants'
 import type { CorrectedOven, OvenEvidence } from './evidence'
 import { surveyOf } from './survey'
@@ -86,7 +87,7 @@ export function handAgainstEvidence(oven: CorrectedOven, atC: number): number | 
   if (oven.correctionFrom !== 'hand' || oven.evidence.length === 0) return null
   const { meanK, sdK } = offsetLine(observationsOf(oven.evidence))(atC)
   const apart = oven.correctionC + meanK
-  return Math.abs(apart) > 1.96 * sdK ? apart : null
+  return Math.abs(apart) > halfWidth95(sdK) ? apart : null
 }
 
 /** How the correction came about at a temperature, one line for each kind of evidence. */
@@ -123,5 +124,5 @@ export function driftedK(evidence: readonly OvenEvidence[]): number | null {
   const years = (Date.parse(newest.at) - Date.parse(before.at(-1)?.at ?? newest.at)) / YEAR_MS
   const byK = newest.offsetK - meanK
   const sd = Math.sqrt(sdK ** 2 + newest.sdK ** 2 + CORRECTION.driftSdKPerYear ** 2 * years)
-  return Math.abs(byK) > 1.96 * sd ? byK : null
+  return Math.abs(byK) > halfWidth95(sd) ? byK : null
 }

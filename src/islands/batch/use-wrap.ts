@@ -1,9 +1,7 @@
 import { useMemo } from 'react'
-import { countOfLine } from '../../core/batch/tray'
 import type { Answer } from '../../core/contract/questions'
-import { checkLayout, type LayoutCheck } from '../../core/foil/check-layout'
-import type { Placement } from '../../core/foil/cut-plan'
 import { foilFor } from '../../core/foil/foil-type'
+import { envelopesRequestOf, foilLengthOf, type LaidFoil, laidFoil } from '../../core/load/laid-foil'
 import { foiled, packetsOf } from '../../core/load/packets'
 import type { Batch } from '../../core/shop/batch'
 import { marksOf } from '../../words/lists'
@@ -12,18 +10,8 @@ import { useShopNow } from '../shop-context'
 
 type FoilAnswer = Answer<'foil'>
 
-/** Sheets by size and count: a layout made by hand holds for these alone. */
-const sheetsKey = (answer: FoilAnswer) =>
-  answer.pieces.map(p => `${p.lengthMm}x${p.widthMm}x${p.count}`).join(' ') +
-  answer.offcuts.map(o => `/${o.id}`).join('')
-
-/** The sheets on the roll, as computed or as they were laid by hand. */
-export interface Laid {
-  readonly layout: readonly Placement[]
-  readonly byHand: boolean
-  readonly sheets: string
-  readonly check: LayoutCheck
-  /** Mark of the packet each sheet is for. */
+/** Sheets on the roll with the mark of the packet each is for. */
+export interface Laid extends LaidFoil {
   readonly marks: readonly string[]
 }
 
@@ -31,53 +19,22 @@ export interface Laid {
 export function useWrap(whole: Batch) {
   const shop = useShopNow()
   const batch = useMemo(() => foiled(whole, shop), [whole, shop])
-  const request = useMemo(() => {
-    const { rollWidthMm, rotate, longestSectionMm, offcuts } = shop.foil
-    return batch.lines.length === 0
-      ? null
-      : {
-          rollWidthMm,
-          rotate,
-          longestSectionMm,
-          system: shop.units,
-          // Once it is cut, what was kept from it is for other batches.
-          offcuts: batch.foilCutAt ? [] : (offcuts ?? []),
-          envelope: batch.envelope,
-          blades: batch.lines.map(({ id, lengthMm, widthMm, thicknessMm }) => ({
-            lengthMm,
-            widthMm,
-            thicknessMm,
-            count: Math.max(1, countOfLine(batch, id)),
-          })),
-        }
-  }, [batch, shop.foil, shop.units])
+  const request = useMemo(() => envelopesRequestOf(batch, shop), [batch, shop])
   const answer = useAnswer('foil', request)
-  const laid = useMemo(
-    () => (answer?.ok ? layOut(batch, answer.value, shop.foil.rollWidthMm) : null),
-    [batch, answer, shop],
-  )
+  const laid = useMemo((): Laid | null => {
+    if (!answer?.ok) return null
+    const foil = laidFoil(batch, answer.value, shop.foil.rollWidthMm)
+    return { ...foil, marks: sheetMarks(batch, answer.value, foil.layout) }
+  }, [batch, answer, shop])
   const wrapped = batch.groups.filter(g => batch.lines.length === 0 || batch.lines.some(line => line.groupId === g.id))
   const hottestC = Math.max(...wrapped.map(g => g.route.austenitizeC))
-  return { lines: batch.lines, answer, laid, foil: foilFor(hottestC), hottestC }
-}
-
-function layOut(batch: Batch, answer: FoilAnswer, rollWidthMm: number): Laid {
-  const sheets = sheetsKey(answer)
-  const own = batch.foilLayout?.sheets === sheets ? batch.foilLayout.places : null
-  const layout = own
-    ? own.flatMap((place): Placement[] => {
-        const piece = answer.pieces[place.piece]
-        if (!piece) return []
-        const [acrossMm, alongMm] = place.rotated ? [piece.lengthMm, piece.widthMm] : [piece.widthMm, piece.lengthMm]
-        return [{ ...place, acrossMm, alongMm }]
-      })
-    : answer.layout
   return {
-    layout,
-    byHand: own !== null,
-    sheets,
-    check: checkLayout(layout, rollWidthMm),
-    marks: sheetMarks(batch, answer, layout),
+    lines: batch.lines,
+    answer,
+    laid,
+    length: laid && foilLengthOf(batch, laid),
+    foil: foilFor(hottestC),
+    hottestC,
   }
 }
 

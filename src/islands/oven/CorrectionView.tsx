@@ -1,3 +1,4 @@
+import { halfWidth95 } from '../../core/numeric/coverage'
 import { correctionWorking, driftOf, handAgainstEvidence, observationsOf, offsetLine } from '../../core/oven/correction'
 import type { OvenEvidence } from '../../core/oven/evidence'
 import { newestSurvey, surveyOf } from '../../core/oven/survey'
@@ -91,7 +92,7 @@ export default function CorrectionView({ oven, edit }: OvenProps) {
           <Figure
             label={`Key this for ${formatQuantity(ASKED_C, 'temperature', shop.units)} at the blades`}
             value={formatQuantity(ASKED_C - at.meanK, 'temperature', shop.units).replace(/ .*$/, '')}
-            unit={`${shop.units === 'metric' ? '°C' : '°F'} ± ${difference(1.96 * at.sdK).replace(/^\+/, '')}`}
+            unit={`${shop.units === 'metric' ? '°C' : '°F'} ± ${difference(halfWidth95(at.sdK)).replace(/^\+/, '')}`}
             working={correctionWorking(oven, ASKED_C)}
             note={`Measurements age: a year adds ${say.d(CORRECTION.driftSdKPerYear)} to the uncertainty. Hardness readings correct both this oven and the predicted hardness; use only one of the two for the same cause.`}
           />

@@ -1,3 +1,4 @@
+import { halfWidth95 } from '../../core/numeric/coverage'
 import { observationsOf } from '../../core/oven/correction'
 import { formatDifference, formatQuantity } from '../../core/units/quantity'
 import { useSay } from '../../ui/Units'
@@ -35,7 +36,7 @@ export function EvidenceTable({ oven, edit }: OvenProps) {
             <td>{formatQuantity(row.atC, 'temperature', shop.units)}</td>
             <td className="font-semibold">
               {formatDifference(row.offsetK, shop.units)} ±{' '}
-              {formatDifference(1.96 * row.sdK, shop.units).replace(/^\+/, '')}
+              {formatDifference(halfWidth95(row.sdK), shop.units).replace(/^\+/, '')}
             </td>
             <td className="text-right">
               <button

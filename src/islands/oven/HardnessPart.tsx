@@ -1,3 +1,4 @@
+import { halfWidth95 } from '../../core/numeric/coverage'
 import type { OvenEvidence } from '../../core/oven/evidence'
 import type { Oven } from '../../core/shop/oven'
 import { Problems } from '../../ui/Problems'
@@ -21,7 +22,7 @@ export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEv
         <>
           <p className="text-small">
             {found.readings} readings of {found.batches} batches: it runs {say.signed(found.offsetK)} ±{' '}
-            {say.d(1.96 * found.sdK)} against what it shows, near {say.t(found.atC)}.
+            {say.d(halfWidth95(found.sdK))} against what it shows, near {say.t(found.atC)}.
           </p>
           <button
             type="button"

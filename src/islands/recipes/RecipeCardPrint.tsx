@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { halfWidth95 } from '../../core/numeric/coverage'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf } from '../../core/steel/grades'
 import type { Prediction } from '../../core/steel/predict'
@@ -81,7 +82,7 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
         <p className="text-right">
           <span className="figure text-figure-huge">{p.finalHrc.mean.toFixed(1)}</span> HRC
           <span className="block text-ink-2">
-            ± {(1.96 * p.finalHrc.sd).toFixed(1)}, target {recipe.target.min} to {recipe.target.max}
+            ± {halfWidth95(p.finalHrc.sd).toFixed(1)}, target {recipe.target.min} to {recipe.target.max}
           </span>
         </p>
       </header>

@@ -3,6 +3,7 @@ import { coldToC } from '../../core/advice/shop-can'
 import { targetFor } from '../../core/batch/target-for'
 import type { Answer } from '../../core/contract/questions'
 import { usualOvenOf } from '../../core/equipment/ovens'
+import { halfWidth95 } from '../../core/numeric/coverage'
 import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'
 import { formatBoth } from '../../core/units/quantity'
@@ -198,7 +199,8 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
         </button>{' '}
         <span className="text-small text-ink-2">
           {formatBoth(route.austenitizeC, shop.units)}, {route.cold ? 'cold, ' : ''}temper twice at{' '}
-          {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} ± {(1.96 * hrc.sd).toFixed(1)} HRC
+          {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} ± {halfWidth95(hrc.sd).toFixed(1)}{' '}
+          HRC
         </span>
         <p className="text-small">{rankWords(why)}</p>
         <Merits of={ranked} />

@@ -1,5 +1,6 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo, useRef } from 'react'
+import { halfWidth95 } from '../../core/numeric/coverage'
 import { interpolateLinear } from '../../core/numeric/interpolate'
 import type { TargetHrc } from '../../core/rockwell/target'
 import type { CurvePoint } from '../../core/steel/temper-curve'
@@ -113,9 +114,9 @@ function configOf(
     type: 'line',
     data: {
       datasets: [
-        { data: line(p => p.mean + 1.96 * p.sd), borderWidth: 0, pointRadius: 0, fill: false },
+        { data: line(p => p.mean + halfWidth95(p.sd)), borderWidth: 0, pointRadius: 0, fill: false },
         {
-          data: line(p => p.mean - 1.96 * p.sd),
+          data: line(p => p.mean - halfWidth95(p.sd)),
           borderWidth: 0,
           pointRadius: 0,
           fill: 0,

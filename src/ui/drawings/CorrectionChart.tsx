@@ -1,3 +1,4 @@
+import { halfWidth95 } from '../../core/numeric/coverage'
 import type { OffsetEstimate, OffsetObservation } from '../../core/oven/correction'
 import { formatDifference, formatNumber, type System } from '../../core/units/quantity'
 import { temperatureTicks } from '../ticks'
@@ -24,7 +25,7 @@ export function CorrectionChart({ observations, line, system }: Props) {
   const x = (c: number) => LEFT + ((c - COLD) / (HOT - COLD)) * (WIDTH - LEFT - 14)
   const y = (k: number) => BOTTOM / 2 + 6 - (Math.max(-most, Math.min(most, k)) / most) * (BOTTOM / 2 - 12)
   const steps = Array.from({ length: 45 }, (_, i) => COLD + (i * (HOT - COLD)) / 44)
-  const edge = (side: number) => steps.map(c => [x(c), y(line(c).meanK + side * 1.96 * line(c).sdK)] as const)
+  const edge = (side: number) => steps.map(c => [x(c), y(line(c).meanK + side * halfWidth95(line(c).sdK))] as const)
   const text = (points: readonly (readonly [number, number])[]) =>
     points.map(([a, b]) => `${a.toFixed(1)} ${b.toFixed(1)}`).join('L')
   return (
@@ -64,7 +65,12 @@ export function CorrectionChart({ observations, line, system }: Props) {
           />
           {observations.map(o => (
             <g key={o.id} className="stroke-ink fill-raised" strokeWidth={1.6}>
-              <line x1={x(o.atC)} x2={x(o.atC)} y1={y(o.offsetK - 1.96 * o.sdK)} y2={y(o.offsetK + 1.96 * o.sdK)} />
+              <line
+                x1={x(o.atC)}
+                x2={x(o.atC)}
+                y1={y(o.offsetK - halfWidth95(o.sdK))}
+                y2={y(o.offsetK + halfWidth95(o.sdK))}
+              />
               {o.kind === 'sensor' && <circle cx={x(o.atC)} cy={y(o.offsetK)} r={4.5} />}
               {o.kind === 'survey' && <rect x={x(o.atC) - 4.5} y={y(o.offsetK) - 4.5} width={9} height={9} />}
               {o.kind === 'hardness' && <path d={`M${x(o.atC)} ${y(o.offsetK) - 6}l6 11h-12z`} />}

@@ -1,3 +1,4 @@
+import { halfWidth95 } from '../../core/numeric/coverage'
 import type { OffsetEstimate } from '../../core/oven/correction'
 import { formatDifference, type System } from '../../core/units/quantity'
 import { day } from '../dates'
@@ -16,7 +17,7 @@ const [WIDTH, HEIGHT, LEFT, RIGHT, BOTTOM] = [330, 110, 50, 8, 88]
 export function DriftChart({ drift, system }: Props) {
   const times = drift.map(d => Date.parse(d.at))
   const [start, end] = [Math.min(...times), Math.max(...times)]
-  const most = Math.ceil(Math.max(5, ...drift.map(d => Math.abs(d.meanK) + 1.96 * d.sdK)) / 5) * 5
+  const most = Math.ceil(Math.max(5, ...drift.map(d => Math.abs(d.meanK) + halfWidth95(d.sdK))) / 5) * 5
   const x = (ms: number) => LEFT + 8 + ((ms - start) / Math.max(1, end - start)) * (WIDTH - LEFT - RIGHT - 16)
   const y = (k: number) => BOTTOM / 2 + 4 - (k / most) * (BOTTOM / 2 - 8)
   const [first, last] = [drift[0], drift.at(-1)]
@@ -40,8 +41,8 @@ export function DriftChart({ drift, system }: Props) {
             <line
               x1={x(times[i] as number)}
               x2={x(times[i] as number)}
-              y1={y(d.meanK - 1.96 * d.sdK)}
-              y2={y(d.meanK + 1.96 * d.sdK)}
+              y1={y(d.meanK - halfWidth95(d.sdK))}
+              y2={y(d.meanK + halfWidth95(d.sdK))}
             />
             <circle cx={x(times[i] as number)} cy={y(d.meanK)} r={3} />
           </g>

@@ -24,7 +24,7 @@ export const batchCosts = question({
     good: z.int(),
     perGood: z.number(),
     lostShare: z.number(),
-    foil: z.enum(['cut', 'area']),
+    foil: z.enum(['cut', 'by-hand', 'plan', 'area']),
     blades: list(z.object({ bladeId: z.string(), own: z.number(), ofLost: z.number() })),
   }),
   answer: request => ok(batchCost(request)),

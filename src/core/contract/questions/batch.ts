@@ -18,6 +18,7 @@ import {
   segmentSchema,
   stretchSchema,
 } from '../shapes/figures'
+import { figureSchema } from '../shapes/responses'
 
 const stageHardness = z.object({
   stage: stageSchema,
@@ -35,6 +36,7 @@ export const batch = question({
       z.object({
         groupId: z.string(),
         prediction: predictionSchema,
+        chance: figureSchema,
         suggested: z.pick(routeSchema, { austenitizeC: true, soakMin: true, cold: true, tempers: true }),
         stretches: list(stretchSchema),
         stages: list(stageHardness),

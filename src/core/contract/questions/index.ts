@@ -9,7 +9,6 @@ import type { AnyQuestion } from '../question'
  */
 export const QUESTIONS = {
   advise: async () => (await import('./advise')).advise,
-  band: async () => (await import('./band')).band,
   batch: async () => (await import('./batch')).batch,
   'batch-line': async () => (await import('./heat-line')).batchLine,
   causes: async () => (await import('./causes')).causes,

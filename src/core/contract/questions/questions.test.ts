@@ -51,7 +51,6 @@ const DAY = {
   visits: 50_000,
 } as const
 const LOCAL = {
-  band: { steel: STEEL, route: ROUTE, draws: 50, seed: 1, target: { min: 59, max: 61 }, learnt: LEARNT },
   batch: { batch: BATCH, shop: SHOP.shop, readings: SHOP.readings.filter(r => r.batchId === BATCH?.id) },
   'batch-line': { batch: BATCH, shop: SHOP.shop },
   causes: {

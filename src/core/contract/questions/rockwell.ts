@@ -1,4 +1,5 @@
 import { ok } from '../../codes/result'
+import { sdOfHalfWidth95 } from '../../numeric/coverage'
 import { combineHardness } from '../../rockwell/files'
 import { summariseReadings } from '../../rockwell/readings'
 import { question } from '../question'
@@ -27,7 +28,10 @@ export const rockwell = question({
       correctedBy,
       verification,
       combined: files
-        ? combineHardness({ readings: { mean: corrected, sd: u95 / 1.96 }, files, predicted: null }, target ?? null)
+        ? combineHardness(
+            { readings: { mean: corrected, sd: sdOfHalfWidth95(u95) }, files, predicted: null },
+            target ?? null,
+          )
         : null,
       working,
     })

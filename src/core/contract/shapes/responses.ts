@@ -23,6 +23,12 @@ export const workingSchema = z.object({
   source: z.optional(z.string()),
 })
 
+/** A figure: a line of working with its interval and what it stands on. */
+export const figureSchema = z.extend(workingSchema, {
+  interval: z.nullable(z.object({ low: z.number(), high: z.number(), level: z.number() })),
+  grounds: list(workingSchema),
+})
+
 export const predictResponse = z.object({
   hrc: z.object({ asQuenched: estimate, afterCold: z.nullable(estimate), afterTempers: list(estimate) }),
   martensiteStartC: z.number(),

@@ -6,6 +6,7 @@ import { trialOf } from '../../../core/batch/trial'
 import type { GroupModel } from '../../../core/bench/batch-model'
 import type { Hardness } from '../../../core/hardness/hardness'
 import { stageReadingOf } from '../../../core/hardness/stage-reading'
+import { halfWidth95 } from '../../../core/numeric/coverage'
 import { steelRequest } from '../../../core/steel/grades'
 import { Bench } from '../../../ui/Bench'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
@@ -110,7 +111,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
                   ? advice.value.options
                       .filter(o => o.kind !== 'scrap')
                       .slice(0, 3)
-                      .map(o => ({ label: KIND[o.kind], mean: o.hrc.mean, half: 1.96 * o.hrc.sd }))
+                      .map(o => ({ label: KIND[o.kind], mean: o.hrc.mean, half: halfWidth95(o.hrc.sd) }))
                   : []
               }
             />

@@ -1,21 +1,13 @@
-import { useMemo } from 'react'
 import { temperStage } from '../../../../core/batch/hardness-stages'
-import { worked } from '../../../../core/codes/working'
 import { quenchable } from '../../../../core/equipment/quench-way'
-import { steelRequest } from '../../../../core/steel/grades'
 import type { Prediction } from '../../../../core/steel/predict'
-import { STEEL_MODEL } from '../../../../data/steel-model'
-import { Figure, Warnings } from '../../../../ui/Bench'
+import { Figure, FigureOf, Warnings } from '../../../../ui/Bench'
 import { PredictedFigure } from '../../../../ui/PredictedFigure'
 import { Problems } from '../../../../ui/Problems'
 import { counted } from '../../../../words/lists'
 import { bandText, hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
-import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
-
-const DRAWS = 2000
-const SEED = 1
 
 /** What the route should give: hardness by the chart and by the shop, the chance of target, and what moves rust. */
 export function ChooseFigures() {
@@ -33,7 +25,7 @@ export function ChooseFigures() {
         note="The range holds the result 95 times in 100. It covers the model’s error, the mill’s range of composition, and a small shop’s oven. For martensitic steels of 0.3 to 2.3 % C."
       />
       <ShopLine prediction={prediction} />
-      <TargetChance />
+      <FigureOf of={shown.chance} />
       <div className="grid grid-cols-2 gap-x-4">
         <Figure
           label="Retained austenite"
@@ -70,39 +62,6 @@ export function ShopLine({ prediction }: { prediction: Prediction }) {
       . {by} {Math.abs(shop.shiftHrc) < 0.05 ? 'leave it there' : `change it by ${signedText(shop.shiftHrc)} HRC`}: now{' '}
       {hrcText(finalHrc.mean)} {bandText(finalHrc.sd)}.
     </p>
-  )
-}
-
-function TargetChance() {
-  const { shown, learnt } = useBench()
-  const { group, grade } = shown
-  const request = useMemo(
-    () => ({
-      steel: steelRequest(grade),
-      route: group.route,
-      draws: DRAWS,
-      seed: SEED,
-      target: group.target,
-      learnt,
-    }),
-    [grade, group.route, group.target, learnt],
-  )
-  const band = useAnswer('band', request)
-  if (!band?.ok || band.value.inTarget === null) return null
-  const { low95, high95 } = band.value.hrc
-  return (
-    <Figure
-      label={`Chance of ${group.target.min} to ${group.target.max}`}
-      value={percentText(band.value.inTarget)}
-      unit={`95 of 100 from ${hrcText(low95)} to ${hrcText(high95)}`}
-      working={[
-        worked('band-draws', band.value.draws, '', {
-          learnt: band.value.learnt,
-          soakSdC: STEEL_MODEL.shopTemperature.austenitizeSdC,
-          temperSdC: STEEL_MODEL.shopTemperature.temperSdC,
-        }),
-      ]}
-    />
   )
 }
 

@@ -1,5 +1,6 @@
 import { costOf, toughnessOf } from '../../../../core/advice/option-cost'
 import { sameTemper } from '../../../../core/batch/added-temper'
+import { halfWidth95 } from '../../../../core/numeric/coverage'
 import type { Temper } from '../../../../core/shop/route'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
@@ -66,7 +67,7 @@ export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Pr
               <p className="text-note text-ink-2">
                 {option.kind === 'scrap'
                   ? ''
-                  : `Expected ${hrcText(option.hrc.mean)} ± ${hrcText(1.96 * option.hrc.sd)} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
+                  : `Expected ${hrcText(option.hrc.mean)} ± ${hrcText(halfWidth95(option.hrc.sd))} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
               </p>
             </div>
             <button

@@ -1,4 +1,5 @@
 import { X } from 'lucide-react'
+import { foilLengthOf } from '../../../../core/load/laid-foil'
 import { editBatch } from '../../../../store/batches'
 import { asOne } from '../../../../store/history'
 import { saveShop } from '../../../../store/records'
@@ -48,7 +49,7 @@ export function FoilStock({ wrap, mm }: WrapProps) {
       await editBatch(batch, 'Foil cut', b => ({
         ...b,
         foilCutAt: new Date().toISOString(),
-        foilCutM: laid.check.usedLengthMm / 1000,
+        foilCutM: foilLengthOf({}, laid).metres,
       }))
     })
     undoable(`${mm(laid.check.usedLengthMm)} subtracted from the roll; ${left.length} offcuts kept`)

@@ -1,5 +1,5 @@
-import { compareProtection } from '../../../../core/foil/protection'
-import { IN_PACKET, PROTECTION } from '../../../../data/protection'
+import { protectionRows } from '../../../../core/cost/protection-cost'
+import { IN_PACKET } from '../../../../data/protection'
 import { editBatch } from '../../../../store/batches'
 import { useSay } from '../../../../ui/Units'
 import { Working } from '../../../../ui/Working'
@@ -9,17 +9,9 @@ import type { WrapProps } from './wrap-props'
 
 /** Foil, argon in the packet or the oven, coat, bare and vacuum for this batch: what each costs, how it finishes, and what may go wrong. */
 export function ProtectionView({ wrap }: WrapProps) {
-  const { batch, shop, blades } = useBench()
+  const { batch, shop } = useBench()
   const say = useSay()
-  const rows = compareProtection({
-    blades: blades.length,
-    steelAreaM2: blades.reduce((sum, { line }) => sum + (2 * line.lengthMm * line.widthMm) / 1e6, 0),
-    hottestC: wrap.hottestC,
-    soakMin: Math.max(...batch.groups.map(g => g.route.soakMin)),
-    foilM: wrap.laid ? wrap.laid.check.usedLengthMm / 1000 : null,
-    foilPricePerM: shop.foil.pricePerM,
-    prices: shop.prices ?? PROTECTION.prices,
-  })
+  const rows = protectionRows(batch, shop, wrap.length)
   const chosen = batch.protection ?? 'foil'
   return (
     <div>

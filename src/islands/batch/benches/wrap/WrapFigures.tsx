@@ -1,11 +1,13 @@
 import { worked } from '../../../../core/codes/working'
+import { foilCostPerBlade } from '../../../../core/cost/protection-cost'
 import { formatBoth } from '../../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { FOIL_MARGIN_C } from '../../../../data/foil'
-import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
+import { CautionNote, Figure, FigureOf, Warnings } from '../../../../ui/Bench'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
 import { shortRollWords } from '../../../../words/cuts'
+import { percentText } from '../../../../words/speaker'
 import { CurrencyField } from '../../../CurrencyField'
 import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
@@ -38,20 +40,17 @@ export function WrapFigures({ wrap, mm }: WrapProps) {
 }
 
 function RollFigures({ wrap, mm }: WrapProps) {
-  const { batch, shop, blades } = useBench()
+  const { batch, shop } = useBench()
   const say = useSay()
   const { answer, laid } = wrap
   if (!answer?.ok || !laid) return null
   const plan = answer.value
   const used = laid.check.usedLengthMm
-  const area = laid.layout.reduce((sum, p) => sum + p.acrossMm * p.alongMm, 0)
-  const waste = used > 0 ? 1 - area / (used * shop.foil.rollWidthMm) : 0
-  const gap = plan.lowerBoundMm > 0 ? used / plan.lowerBoundMm - 1 : 0
   const proof = laid.byHand
     ? `laid by hand; the computed layout needs ${mm(plan.usedLengthMm)}`
     : plan.proven
       ? 'no shorter layout exists'
-      : `at most ${(100 * gap).toFixed(1)} % longer than the shortest possible`
+      : `at most ${percentText(laid.overBoundShare, 1)} longer than the shortest possible`
   const short = shortRollWords(used, shop.foil.leftMm, say)
   return (
     <>
@@ -61,16 +60,16 @@ function RollFigures({ wrap, mm }: WrapProps) {
         unit={`${shop.units === 'metric' ? 'mm' : 'in'}, ${proof}`}
         working={[
           worked('foil-bound', plan.lowerBoundMm, 'mm', { proven: plan.proven }),
-          worked('foil-over-bound', Math.round(gap * 1000) / 10, '%', {}),
-          worked('foil-left-over', waste, 'share', {}),
+          worked('foil-over-bound', laid.overBoundShare, 'share', {}),
+          worked('foil-left-over', laid.wasteShare, 'share', {}),
         ]}
       />
-      <Figure
-        label="Cost of foil per blade"
-        value={say.money(((used / 1000) * shop.foil.pricePerM) / Math.max(1, blades.length))}
-        unit={`at ${say.perLength(shop.foil.pricePerM)}, ${Math.round(waste * 100)} % of it waste`}
-        working={[worked('foil-used', used / 1000, 'm', {})]}
-      />
+      {wrap.length && (
+        <FigureOf
+          of={foilCostPerBlade(batch, shop, wrap.length)}
+          says={`at ${say.perLength(shop.foil.pricePerM)}, ${percentText(laid.wasteShare)} of it waste`}
+        />
+      )}
       {shop.currency === undefined && <CurrencyField />}
       {short && !batch.foilCutAt && <Warnings lines={[{ code: 'short-roll', message: short }]} />}
     </>
