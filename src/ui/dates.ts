@@ -1,4 +1,4 @@
-import { once } from '../core/once'
+import { once } from '../core/numeric/once'
 
 // Made with the first date that is shown: making one takes a slow tablet tens of milliseconds.
 const month = once(() => new Intl.DateTimeFormat('en', { month: 'short' }))

@@ -1,5 +1,5 @@
 import { halfWidth95 } from '../core/numeric/coverage'
-import { once } from '../core/once'
+import { once } from '../core/numeric/once'
 import {
   bothScales,
   formatBoth,

@@ -1,6 +1,6 @@
 import { predictionAt, stagesOf } from '../batch/hardness-stages'
 import { type BatchBlade, bladesOf, routeOfBlade } from '../batch/tray'
-import { once } from '../once'
+import { once } from '../numeric/once'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Reading } from '../shop/reading'
 import type { Stage } from '../shop/route'
