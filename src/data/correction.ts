@@ -12,4 +12,6 @@ export const CORRECTION = {
   leastToHoldUpK: 6,
   /** Beyond this the thermocouple, not the number, is at fault, K. */
   mostK: 60,
+  /** From here on it is more than drift, and the thermocouple is checked, K. Common practice, no published source. */
+  warnK: 30,
 } as const

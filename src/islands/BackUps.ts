@@ -1,13 +1,14 @@
 import { useEffect } from 'react'
 import type { Run } from '../core/shop/run'
+import { DAY_MS } from '../core/units/time'
 import { usePickedFolder } from '../store/back-up-folder'
 import { useLastRun } from '../store/run-hooks'
 import { backUp } from './back-up'
 
 /** A day without a back-up is enough. */
-const EVERY_MS = 24 * 3_600_000
+const EVERY_MS = DAY_MS
 /** How often a page that is left open looks whether one is due, ms. */
-const LOOK_MS = 30 * 60_000
+const LOOK_MS = 1_800_000
 
 /** Whether a back-up is due: a day after the last, or when a run ended since; never in a run, which wants the machine for itself. */
 export function isDue(lastAt: string | null, run: Pick<Run, 'startedAt' | 'endedAt'> | null, now: number): boolean {

@@ -1,11 +1,12 @@
 import type { ToldShare } from '../core/files/pieces'
+import { percentDone } from '../core/numeric/round'
 import { toast } from '../ui/toast'
 import type { Task } from '../workers/open-worker'
 
 /** What is made within so long needs no word, ms. */
 const SHOWN_AFTER_MS = 600
-/** Said anew for each twentieth that is done. */
-const STEPS = 20
+/** Notified in steps of so many percent. */
+const STEP_PERCENT = 5
 
 /** Makes a file: what takes longer than a moment says how far it is, and can be stopped. Null where it was; rejects as the task does. */
 export async function makingFile(name: string, start: (told: ToldShare) => Task<Blob>): Promise<Blob | null> {
@@ -16,10 +17,9 @@ export async function makingFile(name: string, start: (told: ToldShare) => Task<
     stop = () => resolve(null)
   })
   const task = start(share => {
-    const step = Math.floor(share * STEPS)
-    if (step === said || Date.now() - begunMs < SHOWN_AFTER_MS) return
-    said = step
-    const percent = Math.round((100 * step) / STEPS)
+    const percent = percentDone(share, STEP_PERCENT)
+    if (percent === said || Date.now() - begunMs < SHOWN_AFTER_MS) return
+    said = percent
     const onClick = (event: { preventDefault: () => void }) => {
       // The message stays, to say that it was stopped.
       event.preventDefault()

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import type { Learnt } from '../core/learn/shop-memory'
+import { outward } from '../core/numeric/round'
 import type { TargetHrc } from '../core/rockwell/target'
 import type { BatchGroup } from '../core/shop/batch'
 import { steelRequest } from '../core/steel/grades'
@@ -18,8 +19,10 @@ const TEMPER_RANGE_C = { min: 100, max: 600 }
 export function useRecipeMap(grade: Grade, route: BatchGroup['route'], target: TargetHrc, learnt: Learnt | null) {
   const { minC, maxC, defaultC } = grade.austenitize
   const { min, max } = target
-  const least = Math.floor(Math.min(minC - BEYOND_K, route.austenitizeC) / 20) * 20
-  const most = Math.ceil(Math.max(maxC + BEYOND_K, route.austenitizeC) / 20) * 20
+  const { min: least, max: most } = outward(
+    { min: Math.min(minC - BEYOND_K, route.austenitizeC), max: Math.max(maxC + BEYOND_K, route.austenitizeC) },
+    20,
+  )
   const still = JSON.stringify({
     ...route,
     austenitizeC: defaultC,

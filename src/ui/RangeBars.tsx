@@ -1,3 +1,11 @@
+import type { Grade } from '../data/grades'
+
+/** Room kept for the bars of the range while they are worked out, so that nothing below jumps, px. */
+export const rangeHeight = (grade: Grade) => {
+  const bars = Math.min(6, Object.values(grade.range).filter(range => range && range[1] > range[0]).length)
+  return bars === 0 ? 0 : 26 + 27 * bars
+}
+
 interface Effect {
   readonly element: string
   readonly least: number

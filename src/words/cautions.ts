@@ -1,4 +1,5 @@
 import type { AirLimitName, Caution, CautionCode, CautionCodes } from '../core/codes/caution'
+import { roundTo } from '../core/numeric/round'
 import type { Speaker } from './speaker'
 
 type Words<C extends CautionCode> = (params: CautionCodes[C], say: Speaker) => string
@@ -21,8 +22,6 @@ export const airUnit = (gas: 'co2' | 'oxygen'): string => (gas === 'co2' ? 'ppm 
 
 const window = (p: { minC: number; maxC: number }, say: Speaker) =>
   `this grade’s ${say.bare(p.minC)} to ${say.t(p.maxC)}`
-
-const roundTo = (value: number, step: number) => Math.round(value / step) * step
 
 /** Every caution as a sentence. */
 export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {

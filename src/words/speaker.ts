@@ -77,6 +77,10 @@ export const signedText = (x: number, decimals = 1): string => {
 /** Half width of the 95 % band from one standard deviation. */
 export const bandText = (sd: number): string => `± ${(halfWidth95(sd)).toFixed(1)}`
 export const percentText = (fraction: number, decimals = 0): string => `${(fraction * 100).toFixed(decimals)} %`
+/** Power of an oven: '2.2 kW'. */
+export const powerText = (watts: number): string => `${(watts / 1000).toFixed(1)} kW`
+/** A hold that is told in hours: '2 h', '1.5 h'. */
+export const holdText = (minutes: number): string => `${decimals(minutes / 60, 2)} h`
 /** Seconds so that what matters shows: '5.7', '42'. */
 export const secondsText = (s: number): string => (s < 10 ? s.toFixed(1) : String(Math.round(s)))
 

@@ -179,3 +179,6 @@ export function skippedLineWords(line: SkippedLine, say: Speaker): string {
       return `${say.t(line.atC)} is not a temper (${say.bare(50)} to ${say.t(750)})`
   }
 }
+
+/** Toughness as a figure from 0 to 10. */
+export const toughnessText = (tendency: number): string => (10 * tendency).toFixed(0)

@@ -233,7 +233,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: METHOD_OVEN,
   }),
   'heat-energy': line('Energy', 'what the elements take through the programme, soak and 25 min of pulls', METHOD_OVEN),
-  'heat-cost': line('Cost', 'kWh × price', 'price from the Workshop'),
+  'heat-cost': line('Cost of the energy', 'kWh × price', 'price from the Workshop'),
   'blade-between-plates': (p, say) => ({
     name: `Blade ${p.blade}: plates at ${say.t(p.plateC)}, it leaves at`,
     equation: 'one-dimensional conduction, plates spread sideways and give to air',
@@ -268,7 +268,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source:
       p.logName === null ? 'wall model of the size, docs/method.md' : `wall model with what “${p.logName}” taught`,
   }),
-  'mains-current': line('Current', 'W / V', 'as entered'),
+  'mains-current': line('Current from the mains', 'power ÷ voltage', 'as entered'),
   'correction-by': (p, say) => ({
     name: `By ${CORRECTION_KINDS[p.kind]} alone (${p.count}), ± ${say.d(p.sdK)}`,
     equation: `line in temperature, prior ${say.d(10)}, weights by variance and age`,

@@ -6,6 +6,7 @@ import { decarburisedMm } from '../foil/protection'
 import { AMBIENT_C } from '../oven/chamber'
 import type { BatchGroup } from '../shop/batch'
 import type { Line } from '../shop/blade'
+import { BOUNDS } from '../shop/bounds'
 
 /** Left at the edge of a pre-ground blade: thinner warps and burns. Common practice, no published source. */
 export const EDGE_MM = 0.5
@@ -73,3 +74,10 @@ const RELIEF_RATE_K_PER_H = 300
 /** Stress relief as a programme: up slowly, hold, air. */
 export const stressReliefOf = ({ stressRelief: { atC, holdMin } }: Grade) =>
   ({ atC, holdMin, rateKPerH: RELIEF_RATE_K_PER_H, toC: AMBIENT_C }) as const
+
+/** Longest tang as a share of the blade's length. Common practice, no published source. */
+const LONGEST_TANG_SHARE = 0.7
+
+/** Returns the longest tang that a blade of a line may have, mm. */
+export const longestTangMm = ({ lengthMm }: Pick<Line, 'lengthMm'>): number =>
+  Math.min(BOUNDS.tangLengthMm.max, LONGEST_TANG_SHARE * lengthMm)

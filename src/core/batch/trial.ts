@@ -3,7 +3,7 @@ import type { Batch, BatchGroup } from '../shop/batch'
 import type { PlannedRoute } from '../shop/route'
 import { type RouteChange, routeChanges } from '../steel/compare-routes'
 import { standing } from './blade-state'
-import { type BatchBlade, bladesOf } from './tray'
+import { type BatchBlade, bladesOf, countOfLine, linesOf } from './tray'
 
 /** Two halves of one steel in a batch: the one as usual, and the one where something is changed. */
 export interface Trial {
@@ -119,3 +119,7 @@ export const halvesOf = (batch: Batch, { control, changed }: Trial) => ({
   control: standing(bladesOf(batch, control.id)),
   changed: standing(bladesOf(batch, changed.id)),
 })
+
+/** Returns how many blades of a group stay as the control of a trial: half of each line, the odd one in the other half. */
+export const controlCount = (batch: Pick<Batch, 'lines' | 'blades'>, groupId: string): number =>
+  linesOf(batch, groupId).reduce((sum, line) => sum + Math.floor(countOfLine(batch, line.id) / 2), 0)

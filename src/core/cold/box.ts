@@ -95,3 +95,6 @@ export function bathLevel(box: BoxMm, blades: readonly BoxBlade[], layout: BoxLa
     litresToCover: fluidMm3(top) / 1e6,
   }
 }
+
+/** Returns how often a box that holds so many blades is filled for all of them. */
+export const goesOf = (blades: number, fits: number): number => Math.ceil(blades / Math.max(1, fits))

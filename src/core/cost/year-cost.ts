@@ -16,6 +16,8 @@ export interface YearCost {
   readonly total: number
   readonly begun: number
   readonly good: number
+  /** Money per good blade, with its share of what was lost. */
+  readonly perGood: number
 }
 
 /** Costs of batches added up. `attendedMin`: minutes of hands that the runs of each took; none where it was not run. */
@@ -33,6 +35,7 @@ export function yearCost(
   const sum = (of: (cost: BatchCost) => number) => each.reduce((total, { cost }) => total + of(cost), 0)
   const sums = <K extends string>(keys: readonly K[], of: (cost: BatchCost) => Readonly<Record<K, number>>) =>
     Object.fromEntries(keys.map(key => [key, sum(cost => of(cost)[key])])) as Record<K, number>
+  const [total, good] = [sum(cost => cost.total), sum(cost => cost.good)]
   return {
     batches: each.map(({ batch, cost: { total, perGood, begun, good } }) => ({
       batchId: batch.id,
@@ -45,8 +48,9 @@ export function yearCost(
     })),
     costs: sums(COST_KINDS, cost => cost.costs),
     hours: sums(WORK_TASKS, cost => cost.hours),
-    total: sum(cost => cost.total),
+    total,
     begun: sum(cost => cost.begun),
-    good: sum(cost => cost.good),
+    good,
+    perGood: good > 0 ? total / good : 0,
   }
 }

@@ -1,4 +1,5 @@
 import type { FoldWay } from '../../data/foil'
+import { FOIL } from '../../data/foil'
 import { type Caution, caution } from '../codes/caution'
 import { fail, ok, type Result } from '../codes/result'
 
@@ -102,3 +103,6 @@ export function envelopeCautions(blade: BladeSize, rules: EnvelopeRules, foilMm:
     ...(seam * foilMm > THICK_SEAM_MM ? [caution('thick-seam', { layers: seam })] : []),
   ]
 }
+
+/** Returns the thickness of so many layers of foil, mm. */
+export const seamThicknessMm = (layers: number): number => layers * FOIL.thicknessMm

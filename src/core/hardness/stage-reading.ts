@@ -70,3 +70,10 @@ export function readOn(reading: Pick<StageReading, 'mean' | 'u95'>, target: Targ
   const now = chance({ mean: reading.mean, sd: Math.max(0.05, sdOfHalfWidth95(reading.u95)) }, target)
   return reading.u95 > (target.max - target.min) / 2 && now > OPEN.from && now < OPEN.to
 }
+
+/** Distance from its prediction, in standard deviations of the difference, from which a reading asks for a cause. Common practice, no published source. */
+const ASTRAY_SIGMA = 2.5
+
+/** Returns whether a reading lies so far from its prediction that a cause is looked for. */
+export const isAstray = (offHrc: number, predictedSd: number, measuredSd: number): boolean =>
+  Math.abs(offHrc) > ASTRAY_SIGMA * Math.hypot(predictedSd, measuredSd)

@@ -168,3 +168,9 @@ export function viewOf(id: string, packets: readonly RackPacket[], places: reado
   })
   return Math.max(0.2, ((faces[0] ?? 1) + (faces[1] ?? 1)) / 2)
 }
+
+/** Returns the distance from the door to the middle of a blade in its place, mm. */
+export const middleOfBladeMm = (
+  { inMm }: { readonly inMm: number },
+  { lengthMm }: { readonly lengthMm: number },
+): number => inMm + lengthMm / 2

@@ -115,3 +115,13 @@ export function pullTimes(
   }
   return times
 }
+
+/** Returns the soak a blade should have at least and at most, s. */
+export const soakWindowS = ({ soakMin, longestMin }: Pick<RunBlade, 'soakMin' | 'longestMin'>): [number, number] => [
+  soakMin * 60,
+  (longestMin ?? soakMin) * 60,
+]
+
+/** Returns the length of the scale that holds the soaks of all rows and their windows, with room, s. */
+export const soakScaleS = (rows: readonly BoardRow[]): number =>
+  1.2 * Math.max(...rows.map(({ soakedS, blade }) => Math.max(soakedS ?? 0, soakWindowS(blade)[1])))

@@ -48,3 +48,9 @@ export function mendedClock(clock: RunClock, before: Tick, now: Tick, sleptS = 0
   const steadyS = Math.max(0, now.steadyMs - before.steadyMs) / 1000
   return withLeg(clock, now.wallMs, runSecondsAt(clock, before.wallMs) + (steadyS + sleptS) * speed)
 }
+
+/** Returns the second a run stands at by the steady clock alone, counted from a moment at which its clock was right. */
+export function steadySecondsAt(clock: RunClock, before: Tick, now: Tick): number {
+  const speed = clock.at(-1)?.speed ?? 1
+  return runSecondsAt(clock, before.wallMs) + (Math.max(0, now.steadyMs - before.steadyMs) / 1000) * speed
+}

@@ -209,3 +209,6 @@ export function otherReading(
   }
   return null
 }
+
+/** Returns millimetres in metres. */
+export const metresOf = (mm: number): number => mm / 1000

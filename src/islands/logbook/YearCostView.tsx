@@ -67,11 +67,7 @@ function CostOf({ year }: { year: number }) {
           As CSV
         </button>
         <Figure label={`Cost of ${year}`} value={say.money(cost.total)} unit={yearGoodWords(cost)} />
-        <Figure
-          label="A good blade"
-          value={say.money(cost.good > 0 ? cost.total / cost.good : 0)}
-          unit="with its share of what was lost"
-        />
+        <Figure label="A good blade" value={say.money(cost.perGood)} unit="with its share of what was lost" />
       </div>
       <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[360px_1fr]">
         <div>

@@ -1,9 +1,11 @@
 import { halfWidth95 } from '../../core/numeric/coverage'
+import { rounded } from '../../core/numeric/round'
 import { correctionWorking, driftOf, handAgainstEvidence, observationsOf, offsetLine } from '../../core/oven/correction'
 import type { OvenEvidence } from '../../core/oven/evidence'
 import { newestSurvey, surveyOf } from '../../core/oven/survey'
 import { BOUNDS } from '../../core/shop/bounds'
 import { formatDifference, formatQuantity } from '../../core/units/quantity'
+import { differenceIn, kelvinFrom } from '../../core/units/temperature'
 import { CORRECTION } from '../../data/correction'
 import { Figure, Warnings } from '../../ui/Bench'
 import { CorrectionChart } from '../../ui/drawings/CorrectionChart'
@@ -109,7 +111,7 @@ export default function CorrectionView({ oven, edit }: OvenProps) {
         )}
         <Warnings
           lines={
-            Math.abs(at.meanK) > CORRECTION.mostK / 2
+            Math.abs(at.meanK) > CORRECTION.warnK
               ? [
                   {
                     code: 'large',
@@ -129,16 +131,16 @@ export default function CorrectionView({ oven, edit }: OvenProps) {
 /** A difference, not a temperature: kept in kelvin, shown in the degrees of the workshop. */
 function HandField({ oven, edit }: OvenProps) {
   const shop = useShopNow()
-  const [perK, unit] = shop.units === 'metric' ? [1, '°C'] : [1.8, '°F']
+  const [shown, kelvinOf] = [differenceIn(shop.units), kelvinFrom(shop.units)]
   return (
     <div className="mt-3">
       <NumberField
         label="Correction added to the blade temperature"
-        unit={unit}
-        value={Math.round(oven.correctionC * perK * 10) / 10}
-        min={BOUNDS.correctionK.min * perK}
-        max={BOUNDS.correctionK.max * perK}
-        onCommit={shown => edit(o => ({ ...o, correctionC: shown / perK }))}
+        unit={shop.units === 'metric' ? '°C' : '°F'}
+        value={rounded(shown(oven.correctionC), 1)}
+        min={shown(BOUNDS.correctionK.min)}
+        max={shown(BOUNDS.correctionK.max)}
+        onCommit={typed => edit(o => ({ ...o, correctionC: kelvinOf(typed) }))}
       />
     </div>
   )

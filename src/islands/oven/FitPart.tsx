@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { detailedOven } from '../../core/equipment/ovens'
+import { halfWidth95 } from '../../core/numeric/coverage'
 import { hottestOf } from '../../core/oven/chamber'
 import type { FactorEstimate, OvenFitResult } from '../../core/oven/fit/fit-oven'
 import type { Oven, OvenFit } from '../../core/shop/oven'
@@ -10,6 +11,7 @@ import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { cautionWords } from '../../words/cautions'
 import { problemWords } from '../../words/problems'
+import { percentText } from '../../words/speaker'
 import { startFit } from '../../workers/log-client'
 import type { Task } from '../../workers/open-worker'
 import { useShopNow } from '../shop-context'
@@ -166,4 +168,4 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
 }
 
 /** 95 % either side, as a share. */
-const bandOf = ({ sd }: FactorEstimate) => `± ${Math.round(196 * sd)} %`
+const bandOf = ({ sd }: FactorEstimate) => `± ${percentText(halfWidth95(sd))}`

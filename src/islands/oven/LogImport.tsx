@@ -6,6 +6,7 @@ import { SelectField } from '../../ui/PlainFields'
 import { useSay, useSystem } from '../../ui/Units'
 import { timeFormatWords } from '../../words/oven'
 import { problemWords, SKIPPED_WORDS } from '../../words/problems'
+import { percentText } from '../../words/speaker'
 import type { LogReport } from '../../workers/log.worker'
 import { startReading } from '../../workers/log-client'
 import type { Task } from '../../workers/open-worker'
@@ -87,7 +88,7 @@ export function LogImport({ action, onTake }: Props) {
       {state.kind === 'reading' && (
         <div className="mt-3 flex items-center gap-3">
           <progress className="w-60" max={1} value={state.share} aria-label={`Reading ${state.name}`} />
-          <span className="text-small">{Math.round(state.share * 100)} %</span>
+          <span className="text-small">{percentText(state.share)}</span>
           <button type="button" className="btn" onClick={cancel}>
             Cancel
           </button>

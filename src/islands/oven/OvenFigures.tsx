@@ -1,11 +1,12 @@
 import type { Saving } from '../../core/codes/result'
 import { worked } from '../../core/codes/working'
 import { heatUpMin } from '../../core/oven/chamber'
+import { mainsCurrent } from '../../core/oven/mains-current'
 import type { Oven } from '../../core/shop/oven'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import { saveShop } from '../../store/records'
 import { Ask } from '../../ui/Ask'
-import { Figure, Warnings } from '../../ui/Bench'
+import { Figure, FigureOf, Warnings } from '../../ui/Bench'
 import { useShopNow } from '../shop-context'
 import { useChamber } from '../use-chamber'
 
@@ -27,7 +28,7 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
     if (min === null || !Number.isFinite(min)) return undefined
     return [worked('full-power-climb', min, 'min', { logName: oven.fit?.logName ?? null })]
   }
-  const amps = oven.powerW / oven.volts
+  const current = mainsCurrent(oven)
   const others = shop.ovens.length > 1
   return (
     <section>
@@ -47,15 +48,10 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
           />
         </>
       )}
-      <Figure
-        label="Current from the mains"
-        value={amps.toFixed(1)}
-        unit="A"
-        working={[worked('mains-current', amps, 'A', {})]}
-      />
+      <FigureOf of={current} />
       <Warnings
         lines={
-          amps > AMPS_USUAL
+          (current.value ?? 0) > AMPS_USUAL
             ? [
                 {
                   code: 'amps',

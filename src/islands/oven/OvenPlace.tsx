@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react'
 import { changeOven } from '../../store/records'
 import { ViewChoice } from '../../ui/ViewChoice'
+import { powerText } from '../../words/speaker'
 import { addressPart } from '../address'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
@@ -45,7 +46,7 @@ function LoadedOven({ id }: { id: string }) {
       <header className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
         <h1 className="text-page">{oven.name || 'Oven without a name'}</h1>
         <p className="min-w-40 flex-1 text-small text-ink-2">
-          {oven.use === 'hardening' ? 'hardening' : 'tempering'}, {(oven.powerW / 1000).toFixed(1)} kW ·{' '}
+          {oven.use === 'hardening' ? 'hardening' : 'tempering'}, {powerText(oven.powerW)} ·{' '}
           <a className="link" href="/workshop">
             all of the workshop
           </a>

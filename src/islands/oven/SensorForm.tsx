@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { OvenEvidence } from '../../core/oven/evidence'
 import { BOUNDS } from '../../core/shop/bounds'
+import { formatDifference } from '../../core/units/quantity'
 import { QuantityField } from '../../ui/QuantityField'
 import { newId } from '../batch/edit'
 import { useShopNow } from '../shop-context'
@@ -40,7 +41,7 @@ export function SensorForm({ onAdd }: { onAdd: (item: OvenEvidence) => void }) {
         <select className="field" value={sdK} onChange={event => setSdK(Number(event.target.value))}>
           {[1, 2, 4, 8].map(k => (
             <option key={k} value={k}>
-              {shop.units === 'metric' ? `± ${k} °C` : `± ${(k * 1.8).toFixed(1)} °F`}
+              ± {formatDifference(k, shop.units).replace(/^\+/, '')}
               {k === 1 ? ', certified' : k === 4 ? ', a usual type K' : ''}
             </option>
           ))}

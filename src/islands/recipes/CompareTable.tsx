@@ -8,6 +8,7 @@ import { useSay } from '../../ui/Units'
 import { Working } from '../../ui/Working'
 import { cautionWords } from '../../words/cautions'
 import { bandText, hrcText, percentText } from '../../words/speaker'
+import { toughnessText } from '../../words/steels'
 import type { DraftRoute, RecipeRoute } from './recipe-edit'
 import { useRecipeLine } from './use-recipe-line'
 
@@ -56,7 +57,7 @@ export function CompareTable({ grade, drafts, compared, activeKey, system, onAct
       r =>
         `${r.prediction.austenite.Cr.toFixed(1)} %${r.prediction.corrosion.temperPenalty > 0 ? `, ${percentText(r.prediction.corrosion.temperPenalty)} robbed` : ''}`,
     ],
-    ['Toughness (0 to 10)', r => (10 * toughnessTendency(r.prediction)).toFixed(0)],
+    ['Toughness (0 to 10)', r => toughnessText(toughnessTendency(r.prediction))],
     [
       'Oven time',
       r => {

@@ -1,5 +1,6 @@
 import { useId, useMemo, useState } from 'react'
 import { COLD_C } from '../../core/cold/way'
+import { middleOf } from '../../core/rockwell/target'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import { routeChanges } from '../../core/steel/compare-routes'
@@ -100,7 +101,7 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
   if (drafts.length >= 3) return <p className="text-note text-ink-2">Three routes are the most side by side.</p>
   const [first] = drafts
   if (!first) return null
-  const middle = (recipe.target.min + recipe.target.max) / 2
+  const middle = middleOf(recipe.target)
   /** Adds a route with the temper in a range that comes nearest to the middle of the target. */
   const addAt = (label: string, route: RecipeRoute, range: { readonly minC: number; readonly maxC: number }) =>
     void askOnce('temper-for', { steel: steelRequest(grade), route, wantedHrc: middle, range, system }).then(found =>

@@ -1,5 +1,4 @@
 import { useMemo } from 'react'
-import { halfWidth95 } from '../../core/numeric/coverage'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf } from '../../core/steel/grades'
 import type { Prediction } from '../../core/steel/predict'
@@ -10,6 +9,7 @@ import { useRecipe } from '../../store/hooks'
 import { format } from '../../ui/dates'
 import { useSay } from '../../ui/Units'
 import { CARD_CAUTION, CARD_THICKNESSES_MM, recipeMarkdown, recipeNotes, recipeSteps } from '../../words/recipe-card'
+import { bandText } from '../../words/speaker'
 import { addressPart } from '../address'
 import { download } from '../download'
 import { Place } from '../Place'
@@ -82,7 +82,7 @@ function Card({ recipe, grade, prediction: p }: { recipe: Recipe; grade: Grade; 
         <p className="text-right">
           <span className="figure text-figure-huge">{p.finalHrc.mean.toFixed(1)}</span> HRC
           <span className="block text-ink-2">
-            ± {halfWidth95(p.finalHrc.sd).toFixed(1)}, target {recipe.target.min} to {recipe.target.max}
+            {bandText(p.finalHrc.sd)}, target {recipe.target.min} to {recipe.target.max}
           </span>
         </p>
       </header>

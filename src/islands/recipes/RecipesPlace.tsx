@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react'
-import { halfWidth95 } from '../../core/numeric/coverage'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf, gradesWith } from '../../core/steel/grades'
 import { formatBoth, formatQuantity } from '../../core/units/quantity'
@@ -7,6 +6,7 @@ import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { Working } from '../../ui/Working'
+import { bandText } from '../../words/speaker'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { useLearnt } from '../use-learnt'
@@ -103,7 +103,7 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
           <div className="text-right">
             <p>
               <span className="figure text-figure-small">{prediction.finalHrc.mean.toFixed(1)}</span>{' '}
-              <span className="text-ink-2">± {halfWidth95(prediction.finalHrc.sd).toFixed(1)} HRC</span>
+              <span className="text-ink-2">{bandText(prediction.finalHrc.sd)} HRC</span>
             </p>
             <Working of={`${recipe.name}, finished hardness`} lines={prediction.working} />
           </div>

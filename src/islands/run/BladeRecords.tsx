@@ -1,5 +1,6 @@
 import type { BladeRecord } from '../../core/run/record'
 import type { Batch } from '../../core/shop/batch'
+import { minutesOf } from '../../core/units/time'
 import { clockText, hoursText } from '../../words/clock-text'
 import { INCIDENT_WORDS, incidentText } from '../../words/incidents'
 import { listOf, marksOfBlades } from '../../words/lists'
@@ -41,11 +42,11 @@ export function BladeRecords({ records, batch }: { records: readonly BladeRecord
               <td className={`pr-4 ${record.overS > 0 ? 'text-[#ff9a7c]' : ''}`}>
                 {record.soakedS === null
                   ? 'not known'
-                  : `${(record.soakedS / 60).toFixed(1)} min${record.overS > 0 ? `, ${(record.overS / 60).toFixed(1)} over` : ''}`}
+                  : `${minutesOf(record.soakedS).toFixed(1)} min${record.overS > 0 ? `, ${minutesOf(record.overS).toFixed(1)} over` : ''}`}
               </td>
-              <td className="pr-4">{record.coldS === null ? 'none' : `${hoursText(record.coldS / 60)} h`}</td>
+              <td className="pr-4">{record.coldS === null ? 'none' : `${hoursText(minutesOf(record.coldS))} h`}</td>
               <td className="pr-4">
-                {record.temperS.length === 0 ? 'none' : listOf(record.temperS.map(s => `${hoursText(s / 60)} h`))}
+                {record.temperS.length === 0 ? 'none' : listOf(record.temperS.map(s => `${hoursText(minutesOf(s))} h`))}
               </td>
               <td>{befell(record, batch)}</td>
             </tr>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Run } from '../../core/shop/run'
+import { minutesOf, secondsOf } from '../../core/units/time'
 import { clockText } from '../../words/clock-text'
 import { Choices } from './Choices'
 import { RunDialog } from './RunDialog'
@@ -21,7 +22,7 @@ const MINUTES = [0, 1, 2, 5, 10, 20, 30, 60, 120, 240, 480] as const
 /** What happened while nobody looked: only the person in the shop can tell, and the clocks wait for the answer. */
 export function ClockQuestions({ run, question, boundKey, answer, onStop, meanwhile }: Props) {
   const [offFor, setOffFor] = useState(false)
-  const byMin = 'byS' in question ? Math.round(question.byS / 60) : 0
+  const byMin = 'byS' in question ? Math.round(minutesOf(question.byS)) : 0
   const title =
     question.kind === 'set-back'
       ? 'The computer’s clock was set back while this page was closed. For how long was it closed?'
@@ -30,7 +31,7 @@ export function ClockQuestions({ run, question, boundKey, answer, onStop, meanwh
         : `This page was gone for ${clockText(question.byS)}. What happened meanwhile?`
   const powerOff = (minutes: number) => {
     answer({ kind: 'went-on' })
-    void logIncident(run, { incident: 'power-cut', bladeIds: [], seconds: minutes * 60, text: '' })
+    void logIncident(run, { incident: 'power-cut', bladeIds: [], seconds: secondsOf(minutes), text: '' })
   }
   const close = (what: 'went-on' | 'power' | 'set' | 'stop') => {
     if (what === 'power') return setOffFor(true)

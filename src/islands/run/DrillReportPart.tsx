@@ -3,6 +3,7 @@ import { bladesOf } from '../../core/batch/tray'
 import { type DrillReport, reportOf } from '../../core/run/drill'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { minutesOf } from '../../core/units/time'
 import { drillWords, habitWords, metWords } from '../../words/drill'
 import { marksOfBlades } from '../../words/lists'
 import { soakCostWords } from '../../words/soak-effect'
@@ -37,7 +38,7 @@ function WorstSoak({ report, batch }: { report: DrillReport; batch: Batch }) {
     null,
   )
   const groupId = bladesOf(batch).find(blade => blade.id === worst?.bladeId)?.group.id
-  const soakMin = worst ? Math.min(600, Math.max(1, Math.round(worst.soakedS / 60))) : null
+  const soakMin = worst ? Math.min(600, Math.max(1, Math.round(minutesOf(worst.soakedS)))) : null
   const effect = useAnswer(
     'soak-effect',
     useMemo(

@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { bladesOf } from '../../core/batch/tray'
 import type { BoardRow } from '../../core/run/board'
 import type { Batch } from '../../core/shop/batch'
+import { minutesOf } from '../../core/units/time'
 import { marksOfBlades } from '../../words/lists'
 import { overSoakWords } from '../../words/soak-effect'
 import { useAnswer } from '../../workers/use-answer'
@@ -13,7 +14,7 @@ export function OverSoak({ rows, batch }: { rows: readonly BoardRow[]; batch: Ba
   const id = worst?.blade.bladeId
   const groupId = useMemo(() => bladesOf(batch).find(blade => blade.id === id)?.group.id, [batch, id])
   // By the minute: more would ask for nothing that shows.
-  const soakMin = worst?.soakedS ? Math.min(600, Math.ceil(worst.soakedS / 60)) : null
+  const soakMin = worst?.soakedS ? Math.min(600, Math.ceil(minutesOf(worst.soakedS))) : null
   const effect = useAnswer(
     'soak-effect',
     useMemo(
@@ -29,7 +30,7 @@ export function OverSoak({ rows, batch }: { rows: readonly BoardRow[]; batch: Ba
           batch,
           over.map(row => row.blade.bladeId),
         ),
-        worst.overS / 60,
+        minutesOf(worst.overS),
         effect?.ok ? effect.value : null,
       )}
     </p>

@@ -1,5 +1,7 @@
 import type { BoardRow } from '../../core/run/board'
+import { soakScaleS, soakWindowS } from '../../core/run/board'
 import type { Batch } from '../../core/shop/batch'
+import { percentOfWidth } from '../../ui/percent-of-width'
 import { useSay } from '../../ui/Units'
 import { nextWords, PLACE_WORDS, soakedWords, windowWords } from '../../words/board'
 import { marksOfBlades } from '../../words/lists'
@@ -14,8 +16,7 @@ export function RunBoard({ rows, batch }: { rows: readonly BoardRow[]; batch: Ba
   const say = useSay()
   if (rows.length === 0) return null
   const { shown, together } = parted(rows)
-  const mostS =
-    Math.max(...rows.map(row => Math.max(row.soakedS ?? 0, 60 * (row.blade.longestMin ?? row.blade.soakMin)))) * 1.2
+  const mostS = soakScaleS(rows)
   const dense = shown.length > ROOMY
   const cell = dense ? 'py-0.5' : 'py-1.5'
   return (
@@ -93,9 +94,8 @@ function parted(rows: readonly BoardRow[]) {
 /** A blade's soak so far, over the window it should end in. */
 function SoakBar({ row, mostS }: { row: BoardRow; mostS: number }) {
   const { blade, soakedS, overS, place } = row
-  const part = (s: number) => `${Math.min(100, (100 * s) / mostS)}%`
-  const fromS = blade.soakMin * 60
-  const toS = (blade.longestMin ?? blade.soakMin) * 60
+  const part = (s: number) => percentOfWidth(s, mostS)
+  const [fromS, toS] = soakWindowS(blade)
   const isIn = place === 'soaking' || place === 'due'
   const colour = overS > 0 ? 'bg-[#ff8a6a]' : isIn ? 'bg-hot' : 'bg-[#8d857c]'
   return (

@@ -7,6 +7,7 @@ import type { Run } from '../../core/shop/run'
 import { CAUTIONS, DEFER } from '../../data/cautions'
 import { DRILL_LEVELS, type DrillLevel } from '../../data/drill'
 import { addRun } from '../../store/runs'
+import { randomBelow } from '../../ui/random'
 import { useSay } from '../../ui/Units'
 import { cautionWords } from '../../words/cautions'
 import { LEVEL_WORDS } from '../../words/drill'
@@ -60,7 +61,7 @@ export default function RunStart(props: Props) {
       endedAt: null,
       mode,
       people: props.people,
-      ...(level === 0 ? {} : { drill: { level, seed: Math.floor(Math.random() * SEEDS) } }),
+      ...(level === 0 ? {} : { drill: { level, seed: randomBelow(SEEDS) } }),
       clock: [{ realMs: now, runS: 0, speed: mode === 'practice' ? PRACTICE_SPEED : 1 }],
       steps: plan.steps,
       blades: plan.blades,

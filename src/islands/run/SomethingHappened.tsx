@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { RunState } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { secondsOf } from '../../core/units/time'
 import {
   INCIDENT_NAMES,
   INCIDENTS,
@@ -93,7 +94,7 @@ export function SomethingHappened({ run, batch, state, boundKey, callOff = false
           label={INCIDENT_WORDS[incident].asks}
           boundKey={boundKey}
           choices={sorted.map(value => ({
-            value: inSeconds ? value : value * 60,
+            value: inSeconds ? value : secondsOf(value),
             label: `${value} ${inSeconds ? 's' : 'min'}`,
           }))}
           onChoose={seconds => log(incident, bladeIds, seconds)}

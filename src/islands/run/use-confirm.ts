@@ -8,6 +8,7 @@ import type { RunOven } from './use-run-oven'
 const SURE_MS = 4000
 /** Presses closer together are one press of a bouncing pedal or a nervous hand, ms. */
 const BOUNCE_MS = 400
+const BOUNCE_S = 0.4
 
 /** Confirms the present step; before its time only on the second press, and never twice for one press that bounced. */
 export function useConfirm(run: Run, { state, known, shownBy }: RunOven) {
@@ -25,7 +26,7 @@ export function useConfirm(run: Run, { state, known, shownBy }: RunOven) {
       if (!step || busy.current || Math.abs(atMs - lastMs.current) < BOUNCE_MS) return
       // One press may reach two open tabs: the other one's is already in the log.
       const loggedAtS = run.events.findLast(event => event.kind === 'confirm')?.atS ?? Number.NEGATIVE_INFINITY
-      if (Math.abs(runSecondsAt(run.clock, atMs) - loggedAtS) < BOUNCE_MS / 1000) return
+      if (Math.abs(runSecondsAt(run.clock, atMs) - loggedAtS) < BOUNCE_S) return
       lastMs.current = atMs
       if (!ready && early !== step.id) return setEarly(step.id)
       setEarly(null)

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
-import { jumpBetween, mendedClock, runSecondsAt, type Tick, withLeg } from '../../core/run/clock'
+import { jumpBetween, mendedClock, runSecondsAt, steadySecondsAt, type Tick, withLeg } from '../../core/run/clock'
 import type { Run } from '../../core/shop/run'
+import { secondsBetween, secondsOf } from '../../core/units/time'
 import { changeRun } from '../../store/runs'
 import { forgetSeen, lastSeen, noteSeen } from './last-seen'
 
@@ -37,7 +38,9 @@ function questionOnArrival(run: Run): ClockQuestion | null {
   if (!seen || run.mode === 'practice') return null
   const goneMs = Date.now() - seen.wallMs
   if (goneMs < -BACK_WITHIN_MS) return { kind: 'set-back', seenS: seen.runS }
-  return !seen.left && goneMs > AWAY_FROM_MS ? { kind: 'away', byS: goneMs / 1000, seenS: seen.runS } : null
+  return !seen.left && goneMs > AWAY_FROM_MS
+    ? { kind: 'away', byS: secondsBetween(seen.wallMs, Date.now()), seenS: seen.runS }
+    : null
 }
 
 /**
@@ -92,7 +95,7 @@ export function useRunClock(run: Run): RunClock {
     else if (of.kind === 'was-away' && asked.kind === 'set-back')
       void changeRun(run.id, stored => ({
         ...stored,
-        clock: [...withLeg(stored.clock, Date.now(), asked.seenS + of.minutes * 60)],
+        clock: [...withLeg(stored.clock, Date.now(), asked.seenS + secondsOf(of.minutes))],
       }))
   }
   return { nowS: nowOf(run, question, tick), question, answer }
@@ -102,7 +105,5 @@ export function useRunClock(run: Run): RunClock {
 function nowOf(run: Run, question: ClockQuestion | null, tick: Tick): number {
   if (question?.kind === 'set-back') return question.seenS
   if (question?.kind !== 'ahead') return runSecondsAt(run.clock, tick.wallMs)
-  const speed = run.clock.at(-1)?.speed ?? 1
-  const sinceS = Math.max(0, tick.steadyMs - question.before.steadyMs) / 1000
-  return runSecondsAt(run.clock, question.before.wallMs) + sinceS * speed
+  return steadySecondsAt(run.clock, question.before, tick)
 }

@@ -8,7 +8,7 @@ import type { Grade } from '../../data/grades'
 import { Figure, Warnings } from '../../ui/Bench'
 import { PredictedFigure } from '../../ui/PredictedFigure'
 import { Problems } from '../../ui/Problems'
-import { RangeBars } from '../../ui/RangeBars'
+import { RangeBars, rangeHeight } from '../../ui/RangeBars'
 import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { inUnits } from '../../words/marked'
@@ -22,12 +22,6 @@ import { LearntLine } from './LearntLine'
 
 const TemperChart = lazy(() => import('../../ui/charts/TemperChart'))
 const SoakChart = lazy(() => import('../../ui/charts/SoakChart'))
-
-/** Room kept for the bars of the range while they are worked out, so that nothing below jumps, px. */
-const rangeHeight = (grade: Grade) => {
-  const bars = Math.min(6, Object.values(grade.range).filter(range => range && range[1] > range[0]).length)
-  return bars === 0 ? 0 : 26 + 27 * bars
-}
 
 interface Props {
   readonly grade: Grade

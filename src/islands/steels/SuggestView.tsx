@@ -3,7 +3,6 @@ import { coldToC } from '../../core/advice/shop-can'
 import { targetFor } from '../../core/batch/target-for'
 import type { Answer } from '../../core/contract/questions'
 import { usualOvenOf } from '../../core/equipment/ovens'
-import { halfWidth95 } from '../../core/numeric/coverage'
 import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'
 import { formatBoth } from '../../core/units/quantity'
@@ -13,7 +12,7 @@ import { NumberField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { QuantityField } from '../../ui/QuantityField'
 import { useSay } from '../../ui/Units'
-import { percentText } from '../../words/speaker'
+import { bandText, percentText } from '../../words/speaker'
 import { MERIT_WORDS, rankWords, refusalWords } from '../../words/steels'
 import { useAnswer } from '../../workers/use-answer'
 import { beginBatch } from '../batch/begin-batch'
@@ -199,8 +198,7 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
         </button>{' '}
         <span className="text-small text-ink-2">
           {formatBoth(route.austenitizeC, shop.units)}, {route.cold ? 'cold, ' : ''}temper twice at{' '}
-          {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} ± {halfWidth95(hrc.sd).toFixed(1)}{' '}
-          HRC
+          {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} {bandText(hrc.sd)} HRC
         </span>
         <p className="text-small">{rankWords(why)}</p>
         <Merits of={ranked} />

@@ -1,5 +1,6 @@
+import { DAY_MIN, dayStartMin } from '../../core/units/time'
 import { heatDoneWords, taskWords } from '../../words/day'
-import { clockAt, DAY_MIN, dayAndClock, type NameOf, tasksOfDay } from './day-view'
+import { clockAt, dayAndClock, type NameOf, tasksOfDay } from './day-view'
 import { heatActOf, markHeat } from './mark-heat'
 import type { Day, DayPlan } from './use-day'
 
@@ -15,7 +16,7 @@ interface Props {
 /** One day act by act: the drawing in words, to be ticked off on paper. */
 export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
   const tasks = tasksOfDay(plan.tasks, index, day.nowMin)
-  const from = index * DAY_MIN
+  const from = dayStartMin(index)
   /** The night's acts say their day. */
   const at = (min: number) => (min < from + DAY_MIN ? clockAt : dayAndClock)(day.origin, min)
   const batchIdOf = (group: string | undefined) => day.answer?.groups.find(({ id }) => id === group)?.batchId

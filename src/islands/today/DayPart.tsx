@@ -1,6 +1,7 @@
 import { memo, useDeferredValue, useState } from 'react'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { dayOfMinute } from '../../core/units/time'
 import { DayBoard } from '../../ui/drawings/day/DayBoard'
 import { Problems } from '../../ui/Problems'
 import { ScrollRegion } from '../../ui/ScrollRegion'
@@ -47,7 +48,7 @@ const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props 
   const later = batches.filter(batch => batch.day?.later && !measured.has(batch.id))
   const nameOf = answer ? namesOf(answer, batches) : () => ''
   const days = plan ? daysWithTasks(plan, day.nowMin) : []
-  const firstBusy = days.find(index => plan?.tasks.some(task => Math.floor(task.startMin / 1440) === index))
+  const firstBusy = days.find(index => plan?.tasks.some(task => dayOfMinute(task.startMin) === index))
   const index = chosen !== null && days.includes(chosen) ? chosen : (firstBusy ?? days[0] ?? 0)
   const board = plan && boardOf({ plan, day, shop, say, nameOf, index })
   const movingBatch = batches.find(batch => batch.id === moving)

@@ -1,6 +1,7 @@
 import { isChecked } from '../../core/hardness/tester'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { daysBetween } from '../../core/units/time'
 import { usePickedFolder } from '../../store/back-up-folder'
 import { useLastSaved } from '../../store/keeping'
 import { ago } from '../../ui/dates'
@@ -22,8 +23,7 @@ interface Props {
 /** A log that grows goes into a file at least so often; where that was to happen by itself, sooner. Common practice, no published source. */
 const SAVE_EVERY_DAYS = 14
 const BACK_UP_DAYS = 2
-const DAY_MS = 86_400_000
-const daysSince = (instant: string): number => (Date.now() - Date.parse(instant)) / DAY_MS
+const daysSince = (instant: string): number => daysBetween(Date.parse(instant), Date.now())
 
 /** Shown of the batches that wait for their readings. */
 const MOST_UNREAD = 3

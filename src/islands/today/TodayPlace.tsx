@@ -6,7 +6,7 @@ import { runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { unsaidOf } from '../../core/shop/said'
-import { formatQuantity } from '../../core/units/quantity'
+import { formatQuantity, metresOf } from '../../core/units/quantity'
 import { useReadingsOf } from '../../store/hooks'
 import { type InHand, useInHand } from '../../store/in-hand'
 import { useRunsOfSome } from '../../store/run-hooks'
@@ -232,7 +232,7 @@ function LowFoil() {
   if (leftMm === undefined || leftMm >= LOW_FOIL_MM) return null
   return (
     <p className="no-print mb-6 border-l-3 border-ember pl-3">
-      Foil is low: {say.metres(leftMm / 1000)} left on the roll.{' '}
+      Foil is low: {say.metres(metresOf(leftMm))} left on the roll.{' '}
       <a className="link" href="/workshop">
         Enter a new roll in the Workshop
       </a>

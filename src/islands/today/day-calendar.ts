@@ -1,11 +1,12 @@
 import { addMinutes } from 'date-fns/addMinutes'
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator'
+import { minutesBetween } from '../../core/units/time'
 import { taskWords } from '../../words/day'
 import type { NameOf } from './day-view'
 import type { Day, DayPlan } from './use-day'
 
 /** Told so long before an act, s. */
-const ALARM_S = 10 * 60
+const ALARM_S = 600
 /** Sequence numbers count minutes from here: a later export is a newer version of the same event. */
 const COUNTED_FROM_MS = Date.UTC(2026, 0, 1)
 
@@ -30,7 +31,7 @@ export function dayCalendar(
     const round = task.rounds?.[task.groups[0] ?? ''] ?? 0
     const event = calendar.createEvent({
       id: `${group?.bladeIds[0] ?? task.groups[0]}-${task.kind}-${task.load ?? 0}-${round}@tawny-ember`,
-      sequence: Math.max(0, Math.floor((exportedAt.getTime() - COUNTED_FROM_MS) / 60_000)),
+      sequence: Math.max(0, Math.floor(minutesBetween(COUNTED_FROM_MS, exportedAt.getTime()))),
       stamp: exportedAt,
       start: addMinutes(origin, task.startMin),
       end: addMinutes(origin, task.endMin),

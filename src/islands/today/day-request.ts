@@ -5,14 +5,13 @@ import type { Batch } from '../../core/shop/batch'
 import { NEVER, USUAL_HOURS } from '../../core/shop/hours'
 import type { Run } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
+import { DAY_MIN, minutesBetween } from '../../core/units/time'
 import { workWindows } from './work-windows'
 
 /** Days that are planned. */
 const PLANNED_DAYS = 14
 /** Batches that are planned at once; the others are said to wait. */
 const MOST_PLANNED = 20
-const MINUTE_MS = 60_000
-const DAY_MIN = 1440
 
 export type DayRequest = Request<'day'>
 
@@ -38,7 +37,7 @@ interface DaySources {
 /** All batches that are to come or under way as one question, times in min from today's midnight. */
 export function dayAsked({ batches, runs, measured, shop, origin, nowMin }: DaySources): DayAsked {
   const hours = shop.hours ?? USUAL_HOURS
-  const since = (ms: number) => (ms - origin.getTime()) / MINUTE_MS
+  const since = (ms: number) => minutesBetween(origin.getTime(), ms)
   const minutes = (instant: string | null | undefined) => (instant ? since(Date.parse(instant)) : null)
   const own = batches.flatMap((batch): DayBatch[] => {
     const ofBatch = runs.filter(run => run.batchIds.includes(batch.id))

@@ -2,15 +2,16 @@ import { addMinutes } from 'date-fns/addMinutes'
 import { format } from 'date-fns/format'
 import type { Answer } from '../../core/contract/questions'
 import type { PlannedAct } from '../../core/day/went'
+import { outward } from '../../core/numeric/round'
 import type { Batch } from '../../core/shop/batch'
 import type { Workshop } from '../../core/shop/workshop'
+import { DAY_MIN, dayOfMinute, dayStartMin, fullHours } from '../../core/units/time'
 import type { BoardBlock, BoardLane, DayBoardProps } from '../../ui/drawings/day/board'
 import { shortTask, stayWords } from '../../words/day'
 import { counted, marksOfBlades } from '../../words/lists'
 import type { Speaker } from '../../words/speaker'
 import type { Day, DayPlan } from './use-day'
 
-export const DAY_MIN = 1440
 const MOST_DAYS = 5
 
 /** The wall's clock at a minute of the plan, and with its day where that is not the first. */
@@ -19,14 +20,14 @@ export const dayAndClock = (origin: Date, min: number): string =>
   format(addMinutes(origin, min), min < DAY_MIN ? 'HH:mm' : 'EEE HH:mm')
 
 /** A night's work belongs to the evening it follows from as well: who works past midnight sees it before midnight, h. */
-const NIGHT_ENDS_H = 5
+const NIGHT_ENDS_MIN = 300
 
 /** What hands do on a day and in the night after it, from now on. */
 export const tasksOfDay = (tasks: DayPlan['tasks'], index: number, nowMin: number): DayPlan['tasks'] =>
   tasks.filter(
     ({ startMin, endMin }) =>
-      startMin >= index * DAY_MIN &&
-      startMin < (index + 1) * DAY_MIN + NIGHT_ENDS_H * 60 &&
+      startMin >= dayStartMin(index) &&
+      startMin < dayStartMin(index + 1) + NIGHT_ENDS_MIN &&
       (index > 0 || endMin > nowMin),
   )
 
@@ -76,8 +77,8 @@ export type NameOf = ReturnType<typeof namesOf>
 export const daysWithTasks = ({ tasks }: Pick<DayPlan, 'tasks'>, nowMin: number): number[] =>
   [
     ...new Set([
-      Math.floor(nowMin / DAY_MIN),
-      ...tasks.filter(task => task.endMin > nowMin).map(task => Math.floor(task.startMin / DAY_MIN)),
+      dayOfMinute(nowMin),
+      ...tasks.filter(task => task.endMin > nowMin).map(task => dayOfMinute(task.startMin)),
     ]),
   ]
     .sort((a, b) => a - b)
@@ -103,7 +104,7 @@ export function boardOf({
   index,
 }: BoardSources): Omit<DayBoardProps, 'onMove' | 'onOpen'> {
   const { origin, nowMin, work } = day
-  const [start, end] = [index * DAY_MIN, (index + 1) * DAY_MIN]
+  const [start, end] = [dayStartMin(index), dayStartMin(index + 1)]
   const within = <T extends { readonly fromMin: number; readonly toMin: number }>(items: readonly T[]) =>
     items.filter(item => item.toMin > start && item.fromMin < end)
   const tasks = within(plan.tasks.map(task => ({ ...task, fromMin: task.startMin, toMin: task.endMin })))
@@ -114,8 +115,8 @@ export function boardOf({
     ...tasks.flatMap(task => [task.fromMin, task.toMin]),
     ...used.flatMap(lane => (lane.onMin === null ? [] : [lane.onMin])),
   ].filter(min => min >= start && min <= end)
-  const fromMin = Math.max(start, Math.floor((Math.min(...edges, end) - 20) / 60) * 60)
-  const toMin = Math.min(end, Math.ceil((Math.max(...edges, start) + 20) / 60) * 60)
+  const hoursOn = outward({ min: Math.min(...edges, end) - 20, max: Math.max(...edges, start) + 20 }, 60)
+  const [fromMin, toMin] = [Math.max(start, hoursOn.min), Math.min(end, hoursOn.max)]
   const block = (of: Omit<BoardBlock, 'batchId'>, batchId: string | null = null): BoardBlock => ({ ...of, batchId })
   const lanes: BoardLane[] = used.map(lane => {
     const oven = shop.ovens.find(({ id }) => id === lane.ovenId)
@@ -211,7 +212,7 @@ export function boardOf({
   return {
     fromMin,
     toMin,
-    ticks: hoursBetween(fromMin, toMin).map(min => ({ min, text: clockAt(origin, min) })),
+    ticks: fullHours(fromMin, toMin).map(min => ({ min, text: clockAt(origin, min) })),
     now: nowMin >= fromMin && nowMin <= toMin ? { min: nowMin, text: clockAt(origin, nowMin) } : null,
     away: awayOf(hours, fromMin, toMin),
     lanes,
@@ -232,13 +233,6 @@ const bladesIn = (ids: readonly string[], { answer }: Day): string =>
 
 const batchIdOf = (group: string | undefined, { answer }: Day): string | null =>
   answer?.groups.find(({ id }) => id === group)?.batchId ?? null
-
-/** Full hours, thinned where there are many. */
-function hoursBetween(fromMin: number, toMin: number): number[] {
-  const step = toMin - fromMin > 16 * 60 ? 120 : 60
-  const count = Math.floor((toMin - fromMin) / step) + 1
-  return Array.from({ length: count }, (_, i) => fromMin + i * step)
-}
 
 /** When no hands are there. */
 function awayOf(hours: readonly (readonly [number, number])[], fromMin: number, toMin: number) {

@@ -1,18 +1,20 @@
+import { addMinutes } from 'date-fns/addMinutes'
 import { startOfDay } from 'date-fns/startOfDay'
 import { useEffect, useMemo, useState } from 'react'
 import type { Problem } from '../../core/codes/problem'
 import type { Answer } from '../../core/contract/questions'
 import { mustNotWait, type Urgent, withPulls } from '../../core/day/must-not-wait'
 import { type OvenAstray, ovensAstray } from '../../core/equipment/ovens-astray'
+import { outward } from '../../core/numeric/round'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
+import { minutesBetween } from '../../core/units/time'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 import { type DayAsked, dayAsked } from './day-request'
 import { useSearch, withVisits } from './use-search'
 
 const HELP_VISITS = 80_000
-const MINUTE_MS = 60_000
 /** A plan looks at the clock this often, min. */
 const STEP_MIN = 5
 
@@ -50,20 +52,20 @@ export interface Day {
   readonly request: DayAsked['request']
 }
 
-const stepNow = (): number => Math.floor(Date.now() / (STEP_MIN * MINUTE_MS))
+const gridNow = (): number => outward({ min: minutesBetween(0, Date.now()), max: 0 }, STEP_MIN).min
 
 /** Now, on the plan's own grid: a plan is not made anew each second. */
 function useNowMin(): { readonly origin: Date; readonly nowMin: number } {
-  const [step, setStep] = useState(stepNow)
+  const [atMin, setAtMin] = useState(gridNow)
   useEffect(() => {
-    const timer = setInterval(() => setStep(stepNow()), 20_000)
+    const timer = setInterval(() => setAtMin(gridNow()), 20_000)
     return () => clearInterval(timer)
   }, [])
   return useMemo(() => {
-    const now = new Date(step * STEP_MIN * MINUTE_MS)
+    const now = addMinutes(0, atMin)
     const origin = startOfDay(now)
-    return { origin, nowMin: Math.max(0, (now.getTime() - origin.getTime()) / MINUTE_MS) }
-  }, [step])
+    return { origin, nowMin: Math.max(0, minutesBetween(origin.getTime(), now.getTime())) }
+  }, [atMin])
 }
 
 /** The day of all batches that are to come or under way: a first plan at once, the best as it is found. */

@@ -2,6 +2,7 @@ import { addDays } from 'date-fns/addDays'
 import { format } from 'date-fns/format'
 import { startOfDay } from 'date-fns/startOfDay'
 import { hoursOn, type Presence } from '../../core/shop/hours'
+import { minutesBetween } from '../../core/units/time'
 
 /** A day is told by its date: '2026-03-02'. */
 export const dateOf = (date: Date): string => format(date, 'yyyy-MM-dd')
@@ -27,4 +28,4 @@ export function workWindows(hours: Presence, from: Date, days: number): [fromMin
 const onWall = (day: Date, minutes: number): Date =>
   new Date(day.getFullYear(), day.getMonth(), day.getDate(), 0, minutes)
 
-const minutesTo = (origin: Date, instant: Date): number => (instant.getTime() - origin.getTime()) / 60_000
+const minutesTo = (origin: Date, instant: Date): number => minutesBetween(origin.getTime(), instant.getTime())

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { megabytesOf } from '../../core/units/bytes'
 import { usePickedFolder } from '../../store/back-up-folder'
 import { KEPT } from '../../store/back-ups'
 import { ago } from '../../ui/dates'
@@ -39,7 +40,7 @@ export function BackUpPart() {
       <p>
         Backs up by itself into the folder <strong>{picked.handle.name}</strong>, each day and after each run.{' '}
         {picked.last
-          ? `Last ${ago(picked.last.at)}: ${picked.last.name}, ${(picked.last.bytes / 1e6).toFixed(1)} MB, read back and checked.`
+          ? `Last ${ago(picked.last.at)}: ${picked.last.name}, ${megabytesOf(picked.last.bytes).toFixed(1)} MB, read back and checked.`
           : 'None is in it yet.'}
       </p>
       {picked.trouble && (

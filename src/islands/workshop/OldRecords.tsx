@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { problem } from '../../core/codes/problem'
 import { fail, type Result } from '../../core/codes/result'
 import { RECORD_FIELDS } from '../../core/files/old-records'
+import { megabytesOf } from '../../core/units/bytes'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
 import { toast } from '../../ui/toast'
@@ -10,6 +11,7 @@ import { useSay } from '../../ui/Units'
 import { counted } from '../../words/lists'
 import { addedRecordsWords, FIELD_NAMES, recordWords } from '../../words/old-records'
 import { problemWords, rowWords } from '../../words/problems'
+import { percentText } from '../../words/speaker'
 import type { OpenedRecords, ShownRecords } from '../../workers/files.worker'
 import { type FilesWorker, inTime, startFiles } from '../../workers/files-client'
 
@@ -33,7 +35,7 @@ export default function OldRecords({ file, onDone }: { file: File; onDone: () =>
 function useOpened(file: File): Result<Opened> | undefined {
   const [opened, setOpened] = useState<Result<Opened>>()
   useEffect(() => {
-    if (file.size > MOST_MB * 1e6) return setOpened(fail('records-too-large', { mostMegabytes: MOST_MB }))
+    if (megabytesOf(file.size) > MOST_MB) return setOpened(fail('records-too-large', { mostMegabytes: MOST_MB }))
     const worker = startFiles()
     let isLeft = false
     void inTime(worker, door => door.openRecords(file)).then(
@@ -146,7 +148,7 @@ function Matched({ opened: { worker, table }, onDone }: { opened: Opened; onDone
       {read?.ok && (
         <button type="button" className="btn btn-ember" disabled={added !== null} onClick={() => void add()}>
           {added !== null
-            ? `Adding … ${Math.floor(added * 100)} %`
+            ? `Adding … ${percentText(added)}`
             : `Add ${counted(read.value.blades, 'blade')} in ${counted(read.value.batches, 'batch', 'batches')}`}
         </button>
       )}

@@ -2,6 +2,7 @@ import { correctionAt } from '../../core/oven/correction'
 import { newOven } from '../../core/shop/defaults'
 import { formatDifference } from '../../core/units/quantity'
 import { SelectField } from '../../ui/PlainFields'
+import { powerText } from '../../words/speaker'
 import { newId } from '../batch/edit'
 import { useShopNow } from '../shop-context'
 import type { EditShop } from './edit-shop'
@@ -36,7 +37,7 @@ export function OvensPart({ edit }: Props) {
             <a className="flex min-h-touch flex-wrap items-center gap-x-3 hover:text-ember" href={`/oven/${oven.id}`}>
               <span className="link font-semibold">{oven.name || 'without a name'}</span>
               <span className="flex-1 text-note text-ink-2">
-                {oven.use}, {(oven.powerW / 1000).toFixed(1)} kW
+                {oven.use}, {powerText(oven.powerW)}
               </span>
               <span className="text-note text-ink-2">
                 keyed {formatDifference(correctionAt(oven, oven.use === 'hardening' ? ASKED_C : 200), shop.units)}

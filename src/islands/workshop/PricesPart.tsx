@@ -70,7 +70,7 @@ export function PricesPart({ edit }: Props) {
 
 type Prices = NonNullable<Workshop['prices']>
 /** A night's rate, as many have one. */
-const USUAL_CHEAP = { fromMin: 22 * 60, toMin: 6 * 60 }
+const USUAL_CHEAP = { fromMin: 1320, toMin: 360 }
 
 /** Hours of the day in which electricity costs less. */
 function CheapHours({ prices, edit }: Props & { readonly prices: Prices }) {

@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import { percentText } from '../../words/speaker'
 import type { Doing } from './use-workshop-file'
 
 interface ButtonProps {
@@ -69,7 +70,7 @@ export function WorkshopFileProgress({ doing, trouble, onStop }: ProgressProps) 
         <div className="mt-3 flex flex-wrap items-center gap-3">
           <p role="status">{DOING[doing.what]}</p>
           <progress className="w-60" max={1} value={doing.share ?? undefined} aria-label={DOING[doing.what]} />
-          {doing.share !== null && <span className="text-small">{Math.floor(doing.share * 100)} %</span>}
+          {doing.share !== null && <span className="text-small">{percentText(doing.share)}</span>}
           <button type="button" className="btn" onClick={onStop}>
             Stop
           </button>

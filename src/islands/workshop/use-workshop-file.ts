@@ -2,6 +2,7 @@ import { proxy } from 'comlink'
 import { useRef, useState } from 'react'
 import { type Problem, problem } from '../../core/codes/problem'
 import type { ToldShare } from '../../core/files/pieces'
+import { megabytesOf } from '../../core/units/bytes'
 import { forgetHistory } from '../../store/history'
 import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
@@ -52,8 +53,8 @@ export function useWorkshopFile() {
   const open = async (file: File) => {
     close()
     setTrouble(null)
-    if (file.size > MOST_MB * 1e6)
-      return setTrouble(`This file is ${Math.round(file.size / 1e6)} MB; up to ${MOST_MB} MB can be read.`)
+    if (megabytesOf(file.size) > MOST_MB)
+      return setTrouble(`This file is ${Math.round(megabytesOf(file.size))} MB; up to ${MOST_MB} MB can be read.`)
     const started = startFiles()
     files.current = started
     const read = await Promise.race([started.door.open(file, begin('reading')), started.broken]).catch(() => null)

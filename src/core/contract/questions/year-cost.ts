@@ -35,6 +35,7 @@ export const yearCosts = question({
     total: z.number(),
     begun: z.int(),
     good: z.int(),
+    perGood: z.number(),
   }),
   answer: ({ batches, shop, attendedMin }) => ok(yearCost(batches, shop, attendedMin)),
 })

@@ -1,5 +1,6 @@
 import type { Composition, Grade } from '../../../data/grades'
 import { SUGGESTED, SUPPLIER } from '../../../data/grades/sources'
+import { roundTo } from '../../numeric/round'
 import { finalHrc } from '../../steel/hrc-path'
 import { predict } from '../../steel/predict'
 import type { Route } from '../../steel/route'
@@ -39,8 +40,6 @@ function grainLimitC(composition: Composition, fromC: number, soakMin: number): 
   for (let atC = fromC; atC > 760; atC -= 5) if (held(atC)) return atC
   return 760
 }
-
-const roundTo = (value: number, step: number) => Math.round(value / step) * step
 
 /**
  * A whole sheet from a name and a composition: every window has a suggested value that the maker changes where the

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react'
 import { standing } from '../../../core/batch/blade-state'
 import { CHILLED_WITHIN_K, chillMin } from '../../../core/cold/chill'
 import { coldWay } from '../../../core/cold/way'
+import { costAt } from '../../../core/cost/price'
 import { chillWayOf } from '../../../core/equipment/chill-way'
 import { steelKgOf } from '../../../core/load/loads'
 import { formatQuantity } from '../../../core/units/quantity'
@@ -59,7 +60,7 @@ export function ColdBench() {
   if (blades.length === 0) return <EmptyTray title="Cold" what="how much coolant it takes" />
   const gain = without ? shown.prediction.finalHrc.mean - without.finalHrc.mean : null
   const amount = route.cold ? coldAmount(route.cold, kg, shop) : null
-  const price = shop.cold.price
+  const cost = amount && costAt(amount.bought, shop.cold.price)
   return (
     <Bench
       title="Cold"
@@ -92,7 +93,7 @@ export function ColdBench() {
               tone="ice"
               label={amount.label}
               value={amount.value}
-              unit={`${amount.unit}${price ? `, costs ${say.money(price * amount.bought)}` : ''}`}
+              unit={`${amount.unit}${cost === null ? '' : `, costs ${say.money(cost)}`}`}
               working={amount.working}
               note="The cold gas also cools the blades. That is not counted, so this amount is on the safe side."
             />

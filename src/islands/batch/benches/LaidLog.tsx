@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from 'react'
+import { rounded } from '../../../core/numeric/round'
 import { BOUNDS } from '../../../core/shop/bounds'
 import type { OvenLog } from '../../../core/shop/oven-log'
 import { newLog } from '../../../core/trace/oven-log'
@@ -112,6 +113,6 @@ export function LaidLog(props: LaidLogProps) {
 
 const MomentField = ({ label, min, onCommit }: { label: string; min: number; onCommit: (min: number) => void }) => (
   <div className="w-36">
-    <NumberField label={label} unit="min" value={Math.round(min * 10) / 10} {...BOUNDS.logMin} onCommit={onCommit} />
+    <NumberField label={label} unit="min" value={rounded(min, 1)} {...BOUNDS.logMin} onCommit={onCommit} />
   </div>
 )

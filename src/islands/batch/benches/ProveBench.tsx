@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { stateOf } from '../../../core/batch/blade-state'
 import { evidenceOf, type ProvedEdge, provedEdges } from '../../../core/logbook/edge-evidence'
+import { middleOf } from '../../../core/rockwell/target'
 import type { BatchGroup } from '../../../core/shop/batch'
 import type { BladeState } from '../../../data/blade-states'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
@@ -50,7 +51,7 @@ export function ProveBench() {
     [stored, group.gradeId, shop.tester],
   )
   const edgeDeg = typedDeg ?? proved.at(-1)?.test.edgeDeg ?? USUAL_DEG
-  const targetHrc = (group.target.min + group.target.max) / 2
+  const targetHrc = middleOf(group.target)
   const belief = useAnswer(
     'edge-belief',
     useMemo(

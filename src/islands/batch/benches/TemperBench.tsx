@@ -4,6 +4,7 @@ import { worked } from '../../../core/codes/working'
 import { temperAirWPerM2K, temperLagS } from '../../../core/oven/temper-lag'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { formatQuantity } from '../../../core/units/quantity'
+import { minutesOf } from '../../../core/units/time'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { Bench, CautionNote, Figure, Warnings } from '../../../ui/Bench'
 import { PredictedFigure } from '../../../ui/PredictedFigure'
@@ -137,7 +138,7 @@ function LagFigure({ label, thicknessMm, atC, fan }: LagProps) {
   return (
     <Figure
       label={label}
-      value={lags.map(s => Math.round(s / 60)).join(' to ')}
+      value={lags.map(s => Math.round(minutesOf(s))).join(' to ')}
       unit={`min, ${fan === undefined ? 'fan to still' : fan ? 'with its fan' : 'in still air'}`}
       working={lags.map((s, i) => worked('temper-lag', s, 's', { fan: fan === undefined ? i === 0 : null }))}
       note={`Start the clock when the blade, not the oven, is at temperature. Two blades that touch count as one of double thickness.${fan === undefined ? ' Say in the Workshop whether this oven has a fan.' : ''}`}

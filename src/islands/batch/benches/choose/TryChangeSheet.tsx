@@ -1,5 +1,5 @@
 import { type ComponentProps, useMemo, useState } from 'react'
-import { thingsChanged, withTrial } from '../../../../core/batch/trial'
+import { controlCount, thingsChanged, withTrial } from '../../../../core/batch/trial'
 import { neededEach, shownBy } from '../../../../core/numeric/two-means'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { PlannedRoute } from '../../../../core/shop/route'
@@ -8,6 +8,7 @@ import { BLADE_SCATTER_HRC } from '../../../../data/edge-tests'
 import { editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { QuantityField } from '../../../../ui/QuantityField'
+import { uniform } from '../../../../ui/random'
 import { useSay } from '../../../../ui/Units'
 import { lotWords, powerWords, twoThingsWords } from '../../../../words/trial'
 import { SheetDialog } from '../../../SheetDialog'
@@ -39,9 +40,7 @@ function Change({ onDone }: { onDone: () => void }) {
   const changes = routeChanges(group.route, route)
   const things = thingsChanged(changes)
   const each = blades.filter(blade => blade.group.id === group.id).length
-  const half = batch.lines
-    .filter(line => line.groupId === group.id)
-    .reduce((sum, line) => sum + Math.floor(blades.filter(blade => blade.line.id === line.id).length / 2), 0)
+  const half = controlCount(batch, group.id)
   const [usual, changed] =
     usePredictions(
       useMemo(
@@ -56,7 +55,7 @@ function Change({ onDone }: { onDone: () => void }) {
   const expectedHrc = usual && changed ? changed.finalHrc.mean - usual.finalHrc.mean : 0
   const [temper] = route.tempers
   const begin = async () => {
-    const lot = { uniform: () => (crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) / 2 ** 32 }
+    const lot = { uniform }
     const { saved } = await editBatch(batch, 'A trial beside a control', now =>
       withTrial(now, group.id, route, { random: lot, newId }),
     )

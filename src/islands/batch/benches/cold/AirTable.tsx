@@ -1,10 +1,11 @@
 import type { AirInRoom } from '../../../../core/cold/air-in-room'
+import { roundTo } from '../../../../core/numeric/round'
 import { AIR_LIMIT_SOURCES, AIR_LIMIT_WORDS, airUnit } from '../../../../words/cautions'
 
 /** The room's air against each limit of the workplace, and the air that would keep to them. */
 export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPerH: number }) {
   const shown = (level: number, gas: 'co2' | 'oxygen') =>
-    gas === 'co2' ? (Math.round(level / 100) * 100).toLocaleString('en') : level.toFixed(1)
+    gas === 'co2' ? roundTo(level, 100).toLocaleString('en') : level.toFixed(1)
   return (
     <section className="mt-3">
       <table className="sheet">

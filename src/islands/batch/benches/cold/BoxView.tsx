@@ -1,9 +1,10 @@
 import { standing } from '../../../../core/batch/blade-state'
-import { bathLevel, boxLayout } from '../../../../core/cold/box'
+import { bathLevel, boxLayout, goesOf } from '../../../../core/cold/box'
 import { coldWay } from '../../../../core/cold/way'
 import { BATHS, USUAL_BOX_MM } from '../../../../data/cold'
 import { BoxDrawing } from '../../../../ui/drawings/BoxDrawing'
-import { marksOf } from '../../../../words/lists'
+import { counted, marksOf } from '../../../../words/lists'
+import { percentText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { useGlow } from '../../use-glow'
 
@@ -29,7 +30,7 @@ export function BoxView({ toC }: { toC: number }) {
       : fits < each.length
         ? {
             bad: true,
-            text: `It holds ${fits} of the ${each.length} at once: chill them in ${Math.ceil(each.length / Math.max(1, fits))} goes.`,
+            text: `It holds ${fits} of the ${each.length} at once: chill them in ${counted(goesOf(each.length, fits), 'go', 'goes')}.`,
           }
         : {
             bad: false,
@@ -39,7 +40,7 @@ export function BoxView({ toC }: { toC: number }) {
       ? [
           {
             bad: true,
-            text: `The bath covers ${Math.round(100 * level.covered)} % of them: ${level.litresToCover.toFixed(1)} L would cover all.`,
+            text: `The bath covers ${percentText(level.covered)} of them: ${level.litresToCover.toFixed(1)} L would cover all.`,
           },
         ]
       : []),

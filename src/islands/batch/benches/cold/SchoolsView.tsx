@@ -1,5 +1,6 @@
 import { withRoute } from '../../../../core/batch/route-edit'
 import { COLD_C } from '../../../../core/cold/way'
+import { costAt } from '../../../../core/cost/price'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { usualCold } from '../../../../core/steel/route'
@@ -117,7 +118,8 @@ function takes(cold: Parameters<typeof coldAmount>[0] | null, steelKg: number, s
   const amount = cold && coldAmount(cold, steelKg, shop)
   if (!amount) return '—'
   const unit = amount.unit.startsWith('L') ? 'L' : amount.unit.split(',')[0]
-  const cost = shop.cold.price && priceIsOf(shop, amount.label) ? `, ${say.money(shop.cold.price * amount.bought)}` : ''
+  const money = priceIsOf(shop, amount.label) ? costAt(amount.bought, shop.cold.price) : null
+  const cost = money === null ? '' : `, ${say.money(money)}`
   return `${amount.value} ${unit}${cost}${amount.air.refused ? ', not in this room' : ''}`
 }
 

@@ -6,6 +6,7 @@ import { liquidNitrogenFor } from '../../../../core/cold/liquid-nitrogen'
 import { coldWay } from '../../../../core/cold/way'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import type { Workshop } from '../../../../core/shop/workshop'
+import { hoursOf } from '../../../../core/units/time'
 import { USUAL_ROOM_C } from '../../../../data/cold'
 import { speakerOf } from '../../../../words/speaker'
 
@@ -29,7 +30,7 @@ export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmo
   // Blades that were quenched stand in the room until they go in.
   const ambientC = shop.roomC ?? USUAL_ROOM_C
   const from = { steelKg, startC: ambientC, ambientC }
-  const holdH = cold.holdMin / 60
+  const holdH = hoursOf(cold.holdMin)
   const way = coldWay(cold.toC)
   const say = speakerOf(shop.units)
   if (way === 'freezer') return null

@@ -3,12 +3,14 @@ import { type ControllerReading, programmeCommands } from '../../../../core/oven
 import type { Segment } from '../../../../core/oven/programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { newLog } from '../../../../core/trace/oven-log'
+import { minutesOf } from '../../../../core/units/time'
 import type { ControllerSession, ControllerState } from '../../../../devices/controller-session'
 import { changeLog, putLog } from '../../../../store/records'
 import { LogDrawing } from '../../../../ui/drawings/LogDrawing'
 import { toast } from '../../../../ui/toast'
 import { useSay } from '../../../../ui/Units'
 import { controllerTroubleWords } from '../../../../words/oven'
+import { percentText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 import { StandInControls } from './StandInControls'
@@ -96,7 +98,7 @@ function ReadingLine({ reading }: { reading: ControllerReading | null }) {
       <span className="text-small text-ink-2">
         {reading.shownC === null
           ? 'thermocouple broken: the controller has shut the power off'
-          : `set ${say.t(reading.setC)}, step ${reading.step || '—'}, power ${Math.round(100 * reading.power)} %, ${say.minutes(Math.round(reading.atS / 60))} on`}
+          : `set ${say.t(reading.setC)}, step ${reading.step || '—'}, power ${percentText(reading.power)}, ${say.minutes(Math.round(minutesOf(reading.atS)))} on`}
         {reading.doorOpen ? ', door open' : ''}
       </span>
     </p>

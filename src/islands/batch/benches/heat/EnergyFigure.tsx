@@ -1,4 +1,5 @@
 import { worked } from '../../../../core/codes/working'
+import { heatCost } from '../../../../core/cost/price'
 import type { HeatAnswer } from '../../../../core/load/load-heat'
 import { Figure } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
@@ -9,16 +10,13 @@ export function EnergyFigure({ answer }: { answer: HeatAnswer }) {
   const say = useSay()
   const { shop } = useBench()
   const { energyKWh, fromMin } = answer
-  const price = shop.prices?.kWh
+  const cost = heatCost(energyKWh, shop.prices?.kWh)
   return (
     <Figure
       label={fromMin > 0 ? 'Energy of this load, after the one before' : 'Energy of this heat, from cold'}
       value={energyKWh.toFixed(1)}
-      unit={price ? `kWh, costs ${say.money(price * energyKWh)}` : 'kWh'}
-      working={[
-        worked('heat-energy', energyKWh, 'kWh', {}),
-        ...(price ? [worked('heat-cost', price * energyKWh, 'money', {})] : []),
-      ]}
+      unit={cost.value === null ? 'kWh' : `kWh, costs ${say.money(cost.value)}`}
+      working={[worked('heat-energy', energyKWh, 'kWh', {}), ...(cost.value === null ? [] : [cost])]}
     />
   )
 }

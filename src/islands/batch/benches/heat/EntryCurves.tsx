@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import { meanOf } from '../../../../core/numeric/round'
 import type { EntryOutcome } from '../../../../core/oven/entry-schools'
 import type { System } from '../../../../core/units/quantity'
 import { HeatGrid, plotScale, USUAL_WIDTH } from '../../../../ui/drawings/HeatGrid'
@@ -60,7 +61,7 @@ export function EntryCurves({
           strokeWidth={3.5}
           pieces={own.slice(1).map(([m, c], i) => {
             const [m0, c0] = own[i] as [number, number]
-            return { x1: x(m0), y1: y(c0), x2: x(m), y2: y(c), rgb: heatRgb((c + c0) / 2, 'ramp') }
+            return { x1: x(m0), y1: y(c0), x2: x(m), y2: y(c), rgb: heatRgb(meanOf(c, c0), 'ramp') }
           })}
         />
       </svg>

@@ -5,6 +5,7 @@ import { formatDifference, formatQuantity } from '../../../../core/units/quantit
 import type { EntrySchool } from '../../../../data/ovens'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
+import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'
 import { EntryCurves } from './EntryCurves'
 import { ENTRY_WORDS as WORDS } from './entry-words'
@@ -18,6 +19,7 @@ interface Props {
 /** The four schools of entry, on this oven with this load: curves and figures from the wall model. */
 export function EntryView({ load, oven }: Props) {
   const { batch, shop } = useBench()
+  const say = useSay()
   const preheats = preheatsOf(load.groups)
   const chosen = batch.entry ?? usualEntry(preheats)
   const [shown, setShown] = useState<EntrySchool>(chosen)
@@ -28,8 +30,6 @@ export function EntryView({ load, oven }: Props) {
   const active = outcomes.find(o => o.school === shown) ?? outcomes[0]
   const time = (min: number | null) =>
     min === null ? 'never' : formatQuantity(Math.round(min), 'duration', shop.units)
-  const perMin = (k: number) =>
-    `${Math.round(shop.units === 'metric' ? k : k * 1.8)} ${shop.units === 'metric' ? '°C' : '°F'}/min`
   return (
     <div>
       <p className="text-note text-ink-2">
@@ -87,7 +87,7 @@ export function EntryView({ load, oven }: Props) {
                 <td className="!py-0.5 font-semibold">{time(o.totalMin)}</td>
                 <td className="!py-0.5">{time(o.inOvenMin)}</td>
                 <td className="!py-0.5">
-                  {perMin(o.steepestKPerMin)}, {formatDifference(o.skinAheadK, shop.units).replace(/^\+/, '')}
+                  {say.perMinute(o.steepestKPerMin)}, {formatDifference(o.skinAheadK, shop.units).replace(/^\+/, '')}
                 </td>
                 <td className="!py-0.5">{o.energyKWh.toFixed(1)} kWh</td>
                 <td className="!py-0.5 text-ink-2">{WORDS[o.school].says}</td>

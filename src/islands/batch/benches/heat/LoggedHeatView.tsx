@@ -1,4 +1,5 @@
 import type { Load } from '../../../../core/load/loads'
+import { rounded } from '../../../../core/numeric/round'
 import type { Oven } from '../../../../core/shop/oven'
 import { logOf } from '../../../../core/trace/oven-log'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
@@ -20,7 +21,7 @@ export function LoggedHeatView({ load, oven }: Props) {
   const { group, grade } = shown
   const measured = useLoggedRoute(batch, group.id, logs)
   if (!logs || !measured) return <p className="py-6 text-ink-2">Reading …</p>
-  const minutes = (min: number) => formatQuantity(Math.round(min * 10) / 10, 'duration', shop.units)
+  const minutes = (min: number) => formatQuantity(rounded(min, 1), 'duration', shop.units)
   const { austenitizeC, soakMin } = group.route
   const { heat } = measured
   return (

@@ -13,6 +13,7 @@ import { useSay } from '../../../../ui/Units'
 import { Wide } from '../../../../ui/Wide'
 import { cautionWords } from '../../../../words/cautions'
 import { marksOf } from '../../../../words/lists'
+import { percentText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
 import { useGlow } from '../../use-glow'
@@ -123,7 +124,7 @@ const SoakClocks = memo(function SoakClocks({ load, oven, places, heat, marksIn 
               <tr key={kind.lineId}>
                 <td className="font-semibold">{marksIn(kind.bladeIds)}</td>
                 <td>{say.length(kind.thicknessMm)}</td>
-                <td>{Math.round(100 * kind.view)} %</td>
+                <td>{percentText(kind.view)}</td>
                 {survey && <td>{say.signed(zoneOf(kind, survey, oven, places))}</td>}
                 <td>{minutes(there)}</td>
                 <td className="font-semibold">{there === null ? '—' : minutes(there + soakOf(kind.lineId))}</td>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { ReadingsImport } from '../../../../core/files/readings-import'
 import type { Stage } from '../../../../core/shop/route'
+import { megabytesOf } from '../../../../core/units/bytes'
 import { useSay } from '../../../../ui/Units'
 import { problemWords, rowWords } from '../../../../words/problems'
 import { stageName } from '../../../../words/stages'
@@ -26,7 +27,7 @@ export function ReadingsFile({ stage, onTake }: Props) {
   const choose = async (file: File) => {
     setRead(null)
     setTrouble(null)
-    if (file.size > MOST_MB * 1e6)
+    if (megabytesOf(file.size) > MOST_MB)
       return setTrouble(`This file is over ${MOST_MB} MB: it is no tester’s list of readings.`)
     const result = await reading.read(file, door => door.readings(file, batch, stage))
     if (!result) return

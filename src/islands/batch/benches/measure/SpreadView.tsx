@@ -2,11 +2,12 @@ import { type MeasuredBlades, measuredAt } from '../../../../core/hardness/measu
 import { readingsOf } from '../../../../core/hardness/readings-of'
 import { placesOf } from '../../../../core/load/heat-load'
 import { packetOf } from '../../../../core/load/packets'
+import { middleOfBladeMm } from '../../../../core/oven/rack'
 import { slopeOver, spreadOf } from '../../../../core/rockwell/components'
 import type { Stage } from '../../../../core/shop/route'
 import { ChamberFrame, chamberViewBox } from '../../../../ui/drawings/ChamberFrame'
 import { useSay } from '../../../../ui/Units'
-import { hrcText, type Speaker, signedText } from '../../../../words/speaker'
+import { hrcText, percentText, type Speaker, signedText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 
 interface Props {
@@ -35,9 +36,7 @@ export default function SpreadView({ stage, measured }: Props) {
   )
   const points = byBlade.flatMap(({ blade, hrc }) => {
     const place = places.get(blade.id)
-    return place
-      ? [{ mark: blade.mark, inMm: place.inMm + blade.line.lengthMm / 2, acrossMm: place.acrossMm, hrc }]
-      : []
+    return place ? [{ mark: blade.mark, inMm: middleOfBladeMm(place, blade.line), acrossMm: place.acrossMm, hrc }] : []
   })
   const deep = slopeOver(points.map(p => ({ atMm: p.inMm, hrc: p.hrc })))
   const wide = slopeOver(points.map(p => ({ atMm: p.acrossMm, hrc: p.hrc })))
@@ -54,7 +53,7 @@ export default function SpreadView({ stage, measured }: Props) {
           {scatter(spread.betweenSd)}
           {spread.pBlades !== null &&
             (spread.pBlades < SURE
-              ? `: the blades differ (chance of it by scatter ${(100 * spread.pBlades).toFixed(1)} %)`
+              ? `: the blades differ (probability by scatter alone ${percentText(spread.pBlades, 1)})`
               : ': no more than chance gives')}
         </dd>
         <dt className="text-ink-2">From the door to the back</dt>

@@ -4,6 +4,7 @@ import type { Line } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatQuantity } from '../../../../core/units/quantity'
+import { secondsOf } from '../../../../core/units/time'
 import { PACE } from '../../../../data/pace'
 import { CONTACT, PLATE_METALS, type PlateMetal } from '../../../../data/thermal'
 import { saveShop } from '../../../../store/records'
@@ -41,7 +42,7 @@ export function OwnPlatesView({ line, mark }: Props) {
           ambientC: shop.roomC ?? PACE.roomC,
           martensiteStartC: shown.prediction.martensiteStartC,
           clamped: { afterS: clamped.afterS, plateC: clamped.plateC },
-          cooled: cooled.plateC === null ? null : { afterS: cooled.afterMin * 60, plateC: cooled.plateC },
+          cooled: cooled.plateC === null ? null : { afterS: secondsOf(cooled.afterMin), plateC: cooled.plateC },
         },
   )
   return (

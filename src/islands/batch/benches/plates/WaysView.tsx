@@ -6,7 +6,7 @@ import type { Line } from '../../../../core/shop/blade'
 import { formatDifference, formatQuantity } from '../../../../core/units/quantity'
 import { CONTACT } from '../../../../data/thermal'
 import { useSay } from '../../../../ui/Units'
-import { hrcText } from '../../../../words/speaker'
+import { hrcText, percentText } from '../../../../words/speaker'
 import { useAnswer } from '../../../../workers/use-answer'
 import { usePredictions } from '../../../use-predictions'
 import { useBench } from '../../bench-context'
@@ -90,7 +90,7 @@ export function WaysView({ line, mark }: Props) {
                 </td>
                 <td>{seconds(first?.secondsTo['60'])}</td>
                 <td>{prediction ? hrcText(prediction.hrc.asQuenched.mean) : '—'}</td>
-                <td>{prediction ? `${(100 * prediction.corrosion.slowCoolingPenalty).toFixed(0)} %` : '—'}</td>
+                <td>{prediction ? percentText(prediction.corrosion.slowCoolingPenalty) : '—'}</td>
               </tr>
             )
           })}

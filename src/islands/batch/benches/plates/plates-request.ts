@@ -1,6 +1,7 @@
 import type { BatchModel, GroupModel } from '../../../../core/bench/batch-model'
 import { airOf, plateSize } from '../../../../core/equipment/plates'
 import type { Line } from '../../../../core/shop/blade'
+import { secondsOf } from '../../../../core/units/time'
 import { PACE } from '../../../../data/pace'
 import { CONTACT } from '../../../../data/thermal'
 
@@ -17,7 +18,7 @@ export const quenchRequestOf = (
   medium: 'plates' as const,
   plates: { ...plateSize(shop), startC: shop.plates.startC, cooling: shop.plates.air },
   count,
-  everyS: PACE.pullEveryMin * 60,
+  everyS: secondsOf(PACE.pullEveryMin),
   clampedS: PACE.clampedS,
   contactWPerM2K,
   airWPerM2K: airOf(shop),

@@ -1,4 +1,5 @@
 import { useId, useState } from 'react'
+import { longestTangMm } from '../../../../core/batch/prepare'
 import type { ImportedOutline } from '../../../../core/files/outline/import-outline'
 import { flipped, outlinePath, plainOutline } from '../../../../core/rockwell/outline'
 import type { Line } from '../../../../core/shop/blade'
@@ -23,9 +24,6 @@ const TIP_WORDS: Readonly<Record<TipShape, string>> = {
   clip: 'clip point',
   sheepsfoot: 'sheepsfoot',
 }
-
-/** A tang takes at most this share of its blade. */
-const LONGEST_TANG_SHARE = 0.7
 
 /** The outline of each line of blades: tang and tip, or a drawing read from SVG or DXF. */
 export function OutlineView() {
@@ -101,7 +99,7 @@ export function OutlineView() {
               dimension="length"
               value={outline.tangMm}
               min={BOUNDS.tangLengthMm.min}
-              max={Math.min(BOUNDS.tangLengthMm.max, LONGEST_TANG_SHARE * line.lengthMm)}
+              max={longestTangMm(line)}
               onCommit={tangMm => drawn({ tangMm })}
             />
             <QuantityField

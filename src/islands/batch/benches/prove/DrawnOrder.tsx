@@ -1,4 +1,5 @@
 import type { BatchBlade } from '../../../../core/batch/tray'
+import { randomBelow } from '../../../../ui/random'
 
 interface Props {
   readonly blades: readonly BatchBlade[]
@@ -10,8 +11,7 @@ interface Props {
 function drawn(ids: readonly string[]): string[] {
   const left = [...ids]
   for (let i = left.length - 1; i > 0; i--) {
-    const [random = 0] = crypto.getRandomValues(new Uint32Array(1))
-    const j = random % (i + 1)
+    const j = randomBelow(i + 1)
     ;[left[i], left[j]] = [left[j] as string, left[i] as string]
   }
   return left

@@ -1,5 +1,6 @@
 import { routeWish } from '../../../../core/advice/shop-can'
 import { batchAimedAt } from '../../../../core/new-batch/new-batch'
+import { rounded } from '../../../../core/numeric/round'
 import type { Batch, BatchGroup } from '../../../../core/shop/batch'
 import { LONGEST } from '../../../../core/shop/bounds'
 import { gradeOf } from '../../../../core/steel/grades'
@@ -27,10 +28,10 @@ export function NextTry({ batch, group, hrc, tests }: Props) {
   const { shop } = useBench()
   const recipe = useRecipe(group.recipeId ?? '')
   if (tests === 0) return null
-  const rounded = Math.round(hrc * 10) / 10
-  const target = { min: rounded - HALF_HRC, max: rounded + HALF_HRC }
+  const shownHrc = rounded(hrc, 1)
+  const target = { min: shownHrc - HALF_HRC, max: shownHrc + HALF_HRC }
   const plan = async () => {
-    const name = `${batch.name}, aimed at ${hrcText(rounded)}`.slice(0, LONGEST.batchName)
+    const name = `${batch.name}, aimed at ${hrcText(shownHrc)}`.slice(0, LONGEST.batchName)
     const next = batchAimedAt(batch, group.id, target, { newId, name, nowIso: new Date().toISOString() })
     const { saved, problems } = await addBatch(next)
     if (saved) location.href = `/batch/${next.id}/choose`
@@ -42,14 +43,14 @@ export function NextTry({ batch, group, hrc, tests }: Props) {
     const { can } = routeWish(grade, shop, { target })
     const route = await askOnce('suggested-route', { grade, target, can })
     if (!route.ok) return sayProblems(route.problems, shop.units)
-    const why = `Aimed at ${hrcText(rounded)} HRC after ${tests} edge tests.`
+    const why = `Aimed at ${hrcText(shownHrc)} HRC after ${tests} edge tests.`
     const { saved } = await saveVersion({ ...recipe, target }, route.value, why)
     if (saved) toast(`Saved as the next version of ${recipe.name}.`)
   }
   return (
     <div className="mt-2 flex flex-wrap gap-2">
       <button type="button" className="btn btn-ember" onClick={() => void plan()}>
-        Plan a batch at {hrcText(rounded)} HRC
+        Plan a batch at {hrcText(shownHrc)} HRC
       </button>
       {recipe && (
         <button type="button" className="btn" onClick={() => void version()}>

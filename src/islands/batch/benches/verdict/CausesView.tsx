@@ -72,8 +72,8 @@ export function CausesView({ hardness, predicted }: Props) {
               <td>{CAUSE_WORDS[cause.cause]}</td>
               <td className="w-28">
                 <span className="font-semibold">{percentText(cause.probability)}</span>
-                <svg viewBox="0 0 100 4" className="mt-1 h-1 w-full" aria-hidden="true" preserveAspectRatio="none">
-                  <rect width={100 * cause.probability} height={4} className="fill-ember" />
+                <svg viewBox="0 0 1 4" className="mt-1 h-1 w-full" aria-hidden="true" preserveAspectRatio="none">
+                  <rect width={cause.probability} height={4} className="fill-ember" />
                 </svg>
               </td>
               <td>{hrcText(cause.givesHrc)}</td>

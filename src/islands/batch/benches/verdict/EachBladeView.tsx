@@ -17,7 +17,7 @@ import { toast } from '../../../../ui/toast'
 import { useSay } from '../../../../ui/Units'
 import { LEAKED_SKIN_MM, whyWords } from '../../../../words/advice'
 import { marksOf } from '../../../../words/lists'
-import { hrcText, percentText } from '../../../../words/speaker'
+import { holdText, hrcText, percentText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
@@ -72,7 +72,7 @@ export function EachBladeView() {
             <div className="min-w-60 flex-1">
               <p className="text-lead">
                 <strong>{marksIn(group.bladeIds)}</strong>: {KIND[group.kind].toLowerCase()}
-                {group.temper && `, ${formatBoth(group.temper.atC, shop.units)} for ${group.temper.holdMin / 60} h`}
+                {group.temper && `, ${formatBoth(group.temper.atC, shop.units)} for ${holdText(group.temper.holdMin)}`}
               </p>
               <p className="text-note text-ink-2">
                 To {hrcText(group.fromHrc)}
@@ -157,7 +157,7 @@ function AddedOr({
   return (
     <span className="flex flex-wrap items-center gap-3">
       <span className="text-small">
-        {say.both(waiting.atC)} for {waiting.holdMin / 60} h waits at Temper.
+        {say.both(waiting.atC)} for {holdText(waiting.holdMin)} waits at Temper.
       </span>
       {judged.every(one => isOwnTemper(batch, one)) && (
         <button type="button" className="btn" onClick={onTakeOut}>

@@ -1,13 +1,12 @@
 import { costOf, toughnessOf } from '../../../../core/advice/option-cost'
 import { sameTemper } from '../../../../core/batch/added-temper'
-import { halfWidth95 } from '../../../../core/numeric/coverage'
 import type { Temper } from '../../../../core/shop/route'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
 import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { nothingHelps, stepsOf, TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
-import { hrcText, percentText, type Speaker } from '../../../../words/speaker'
+import { bandText, holdText, hrcText, percentText, type Speaker } from '../../../../words/speaker'
 import { TAKE_WORDS } from '../../../../words/verdict'
 import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
@@ -41,7 +40,7 @@ export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Pr
       {waiting && (
         <p className="mt-2 flex flex-wrap items-center gap-3 border-l-3 border-ember pl-3">
           <span>
-            {formatBoth(waiting.atC, shop.units)} for {waiting.holdMin / 60} h is in the route and waits at Temper.
+            {formatBoth(waiting.atC, shop.units)} for {holdText(waiting.holdMin)} is in the route and waits at Temper.
           </span>
           <button type="button" className="btn" onClick={onTakeOut}>
             Take it out
@@ -58,7 +57,8 @@ export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Pr
             <div className="min-w-0">
               <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
                 {KIND[option.kind]}
-                {option.temper && `, ${formatBoth(option.temper.atC, shop.units)} for ${option.temper.holdMin / 60} h`}
+                {option.temper &&
+                  `, ${formatBoth(option.temper.atC, shop.units)} for ${holdText(option.temper.holdMin)}`}
               </h3>
               <p className="text-small">{whyWords(option, say)}</p>
               {i === 0 && option.kind === 'anneal-and-reharden' && (
@@ -67,7 +67,7 @@ export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Pr
               <p className="text-note text-ink-2">
                 {option.kind === 'scrap'
                   ? ''
-                  : `Expected ${hrcText(option.hrc.mean)} ± ${hrcText(halfWidth95(option.hrc.sd))} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
+                  : `Expected ${hrcText(option.hrc.mean)} ${bandText(option.hrc.sd)} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
               </p>
             </div>
             <button

@@ -1,5 +1,5 @@
 import type { Hardness } from '../../../../core/hardness/hardness'
-import { readOn, type Symptom, wantedAfter } from '../../../../core/hardness/stage-reading'
+import { isAstray, readOn, type Symptom, wantedAfter } from '../../../../core/hardness/stage-reading'
 import type { Leak } from '../../../../core/load/packets'
 import { packetOf } from '../../../../core/load/packets'
 import type { TargetHrc } from '../../../../core/rockwell/target'
@@ -10,9 +10,6 @@ import { hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useBench } from '../../bench-context'
 import { Decisions } from './Decisions'
-
-/** A reading this far from its prediction, in its own sigmas, asks for a cause. */
-const ASTRAY_SIGMA = 2.5
 
 interface Props {
   readonly hardness: Hardness
@@ -31,7 +28,7 @@ export function VerdictFigures({ hardness, predicted }: Props) {
   const { group, prediction } = shown
   const working = hardness.summary?.working
   const off = predicted === null ? 0 : hardness.hrc - predicted
-  const astray = Math.abs(off) > ASTRAY_SIGMA * Math.hypot(prediction.finalHrc.sd, hardness.sd)
+  const astray = isAstray(off, prediction.finalHrc.sd, hardness.sd)
   return (
     <>
       <Figure

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { envelopeCautions, seamLayers } from '../../../../core/foil/envelope'
+import { envelopeCautions, seamLayers, seamThicknessMm } from '../../../../core/foil/envelope'
 import { foldTemplate, templateSvg } from '../../../../core/foil/template'
 import { outlinePath } from '../../../../core/rockwell/outline'
 import type { Batch } from '../../../../core/shop/batch'
@@ -88,8 +88,8 @@ export function EnvelopeView({ mm }: Pick<WrapProps, 'mm'>) {
           DXF
         </button>
         <p className="min-w-50 flex-1 text-note text-ink-2">
-          A seam is {layers.seam} layers, {say.thin(layers.seam * FOIL.thicknessMm)}; {layers.crossing} where an end
-          fold crosses it.
+          A seam is {layers.seam} layers, {say.thin(seamThicknessMm(layers.seam))}; {layers.crossing} where an end fold
+          crosses it.
         </p>
       </div>
     </div>
