@@ -29,13 +29,24 @@ const stamp = (name, value) => {
   writeFileSync(join(STAMPS, name), value)
 }
 
-/** Packages as the lock file says, once for each lock file and Node version. */
-export function ensurePackages() {
+/**
+ * Installs the packages of the lock file, once for each lock file and Node version: those that serving and building need, or with
+ * `tests` all of them.
+ */
+export function ensurePackages({ tests = false } = {}) {
   const want = digest([readFileSync(join(ROOT, 'package-lock.json')), process.version])
-  if (stampIs('packages', want)) return
-  console.log('Installing packages (about two minutes the first time) …')
-  run('npm', ['ci', '--no-audit', '--no-fund'])
-  stamp('packages', want)
+  if (stampIs('packages-all', want) || (!tests && stampIs('packages', want))) return
+  const [what, how] = tests ? ['all packages', []] : ['the packages that building and serving need', ['--omit=dev']]
+  timed(`Installing ${what} (about a minute)`, () => run('npm', ['ci', '--no-audit', '--no-fund', ...how]))
+  stamp(tests ? 'packages-all' : 'packages', want)
+}
+
+/** Runs a step of the start: says what it is, and how long it took. */
+function timed(what, step) {
+  const started = Date.now()
+  console.log(`${what} …`)
+  step()
+  console.log(`Done in ${Math.round((Date.now() - started) / 1000)} s.`)
 }
 
 /** Every file the build reads, with its text: a build is repeated only when one of them changed. */
@@ -57,7 +68,6 @@ function sourceDigest() {
 export function ensureBuild() {
   const want = sourceDigest()
   if (existsSync(join(ROOT, 'dist', 'server', 'entry.mjs')) && stampIs('build', want)) return
-  console.log('Building …')
-  run(bin('astro'), ['build'])
+  timed('Building the application (about a minute)', () => run(bin('astro'), ['build']))
   stamp('build', want)
 }

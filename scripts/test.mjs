@@ -62,7 +62,7 @@ async function sideBySide(...steps) {
   }
 }
 
-ensurePackages()
+ensurePackages({ tests: true })
 ensureChromium()
 step('Lint and format', bin('biome'), ['check', '.'])
 step('Licences', process.execPath, ['scripts/licences.mjs', '--check'])

@@ -1,4 +1,4 @@
-import { Trash2 } from 'lucide-react'
+import Trash2 from 'lucide-react/icons/trash-2'
 import { useState } from 'react'
 import { countOf } from '../../core/batch/tray'
 import type { Batch } from '../../core/shop/batch'

@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react'
+import Plus from 'lucide-react/icons/plus'
 import { Suspense, useState } from 'react'
 import { fetchedAhead } from '../../ui/fetched-ahead'
 

@@ -1,4 +1,5 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react'
+import ChevronLeft from 'lucide-react/icons/chevron-left'
+import ChevronRight from 'lucide-react/icons/chevron-right'
 import { STATIONS, type StationName } from '../../data/stations'
 import { labelOf } from '../../words/station-name'
 

@@ -1,4 +1,4 @@
-import { QrCode as Icon } from 'lucide-react'
+import Icon from 'lucide-react/icons/qr-code'
 import { lazy, Suspense, useState } from 'react'
 import type { Carried } from '../../core/files/code'
 

@@ -1,4 +1,4 @@
-import { Printer } from 'lucide-react'
+import Printer from 'lucide-react/icons/printer'
 import { CAUTIONS, DEFER } from '../../data/cautions'
 import { STATIONS } from '../../data/stations'
 import { useSay } from '../../ui/Units'

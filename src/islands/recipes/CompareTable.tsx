@@ -1,4 +1,4 @@
-import { X } from 'lucide-react'
+import X from 'lucide-react/icons/x'
 import type { ComparedRoute } from '../../core/steel/compare-routes'
 import { toughnessTendency } from '../../core/steel/toughness'
 import { ovenHoursOf } from '../../core/trace/oven-time'

@@ -1,4 +1,5 @@
-import { CalendarDays, Printer } from 'lucide-react'
+import CalendarDays from 'lucide-react/icons/calendar-days'
+import Printer from 'lucide-react/icons/printer'
 import { download } from '../download'
 import type { NameOf } from './day-view'
 import type { Day, DayPlan } from './use-day'

@@ -1,5 +1,5 @@
 import { addDays } from 'date-fns/addDays'
-import { Clock } from 'lucide-react'
+import Clock from 'lucide-react/icons/clock'
 import { useState } from 'react'
 import { type Hours, hoursOn, NEVER, type Presence, USUAL_HOURS } from '../../core/shop/hours'
 import { saveShop } from '../../store/records'

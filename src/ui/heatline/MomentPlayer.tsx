@@ -1,4 +1,6 @@
-import { Pause, Play, X } from 'lucide-react'
+import Pause from 'lucide-react/icons/pause'
+import Play from 'lucide-react/icons/play'
+import X from 'lucide-react/icons/x'
 import { useEffect, useRef, useState } from 'react'
 import { type Moment, momentAt, planLengthMin } from '../../core/trace/cursor-time'
 import type { TracePoint } from '../../core/trace/run-trace'

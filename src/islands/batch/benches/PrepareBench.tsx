@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react'
+import Plus from 'lucide-react/icons/plus'
 import { useState } from 'react'
 import { timesHardened } from '../../../core/batch/tray'
 import { addLine } from '../../../core/batch/tray-edit'

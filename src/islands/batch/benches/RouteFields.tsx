@@ -1,4 +1,5 @@
-import { Plus, X } from 'lucide-react'
+import Plus from 'lucide-react/icons/plus'
+import X from 'lucide-react/icons/x'
 import { coldToC } from '../../../core/advice/shop-can'
 import { coldBy, withRoute } from '../../../core/batch/route-edit'
 import type { Saving } from '../../../core/codes/result'

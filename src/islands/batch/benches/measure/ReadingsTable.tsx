@@ -1,4 +1,4 @@
-import { X } from 'lucide-react'
+import X from 'lucide-react/icons/x'
 import type { BatchBlade } from '../../../../core/batch/tray'
 import { type MeasuredBlades, measuredAt } from '../../../../core/hardness/measured-hardness'
 import { readingsOf } from '../../../../core/hardness/readings-of'

@@ -1,4 +1,4 @@
-import { Trash2 } from 'lucide-react'
+import Trash2 from 'lucide-react/icons/trash-2'
 import { countOfLine } from '../../../../core/batch/tray'
 import { removeLine, setCount } from '../../../../core/batch/tray-edit'
 import type { Line } from '../../../../core/shop/blade'

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react'
+import X from 'lucide-react/icons/x'
 import { foilLengthOf } from '../../../../core/load/laid-foil'
 import { editBatch } from '../../../../store/batches'
 import { asOne } from '../../../../store/history'
