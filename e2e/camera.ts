@@ -4,7 +4,7 @@ import { type Browser, chromium, type Page, type TestInfo } from '@playwright/te
 const WIDTH = 1280
 const HEIGHT = 720
 
-/** What a camera held before a picture would see: its light, row by row. Drawn in a page, which can read pictures. */
+/** Returns the picture a camera would deliver, as luminance row by row. Runs in a page, which can decode pictures. */
 const lightOf = (page: Page, png: Buffer): Promise<number[]> =>
   page.evaluate(
     async ({ url, width, height }) => {

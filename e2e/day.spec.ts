@@ -6,14 +6,14 @@ import { expect, expectAccessible, test } from './shop'
 // The demo is laid down around the day it is first seen, which these tests set.
 test.use({ begins: 'first visit' })
 
-const acts = (page: Page) => page.getByRole('region', { name: 'Act by act' })
+const acts = (page: Page) => page.getByRole('region', { name: 'Step by step' })
 const answers = (page: Page) => page.getByRole('region', { name: 'The day', exact: true })
 
 /** Today on a Tuesday morning, before anyone is in the shop. */
 async function openTuesday(page: Page) {
   await page.clock.install({ time: new Date('2026-03-03T07:00:00') })
   await page.goto('/')
-  await expect(answers(page).getByText('proven: no order is sooner')).toBeVisible()
+  await expect(answers(page).getByText('fastest order, proven')).toBeVisible()
 }
 
 test('the day says when all is done, what hands do when, and what would help', async ({ page }) => {
@@ -41,20 +41,20 @@ test('a load is moved by keys and planned anew; it can be left for later, and co
   }
   await acts(page).getByRole('button', { name: 'When?' }).first().click()
   const dialog = page.getByRole('dialog', { name: /When is Skerry fillets/ })
-  await expect(dialog.getByLabel('Load it exactly at')).toBeChecked()
+  await expect(dialog.getByLabel('Load at')).toBeChecked()
   await expect(dialog.getByLabel('Start, time')).toHaveValue('08:55')
   await expectAccessible(page)
   await dialog.getByLabel('Start, day').fill('2026-03-05')
-  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await dialog.getByRole('button', { name: 'Apply' }).click()
   await expect(answers(page).getByText(/later than the day’s first plan/)).toBeVisible()
   await page.getByRole('button', { name: 'Thursday' }).click()
   await acts(page).getByRole('button', { name: 'When?' }).first().click()
   await dialog.getByLabel('Not these days').check()
-  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await dialog.getByRole('button', { name: 'Apply' }).click()
   await expect(acts(page).getByText(/Load Skerry/)).toHaveCount(0)
   await page.getByRole('button', { name: 'Skerry fillets and galley knives' }).click()
   await dialog.getByLabel('When it fits best').check()
-  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await dialog.getByRole('button', { name: 'Apply' }).click()
   await expect(acts(page).getByText(/Load Skerry C1 and C2/)).toBeVisible()
 })
 
@@ -63,7 +63,7 @@ async function leaveForLater(page: Page) {
   await acts(page).getByRole('button', { name: 'When?' }).first().click()
   const dialog = page.getByRole('dialog', { name: /When is Skerry fillets/ })
   await dialog.getByLabel('Not these days').check()
-  await dialog.getByRole('button', { name: 'Plan it so' }).click()
+  await dialog.getByRole('button', { name: 'Apply' }).click()
   await expect(acts(page).getByText(/Load Skerry/)).toHaveCount(0)
 }
 
@@ -170,7 +170,7 @@ test('a time that cannot be kept is said, with the nearest plan; without hours t
   await acts(page).getByRole('button', { name: 'When?' }).first().click()
   await page.getByLabel('Done by, day').fill('2026-03-03')
   await page.getByLabel('Done by, time').fill('12:00')
-  await page.getByRole('button', { name: 'Plan it so' }).click()
+  await page.getByRole('button', { name: 'Apply' }).click()
   await expect(page.getByText(/cannot be done by the time set.*nearest plan/)).toBeVisible()
   await page.getByRole('button', { name: 'Working hours' }).click()
   const dialog = page.getByRole('dialog', { name: 'When are you in the shop?' })

@@ -64,7 +64,7 @@ test('a recipe is saved from a batch, planned from, and retired', async ({ page 
   await expect(page.getByText(/Saved in recipes/)).toBeVisible()
   await page.goto('/recipes')
   await expect(page.getByRole('heading', { name: 'X153CrMoV12, 59.5 to 61.5 HRC' })).toBeVisible()
-  await page.getByRole('button', { name: 'Retire' }).click()
+  await page.getByRole('button', { name: 'Archive' }).click()
   await expect(page.getByText(/, retired;/)).toBeVisible()
   await page.getByRole('button', { name: 'Plan a batch' }).click()
   await expect(page.getByRole('heading', { name: 'Prepare' })).toBeVisible()
@@ -242,7 +242,7 @@ test('more blades than a batch holds are refused in words, and the rest goes on'
   await expect(figure(page, 'Blades counted in')).toHaveText('182')
 })
 
-/** What a browser does that clears a site's storage for room: its cookies stay. */
+/** Clears a site's storage as a browser short of room does: cookies stay. */
 async function emptyBrowser(page: Page) {
   const { origin } = new URL(page.url())
   await page.goto('about:blank')

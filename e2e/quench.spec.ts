@@ -60,7 +60,7 @@ test('a chill that would fill a small room is refused, at the bench and before a
   await fill(page, 'Room', '6')
   await fill(page, 'Air changes', '0')
   await expect(page.getByText('This cold treatment is not safe in this room.')).toBeVisible()
-  await expect(page.getByText(/\d+ air changes an hour stay within|No ventilation of this room/)).toBeVisible()
+  await expect(page.getByText(/\d+ air changes per hour stay within|No ventilation of this room/)).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('link', { name: 'Run', exact: true }).click()
   await expect(page.getByText(/The cold is refused/)).toBeVisible()

@@ -3,7 +3,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page } from '@playwright/test'
 import { layDownDemo } from './demo-data'
 
-/** What a test begins with: the demo workshop, or a browser that was never here, in which its first page lays the demo down. */
+/** State a test begins in: the demo workshop, or a browser on its first visit, whose first page stores the demo. */
 type Begins = 'demo' | 'first visit'
 
 /**

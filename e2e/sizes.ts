@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 
-/** What is too small in a view, or reaches out of it, at the window's size. */
+/** Elements of a view that are too small, or that overflow the window. */
 export interface TooSmall {
   readonly texts: string[]
   readonly controls: string[]

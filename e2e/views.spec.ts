@@ -20,7 +20,7 @@ async function eachView(page: Page, batch: string, check: (name: string) => Prom
   }
 }
 
-/** What is written on the page without the frame around it. */
+/** Returns the text of a page without the frame around it. */
 const written = (page: Page) => page.locator('main').innerText()
 
 for (const batch of ['Skerry fillets', 'Boat knives, spring'])

@@ -23,7 +23,7 @@ const port = await freePort(4760, '127.0.0.1')
 await serve({ host: '127.0.0.1', port })
 const ADDRESS = `http://127.0.0.1:${port}`
 const profile = mkdtempSync(join(tmpdir(), 'tawny-firefox-'))
-/** What pages said went wrong, with the address that stood there. */
+/** Errors reported by pages, with their address. */
 const faults = []
 /** The page that stands there; none while the browser shows pages of its own, as after a kill. */
 let here = ''
@@ -70,7 +70,7 @@ async function start() {
     if (exceptionDetails) throw new Error(exceptionDetails.text)
     return result.value
   }
-  /** What an expression comes to, once it comes to something. */
+  /** Resolves with the value of an expression once it is truthy. */
   const until = async (what, expression) => {
     for (const end = Date.now() + PATIENCE_MS; Date.now() < end; await wait(100)) {
       const value = await evaluate(expression)

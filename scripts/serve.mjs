@@ -6,7 +6,7 @@ import sirv from 'sirv'
 import { ROOT } from './bootstrap.mjs'
 
 const SAFE_HEADERS = Object.entries(JSON.parse(readFileSync(join(ROOT, 'src', 'server', 'safe-headers.json'), 'utf8')))
-/** What has its digest in its name never changes; everything else is asked for again, and mostly answered by 304. */
+/** Serves files: those with a digest in their name never change, the rest are revalidated and mostly answered by 304. */
 const filesOf = built =>
   sirv(join(built, 'client'), {
     etag: true,

@@ -1,4 +1,4 @@
-/** What browsers that can write into a folder of the disk have, and the types of the DOM do not yet. Source: WICG File System Access. */
+/** Types of browser functions for folders on disk that the DOM types still lack. Source: WICG File System Access. */
 interface FileSystemHandle {
   queryPermission?(asked: { readonly mode: 'readwrite' }): Promise<PermissionState>
   requestPermission?(asked: { readonly mode: 'readwrite' }): Promise<PermissionState>

@@ -1,4 +1,4 @@
-/** What a blade can come to, beside being one of its batch. */
+/** States a blade can be in, beside being one of its batch. */
 export const BLADE_STATES = [
   'whole',
   'set-aside',

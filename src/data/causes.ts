@@ -3,7 +3,7 @@ export type CauseName = (typeof CAUSE_NAMES)[number]
 
 /** How often each cause stands behind a reading, how bad it is when it does, and what tells it. Common practice, no published source. */
 export const CAUSES = {
-  /** What is left unknown of a right prediction, one standard deviation, HRC. */
+  /** Remaining error of a right prediction, one standard deviation, HRC. */
   modelSdHrc: 0.7,
   /** A soak worth this share of what was asked is one. */
   soakedEnoughShare: 0.8,

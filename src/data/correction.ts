@@ -1,4 +1,4 @@
-/** What is thought of an oven's display before anything is measured, and how fast evidence ages. */
+/** Prior of an oven's display before anything is measured, and how fast evidence ages. */
 export const CORRECTION = {
   /** Display at the blades against the truth near 1000 °C, one standard deviation, K: thermocouple tolerance (0.4 %, IEC 60584-1 class 1, from memory) and where it sits. */
   priorSdK: 10,

@@ -13,7 +13,7 @@ export const EDGE_TESTS = [
 ] as const
 export type EdgeTestKind = (typeof EDGE_TESTS)[number]
 
-/** What an amount of a test is counted in. */
+/** Unit in which the amount of a test is counted. */
 export const EDGE_TEST_UNITS: Readonly<Record<EdgeTestKind, 'strokes' | 'blows' | 'flexes' | 'hours'>> = {
   'rope-cuts': 'strokes',
   'card-cuts': 'strokes',
@@ -27,9 +27,9 @@ export const EDGE_TEST_UNITS: Readonly<Record<EdgeTestKind, 'strokes' | 'blows' 
   own: 'strokes',
 }
 
-/** What an edge did. */
+/** Result of an edge test. */
 export const EDGE_RESULTS = ['holds', 'rolls', 'chips'] as const
-/** What the steel did in salt water. */
+/** Result of a salt-water test. */
 export const RUST_RESULTS = ['clean', 'stains', 'pits'] as const
 export type EdgeResult = (typeof EDGE_RESULTS)[number]
 export type RustResult = (typeof RUST_RESULTS)[number]
@@ -38,7 +38,7 @@ export type RustResult = (typeof RUST_RESULTS)[number]
 export const EDGE_PLACES = ['tip', 'belly', 'middle', 'heel'] as const
 
 /**
- * What is thought of a shop's edges before any was tested. The middle of where an edge holds lies about the hardness that is aimed
+ * Prior of a shop's edges before any test. The middle of where an edge holds lies about the target hardness
  * at; below and above it edges roll and chip, each along a logistic curve; a stouter edge bears more. Our own prior, wide on purpose.
  */
 export const EDGE_PRIOR = {
@@ -50,7 +50,7 @@ export const EDGE_PRIOR = {
   widthHrc: 0.5,
   /** HRC a degree a side more: least, most. */
   perDegree: { least: 0, most: 0.3 },
-  /** What is reckoned at, degrees a side. */
+  /** Reference edge angle, degrees per side. */
   referenceDeg: 18,
 } as const
 

@@ -1,8 +1,8 @@
-/** What may be asked about an incident, and no more than that: which blades, how many seconds or minutes. */
+/** Question about an incident: which blades, how many seconds or minutes. */
 export type IncidentAsks = 'blades' | 'seconds' | 'minutes'
 
 /**
- * What an incident does to what follows: a blade is out of every later step, or stays in and is looked at; the next pull waits; the
+ * Effect of an incident: a blade is out of every later step, or stays in and is looked at; the next pull waits; the
  * oven had no power, or its door stood open; one pair of hands is left; the cold is short.
  */
 export type IncidentDoes = 'aside' | 'look' | 'wait' | 'no-power' | 'door-open' | 'alone' | 'cold-short'
@@ -10,11 +10,11 @@ export type IncidentDoes = 'aside' | 'look' | 'wait' | 'no-power' | 'door-open' 
 interface IncidentKind {
   readonly asks: readonly IncidentAsks[]
   readonly does: IncidentDoes
-  /** What is filled in until somebody says better. */
+  /** Default until somebody enters a value. */
   readonly usual: number
 }
 
-/** What happens in a hot shop, in the order it is offered. Usual figures: common practice, no published source. */
+/** Incidents in a hot shop, in the order they are offered. Usual figures: common practice, no published source. */
 export const INCIDENTS = {
   leaked: { asks: ['blades'], does: 'look', usual: 0 },
   torn: { asks: ['blades'], does: 'look', usual: 0 },
@@ -40,6 +40,6 @@ export const INCIDENT_NAMES = Object.keys(INCIDENTS) as readonly Incident[]
 export const STOP_REASONS = ['done-for-today', 'oven', 'blades', 'danger', 'other'] as const
 export type StopReason = (typeof STOP_REASONS)[number]
 
-/** What must be safe before a run is left. */
+/** Conditions to make safe before a run is left. */
 export const SAFE_STATE = ['power', 'door', 'gas', 'hot-blades'] as const
 export type SafePoint = (typeof SAFE_STATE)[number]

@@ -1,4 +1,4 @@
-/** What is looked for when the foil comes off. Common practice, no published source, unless said. */
+/** Inspection when the foil comes off. Common practice, no published source, unless said. */
 export const INSPECTION = {
   /** Bow a blade may keep, mm over each 100 mm of its length, and never asked finer than a thin gauge. */
   bowMmPer100: 0.1,

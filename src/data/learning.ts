@@ -9,7 +9,7 @@ export const LEARNING = {
   lotSdHrc: 0.4,
   ovenSdHrc: 0.5,
   routeSdHrc: 0.4,
-  /** What differs from batch to batch and cannot be foreseen. */
+  /** Unforeseeable scatter between batches. */
   batchSdHrc: 0.35,
   /** A tester's own unknown bias after its block check. */
   testerSdHrc: 0.25,

@@ -1,4 +1,4 @@
-/** What is thought of a factor before the log is seen, one standard deviation of its logarithm. Common practice, no published source. */
+/** Prior of a fit factor before the log is read, one standard deviation of its logarithm. Common practice, no published source. */
 export const FIT_PRIOR_SD = { wallK: 0.25, wallC: 0.2, mass: 0.4, leak: 0.6, power: 0.04 } as const
 
 export const FIT_FACTORS = ['wallK', 'wallC', 'mass', 'leak', 'power'] as const

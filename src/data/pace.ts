@@ -26,7 +26,7 @@ export const PACE = {
   wrapMin: 60,
   /** Air of a workshop by the plates, °C. */
   roomC: 22,
-  /** What a chamber falls by when cold packets go in, and when one is pulled, K. */
+  /** Drop of a chamber when cold packets go in, and when one is pulled, K. */
   loadDropK: 70,
   pullDropK: 24,
 } as const

@@ -14,7 +14,7 @@ export const PROTECTION = {
   prices: { coatPerM2: 12, argonPerPacket: 0.6, argonPerM3: 18, vacuumPerBlade: 14, abrasivesPerBareBlade: 3, hour: 25 },
 } as const
 
-/** What a blade so kept loses of the skin it would lose bare. */
+/** Share of the bare blade's decarburised skin that forms under each protection. */
 export const SKIN_SHARE: Readonly<Record<ProtectionName, number>> = {
   foil: 0.1,
   argon: 0.05,
@@ -27,7 +27,7 @@ export const SKIN_SHARE: Readonly<Record<ProtectionName, number>> = {
 export const PROTECTION_NAMES = ['foil', 'argon', 'argon-oven', 'coat', 'bare', 'vacuum'] as const
 export type ProtectionName = (typeof PROTECTION_NAMES)[number]
 
-/** What goes into the packet: the schools, and why nothing is the default. */
+/** Additions to the packet, and why none is the default. */
 export const IN_PACKET: readonly { readonly what: string; readonly why: string }[] = [
   { what: 'nothing', why: 'The default: what little air is left scales hardly at all.' },
   { what: 'talc, wiped on', why: 'Keeps a very smooth blade from sticking to the foil. Keep the dust out of your breath.' },

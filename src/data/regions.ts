@@ -1,4 +1,4 @@
-/** What is usual in a region, by its ISO 3166 code. Currencies: ISO 4217; units: CLDR. Both from memory. */
+/** Regional defaults, by ISO 3166 code. Currencies: ISO 4217; units: CLDR. Both from memory. */
 export const FAHRENHEIT_REGIONS: ReadonlySet<string> = new Set(['US', 'BS', 'BZ', 'KY', 'LR', 'PW', 'FM', 'MH'])
 
 const EURO = 'AT BE CY DE EE ES FI FR GR HR IE IT LT LU LV MT NL PT SI SK'.split(' ')

@@ -36,7 +36,7 @@ export const ROCKWELL = {
   outlierAtLeastHrc: 1,
   /** A blade whose mean is this far from the middle of the others is judged alone. Common practice, no published source. */
   bladeApartHrc: 2,
-  /** What a reading of hardened steel can be; outside it a slip of the keys is likelier. */
+  /** Plausible readings of hardened steel; outside it a typing error is likelier. */
   plausible: { min: 5, max: 70 },
   /** A reading further than this from the others of its blade is asked about. Common practice, no published source. */
   askBeyondHrc: 10,

@@ -1,3 +1,3 @@
-/** What a maker says of the shop in the first hour, in this order; what is not said yet stands at a usual value. */
+/** Set-up questions of the first hour, in order; unanswered ones use typical values. */
 export const SETUP_STEPS = ['units', 'oven', 'plates', 'cold', 'tester'] as const
 export type SetupStep = (typeof SETUP_STEPS)[number]

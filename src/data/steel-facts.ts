@@ -9,7 +9,7 @@ export type ModelFamily = (typeof MODEL_FAMILIES)[number]
 export const FACT_FIGURES = ['hrc', 'retained', 'carbon', 'chromium', 'carbide'] as const
 export type FactFigure = (typeof FACT_FIGURES)[number]
 
-/** What is stated of a steel after a route: HRC, shares 0..1 (retained austenite, carbide by weight), wt% in solution. */
+/** Stated figure of a steel after a route: HRC, shares 0..1 (retained austenite, carbide by weight), wt% in solution. */
 export interface SteelFact {
   readonly steel: string
   readonly family: ModelFamily

@@ -134,7 +134,7 @@ export const STEEL_MODEL = {
   slowQuench: { share: 0.05, productHrc: 38, source: 'Avrami form, common practice, no published source' },
   /** Where families of steel part, wt%: chromium, and molybdenum with half the tungsten. */
   families: { lowAlloyBelowCr: 2.8, stainlessFromCr: 12.5, highSpeedFromMo: 3.5 },
-  /** What a small shop's ovens hold, one standard deviation, °C and min. */
+  /** Scatter of a small shop's ovens, one standard deviation, °C and min. */
   shopTemperature: { austenitizeSdC: 6, temperSdC: 5, soakSdMin: 1, source: 'common practice, no published source' },
   /** One sigma of a stated analysis, wt%: a share of the value and a fixed part. */
   analysis: { relative: 0.015, absolute: 0.005, source: 'product analysis of a mill certificate, from memory' },

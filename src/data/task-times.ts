@@ -1,4 +1,4 @@
-/** What is paid for a batch. */
+/** Kinds of cost of a batch. */
 export const COST_KINDS = ['steel', 'protection', 'power', 'coolant', 'belts', 'work'] as const
 export type CostKind = (typeof COST_KINDS)[number]
 /** Where the hours go. */

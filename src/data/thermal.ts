@@ -17,7 +17,7 @@ export const FOIL_THERMAL = {
   source: 'textbook values, from memory',
 } as const
 
-/** What plates are made of. Handbook values, from memory. */
+/** Metals of plates. Handbook values, from memory. */
 export const PLATE_METALS = {
   'aluminium-6061': { label: 'aluminium 6061', conductivity: 167, densityKgPerM3: 2700, cp: 896 },
   'aluminium-1050': { label: 'pure aluminium 1050', conductivity: 229, densityKgPerM3: 2705, cp: 900 },

@@ -3,13 +3,13 @@ import type { CorrosionClass } from './grades'
 export const USE_NAMES = ['kitchen', 'fillet', 'outdoor', 'chopper', 'sea'] as const
 export type UseName = (typeof USE_NAMES)[number]
 
-/** What a steel is judged by in a use. */
+/** Merits a steel is judged by in a use. */
 export const MERITS = ['edge', 'corrosion', 'wear', 'toughness'] as const
 export type Merit = (typeof MERITS)[number]
 /** How much each matters, 0..1: a fine edge that does not break out, water, how long it cuts, rough use. */
 export type UseWeights = Readonly<Record<Merit, number>>
 
-/** What a use asks of a blade. Common practice, no published source. */
+/** Demands of a use on a blade. Common practice, no published source. */
 export interface Use {
   readonly label: string
   /** Hardness that suits it at a middling edge, HRC. */

@@ -1,4 +1,4 @@
-/** What each way takes of one's own time, h, and of electricity, kWh, for a small batch. Common practice, no published source. */
+/** Operator time, h, and electricity, kWh, of each option for a small batch. Common practice, no published source. */
 export const VERDICT_COSTS = {
   accept: { attendedH: 0, kWh: 0 },
   temper: { attendedH: 0.4, kWh: 1.5 },

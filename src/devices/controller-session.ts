@@ -12,7 +12,7 @@ import type { LinePort } from './line-port'
 export interface ControllerState {
   readonly reading: ControllerReading | null
   readonly trouble: ControllerTrouble | null
-  /** What was shown since the programme began, minutes on the controller's own clock and °C. */
+  /** Display readings since the programme began, minutes on the controller's own clock and °C. */
   readonly samples: readonly LogPoint[]
   /** Whether what is heard goes on being kept. */
   readonly keeping: boolean
@@ -51,7 +51,7 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
   let save: KeepLog | null = null
   let [heardMs, keptMs] = [Date.now(), 0]
   const change = (part: Partial<ControllerState>) => state.set({ ...state.get(), ...part })
-  /** What it refused or did not answer last, and how long nothing was heard, s: silence is the graver. */
+  /** Last trouble: a refusal or a missing answer, and the length of silence, s: silence is the graver. */
   let refused: ControllerTrouble | null = null
   let silentS = 0
   const troubleNow = (): ControllerTrouble | null => (silentS > 0 ? { code: 'silent', seconds: silentS } : refused)

@@ -9,7 +9,7 @@ const names = new Intl.DisplayNames(['en'], { type: 'currency' })
 const others = Intl.supportedValuesOf('currency').filter(code => !FIRST.includes(code))
 const OPTIONS = [...FIRST, ...others].map(code => [code, `${names.of(code) ?? code} (${code})`] as const)
 
-/** What prices are in: asked once, for the whole workshop. */
+/** Asks for the currency of prices, once for the whole workshop. */
 export function CurrencyField() {
   const { currency } = useShopNow()
   return (

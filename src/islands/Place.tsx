@@ -31,7 +31,7 @@ const Messages = lazy(() => import('../ui/Messages'))
 if (typeof document !== 'undefined')
   setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '')
 
-/** What every place shares: the workshop's settings, first-visit data, trouble with saving, and messages. */
+/** Frame of every place: the workshop's settings, first-visit data, trouble with saving, and messages. */
 export function Place({ children }: { children: ReactNode }) {
   const { state, refused, goOn } = useBeginning()
   const shop = useShop()
@@ -73,13 +73,13 @@ export function Place({ children }: { children: ReactNode }) {
   )
 }
 
-/** What is said at the page's edge: fetched when the page has come to rest, or with the first message. */
+/** Messages at the page's edge: fetched when the page is idle, or with the first message. */
 function SaidMessages({ isAtRest }: { isAtRest: boolean }) {
   const waiting = useSyncExternalStore(waitingMessages.subscribe, waitingMessages.get, waitingMessages.get)
   return <Suspense fallback={null}>{(isAtRest || waiting.length > 0) && <Messages />}</Suspense>
 }
 
-/** What the browser refuses is said without any quantity, before the shop's units are known. */
+/** Speaker for refusals by the browser, which name no quantity, before the shop's units are known. */
 const SAY = speakerOf('metric')
 
 /** The theme is wanted before the database can be read: a copy rests where the first script finds it. */

@@ -4,7 +4,7 @@ import { useAtRest } from './use-at-rest'
 type Saves = typeof import('./save-everything')
 let fetched: Promise<Saves> | null = null
 
-/** What writes the file. A fetch that failed is tried anew at the next press, though not every browser does so. */
+/** Fetches the code that writes the file. A failed fetch is tried again at the next press, though not every browser does so. */
 function saves(): Promise<Saves> {
   fetched ??= import('./save-everything').catch(error => {
     fetched = null

@@ -11,11 +11,11 @@ import { stateName, stateWords } from '../words/blade-state'
 interface Props {
   readonly batch: Batch
   readonly blade: BatchBlade
-  /** What it came to stands elsewhere beside it. */
+  /** Whether the blade's outcome is shown elsewhere beside it. */
   readonly alone?: boolean
 }
 
-/** What a blade came to: chosen with its reason, and kept with its moment. What is out takes no part in later loads and tempers. */
+/** Chooses the state of a blade with its reason, and stores it with its moment. A blade that is out takes no part in later loads and tempers. */
 export function StateField({ batch, blade, alone = false }: Props) {
   const { id, mark, record } = blade
   const now = stateOf(record)

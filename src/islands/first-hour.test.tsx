@@ -44,7 +44,7 @@ describe('setting a shop up', () => {
   it('goes through the five steps; going on says the step, skipping does not', async () => {
     render(<StartPlace />)
     expect(screen.getByRole('heading', { level: 2 }).textContent).toBe('Units and currency')
-    fireEvent.click(screen.getByRole('button', { name: 'This is my shop: go on' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Save and continue' }))
     await screen.findByRole('heading', { level: 2, name: 'Oven and controller' })
     expect((await stored()).said).toEqual(['units'])
     for (const next of ['Quench plates', 'Cold treatment', 'Hardness tester or files', 'The first batch']) {

@@ -3,7 +3,7 @@ import { percentDone } from '../core/numeric/round'
 import { toast } from '../ui/toast'
 import type { Task } from '../workers/open-worker'
 
-/** What is made within so long needs no word, ms. */
+/** Time within which no progress message is needed, ms. */
 const SHOWN_AFTER_MS = 600
 /** Notified in steps of so many percent. */
 const STEP_PERCENT = 5

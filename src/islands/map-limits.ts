@@ -6,7 +6,7 @@ import type { Grade } from '../data/grades'
 import { STEEL_MODEL } from '../data/steel-model'
 import type { MapLimits } from '../ui/recipe-map/axes'
 
-/** What bounds a recipe map for a grade in this shop. */
+/** Returns the bounds of a recipe map for a grade in this shop. */
 export const mapLimits = (grade: Grade, shop: Workshop): MapLimits => ({
   ovenMaxC: reachC(usualOvenOf(shop)),
   foils: FOIL_TYPES.map(({ name, maxC }) => ({ name, maxC: maxC - FOIL_MARGIN_C })),

@@ -3,7 +3,7 @@ import type { Chamber } from '../core/equipment/chambers'
 import type { Oven } from '../core/shop/oven'
 import { useAnswer } from '../workers/use-answer'
 
-/** What an oven does by its wall model and what its log taught; null while it is worked out, and for no oven. */
+/** Returns an oven's behaviour by its wall model and its fit; null while it is computed, and for no oven. */
 export function useChamber(oven: Oven | null): Chamber | null {
   const answer = useAnswer(
     'chamber',

@@ -16,7 +16,7 @@ import type { Steel } from '../core/steel/steel'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { heatColour } from '../ui/heatline/colour'
 
-/** What was worked out: a refusal is quick, and measures nothing. */
+/** Returns the answer, or throws for a refusal, which would measure nothing. */
 function answered<T>(result: Result<T>): T {
   if (!result.ok) throw new RangeError(JSON.stringify(result.problems))
   return result.value

@@ -32,7 +32,7 @@ async function keepEarlier() {
   for (const [request, response] of gone) await earlier.put(request, response)
 }
 
-/** What an installing worker may say of requests that need not wake it (Service Workers, 'static routes'); not every browser has it. */
+/** Routes an installing worker may register for requests that need not wake it (Service Workers, 'static routes'); not every browser has them. */
 interface WithRoutes {
   addRoutes?(rule: { condition: { urlPattern: string; requestMethod: string }; source: 'cache' }): Promise<void>
 }

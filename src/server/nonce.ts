@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto'
 
-/** What stands in the policy the application was built with, and is put right for each response. */
+/** Placeholder in the built policy, replaced for each response. */
 const PLACE = "'nonce-of-the-response'"
 
 /** A number used once: 128 bits nobody can guess. */

@@ -6,7 +6,7 @@ export interface Job {
   readonly request: unknown
 }
 
-/** What answers one job at a time; `onEnd` is told when it ends by itself. */
+/** Thread that answers one job at a time; `onEnd` is called when it ends by itself. */
 export interface Thread {
   readonly post: (job: Job) => void
   readonly onReply: (told: (reply: Reply) => void) => void

@@ -1,6 +1,6 @@
 import { createRandom } from '../core/numeric/random'
 
-/** What a stand-in tester is like. */
+/** Character of a stand-in tester. */
 export interface TesterTemper {
   /** Off by so much from the start, and so much more after every hundred readings, HRC. */
   readonly biasHrc: number

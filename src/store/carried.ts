@@ -6,7 +6,7 @@ import { db } from './database'
 import { putRecipe } from './records'
 import { emptyData } from './seed'
 
-/** What became of what a code carried: it is in the log now, it was there before, or it was not taken. */
+/** Result of taking a code: added to the log, already there, or refused. */
 export type Taken = { readonly taken: 'added' | 'known'; readonly href: string } | { readonly taken: 'refused' }
 
 /** Takes what a code carried into the log; nothing that is there already is changed. */

@@ -58,7 +58,7 @@ async function leaveLater(name: string, version: number, rows: Readonly<Record<s
   database.close()
 }
 
-/** What a workshop file has in the tables a browser had then. */
+/** Returns the rows of a workshop file in the tables a browser had then. */
 const rowsOf = (file: Record<string, readonly unknown[]>, shop: unknown) => ({
   ...Object.fromEntries(
     ['batches', 'blades', 'readings', 'recipes', 'runs', 'logs'].map(table => [table, file[table] ?? []]),

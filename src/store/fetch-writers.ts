@@ -1,5 +1,5 @@
 /**
- * What writes: it checks against every schema and plans anew, which a page needs for nothing it shows first. With it comes what plans
+ * Imports the writers, which check against every schema and plan anew; a page needs them for nothing it shows first. With them come the planners of
  * a batch or a recipe that begins.
  */
 export const importWriters = async () => {

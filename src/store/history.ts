@@ -1,18 +1,18 @@
 import { isContinuing } from '../core/continuing'
 import { createSubscribable, type Subscribable } from '../core/subscribable'
 
-/** What came of applying one side of a step: it may have been changed elsewhere since, or the browser may have refused. */
+/** Result of applying one side of a step: done, changed elsewhere since, or refused by the browser. */
 export type Applied = 'done' | 'changed-elsewhere' | 'refused'
 
 /** Something done on this page that can be taken back, and done again. */
 export interface Step {
-  /** What it was, as the person is told. */
+  /** Its name for the person. */
   readonly label: string
   readonly undo: () => Promise<Applied>
   readonly redo: () => Promise<Applied>
 }
 
-/** What came of undoing or redoing; why not, where it was not: there was none, it was changed elsewhere since, or it was refused. */
+/** Result of undoing or redoing, with the reason if nothing was: no step, changed elsewhere since, or refused. */
 export type Undone =
   | { readonly done: true; readonly way: 'undo' | 'redo'; readonly label: string }
   | { readonly done: false; readonly way: 'undo' | 'redo'; readonly why: 'none' | 'refused' }
@@ -23,7 +23,7 @@ interface History {
   readonly undone: readonly Step[]
 }
 
-/** What this page has done, newest last, and what of it was undone. */
+/** Steps this page has done, newest last, and those undone. */
 const history = createSubscribable<History>({ done: [], undone: [] })
 export const pageHistory: Subscribable<History> = history
 const MOST_STEPS = 200
@@ -42,7 +42,7 @@ export function remember(step: Step): void {
 
 /** A change of one thing from one state to another: `apply` writes a state where the other still stands. */
 export interface Change<T> {
-  /** What is changed: of one thing a change that goes on, such as a drag, is one step. */
+  /** Key of the changed thing: continued changes of one thing, such as a drag, are one step. */
   readonly key: string
   readonly label: string
   readonly before: T

@@ -49,7 +49,7 @@ export const useBatchOfBlade = (bladeId: string): Loaded<Batch> =>
     [bladeId],
   )
 
-/** What every batch that is not deleted is called, newest first. */
+/** Returns the names of all batches that are not deleted, newest first. */
 export const useBatchNames = (): readonly Pick<BatchRecord, 'id' | 'name' | 'createdAt'>[] | undefined =>
   useLiveQuery(
     () =>
@@ -158,7 +158,7 @@ export const useReadings = (batchId: string): Reading[] | undefined =>
     [batchId],
   )
 
-/** What was read of some batches, in the order it was read. Undefined while it or the batches are read. */
+/** Returns the readings of some batches, in order. Undefined while they or the batches are read. */
 export const useReadingsOf = (batches: readonly { readonly id: string }[] | undefined): Reading[] | undefined => {
   const ids = batches?.map(batch => batch.id)
   return useLiveQuery(

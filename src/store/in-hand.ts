@@ -12,7 +12,7 @@ const NEWEST = 40
 const UNREAD_DAYS = 730
 const DAY_MS = 86_400_000
 
-/** What is still to be done or was done last: everything else of a long log is left unread. */
+/** Batches still to be done, or done last: the rest of a long log is not read. */
 export interface InHand {
   /** Batches begun in the last two years that nothing was read of, and those that changed last; newest first. */
   readonly batches: readonly Batch[]
@@ -41,7 +41,7 @@ async function readInHand(further: readonly string[]): Promise<InHand> {
   })
 }
 
-/** What is in hand; undefined while loading. Storage that cannot be read counts as empty; the banner says why. */
+/** Returns the batches in hand; undefined while loading. Storage that cannot be read counts as empty; the banner says why. */
 export function useInHand(further: readonly string[] = []): InHand | undefined {
   const key = [...new Set(further)].join(' ')
   return useLiveQuery(

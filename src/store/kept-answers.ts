@@ -9,9 +9,9 @@ interface KeptAnswer {
   readonly key: string
   /** The file of the worker that answered, which has another name in each version: only the version that wrote an answer reads it. */
   readonly by: string
-  /** What was asked, as text. */
+  /** Request as text. */
   readonly asked: string
-  /** What it tells of, so that what was told of it last can be found; of most questions nothing but what was asked. */
+  /** Subject of the request, so that its last answer can be found; most questions have none. */
   readonly about?: string
   /** The stamp of the log that was answered from; null where it had none, or where the answer rests on the request alone. */
   readonly stamp: string | null
@@ -19,7 +19,7 @@ interface KeptAnswer {
   readonly at: number
 }
 
-/** What is found of a question on a later visit. */
+/** Answer found for a question on a later visit. */
 export interface FoundAnswer<N extends QuestionName> {
   readonly answer: Answered<N>
   readonly stamp: string | null
@@ -30,7 +30,7 @@ export interface AnswerBefore<N extends QuestionName> extends FoundAnswer<N> {
   readonly asked: string
 }
 
-/** What a page cannot be drawn without is drawn from what was told last of the same thing, changed as it may be since. */
+/** Questions that a page cannot be drawn without are drawn from the last answer about the same subject, though it may have changed since. */
 const SUBJECTS: { readonly [N in QuestionName]?: (request: Request<N>) => string } = {
   batch: ({ batch }) => batch.id,
   measured: ({ batch, groupId }) => `${batch.id} ${groupId}`,

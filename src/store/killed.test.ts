@@ -71,7 +71,7 @@ interface Act {
   readonly act: (count: number) => Promise<Saving>
   /** About how many writes it takes. */
   readonly writes: number
-  /** What tells that it was done: the same word wherever it writes, or something is half done. */
+  /** Markers of the write: the same everywhere it writes, or something is half done. */
   readonly marks: () => Promise<readonly string[]>
 }
 

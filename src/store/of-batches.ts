@@ -24,7 +24,7 @@ export async function idsThere(): Promise<string[]> {
 export const bladesOfBatches = (ids: Ids): Promise<Blade[]> =>
   each(ids, id => db.blades.where('batchId').equals(id).toArray())
 
-/** What was read of some batches, without what was taken out. */
+/** Returns the readings of some batches, without those taken out. */
 export const readingsOfBatches = async (ids: Ids): Promise<Reading[]> =>
   (await each(ids, id => db.readings.where('batchId').equals(id).toArray())).filter(
     reading => reading.deletedAt === null,

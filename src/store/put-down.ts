@@ -22,7 +22,7 @@ const TAB = 'tawny-ember-tab'
 
 /** A change that was put down, until its write has ended. */
 export interface PutDown {
-  /** What it rests under, which its write notes as done; null where nothing could be put down. */
+  /** Key of the journalled intent, which its write notes as done; null if nothing could be journalled. */
   readonly intent: string | null
   /** To be called when the write has ended, one way or the other. */
   readonly end: (saved: boolean) => void

@@ -44,7 +44,7 @@ const write = (id: string, change: RunChange): Promise<Saving> =>
   )
 
 /**
- * What the blades soaked and came to stands with them once their run is over, and again after it was corrected: what is learnt, loaded
+ * Stores the soak and state of blades once their run is over, and again after a correction: learning, loads
  * and counted rests on it.
  */
 async function noteBlades(run: Run): Promise<void> {

@@ -12,7 +12,7 @@ export interface SaveTrouble {
   readonly retry: () => Promise<Saving>
 }
 
-/** What the person must know about saving: silent while all is well. */
+/** Trouble with saving that the person must know; silent while all is well. */
 export const saveTrouble = createSubscribable<SaveTrouble | null>(null)
 
 /** A change that did not fit and that no field has shown beside itself, newest. */

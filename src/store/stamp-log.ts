@@ -1,6 +1,6 @@
 import type { DBCore, DBCoreTransaction } from 'dexie'
 
-/** What is told of the shop's log rests on these tables. */
+/** Tables that the answers about the shop's log rest on. */
 export const LOG_TABLES = ['batches', 'blades', 'readings', 'shop'] as const
 
 /** Where the stamp stands in the table `meta`: another one with every change of the log, so that the same stamp means the same log. */

@@ -19,7 +19,7 @@ async function stored(id: string): Promise<Batch> {
   return batch
 }
 
-/** What rests there was put down by a page that has gone. */
+/** Stands for another page that has gone, whose journal stays. */
 function anotherPage() {
   for (const key of Object.keys(localStorage).filter(one => one.startsWith('tawny-ember-unfinished/'))) {
     const [head = '', , tab = ''] = key.split('.')
@@ -30,7 +30,7 @@ function anotherPage() {
 }
 
 describe('a page that goes before its write has ended', () => {
-  /** What a page leaves that went right after a change. */
+  /** Leaves a page right after a change, with its journal. */
   const leave = (before: Batch, after: Batch) => {
     putDown({ of: 'batch', before, after })
     anotherPage()

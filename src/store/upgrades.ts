@@ -5,7 +5,7 @@ import { batchWithSetParts, logWithLoad, runWithBlades, shopWithOvens, shopWithS
 // biome-ignore lint/suspicious/noExplicitAny: rows of older versions have the shapes of their time; what reads them looks at each.
 type Row = any
 
-/** What brings stored data to a version, by its number; versions without one only add a table or an index. */
+/** Upgrades of stored data to a version, by its number; versions without one only add a table or an index. */
 export const UPGRADES: Readonly<Record<3 | 4 | 5 | 7 | 8 | 9, (transaction: Transaction) => PromiseLike<unknown>>> = {
   3: transaction => eachOf(transaction, 'shop', shopWithOvens),
   4: async transaction => {

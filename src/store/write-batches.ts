@@ -38,7 +38,7 @@ async function withSerials(batch: Batch): Promise<Batch> {
   return { ...batch, blades: batch.blades.map(b => (given.has(b.id) ? { ...b, serial: given.get(b.id) ?? '' } : b)) }
 }
 
-/** What a change of a batch is written with: its own tables, the shop it is planned in, and what says that it is hardened. */
+/** Tables that a change of a batch is written with: its own, the shop it is planned in, and those that tell whether it is hardened. */
 export const PLAN_TABLES = [db.batches, db.blades, db.shop, db.readings, db.runs, db.logs, db.meta] as const
 
 /** A batch with what was left open of its routes as it is suggested now, until it is begun; one that does not fit stays as it is. */
@@ -48,7 +48,7 @@ const withSuggestions = async (batch: Batch, shop: Workshop): Promise<Batch> => 
   return planned === batch || (await isBegun(batch)) ? batch : planned
 }
 
-/** What of the workshop is suggested from. */
+/** Returns the parts of the workshop that suggestions start from. */
 const suggestedFrom = ({ units, cold, ovens, hardeningOvenId, plates, oil, roomC }: Workshop) =>
   JSON.stringify([units, cold.medium, ovens, hardeningOvenId, plates, oil, roomC])
 

@@ -37,7 +37,7 @@ function take(all: Lists, of: Lists | WorkshopData) {
   for (const log of of.logs) all.logs.push(log)
 }
 
-/** What was measured of a year, its batches filled up. */
+/** Returns the measurements of a year, its batches completed. */
 function hardenedOf(data: WorkshopData, seed: number): Lists {
   const random = createRandom(seed)
   const measured = new Set(data.readings.map(reading => reading.batchId))

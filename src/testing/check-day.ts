@@ -79,7 +79,7 @@ function checkHands({ work, helper = [] }: RuleShop, tasks: DayPlan['tasks'], mu
   }
 }
 
-/** What a plan breaks of the rules, in words for the one who reads a failed test. */
+/** Returns the rules that a plan breaks, in words for the reader of a failed test. */
 export function brokenRules(shop: RuleShop, groups: readonly RuleGroup[], plan: DayPlan): string[] {
   const broken: string[] = []
   const must: Must = (holds, what) => {

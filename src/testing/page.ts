@@ -1,4 +1,4 @@
-/** What jsdom has not, and what views ask of a page. Nothing is laid out: everything is as wide as it is asked to be. */
+/** Supplies what jsdom lacks and views ask of a page. Nothing is laid out: everything is as wide as it is asked to be. */
 export function preparePage(): void {
   class Watcher {
     observe() {}

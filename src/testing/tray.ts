@@ -12,7 +12,7 @@ import type { Grade } from '../data/grades'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
 
-/** What tests are laid at; nothing depends on the day. */
+/** Date of tests; nothing depends on the day. */
 export const NOW = '2026-03-02T08:00:00.000Z'
 
 /** A shipped grade, by its designation. */
@@ -90,7 +90,7 @@ export const readingOf = (
   ...more,
 })
 
-/** What a result holds, where the test is about something else than its failing. */
+/** Returns the value of a result, for tests about something else than its failure. */
 export function expectOk<T>(result: Result<T>): T {
   if (!result.ok)
     throw new Error(result.problems.map(found => `${found.code} ${JSON.stringify(found.params)}`).join('; '))
@@ -99,6 +99,6 @@ export function expectOk<T>(result: Result<T>): T {
 
 const SAY = speakerOf('metric')
 
-/** What a refusal says; '' where it was none. */
+/** Returns the code of a refusal, or '' if it was none. */
 export const refusalOf = (result: Result<unknown>): string =>
   result.ok ? '' : result.problems.map(found => problemWords(found, SAY)).join(' ')

@@ -6,7 +6,7 @@ export interface AskProps {
   readonly says: string
   readonly act: string
   readonly onAct: () => Promise<void>
-  /** What stands on the button. */
+  /** Content of the button. */
   readonly children: ReactNode
 }
 

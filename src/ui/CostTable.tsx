@@ -5,7 +5,7 @@ import { useSay } from './Units'
 interface Column {
   readonly head: string
   readonly costs: Readonly<Record<CostKind, number>>
-  /** What it comes to; `by` shares all of it out. */
+  /** Total; `by` divides it. */
   readonly total: number
   readonly by?: number
 }

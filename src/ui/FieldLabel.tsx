@@ -7,7 +7,7 @@ interface Props {
   readonly mark?: string | undefined
 }
 
-/** What a field is called. */
+/** Label of a field. */
 export const FieldLabel = ({ id, label, hideLabel, mark }: Props) => (
   <div className={hideLabel ? 'sr-only' : 'flex items-baseline justify-between gap-2'}>
     <label htmlFor={id} className="label">

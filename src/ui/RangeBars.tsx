@@ -14,7 +14,7 @@ interface Effect {
   readonly hrcAtMost: number
 }
 
-/** What a mill's range of each element does to the finished hardness: bars about the nominal, to one scale. */
+/** Bars of the effect of each element's range on the finished hardness, about the nominal, to one scale. */
 export function RangeBars({ effects, nominalHrc }: { effects: readonly Effect[]; nominalHrc: number }) {
   const shown = effects.slice(0, 6)
   const reach = Math.max(

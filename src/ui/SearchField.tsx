@@ -6,7 +6,7 @@ interface Props {
   readonly className?: string
 }
 
-/** What is looked for in a list, as it is typed. */
+/** Field that filters a list while it is typed in. */
 export const SearchField = ({ label, value, onChange, placeholder, className = 'w-64' }: Props) => (
   <label className="block">
     <span className="label">{label}</span>

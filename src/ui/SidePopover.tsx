@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import { OPENS_CLASS } from './opens-class'
 
 export interface SidePopoverProps {
-  /** What is pressed, in one word, and its name to those who do not see what it stands beside. */
+  /** One word on the button, and its full name for those who do not see what it stands beside. */
   readonly word: string
   readonly label: string
   readonly title: string

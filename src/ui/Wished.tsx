@@ -5,7 +5,7 @@ interface Props {
   readonly button: Pick<ButtonHTMLAttributes<HTMLButtonElement>, 'className' | 'children' | 'aria-label'>
   /** Fetches what is opened. */
   readonly onMeant: () => void
-  /** What was fetched, open from the first, with the button as its trigger. */
+  /** Fetched content, open from the start, with the button as its trigger. */
   readonly children: ReactNode
 }
 

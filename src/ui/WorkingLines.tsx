@@ -1,5 +1,6 @@
 import type { WorkingLine } from '../core/codes/working'
-import { workingValue, workingWords } from '../words/working'
+import { workingValue } from '../words/figures'
+import { workingWords } from '../words/working'
 import { useSay } from './Units'
 
 export interface WorkingProps {

@@ -3,7 +3,7 @@ import type { Certificate } from '../core/certificate/certificate'
 import type { CertificateFile } from '../core/contract/shapes/certificate'
 import type { Picture } from '../core/shop/picture'
 
-/** What a certificate's code begins with, so that a scanner's user knows what it is. */
+/** Prefix of a certificate's code, so that a scanner's user knows what it is. */
 const CODE = 'tawny-ember-certificate'
 /** So much of the digest goes on paper: 128 bits. */
 const SHOWN_DIGITS = 32
@@ -24,7 +24,7 @@ export const withDigest = async <P extends Pick<Picture, 'jpeg'>>(picture: P): P
   sha256: await sha256(Uint8Array.from(atob(picture.jpeg), sign => sign.charCodeAt(0))),
 })
 
-/** What is printed as a code: which blade, and the digest of its certificate. */
+/** Returns the text of the printed code: which blade, and the digest of its certificate. */
 export const codeOf = (certificate: Pick<Certificate, 'serial'>, digest: string): string =>
   `${CODE} ${certificate.serial} ${digest.slice(0, SHOWN_DIGITS)}`
 

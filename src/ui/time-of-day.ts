@@ -2,7 +2,7 @@
 export const asTime = (min: number): string =>
   `${String(Math.floor((min % 1440) / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`
 
-/** What such a field holds, min from midnight. @example asMinutes('22:30') // 1350 */
+/** Returns the value of a time field, min from midnight. @example asMinutes('22:30') // 1350 */
 export const asMinutes = (time: string): number => {
   const [h, m] = time.split(':').map(Number)
   return (h ?? 0) * 60 + (m ?? 0)

@@ -5,17 +5,17 @@ import { problemWords } from '../words/problems'
 import { REST_MS } from './kept-text'
 import { useSay } from './Units'
 
-/** What a typed text came to: a value to take, or what is wrong with it and what may have been meant. */
+/** Result of reading a typed text: a value to take, or a problem and a suggestion. */
 export type ReadText<T> =
   | { readonly value: T }
   | { readonly message: string; readonly offer?: { readonly value: T; readonly text: string } | null }
 
-/** What taking a value came to, where it is told. */
+/** Result of taking a value, if it is reported. */
 // biome-ignore lint/suspicious/noConfusingVoidType: a field may be given a callback that tells nothing.
 export type Taken = void | boolean | Promise<Saving | void>
 
 interface DraftOptions<T> {
-  /** What is stored now; null: nothing. Escape puts it back. */
+  /** Stored value; null: none. Escape restores it. */
   readonly stored: T | null
   readonly read: (text: string) => ReadText<T>
   readonly onCommit: (value: T) => Taken
@@ -32,7 +32,7 @@ export function useDraft<T>({ stored, read, onCommit, onClear }: DraftOptions<T>
   const [draft, setDraft] = useState<string | null>(null)
   const [trouble, setTrouble] = useState<Exclude<ReadText<T>, { value: T }> | null>(null)
   const say = useSay()
-  /** What of the text was taken while it was typed, and what stood there before. */
+  /** Text taken while typing, and what stood there before. */
   const takenText = useRef<string | null>(null)
   const before = useRef<{ readonly stored: T | null; taken: boolean } | null>(null)
 

@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react'
 
 interface DragOptions<T> {
-  /** What is held, moved to where the pointer is; the same object where that changes nothing. */
+  /** Returns the held object at the pointer's place; the same object if nothing changes. */
   readonly move: (held: T, event: PointerEvent) => T
   /** Let go of after it was moved: where it came to rest. */
   readonly drop: (held: T) => void
@@ -15,7 +15,7 @@ interface DragOptions<T> {
  */
 export function useDrag<T extends object>({ move, drop, moved }: DragOptions<T>) {
   const [held, setHeld] = useState<T | null>(null)
-  /** What is in the hand by now: a page may be drawn later than the hand lets go. */
+  /** Object in the hand by now: a page may be drawn later than the hand lets go. */
   const hand = useRef<{ readonly held: T; readonly isMoved: boolean } | null>(null)
   const hold = (next: typeof hand.current) => {
     hand.current = next

@@ -8,7 +8,7 @@ export const TOUGHNESS_WORDS: Readonly<Record<Toughness, string>> = {
   tougher: 'tougher',
   'softer-hardly-tougher': 'softer but hardly tougher',
   'less-tough': 'less tough',
-  'as-tough': 'as tough',
+  'as-tough': 'toughness unchanged',
 }
 
 const range = ({ min, max }: { min: number; max: number }) => `${hrcText(min)} to ${hrcText(max)}`
@@ -23,7 +23,7 @@ export function whyWords({ kind, why, temper }: Pick<AdviceOption, 'kind' | 'why
     case 'temper':
       return `${rests}; ${say.t(temper?.atC ?? 0)} ${movesWords(changeHrc, wanted)}${why.robsChromium ? ', but it costs corrosion resistance' : ''}.${
         why.leavesRange
-          ? ` This grade is usually tempered at ${say.t(why.leavesRange.minC)} to ${say.t(why.leavesRange.maxC)}: outside it you have only the model’s word.`
+          ? ` This grade is usually tempered at ${say.t(why.leavesRange.minC)} to ${say.t(why.leavesRange.maxC)}: outside it this is an estimate: not measured here yet.`
           : ''
       }`
     case 'cold':
@@ -52,7 +52,7 @@ export const nothingHelps = (options: readonly Pick<AdviceOption, 'inTargetProba
     ? 'Nothing here brings it within the target: the best way has a chance of less than 5 %. Change the target, or make the blade anew of a steel that reaches it.'
     : null
 
-/** What to look at first where the edge fails in a way its hardness does not explain. */
+/** First things to look at if an edge fails in a way its hardness does not explain. */
 export const NOT_BY_HARDNESS: Readonly<Record<'chips' | 'rolls', string>> = {
   chips:
     'The edge chips although it is softer than the target, so hardness is not the cause. Look first at the edge angle and how thin it is behind the edge, at coarse grain in a broken piece, and for an edge burnt in grinding.',
@@ -60,7 +60,7 @@ export const NOT_BY_HARDNESS: Readonly<Record<'chips' | 'rolls', string>> = {
     'The edge rolls although it is harder than the target, so hardness is not the cause. Look first at the edge angle and how thin it is behind the edge, for a skin that lost carbon, and for an edge burnt in grinding: sharpen 0.5 mm further back and try again.',
 }
 
-/** What to do, in order, one line each. */
+/** Returns the steps to take, in order, one line each. */
 export function stepsOf(
   { kind, temper, cold, anneal, again }: Pick<AdviceOption, 'kind' | 'temper' | 'cold' | 'anneal' | 'again'>,
   say: Speaker,
@@ -96,7 +96,7 @@ export function stepsOf(
   }
 }
 
-/** What is ground off a blade whose packet leaked before it is read again, mm. Common practice, no published source. */
+/** Stock ground off a blade whose packet leaked before it is read again, mm. Common practice, no published source. */
 export const LEAKED_SKIN_MM = 0.1
 
 export const CAUSE_WORDS: Readonly<Record<CauseName, string>> = {
@@ -110,7 +110,7 @@ export const CAUSE_WORDS: Readonly<Record<CauseName, string>> = {
   tester: 'the tester',
 }
 
-/** What would tell a cause from the others. */
+/** Tests that would tell a cause from the others. */
 export const CAUSE_TESTS: Readonly<Record<CauseName, (say: Speaker) => string>> = {
   scatter: () => 'Take two more readings, three indent diameters away.',
   'under-soaked': () => 'Harden a scrap with twice the soak: it comes out harder.',

@@ -77,7 +77,7 @@ describe('an edge test, in words', () => {
     expect(bestWords({ ...belief, best: { hrc: 59, fromHrc: 57, toHrc: 61 } }, 15)).toMatch(/still wide/)
     expect(nextWords(belief)).toMatch(/whether edges chip there already\. Four tested edges .* about 4 %\.$/)
     expect(nextWords({ ...belief, next: { ...next, hrc: 59.05, gain: 0 } })).toMatch(
-      /That is what is thought best now\. More tests will hardly change it\.$/,
+      /That is the best estimate so far\. More tests will hardly change it\.$/,
     )
   })
 })
@@ -102,7 +102,7 @@ describe('a re-hardening and a trial, in words', () => {
     const anneal = { atC: 900, holdMin: 120, coolCPerH: 15, downToC: 650, source: '' }
     const shop = { ...DEFAULT_WORKSHOP, prices: { ...PROTECTION.prices, hour: 20, kWh: 0.5 } }
     expect(annealWords(anneal, shop, say)).toMatch(
-      /to 1652 °F.*hold 2 h, then 27 °F an hour down to 1202 °F.*taken for 19 h/,
+      /to 1652 °F.*hold 2 h, then 27 °F per hour down to 1202 °F.*taken for 19 h/,
     )
     expect(annealWords(anneal, { prices: undefined }, say)).not.toMatch(/about/)
     expect(hardenedAgainWords(['A1', 'B'])).toMatch(/^A1 and B: this would be the third hardening/)

@@ -21,6 +21,6 @@ describe('a batch’s day in words', () => {
   it('names the wait that is the longer', () => {
     expect(temperWaitWords({ coolingMin: 30, fallingMin: 0 }, say)).toBe('after 30 min: the blades cool')
     expect(temperWaitWords({ coolingMin: 30, fallingMin: 95 }, say)).toBe('after 1 h 35: the oven cools down')
-    expect(temperWaitWords({ coolingMin: 0, fallingMin: 0.2 }, say)).toBe('without a wait')
+    expect(temperWaitWords({ coolingMin: 0, fallingMin: 0.2 }, say)).toBe('straight away')
   })
 })

@@ -13,7 +13,7 @@ export function standingWords({ standsMin, limitMin }: Standing, gradeName: stri
 
 export const standsTooLong = ({ standsMin, limitMin }: Standing): boolean => standsMin > limitMin
 
-/** What a temper load waits for before it goes in. */
+/** Says what a temper load waits for before it goes in. */
 export function temperWaitWords(
   { coolingMin, fallingMin }: Pick<PlacedTemper, 'coolingMin' | 'fallingMin'>,
   say: Speaker,
@@ -21,5 +21,5 @@ export function temperWaitWords(
   if (Math.round(fallingMin) > 0 && fallingMin >= coolingMin)
     return `after ${whole(fallingMin, say)}: the oven cools down`
   if (Math.round(coolingMin) > 0) return `after ${whole(coolingMin, say)}: the blades cool`
-  return 'without a wait'
+  return 'straight away'
 }

@@ -15,7 +15,7 @@ const WORDS: Readonly<Record<BladeState, string>> = {
 }
 export const stateName = (state: BladeState): string => WORDS[state]
 
-/** What a blade came to, with the reason and whom it went to. */
+/** Says the state of a blade, with its reason and its new owner. */
 export function stateWords(record: Pick<Blade, 'states' | 'inspection'>): string {
   const last = record.states?.at(-1)
   const name = WORDS[stateOf(record)]

@@ -32,7 +32,7 @@ const NEXT: Partial<Record<StepKind, string>> = {
   'temper-out': 'comes out of the temper',
 }
 
-/** What comes next for a blade, and when. */
+/** Says the next step of a blade, and when. */
 export function nextWords({ next, place }: BoardRow): string {
   if (place === 'gone') return 'set aside'
   if (!next) return 'done'
@@ -41,7 +41,7 @@ export function nextWords({ next, place }: BoardRow): string {
   return next.inS > 0 ? `${name} in ${clockText(next.inS)}` : `${name} now`
 }
 
-/** What a blade has soaked, with how much of it is more than its steel should. */
+/** Says the soak of a blade, with its excess over what its steel allows. */
 export const soakedWords = ({ soakedS, overS }: Pick<BoardRow, 'soakedS' | 'overS'>): string =>
   soakedS === null ? '' : `${clockText(soakedS)}${overS > 0 ? `, ${clockText(overS)} over` : ''}`
 
@@ -76,7 +76,7 @@ const GONE_WORDS: Partial<Record<Incident, string>> = {
   'set-aside': 'set aside',
 }
 
-/** What is asked once the power is back and blades are in the oven. */
+/** Question once the power is back and blades are in the oven. */
 export const afterCutWords = ({ seconds }: { readonly seconds: number }): string =>
   `The oven had no power for ${clockText(seconds)}. How does it go on?`
 
@@ -85,7 +85,7 @@ export const afterCutChoices = (say: Speaker) =>
   [
     {
       value: 'go-on',
-      label: `Go on: what they soaked counts, unless a blade fell more than ${say.d(BEGINS_ANEW_BELOW_K)} below its heat`,
+      label: `Continue: the soak so far counts, unless a blade fell more than ${say.d(BEGINS_ANEW_BELOW_K)} below its heat`,
     },
     { value: 'soak-anew', label: 'Heat again: the soak begins anew once they are at heat' },
     { value: 'stop', label: 'Call the run off' },
@@ -105,7 +105,7 @@ export function afterCutStanding(rows: readonly BoardRow[], shownC: number | nul
 
 const isInside = ({ place }: BoardRow) => place === 'oven' || place === 'soaking' || place === 'due'
 
-/** What oven and blades came to while nobody looked, if the oven went on as it was set; null where nothing is in it. */
+/** Says the temperatures of oven and blades after a while unattended, if the oven went on as set; null if nothing is in it. */
 export function meanwhileWords(
   rows: readonly BoardRow[],
   shownC: number | null,

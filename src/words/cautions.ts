@@ -17,7 +17,7 @@ export const AIR_LIMIT_SOURCES: Readonly<Record<AirLimitName, string>> = {
   'instant-co2': 'NIOSH IDLH, from memory',
   'instant-oxygen': 'OSHA 29 CFR 1910.134, from memory',
 }
-/** What the air is judged by. */
+/** Returns the unit the air is judged by. */
 export const airUnit = (gas: 'co2' | 'oxygen'): string => (gas === 'co2' ? 'ppm CO2' : '% oxygen')
 
 const window = (p: { minC: number; maxC: number }, say: Speaker) =>
@@ -97,13 +97,13 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
     const needed =
       p.neededAirChangesPerH === null
         ? 'No ventilation of this room would do.'
-        : `${p.neededAirChangesPerH} air changes an hour would do.`
+        : `${p.neededAirChangesPerH} air changes per hour would do.`
     return `${what} ${needed}`
   },
   'air-limit': p =>
     `${Math.round(p.level)} ${airUnit(p.gas)} is over the ${AIR_LIMIT_WORDS[p.name]} of ${p.limit}. Keep a door open on each side, and do not stay beside the box.`,
   solvent: (p, say) =>
-    `${p.fluid} gives off vapour that a spark or the oven lights from ${say.t(p.flashC)} up, colder than the room: mix it away from oven, sparks and pilot lights, and cover it loosely.`,
+    `${p.fluid} gives off vapour that a spark or the oven can ignite: its flash point of ${say.t(p.flashC)} is below room temperature. Mix it away from oven, sparks and pilot lights, and cover it loosely.`,
 
   'beside-blade': () => 'This is beside the blade.',
   bevel: () => 'On the bevel the blade rocks and the cone slips. Measure on a flat, best on the tang.',

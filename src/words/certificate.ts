@@ -6,7 +6,7 @@ import { plainStepTitle } from './run'
 import { stageName } from './stages'
 
 export const CERTIFICATE_METHOD =
-  'Rockwell C after ISO 6508-1; 95 % uncertainty after the GUM from scatter, block and resolution'
+  'Rockwell C after ISO 6508-1; 95 % uncertainty by the GUM method from scatter, block and resolution'
 
 /** The soak as it was run, beside the plan; else as it was planned. */
 const soakText = ({ soakedMin, route }: Pick<Certificate, 'soakedMin' | 'route'>): string =>
@@ -28,7 +28,7 @@ function minutesIn(
   return from !== undefined && to !== undefined ? (Date.parse(to) - Date.parse(from)) / 60_000 : null
 }
 
-/** What was planned, with how long it really was; or that nobody recorded it. */
+/** Says a planned hold with its real length; or that nobody recorded it. */
 const heldText = (plannedMin: number, realMin: number | null, isLogged: boolean): string =>
   realMin !== null
     ? `${plannedMin} min planned, ${Math.round(realMin)} min in all as run`
@@ -107,6 +107,6 @@ export function certificateLines(
   ]
 }
 
-/** What stands under a picture. */
+/** Caption of a picture. */
 export const pictureCaption = ({ of, note, at }: CertifiedPicture, timeZone?: string): string =>
   `${SUBJECT_NAMES[of]}, ${localTime(at, timeZone)}${note ? `: ${note}` : ''}`

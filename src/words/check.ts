@@ -1,4 +1,4 @@
-/** What comparing a certificate's paper with its file came to. */
+/** Result of comparing a certificate's paper with its file. */
 export type Checked =
   | { readonly kind: 'same'; readonly serial: string; readonly blade: string }
   | { readonly kind: 'other' }

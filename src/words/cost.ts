@@ -23,7 +23,7 @@ export const FOIL_FROM_WORDS: Readonly<Record<FoilSource, string>> = {
   area: 'No cut plan fits the roll. Foil is estimated from the area of the envelopes.',
 }
 
-/** What a blade costs, and what of it is for those that were lost. */
+/** Says the cost of a blade, and its share of lost ones. */
 export const bladeCostWords = ({ own, ofLost }: BladeCost, say: Speaker): string =>
   ofLost > 0.005 ? `${say.money(own + ofLost)}, ${say.money(ofLost)} of it for what was lost` : say.money(own)
 
@@ -47,7 +47,7 @@ export function hoursWords({
   return parts.join('; ')
 }
 
-/** What a good blade costs, and what of it was lost with others. */
+/** Says the cost of a good blade, and its share of lost ones. */
 export function perGoodWords({ begun, good, lostShare }: BatchCost, say: Speaker): string {
   if (good === begun) return `Each of ${counted(good, 'blade')}; none was lost.`
   return `${good} of ${begun} came out good; ${say.money(lostShare)} of it is for those that did not.`
@@ -65,4 +65,4 @@ export function quoteWords({ blades, begin, perBlade, from, to }: Quote, say: Sp
 
 /** Blades of the log that came to nothing. */
 export const lossWords = (lost: number, tried: number): string =>
-  `In your log ${lost} of ${tried} blades came to nothing (${percentText(tried > 0 ? lost / tried : 0)}).`
+  `In your log ${lost} of ${tried} blades were scrapped (${percentText(tried > 0 ? lost / tried : 0)}).`

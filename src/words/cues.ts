@@ -5,7 +5,7 @@ import type { StepWords } from './run'
 const ROLE_NAMES: Readonly<Record<Role, string>> = { oven: 'Oven', plates: 'Plates' }
 export const roleName = (role: Role): string => ROLE_NAMES[role]
 
-/** What is spoken at a moment: short, and the act last. `role`: who it is called to, where there are two. */
+/** Returns the spoken cue of a moment: short, the action last. `role`: the person it is called to, if there are two. */
 export function cueWords(cue: Cue, { title, action }: Pick<StepWords, 'title' | 'action'>, role: Role | null): string {
   const to = role === null ? '' : `${ROLE_NAMES[role]}: `
   if (cue.kind === 'ahead') return `${to}${title} in ${cue.s === 60 ? 'one minute' : `${cue.s} seconds`}.`
@@ -13,7 +13,7 @@ export function cueWords(cue: Cue, { title, action }: Pick<StepWords, 'title' | 
   return `${to}${title} is ${Math.round(cue.s / 60)} min late.`
 }
 
-/** What each of two people does in a step, in their own line. */
+/** Says what each of two people does in a step, one line each. */
 export function roleWords(
   step: RunStep,
   { action }: Pick<StepWords, 'action'>,

@@ -11,7 +11,7 @@ export function cutWords(cut: Cut, rollWidthMm: number, say: Speaker): string {
     : `Across, ${say.length(cut.atMm)} from the free end, between ${say.length(cut.fromMm)} and ${say.length(cut.toMm)} from the left edge`
 }
 
-/** What is left on the roll against what the plan needs; null where it is enough, or not counted. */
+/** Says the length left on the roll against the plan's need; null if it is enough, or not counted. */
 export function shortRollWords(neededMm: number, leftMm: number | undefined, say: Speaker): string | null {
   if (leftMm === undefined || leftMm >= neededMm) return null
   const m = (mm: number) => say.metres(mm / 1000)

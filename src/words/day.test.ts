@@ -28,7 +28,7 @@ describe('what the day says', () => {
       'in the box by 13:25, gone by 15:30; 0.3 kg more for each hour it has to wait',
     )
     expect(coolantLeftWords(ice, '15:20', metric)).toBe(
-      '2.1 kg of dry ice must be in the box by 15:20 for what is still to come; it loses 0.3 kg an hour',
+      '2.1 kg of dry ice must be in the box by 15:20 for what is still to come; it loses 0.3 kg per hour',
     )
     expect(coolantLeftWords(nitrogen, '15:20', metric)).toContain('liquid nitrogen')
   })

@@ -46,7 +46,7 @@ export const whyNotWords = (
   nameOf = (id: string): string => id,
 ): string => WHY_NOT[code](amount, listOf([...new Set(groups.map(nameOf))]), say)
 
-/** What hands do, of whom. */
+/** Name of each operator task. */
 const TASKS: Readonly<Record<TaskKind, (who: string) => string>> = {
   'anneal-in': who => `${who} into the oven, to be annealed`,
   'anneal-out': who => `${who} out of the anneal`,
@@ -89,7 +89,7 @@ export const roundWords = (rounds: readonly number[]): string => {
   return `${listOf(names.map((name, i) => (i === 0 ? name : name.toLowerCase())))} temper`
 }
 
-/** What blades are in an oven for; nothing where they are hardened. */
+/** Says what blades are in an oven for; nothing if they are hardened. */
 export const stayWords = ({
   rounds,
   before,
@@ -101,7 +101,7 @@ export const stayWords = ({
 /** A heat before the hardening. */
 export const HEATS: Readonly<Record<HeatBeforeKind, string>> = { anneal: 'Anneal', relieve: 'Stress relief' }
 
-/** What is pressed when one of its two acts is done. */
+/** Text of the button when one of its two tasks is done. */
 export const heatDoneWords = (isIn: boolean): string => (isIn ? 'They are in' : 'They are out')
 
 /** How far such a heat is, by what is known of each blade. */
@@ -124,10 +124,10 @@ const URGENT: Readonly<Record<Urgent['code'], (who: string, by: string) => strin
   'next-temper': (who, by) => `${who} cool enough for the next temper from ${by} on`,
 }
 
-/** What something must not wait for, and why. */
+/** Says what must not wait, and why. */
 export const urgentWords = (code: Urgent['code'], who: string, by: string): string => URGENT[code](who, by)
 
-/** What would help, and what it does to a steel where it does. */
+/** Says a change that would help, and its effect on a steel if it has one. */
 export function helpWords(help: Help, names: { readonly who: string; readonly until: string }, say: Speaker): string {
   switch (help.code) {
     case 'helper':
@@ -147,7 +147,7 @@ export function helpWords(help: Help, names: { readonly who: string; readonly un
   }
 }
 
-/** What a help costs, where it is not only time. */
+/** Says the cost of a change, if it is not only time. */
 export const helpCost = (help: Help): string => {
   switch (help.code) {
     case 'share-soak':
@@ -179,7 +179,7 @@ export const powerWords = (
   hasCheap: boolean,
 ): string => `about ${kWh.toFixed(1)} kWh${hasCheap ? `, ${cheapKWh.toFixed(1)} of them in the cheap hours` : ''}`
 
-/** What the box must still hold for blades that are to come, while it is in use. */
+/** Says how much coolant the box must still hold for blades to come, while it is in use. */
 export const coolantLeftWords = (
   coolant: { readonly medium: 'dry-ice' | 'liquid-nitrogen'; readonly amount: number; readonly lostPerHour: number },
   by: string,
@@ -188,7 +188,7 @@ export const coolantLeftWords = (
   const isIce = coolant.medium === 'dry-ice'
   const text = isIce ? say.mass : say.litres
   const name = isIce ? 'dry ice' : 'liquid nitrogen'
-  return `${text(coolant.amount)} of ${name} must be in the box by ${by} for what is still to come; it loses ${text(coolant.lostPerHour)} an hour`
+  return `${text(coolant.amount)} of ${name} must be in the box by ${by} for what is still to come; it loses ${text(coolant.lostPerHour)} per hour`
 }
 
 /** An oven whose blades are at another temperature than is thought. */
@@ -199,7 +199,7 @@ export const ovenAstrayWords = (name: string, byK: number, isHand: boolean, say:
     : `${name} has drifted: the newest measurement finds the blades ${off} than those before it`
 }
 
-/** What more blades cost a day. */
+/** Says the cost of more blades to a day. */
 export function addedWords(
   added: { readonly laterMin: number | null; readonly cost: number; readonly done: string },
   say: Speaker,
@@ -230,11 +230,11 @@ export function wentWords(acts: readonly WentAct[], say: Speaker): string {
   return last ? `${count}, the last ${apartWords((last.doneMin ?? 0) - last.startMin, say)}.` : `${count}.`
 }
 
-/** What runs taught of looking a load over. */
+/** Says what runs taught about inspecting a load. */
 export const inspectWords = ({ minutes, runs }: InspectTime, plannedMin: number, say: Speaker): string =>
   `From the last quench into the cold took ${say.minutes(minutes)} (the middle of ${counted(runs, 'run')}); plans reckon with ${say.minutes(plannedMin)}.`
 
-/** What runs taught of hands at the plates. */
+/** Says what runs taught about the operator at the plates. */
 export const pullsWords = ({ moreS, pulls }: PullTime, say: Speaker): string => {
   const middle = `the middle of ${counted(pulls, 'pull')} that waited for your hands alone`
   return moreS === 0

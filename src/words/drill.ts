@@ -6,7 +6,7 @@ import { clockText } from './clock-text'
 import { INCIDENT_WORDS } from './incidents'
 import { counted, marksOfBlades } from './lists'
 
-/** What one would see or hear of an incident in the shop: its name is for the trainee to find. */
+/** Signs of an incident to be seen or heard in the shop: its name is for the trainee to find. */
 const SEEN: Readonly<Record<Incident, (mark: string) => string>> = {
   leaked: mark => `You see dark scale along the seam of ${mark}’s packet.`,
   torn: mark => `The foil of ${mark} caught on the rack: a strip of it hangs loose.`,
@@ -25,7 +25,7 @@ const SEEN: Readonly<Record<Incident, (mark: string) => string>> = {
   'helper-gone': () => 'The telephone rings. Your helper has to go.',
 }
 
-/** What the trainee sees of a surprise. */
+/** Says what the trainee sees of a surprise. */
 export const seenWords = (
   { surprise: { incident, bladeId } }: Pick<Happening, 'surprise'>,
   batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,
@@ -51,7 +51,7 @@ const HABITS: Readonly<Record<Habit, string>> = {
 }
 export const habitWords = (habit: Habit): string => HABITS[habit]
 
-/** What the helper of a practice does with the blade that was handed over last. */
+/** Says what the helper of a practice does with the blade handed over last. */
 export function helperWords(
   { bladeId, shutS, lateS }: Helper,
   batch: Pick<Batch, 'lines' | 'blades' | 'groups'>,

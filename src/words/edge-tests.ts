@@ -37,7 +37,7 @@ export const EDGE_PLACE_NAMES = {
 
 export const UNIT_NAMES = { strokes: 'strokes', blows: 'blows', flexes: 'flexes', hours: 'hours' } as const
 
-/** What a test is called: a test of one's own by its own name. */
+/** Returns the name of a test: of one's own test, its own name. */
 export const testName = ({ kind, name }: Pick<EdgeTest, 'kind' | 'name'>): string => name ?? TEST_NAMES[kind]
 
 /** A test in a few words: how much, and what the edge did. */
@@ -67,13 +67,13 @@ export function bestWords({ best, tests, priorSdHrc }: Belief, edgeDeg: number):
   return `From ${counted(tests, 'result')}: at ${edgeDeg}° a side an edge of this steel holds best near ${hrcText(best.hrc)} HRC (${range}).${open}`
 }
 
-/** What to aim the next batch at, and why. */
+/** Says the hardness to aim the next batch at, and why. */
 export function nextWords({ next, best }: Belief): string {
   const { holds, rolls, chips } = next.chances
   const off = next.hrc - best.hrc
   const why =
     Math.abs(off) < 0.15
-      ? 'That is what is thought best now.'
+      ? 'That is the best estimate so far.'
       : `Its results tell more than those at ${hrcText(best.hrc)} would: whether edges ${off > 0 ? 'chip' : 'roll'} there already.`
   const gain =
     next.gain < 0.005
@@ -82,7 +82,7 @@ export function nextWords({ next, best }: Belief): string {
   return `Aim the next batch at ${hrcText(next.hrc)} HRC. Expected of its edges: ${percentText(holds)} hold, ${percentText(rolls)} roll, ${percentText(chips)} chip. ${why} ${gain}`
 }
 
-/** What salt water did to blades of one route, beside what the model says of that route. */
+/** Says what salt water did to blades of one route, beside the model's figure for that route. */
 export function saltWords(
   results: readonly EdgeTest['result'][],
   { index, chromiumInSolution, stainless, temperPenalty, slowCoolingPenalty }: Corrosion,

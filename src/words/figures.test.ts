@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { figure } from '../core/codes/figure'
-import { interval95 } from '../core/numeric/coverage'
+import { worked } from '../core/codes/working'
 import { mainsCurrent } from '../core/oven/mains-current'
-import { figureWords } from './figures'
+import { figureWords, workingValue } from './figures'
 import { speakerOf } from './speaker'
 
 const [metric, inch] = [speakerOf('metric', 'EUR'), speakerOf('imperial', 'USD')]
@@ -15,23 +15,25 @@ describe('a figure in words', () => {
       value: '9.6',
       unit: 'A',
     })
-    const foil = figure('foil-used', 1.5, 'm', {})
-    expect([figureWords(foil, metric).value, figureWords(foil, metric).unit]).toEqual(['1.5', 'm'])
-    // 1.5 m are 4.92 ft.
-    expect([figureWords(foil, inch).value, figureWords(foil, inch).unit]).toEqual(['4.9', 'ft'])
   })
 
-  it('states its interval in the same decimals', () => {
-    const interval = interval95({ mean: 60.2, sd: 1 })
-    expect(figureWords(figure('readings-mean', 60.2, 'HRC', { n: 3 }, { interval }), metric)).toMatchObject({
-      value: '60.2',
-      unit: 'HRC 58.2 to 62.2',
+  it('states its interval in the same decimals, money with its currency, and lengths in the units of the shop', () => {
+    const interval = { low: 5.2, high: 7.4, level: 0.95 }
+    const cost = figure('foil-cost-per-blade', 6, 'money', { blades: 2 }, { interval })
+    expect(figureWords(cost, metric)).toEqual({
+      name: 'Cost of foil per blade',
+      value: '€6.00',
+      unit: '€5.20 to €7.40',
     })
+    // 1.5 m are 4.92 ft.
+    expect(['m', 'm'].map((_, i) => workingValue(worked('foil-used', 1.5, 'm', {}), i === 0 ? metric : inch))).toEqual([
+      '1.5 m',
+      '4.9 ft',
+    ])
   })
 
-  it('says that a figure is missing, money with its currency, and a share as percent', () => {
-    expect(figureWords(figure('heat-cost', null, 'money', {}), metric).value).toBe('—')
-    expect(figureWords(figure('heat-cost', 3.5, 'money', {}), metric).value).toBe('€3.50')
+  it('says that a figure is missing, and a share as percent', () => {
+    expect(figureWords(figure('foil-cost-per-blade', null, 'money', { blades: 0 }), metric).value).toBe('—')
     const chance = figure('chance-in-target', 0.834, 'share', { min: 59, max: 61 })
     expect(figureWords(chance, metric)).toEqual({ name: 'Chance of 59 to 61 HRC', value: '83', unit: '%' })
   })

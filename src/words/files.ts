@@ -3,7 +3,7 @@ import type { Carried } from '../core/files/code'
 import type { LooseEnd } from '../core/files/loose-ends'
 import { counted, listOf } from './lists'
 
-/** What a workshop file holds, before anything of it is stored. */
+/** Says the contents of a workshop file, before anything of it is stored. */
 export const openedWords = ({ shopName, exportedAt, counts }: Opened): string =>
   `${shopName}, saved ${exportedAt.slice(0, 10)}: ${counted(counts.batches, 'batch', 'batches')}, ${counted(counts.blades, 'blade')}, ${counted(counts.readings, 'reading')}, ${counted(counts.recipes, 'recipe')}, ${counted(counts.runs, 'run')}.`
 
@@ -13,7 +13,7 @@ interface Opened {
   readonly counts: Readonly<Record<'batches' | 'blades' | 'readings' | 'recipes' | 'runs', number>>
 }
 
-/** What was read in of a workshop file. */
+/** Says what was added from a workshop file. */
 export const readInWords = ({ batches, readings }: Pick<Opened['counts'], 'batches' | 'readings'>): string =>
   `${counted(batches, 'batch', 'batches')} and ${counted(readings, 'reading')} read in.`
 
@@ -37,7 +37,7 @@ export function looseEndWords(end: LooseEnd): string {
   }
 }
 
-/** What was called otherwise when a file was laid beside what was here. */
+/** Says which names were changed when a file was added to the log. */
 export function adoptionWords({ ovens, serials }: Omit<Adoption, 'data'>): string[] {
   return [
     ...(ovens.length > 0 ? [`${counted(ovens.length, 'oven')} came along: ${listOf(ovens)}.`] : []),
@@ -52,7 +52,7 @@ export function adoptionWords({ ovens, serials }: Omit<Adoption, 'data'>): strin
   ]
 }
 
-/** What a code carries. */
+/** Says the contents of a code. */
 export const carriedWords = (carried: Carried): string =>
   carried.kind === 'recipe'
     ? `The recipe “${carried.recipe.name}” for ${carried.recipe.gradeName}, as it is there now.`

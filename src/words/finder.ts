@@ -1,6 +1,6 @@
 import type { Found } from '../core/logbook/find'
 
-/** What kinds of things are found, as headings. */
+/** Headings of the kinds of things found. */
 export const FOUND_KINDS: Readonly<Record<Found['kind'], string>> = {
   batch: 'Batches',
   blade: 'Blades',
@@ -9,7 +9,7 @@ export const FOUND_KINDS: Readonly<Record<Found['kind'], string>> = {
   oven: 'Ovens',
 }
 
-/** What a found thing is called, and what tells it from others. */
+/** Returns the name of a found thing, and what tells it from others. */
 export function foundWords(found: Found): { readonly name: string; readonly more: string } {
   switch (found.kind) {
     case 'blade':

@@ -18,7 +18,7 @@ export function holeWords(found: HoleFinding | null, changeMm: number | null, sa
   }
 }
 
-/** What of the soft skin is still on the blade. */
+/** Says how much of the soft skin is still on the blade. */
 export function skinWords({ skinMm, leftMm }: SkinFinding, say: Speaker): string {
   const skin = skinMm < 0.01 ? `under ${say.thin(0.01)}` : say.thin(skinMm)
   if (leftMm === null) return `${skin} a side to grind off`

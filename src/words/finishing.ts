@@ -1,6 +1,6 @@
 import type { FinishTask } from '../data/finishing'
 
-/** What is done to a blade after its last temper: the head of a column, and how it is done. */
+/** Finishing tasks: the column head, and how each is done. */
 export const FINISH_WORDS: Readonly<Record<FinishTask, { readonly name: string; readonly how: string }>> = {
   scale: {
     name: 'Scale off',

@@ -1,7 +1,7 @@
 import type { TemplateNote } from '../core/foil/template'
 import type { Speaker } from './speaker'
 
-/** What is written on a fold template. */
+/** Text of a note on a fold template. */
 export function templateNoteWords(note: TemplateNote, say: Speaker): string {
   if (note.code !== 'sheet') return note.code === 'blade' ? 'blade' : 'spine on the fold'
   const { lengthMm, widthMm, folds, foldMm, sheets } = note

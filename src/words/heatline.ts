@@ -6,7 +6,7 @@ import type { StationName } from '../data/stations'
 import { hrcText, type Speaker } from './speaker'
 import { stageName } from './stages'
 
-/** What is written at a stretch of the Heat Line, beside its temperature. */
+/** Text at a stretch of the Heat Line, beside its temperature. */
 export function stretchWords(note: StretchNote | null): string {
   if (note === null) return ''
   if (note.code === 'load') return 'load'
@@ -54,7 +54,7 @@ export function momentWords(moment: Moment, timed: boolean, say: Speaker): strin
   return timed ? `${fromOvenOn(moment.minute)}: ${say.t(moment.c)}${measured}, ${what}` : `${say.t(moment.c)}, ${what}`
 }
 
-/** What is said of a station beside its name. */
+/** State of a station beside its name. */
 export const STATION_STATE_WORDS = { done: 'done', 'to-do': 'to do' } as const
 
 /** A hardness on the Heat Line, said whole. */

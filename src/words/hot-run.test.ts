@@ -54,7 +54,7 @@ describe('what happens in a run, in words', () => {
       return [incidentText(event, batch), happenedWords(event, batch)]
     }
     expect(text(5, 'cracked', ['A1', 'A2'])[0]).toBe('Cracked: A1 and A2')
-    expect(text(5, 'vice-late', ['A3'], 30)[0]).toBe('Vice late: A3, 30 s')
+    expect(text(5, 'vice-late', ['A3'], 30)[0]).toBe('Vice closed late: A3, 30 s')
     expect(text(5, 'power-cut', [], 1200)[0]).toBe('Power cut, 20 min')
     expect(text(5, 'helper-gone')[1]).toMatch(/^Helper gone\. The pull list is that of one pair of hands/)
   })

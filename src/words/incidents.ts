@@ -6,13 +6,13 @@ import { secondsText } from './speaker'
 
 interface IncidentWords {
   readonly name: string
-  /** What is asked of it, beside the blades. */
+  /** Question about it, beside the blades. */
   readonly asks: string
-  /** What follows from it, and what to do. */
+  /** Consequence, and what to do. */
   readonly after: string
 }
 
-/** What happens in a hot shop, in the words of the one who calls it. */
+/** Incidents of a hot shop, in the words of the one who calls them. */
 export const INCIDENT_WORDS: Readonly<Record<Incident, IncidentWords>> = {
   leaked: {
     name: 'Packet leaked',
@@ -30,7 +30,7 @@ export const INCIDENT_WORDS: Readonly<Record<Incident, IncidentWords>> = {
     after: 'It cooled in the foil for that time. Read its hardness by itself.',
   },
   'vice-late': {
-    name: 'Vice late',
+    name: 'Vice closed late',
     asks: 'How long did it stand in air before the vice was shut?',
     after: 'It cooled in air for that time. Read its hardness by itself, and look for a bend.',
   },
@@ -83,7 +83,7 @@ export const INCIDENT_WORDS: Readonly<Record<Incident, IncidentWords>> = {
     after: 'Read a second thermometer before you trust the display again. The clocks are worked out anew.',
   },
   'coolant-out': {
-    name: 'Coolant used up',
+    name: 'Dry ice or nitrogen ran out',
     asks: '',
     after: 'Take the blades out and go on to the temper. Cold again later gains less: the retained austenite settles.',
   },
@@ -111,7 +111,7 @@ export const SAFE_WORDS: Readonly<Record<SafePoint, string>> = {
 
 const lasted = (seconds: number) => (seconds >= 60 ? `${Math.round(seconds / 60)} min` : `${secondsText(seconds)} s`)
 
-/** What was logged just now, of which blade, and what follows from it. */
+/** Says the incident logged just now, its blade, and its consequence. */
 export const happenedWords = (event: IncidentEvent, batch: Pick<Batch, 'lines' | 'blades' | 'groups'>): string =>
   `${incidentText(event, batch)}. ${INCIDENT_WORDS[event.incident].after}`
 

@@ -6,7 +6,7 @@ type Words<C extends keyof FindingCodes> = (params: FindingCodes[C], say: Speake
 const soft = (found: string, dueHrc: number) =>
   `${found} but ${hrcText(dueHrc)} HRC was expected: soft skin, too short a soak, a slow quench or another steel. Find the cause before the temper.`
 
-/** What was found of a blade as its foil came off, as a sentence with what follows from it. */
+/** Says a finding on a blade when its foil came off, with its consequence. */
 export const FINDING_WORDS: { readonly [C in keyof FindingCodes]: Words<C> } = {
   crack: () =>
     'A crack does not heal: do not chill or temper it further for use. Mark it, keep it apart, and look at the edges and corners of the other blades.',

@@ -1,6 +1,6 @@
 import type { SignalRule } from '../core/rockwell/control-chart'
 
-/** What a point of a control chart stands out by, and what that usually means. */
+/** Says which rule a point of a control chart breaks, and what that usually means. */
 export const RULE_WORDS: Readonly<Record<SignalRule, string>> = {
   beyond: 'outside the limits: more than the usual scatter',
   'two-of-three': 'two of three far out on one side (beyond two standard deviations): the mean has moved',

@@ -3,7 +3,7 @@ import type { ReadingSummary } from '../core/rockwell/readings'
 import { ROCKWELL } from '../data/rockwell'
 import { hrcText, type Speaker, signedText } from './speaker'
 
-/** What a hardness rests on, after its figure: “HRC ± 0.8, mean of 3”. */
+/** Says the basis of a hardness, after its figure: “HRC ± 0.8, mean of 3”. */
 export const restsOnWords = ({ u95, by, n }: Pick<Hardness, 'u95' | 'by' | 'n'>): string =>
   `HRC ± ${hrcText(u95)}, ${by === 'files' ? 'by files' : n === 1 ? 'one reading' : `mean of ${n}`}`
 
@@ -26,7 +26,7 @@ interface Warning {
   readonly message: string
 }
 
-/** What is doubtful about the readings of a blade so thick, each with what to do. */
+/** Returns the cautions about readings of a blade this thick, each with what to do. */
 export function measureWarnings(
   { summary, unchecked }: Pick<Hardness, 'summary' | 'unchecked'>,
   thicknessMm: number,

@@ -63,7 +63,7 @@ const errorRow = (name: string, inSample: number | null, error: HeldOutError): s
 
 const errorsOf = (rows: readonly HeldOut[]) => rows.map(({ fact, model }) => model - fact.stated)
 
-/** What a calibration is worth, as Markdown: by family, by steel left out, and the frozen set apart. */
+/** Returns a calibration's errors as Markdown: by family, by steel left out, and the frozen set apart. */
 export function heldOutTables(calibration: Calibration, inSampleOf: (fact: SteelFact) => number): string {
   const hardness = STEEL_FACTS.filter(fact => fact.figure === 'hrc')
   const inSample = (family: string) =>

@@ -9,7 +9,7 @@ describe('money', () => {
   })
 
   it('is by the metre or by the foot, as lengths are: 30 a metre is 9.14 a foot', () => {
-    expect(speakerOf('metric', 'EUR').perLength(30)).toBe('€30.00 a metre')
-    expect(speakerOf('imperial', 'GBP').perLength(30)).toBe('£9.14 a foot')
+    expect(speakerOf('metric', 'EUR').perLength(30)).toBe('€30.00 per metre')
+    expect(speakerOf('imperial', 'GBP').perLength(30)).toBe('£9.14 per foot')
   })
 })

@@ -2,7 +2,7 @@ import type { OldRecord, RecordField } from '../core/files/old-records'
 import { counted, listOf } from './lists'
 import type { Speaker } from './speaker'
 
-/** What a column may hold, as it is asked for. */
+/** Name of each field that a column may hold. */
 export const FIELD_NAMES: Readonly<Record<RecordField, string>> = {
   date: 'Day',
   batch: 'Batch',
@@ -29,7 +29,7 @@ export const recordWords = (record: OldRecord, say: Speaker): string =>
     `${listOf(record.hrc.map(String))} HRC`,
   ].join(', ')
 
-/** What came of adding them. */
+/** Says the result of adding old notes. */
 export const addedRecordsWords = ({
   batches,
   blades,

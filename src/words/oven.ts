@@ -16,19 +16,19 @@ export function timeFormatWords(format: TimeFormat): string {
   }
 }
 
-/** What the ramp column is called on this kind of controller. */
+/** Heading of the ramp column on this kind of controller. */
 export function rampHeading({ ramp, degrees }: Pick<ControllerSettings, 'ramp' | 'degrees'>): string {
   if (ramp === 'minutes-to-target') return 'Minutes to get there'
   return `Rate, °${degrees}/${ramp === 'per-hour' ? 'h' : 'min'}`
 }
 
-/** What a step of a programme is for. */
+/** Says the purpose of a step of a programme. */
 export function keyedStepName({ purpose, heldOn }: Pick<KeyedStep, 'purpose' | 'heldOn'>): string {
   const name = purpose.kind === 'soak' ? 'Soak' : `Equalise ${purpose.round}`
   return heldOn ? `${name}, held on` : name
 }
 
-/** What is wrong with a connected controller, and what to do. */
+/** Says the trouble with a connected controller, and what to do. */
 export function controllerTroubleWords(trouble: ControllerTrouble): string {
   switch (trouble.code) {
     case 'silent':

@@ -1,6 +1,6 @@
 import type { Picture } from '../core/shop/picture'
 
-/** What a picture of a blade is of. */
+/** Name of each subject of a picture. */
 export const SUBJECT_NAMES: Readonly<Record<Picture['of'], string>> = {
   colour: 'Colour',
   scale: 'Scale',

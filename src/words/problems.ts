@@ -6,7 +6,7 @@ import type { Speaker } from './speaker'
 
 type Words<C extends ProblemCode> = (params: ProblemCodes[C], say: Speaker, path: string) => string
 
-/** What can be typed into a field, by what it measures. */
+/** Examples that can be typed into a field, by its quantity. */
 const EXAMPLES: Readonly<Record<QuantityField, string>> = {
   temperature: '“1065”, “1065 C” or “1950F”',
   length: '“3”, “2.5 mm”, “0.1 in” or “1/8in”',

@@ -4,7 +4,7 @@ import type { SoakHold } from '../core/oven/programme'
 import type { Waited } from '../core/quench/pace'
 import { counted, listOf, marksOf } from './lists'
 
-/** What a pull waited for last. */
+/** Says what a pull waited for last. */
 export const WAITED_FOR: Readonly<Record<Waited, string>> = {
   soak: 'the soak',
   door: 'the oven to be back at heat',
@@ -51,7 +51,7 @@ const MEND: Readonly<Record<MendOutcome['mend'], (count: number) => string>> = {
   fewer: count => `no more than ${counted(count, 'blade')} in one load`,
 }
 
-/** What would mend it, each with what is then left over. */
+/** Says which changes would help, each with the excess that remains. */
 export function mendWords(mends: readonly MendOutcome[]): string | null {
   const enough = mends.filter(mend => mend.overMin === 0)
   const shorter = mends.filter(mend => mend.overMin > 0)

@@ -18,7 +18,7 @@ export function annealWords(anneal: AnnealCycle, { prices }: Pick<Workshop, 'pri
 export const hardenedAgainWords = (marks: readonly string[]): string =>
   `${listOf(marks)}: this would be the third hardening or more. Each heat takes carbon from another skin and lets the grain grow; a new blade is usually cheaper and better.`
 
-/** What is asked before blades are sent back. */
+/** Question before blades are sent back. */
 export const sendBackWords = (count: number): string =>
   count === 0
     ? 'Tick the blades that are to be hardened again.'

@@ -51,7 +51,7 @@ export const recipeSteps = (grade: Grade, route: PlannedRoute, { hrc }: Predicti
   ),
 ]
 
-/** What one should know beside the steps, a sentence each. */
+/** Notes beside the steps, a sentence each. */
 export function recipeNotes(grade: Grade, route: PlannedRoute, p: Prediction, say: Speaker): string[] {
   const foil = foilFor(route.austenitizeC)
   return [
@@ -69,7 +69,7 @@ interface Card {
   readonly prediction: Prediction
 }
 
-/** What Markdown would take for its own signs is said as it stands. */
+/** Escapes the signs of Markdown. */
 const plain = (text: string): string => text.replace(/[\\`*_{}[\]<>#|~]/g, sign => `\\${sign}`).replace(/\s+/g, ' ')
 
 /** The card of a recipe's newest version as Markdown: the same words as on paper. */

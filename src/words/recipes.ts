@@ -3,7 +3,7 @@ import { counted } from './lists'
 import { hrcText } from './speaker'
 import { edgesGainWords, outcomeWords } from './trial'
 
-/** What came of a version, and whether it did what it was for. */
+/** Says the outcome of a version, and whether it did what it was for. */
 export function versionWords({ blades, batches, meanHrc, inTarget, edges, against }: VersionOutcome): string {
   if (meanHrc === null) return 'No blade was read yet that went by it.'
   const proved = edges.of > 0 ? `, ${edges.count} of ${counted(edges.of, 'edge')} held` : ''

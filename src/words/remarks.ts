@@ -1,4 +1,4 @@
-/** What is noted most in a hot shop, to be tapped with a glove on. */
+/** Usual remarks in a hot shop, to be tapped with a glove on. */
 export const USUAL_REMARKS = [
   'The oven climbs slower than it should',
   'The display wanders',

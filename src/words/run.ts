@@ -12,7 +12,7 @@ export interface StepWords {
   readonly detail: string
 }
 
-/** What a step of a run says, in the shop's units and by the blades' present marks. */
+/** Returns the text of a step of a run, in the shop's units and by the blades' present marks. */
 export function stepWords(step: RunStep, batch: Batch, system: System): StepWords {
   if (step.told) return step.told
   const { names } = step
@@ -154,7 +154,7 @@ function pullWords(
   }
 }
 
-/** What a confirmed step is called on the paper of one blade, which knows no other blade. */
+/** Returns the title of a confirmed step on the paper of one blade, which names no other blade. */
 export function plainStepTitle(step: RunStep, mark: string, system: System): string {
   if (step.told) return step.told.title
   const { names } = step

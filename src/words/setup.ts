@@ -22,12 +22,12 @@ export const SETUP_WHY: Readonly<Record<SetupStep, string>> = {
   tester: 'What you measure corrects the predictions. Without a tester, files tell the hardness in a range.',
 }
 
-/** What is taken for granted while a step is not said. */
+/** Says the typical values used while a step is not answered. */
 export function assumedWords(step: SetupStep, shop: Workshop, say: Speaker): string {
   const oven = shop.ovens.find(o => o.id === shop.hardeningOvenId) ?? shop.ovens[0]
   switch (step) {
     case 'units':
-      return 'Units are those of your browser’s language; prices have no currency.'
+      return 'Units are those of your browser’s language; confirm the currency of prices.'
     case 'oven':
       return `An oven of ${((oven?.powerW ?? 0) / 1000).toFixed(1)} kW is assumed.`
     case 'plates':
@@ -39,7 +39,7 @@ export function assumedWords(step: SetupStep, shop: Workshop, say: Speaker): str
   }
 }
 
-/** What it costs in certainty that a step is not said. The factor of two is that of the usual range of contact in `data/thermal`; the rest is common practice, no published source. */
+/** Says the uncertainty added while a step is not answered. The factor of two is that of the usual range of contact in `data/thermal`; the rest is common practice, no published source. */
 export function uncertainWords(step: SetupStep, say: Speaker): string {
   switch (step) {
     case 'units':

@@ -11,7 +11,7 @@ export function routeLine({ austenitizeC, soakMin, cold, tempers }: Side['route'
   ].join('; ')
 }
 
-/** What blades soaked as they were run. */
+/** Says the soaks of blades as they were run. */
 export const soakedRange = (of: Side['soakedMin']): string =>
   of === null
     ? 'not run with the application'
@@ -23,7 +23,7 @@ export const soakedRange = (of: Side['soakedMin']): string =>
 export const hardnessList = (of: Side['hardness']): string =>
   of.map(({ stage, hrc, u95 }) => `${hrcText(hrc)} ± ${hrcText(u95)} ${stageName(stage)}`).join('; ') || 'not read'
 
-/** What the edges did. */
+/** Says the results of edge tests. */
 export function edgeCounts({ holds, rolls, chips }: Side['edges'], edgeDeg: number | null): string {
   if (edgeDeg === null) return 'not proved'
   return `${holds} held, ${rolls} rolled, ${chips} chipped at ${Math.round(edgeDeg)}° a side`

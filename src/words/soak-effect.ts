@@ -9,11 +9,11 @@ const hardnessWords = ({ hrcChange, austeniteChange }: SoakEffect): string =>
     ? 'Hardness stays within a few tenths.'
     : `Finished hardness ${signedText(hrcChange)} HRC, retained austenite ${signedText(austeniteChange * 100, 0)} %.`
 
-/** What a soak that was off would have cost a blade. */
+/** Says the cost to a blade of a soak that was off. */
 export const soakCostWords = (mark: string, effect: SoakEffect): string =>
   `${mark} would have soaked ${Math.round(effect.soakMin)} min. ${hardnessWords(effect)}`
 
-/** What a soak longer than the steel should have does to a blade, and what to do. */
+/** Says the effect of a soak longer than the steel allows, and what to do. */
 export function overSoakWords(marks: string, overMin: number, effect: SoakEffect | null): string {
   const over = `${marks}: ${Math.round(overMin)} min over the longest soak.`
   if (!effect) return `${over} Pull it next.`

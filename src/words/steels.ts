@@ -25,7 +25,7 @@ const STRENGTH_WORDS: Readonly<Record<RankReason['strength'], string>> = {
   usual: '',
 }
 
-/** What steels are judged by. */
+/** Name of each merit of a steel. */
 export const MERIT_WORDS: Readonly<Record<Merit, string>> = {
   edge: 'Holds a fine edge',
   corrosion: 'Corrosion resistance',
@@ -33,7 +33,7 @@ export const MERIT_WORDS: Readonly<Record<Merit, string>> = {
   toughness: 'Toughness',
 }
 
-/** What speaks for a grade in a use and what against, in one sentence. */
+/** Says the reasons for and against a grade in a use, in one sentence. */
 export function rankWords(why: RankReason): string {
   const { target } = why
   const hrc = hrcText(why.hrc)
@@ -45,7 +45,7 @@ export function rankWords(why: RankReason): string {
   return `It ${reach}, ${EDGE_WORDS[why.edge]}${STRENGTH_WORDS[why.strength]}; ${why.rustsTooSoon ? `but it ${rust}, less than this use asks` : `it ${rust}`}.`
 }
 
-/** What a shop cannot do with a grade. */
+/** Says why a shop cannot process a grade. */
 export function refusalWords(why: Refusal, say: Speaker): string {
   switch (why.code) {
     case 'needs-oil':
@@ -82,7 +82,7 @@ export function differenceWords(of: Difference, first: string, second: string): 
   }
 }
 
-/** What changed from one route to another, in a few words; '' where nothing did. */
+/** Says the changes from one route to another, in a few words; '' if there is none. */
 export const routeChangeWords = (changes: readonly RouteChange[], say: Speaker): string =>
   changes.map(change => oneChange(change, say)).join(', ')
 
@@ -138,7 +138,7 @@ export const TALE_FIGURES: Readonly<
   grain: { label: 'Grain held by carbide', unit: '×', shown: value => value.toFixed(1), least: 1 },
 }
 
-/** What is seen at a knob's setting, in a sentence that follows it. */
+/** Says the observation at a knob's setting, in a sentence that follows it. */
 export function seenWords(seen: Seen, say: Speaker): string {
   switch (seen.code) {
     case 'rust-not-hardness':
@@ -160,7 +160,7 @@ export function seenWords(seen: Seen, say: Speaker): string {
   }
 }
 
-/** What a chart that does not fit its composition suggests. */
+/** Says the likely reason that a chart does not fit its composition. */
 export const misfitWords = (doubt: MisfitDoubt, say: Speaker): string =>
   doubt.code === 'whole-chart'
     ? `The chart lies ${hrcText(Math.abs(doubt.meanHrc))} HRC ${doubt.meanHrc > 0 ? 'above' : 'below'} what this composition should give all along. Check the austenitize temperature, the cold and the carbon on the sheet: the chart may be from another route or another steel.`

@@ -5,7 +5,7 @@ import { counted } from './lists'
 import { hrcText, percentText, type Speaker, signedText } from './speaker'
 import { routeChangeWords } from './steels'
 
-/** What is tried, in a line. */
+/** Says what a trial changes, in a line. */
 export const trialWords = ({ changes, control }: Trial, say: Speaker): string =>
   changes.length === 0
     ? `Both halves of ${control.gradeName} have the same route: change one thing of one of them.`
@@ -17,9 +17,9 @@ export const twoThingsWords = (changes: readonly RouteChange[], say: Speaker): s
 
 /** How blades are put into the halves. */
 export const lotWords = (halves: number): string =>
-  `Half of each line of the tray, ${counted(halves, 'blade')} in all, is drawn by lot and gets the change. One of each two neighbours: size, bar and place in the oven are then alike in both halves. The drawn ones get a mark with an X: scribe it before you wrap them.`
+  `Half of each line of the tray, ${counted(halves, 'blade')} in all, is chosen at random and gets the change. One of each two neighbours: size, bar and place in the oven are then alike in both halves. The drawn ones get a mark with an X: scribe it before you wrap them.`
 
-/** What so few blades can show, and how many more it would take for what the model expects. */
+/** Says the minimum detectable difference of so few blades, and how many would show the expected one. */
 export function powerWords({
   each,
   shownHrc,
@@ -40,7 +40,7 @@ export function powerWords({
     : `${can} ${expects} That is enough.`
 }
 
-/** What the halves of a trial, or two versions of a recipe, came to. */
+/** Says the outcome of the halves of a trial, or of two versions of a recipe. */
 export function outcomeWords(found: MeanDifference | null, of: 'half' | 'version' = 'half'): string {
   if (!found) return `Read at least two blades of each ${of} at the same stage first.`
   const { difference, from, to } = found
@@ -52,7 +52,7 @@ export function outcomeWords(found: MeanDifference | null, of: 'half' | 'version
 
 const signedPercent = (share: number): string => `${share < 0 ? '−' : '+'}${percentText(Math.abs(share))}`
 
-/** What the edges of the halves did. */
+/** Says the edge results of the halves. */
 export function edgesWords(
   first: { readonly count: number; readonly of: number },
   second: { readonly count: number; readonly of: number },

@@ -19,7 +19,7 @@ const FAMILIES: Readonly<Record<Prediction['restsOn']['family'], string>> = {
 /** With fewer steels than this to try it on, an error is little more than a guess. */
 const FEW_STEELS = 3
 
-/** What a predicted hardness rests on: readings of this shop, the grade’s chart, or the model alone. */
+/** Says the basis of a predicted hardness: readings of this shop, the grade’s chart, or the model alone. */
 export function trustOf({ shop, restsOn }: Pick<Prediction, 'shop' | 'restsOn'>): Trust {
   if (shop)
     return {

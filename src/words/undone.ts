@@ -1,4 +1,4 @@
-/** What came of taking something back or doing it again; `label` is what it was called. */
+/** Result of undo or redo; `label` is the name of the step. */
 type Outcome = { readonly way: 'undo' | 'redo' } & (
   | { readonly done: true; readonly label: string }
   | { readonly done: false; readonly why: 'none' | 'refused' }
@@ -10,7 +10,7 @@ const WAYS = {
   redo: { done: 'Done again', none: 'There is nothing to redo on this page.', refused: 'nothing was done again' },
 } as const
 
-/** What came of taking something back or doing it again, in one line. */
+/** Says the result of undo or redo, in one line. */
 export function undoneWords(outcome: Outcome): string {
   const way = WAYS[outcome.way]
   if (outcome.done) return `${way.done}: ${outcome.label}`

@@ -3,7 +3,7 @@ import type { Decision } from '../core/shop/batch'
 import { hrcText, percentText, type Speaker } from './speaker'
 import { stageName } from './stages'
 
-/** What can be done after a reading, as it is called on buttons and in the log. */
+/** Name of each option after a reading, on buttons and in the log. */
 export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
   accept: 'Accept',
   temper: 'Temper again',
@@ -12,7 +12,7 @@ export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
   scrap: 'Scrap',
 }
 
-/** What the button of an option says. */
+/** Text of the button of an option. */
 export const TAKE_WORDS: Readonly<Record<OptionKind, string>> = {
   accept: 'Accept these blades',
   temper: 'Add this temper',

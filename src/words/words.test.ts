@@ -10,6 +10,7 @@ import { GRADES } from '../data/grades'
 import { FULL_ANNEAL } from '../data/grades/sources'
 import { CAUSE_TESTS, nothingHelps, stepsOf, whyWords } from './advice'
 import { CAUTION_WORDS } from './cautions'
+import { workingValue } from './figures'
 import { FINDING_WORDS } from './inspection'
 import { coldWhyWords, inUnits } from './marked'
 import { PROBLEM_WORDS } from './problems'
@@ -25,7 +26,7 @@ import {
 } from './steels'
 import { edgeLeadWords, edgeSlowWords } from './thin-edge'
 import { measuredTrust, trustOf } from './trust'
-import { WORKING_WORDS, workingValue } from './working'
+import { WORKING_WORDS } from './working'
 
 const METRIC = speakerOf('metric')
 const IMPERIAL = speakerOf('imperial')
@@ -294,7 +295,6 @@ const WORKING_PARAMS: WorkingCodes = {
   'foil-cost': { from: 'plan', factor: 1 },
   'foil-cost-per-blade': { blades: 6 },
   'foil-price': {},
-  'good-blade-cost': { good: 6 },
   'batch-cost': { good: 4 },
   'full-power-climb': { logName: 'heat.csv' },
   'mains-current': {},
@@ -419,7 +419,7 @@ describe('every code is said in both systems, and without a metric unit in °F a
     expect([shown(100, 'kJ'), shown(800, 'W/m²K'), shown(10, 'K/s')]).toEqual([
       '95 BTU',
       '141 BTU/h·ft²·°F',
-      '18 °F a second',
+      '18 °F per second',
     ])
     expect([shown(null, ''), shown(null, 'C'), shown(Number.POSITIVE_INFINITY, 'C')]).toEqual(['used', '—', '—'])
   })

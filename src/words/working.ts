@@ -1,13 +1,14 @@
-import type { BandPart, FoilSource, WorkingCode, WorkingCodes, WorkingLine, WorkingUnit } from '../core/codes/working'
+import type { BandPart, FoilSource, WorkingCode, WorkingCodes, WorkingLine } from '../core/codes/working'
 import { halfWidth95 } from '../core/numeric/coverage'
 import type { CorrectedBy } from '../core/rockwell/verification'
 import { PROTECTION } from '../data/protection'
 import { STEEL_MODEL } from '../data/steel-model'
 import { STEEL_THERMAL } from '../data/thermal'
+import { FIGURE_NAMES } from './figures'
 import { counted } from './lists'
 import { hrcText, type Speaker } from './speaker'
 
-/** What a line of working is called, by which equation, and after whom. */
+/** Name, equation and source of a line of working. */
 export interface WorkingWords {
   readonly name: string
   readonly equation: string
@@ -23,7 +24,7 @@ const METHOD_OVEN = 'wall model, docs/method.md, Oven'
 const METHOD_PLATES = 'docs/method.md, Plates'
 const line = (name: string, equation: string, source: string) => (): WorkingWords => ({ name, equation, source })
 
-/** What widens a band, as a person says it. */
+/** Says a source of a prediction's uncertainty. */
 export function bandPartWords({ part, element }: BandPart): string {
   switch (part) {
     case 'model':
@@ -176,7 +177,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   'protection-material': line('Material', 'amount · price', 'prices as set in the Workshop'),
   'protection-work': (p, say) => ({
     name: 'Work',
-    equation: `${p.blades} blades, at ${say.money(p.hourPrice)} an hour`,
+    equation: `${p.blades} blades, at ${say.money(p.hourPrice)} per hour`,
     source: PRACTICE,
   }),
 
@@ -205,14 +206,9 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: FOIL_FROM[p.from],
   }),
   'foil-cost-per-blade': p => ({
-    name: 'Cost of foil per blade',
+    name: FIGURE_NAMES['foil-cost-per-blade'](p),
     equation: `cost of foil ÷ ${counted(p.blades, 'blade')}`,
     source: 'the same foil as in the cost of the batch',
-  }),
-  'good-blade-cost': p => ({
-    name: 'Cost per good blade',
-    equation: `cost of the batch ÷ ${counted(p.good, 'good blade')}`,
-    source: 'with its share of what was lost',
   }),
   'foil-price': line('Price of foil per metre', 'as set in the Workshop', 'your own price'),
   'foil-used': line('Used length', 'length · price / blades', 'price as set in the Workshop'),
@@ -252,7 +248,7 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
   }),
   'coolest-temper': line('Coolest temper of the route', 'heat above the temper softens', PRACTICE),
   'chance-in-target': p => ({
-    name: `Chance of ${p.min} to ${p.max} HRC`,
+    name: FIGURE_NAMES['chance-in-target'](p),
     equation: 'Φ((max − mean)/s) − Φ((min − mean)/s), with mean and s of the finished hardness',
     source: 'normal distribution; tested against 2,000 draws of composition, oven and model error',
   }),
@@ -268,7 +264,11 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source:
       p.logName === null ? 'wall model of the size, docs/method.md' : `wall model with what “${p.logName}” taught`,
   }),
-  'mains-current': line('Current from the mains', 'power ÷ voltage', 'as entered'),
+  'mains-current': p => ({
+    name: FIGURE_NAMES['mains-current'](p),
+    equation: 'power ÷ voltage',
+    source: 'as entered',
+  }),
   'correction-by': (p, say) => ({
     name: `By ${CORRECTION_KINDS[p.kind]} alone (${p.count}), ± ${say.d(p.sdK)}`,
     equation: `line in temperature, prior ${say.d(10)}, weights by variance and age`,
@@ -282,43 +282,3 @@ const spoken = <C extends WorkingCode>(
 ): WorkingWords => WORKING_WORDS[code](params, say)
 
 export const workingWords = (working: WorkingLine, say: Speaker): WorkingWords => spoken(working, say)
-
-const significant = (value: number): string => {
-  const size = Math.abs(value)
-  return size !== 0 && size < 0.01
-    ? value.toExponential(2)
-    : Number(value.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 3)).toString()
-}
-
-/** The value of a line in the shop's units; a line without one says that it was used, or that nothing came of it. */
-export function workingValue({ value, unit }: WorkingLine, say: Speaker): string {
-  if (value === null) return unit === '' ? 'used' : '—'
-  if (!Number.isFinite(value)) return '—'
-  const plain = (label: string) => `${significant(value)} ${label}`
-  const units: { readonly [U in WorkingUnit]: () => string } = {
-    '': () => significant(value),
-    HRC: () => `${value.toFixed(2)} HRC`,
-    C: () => say.t(value),
-    K: () => say.signed(value),
-    'wt%': () => plain('wt%'),
-    'wt%²': () => plain('wt%²'),
-    '%': () => plain('%'),
-    ppm: () => plain('ppm'),
-    kJ: () => say.heat(value),
-    'kJ/kg': () => say.heatPerMass(value),
-    'W/m²K': () => say.transfer(value),
-    'K/s': () => say.perSecond(value),
-    'K/h': () => say.perHour(value),
-    mm: () => say.length(value),
-    m: () => say.metres(value),
-    kg: () => say.mass(value),
-    s: () => say.seconds(value),
-    min: () => say.minutes(value),
-    h: () => plain('h'),
-    A: () => plain('A'),
-    kWh: () => plain('kWh'),
-    money: () => say.money(value),
-    share: () => say.percent(value),
-  }
-  return units[unit]()
-}

@@ -40,7 +40,7 @@ function follow(
 /** Batches whose readings the Logbook shows while the rest of the log is read: a window of them, and few enough to be kept. */
 const SHOWN_FIRST = 16
 
-/** What is learnt needs the newest batches alone; only what tells of the whole log has to wait until it is read. */
+/** Ways to bring a worker up to the log: learning needs only the newest batches; answers about the whole log wait until it is read. */
 const FOLLOW: Readonly<Record<keyof LogVersion, () => Promise<void>>> = {
   learnt: follow(
     'learnt',

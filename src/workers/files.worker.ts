@@ -29,7 +29,7 @@ import { addAll, batchesOf, readAll, replaceAll, withUnsaved } from '../store/ba
 import { db } from '../store/database'
 import { saveTrouble } from '../store/save-state'
 
-/** What a workshop file holds, as it is said before anything of it is stored. */
+/** Contents of a workshop file, said before anything of it is stored. */
 export interface OpenedFile {
   readonly shopName: string
   readonly exportedAt: string
@@ -50,7 +50,7 @@ export interface OpenedRecords {
 /** Shown of what was understood, and of what was left out. */
 const SHOWN_RECORDS = 4
 
-/** What is understood of old notes: how much, and the first of it. */
+/** Preview of old notes: how much is understood, and the first of it. */
 export interface ShownRecords {
   readonly blades: number
   readonly batches: number
@@ -99,7 +99,7 @@ const door = {
     const columns = matchColumns(head)
     return ok({ head, lines: rows.length, columns, units: unitsOf(head, rows, columns) })
   },
-  /** What is understood of the opened notes by these columns and units; nothing is stored yet. */
+  /** Returns what is understood of the opened notes with these columns and units; nothing is stored yet. */
   showRecords: async (columns: RecordColumns, units: RecordUnits): Promise<Result<ShownRecords>> => {
     const read = oldRecords(recordRows, columns, units, gradesWith(await db.ownGrades.toArray()))
     if (!read.ok) return read

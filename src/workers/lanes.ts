@@ -27,7 +27,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   trends: 'log',
 }
 
-/** What may take longer than a hand can wait: it has a worker of its own, so that the rest need not wait behind it. */
+/** Questions that may take long: they have a worker of their own, so that the others need not wait. */
 const LONG: ReadonlySet<QuestionName> = new Set([
   'certificates',
   'day',
@@ -50,7 +50,7 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'year-cost',
 ])
 
-/** What tells of the whole log has a worker of its own as well: it is read once, where nothing else waits for it. */
+/** Lane of a question: answers about the whole log have a worker of their own, in which it is read once. */
 export type LaneName = 'quick' | 'long' | 'log'
 export const laneNameOf = (name: QuestionName): LaneName =>
   RESTS_ON[name] === 'log' ? 'log' : LONG.has(name) ? 'long' : 'quick'

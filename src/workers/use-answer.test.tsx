@@ -18,7 +18,7 @@ const { asked, kept, logVersion, watched, stamp, readied, held } = vi.hoisted(()
   /** The store of kept answers while another tab holds it. */
   held: { current: null as Promise<null> | null },
   asked: [] as Asked[],
-  /** What the last visit kept, by its question and what was asked. */
+  /** Answers of the last visit, by question and request. */
   kept: new Map<string, unknown>(),
   logVersion: { current: null as unknown as ReturnType<typeof createSubscribable<LogVersion | null>> },
   /** Questions whose worker was readied. */
@@ -65,7 +65,7 @@ beforeEach(() => {
 })
 afterEach(cleanup)
 
-/** What is drawn is drawn when an `act` ends, and what follows from it only then. */
+/** Renders what an `act` left pending, and its consequences. */
 const settle = async () => {
   for (let i = 0; i < 3; i++) await act(() => new Promise(resolve => setTimeout(resolve, 8)))
 }

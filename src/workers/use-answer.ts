@@ -37,7 +37,7 @@ export const useAnswer = <N extends QuestionName>(name: N, request: Request<N> |
 export const useExactAnswer = <N extends QuestionName>(name: N, request: Request<N> | null): Answered<N> | undefined =>
   useAsked(name, request, false).answer
 
-/** What is told, and whether that was told on an earlier visit, of things as they were then. */
+/** Answer, and whether it is of an earlier visit and so of things as they were then. */
 export interface Told<N extends QuestionName> {
   readonly answer: Answered<N> | undefined
   readonly isOfBefore: boolean
@@ -105,7 +105,7 @@ function useAsked<N extends QuestionName>(name: N, request: Request<N> | null, k
   }, [isFailed, found, before])
 }
 
-/** What was kept is looked for so long before a worker is asked, ms: longer than a slow tablet's storage takes. */
+/** Time the store is searched before a worker is asked, ms: longer than a slow tablet's storage takes. */
 const LOOKED_FOR_MS = 1000
 
 /** The answer of the last visit to what a page asks first; undefined while it is looked for, null where none was kept. */
@@ -125,7 +125,7 @@ function useKept<N extends QuestionName>(name: N, request: Request<N> | null): A
   return kept
 }
 
-/** What is told from the last visit is drawn so long at most before a worker is asked anew, ms: on a slow tablet it would take its share. */
+/** Longest time the last visit's answer is drawn before a worker is asked anew, ms: on a slow tablet both would compete. */
 const DRAWN_FIRST_MS = 500
 
 /** Whether what is drawn before a worker has answered is drawn; at once where there is nothing to draw. */

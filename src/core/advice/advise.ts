@@ -20,12 +20,12 @@ import { reachableRoute } from './reachable-route'
 
 export interface AdviceRequest {
   readonly steel: Steel
-  /** What has been done so far; later steps of the plan are not in it. */
+  /** Route completed so far, without the later steps of the plan. */
   readonly route: Route
   readonly reading: StageReading
   readonly target: TargetHrc
   readonly symptom: Symptom
-  /** What the shop's readings add to the prediction of a hardening begun anew; absent: nothing. */
+  /** Correction by the shop's readings for a hardening begun anew; absent: none. */
   readonly experience?: ShopExperience | null | undefined
   readonly can: {
     readonly coldToC: number | null
@@ -40,9 +40,9 @@ export interface AdviceRequest {
 
 export type OptionKind = 'accept' | 'temper' | 'cold' | 'anneal-and-reharden' | 'scrap'
 
-/** What an option rests on and what speaks for it; hardness in HRC. */
+/** Grounds of an option; hardness in HRC. */
 export interface AdviceReason {
-  /** What was measured, and what is wanted, a symptom at the edge counted in. */
+  /** Measured hardness, and the target with the symptom at the edge taken into account. */
   readonly measured: StageReading
   readonly wanted: TargetHrc
   /** By how much it should move, HRC; 0 where nothing is done. */
@@ -80,7 +80,7 @@ const TEMPER_HOLD_MIN = 120
 /** Holds tried: the usual two hours first, another only where it does clearly better. */
 const TEMPER_HOLDS_MIN = [120, 60, 240] as const
 const UNUSUAL_HOLD = 0.02
-/** What it costs, in chance, to temper where the grade is not usually tempered or chromium is lost. */
+/** Penalty, as a probability, for tempering outside the grade's range or losing chromium. */
 const OUTSIDE_RANGE = 0.08
 /** Heating, and cooling to the room, beside the hold, h. */
 const TEMPER_ASIDE_HOURS = 1.5
@@ -91,7 +91,7 @@ const CHANGE_SD = { share: 0.25, floor: 0.25 } as const
 /** A third temper for less than this is heat for nothing. Common practice, no published source. */
 const WORTH_A_TEMPER_HRC = 0.15
 /**
- * What the hours of a way are worth in chance of success: a further temper on a finished blade has to gain a tenth, the second
+ * Value of an option's hours as a probability of success: a further temper on a finished blade must gain a tenth, the second
  * temper, which is not optional, next to nothing. Common practice, no published source.
  */
 const EFFORT = {
@@ -105,7 +105,7 @@ const EFFORT = {
 /** Tempers after which a blade is finished. */
 const FINISHED_TEMPERS = 2
 
-/** What the stage should read; a stage that the route does not have reads as it ends. */
+/** Returns the predicted hardness at a stage, or at the end of the route if it has no such stage. */
 const stageHrc = (prediction: Prediction, stage: Stage): number =>
   predictedAt(prediction, stage) ?? prediction.finalHrc.mean
 
@@ -118,7 +118,7 @@ function chanceOfReading({ mean, u95, degreesOfFreedom }: StageReading, sd: numb
 }
 
 /**
- * What can be done after a reading, best first: each option with the hardness it should give, the chance that this is
+ * Returns the options after a reading, best first: each with the hardness it should give, the probability that it is
  * in target, hours, corrosion index and a reason. The reading, not the prediction, is the starting point: the model
  * supplies only the change from there.
  */

@@ -11,13 +11,13 @@ export interface CauseRequest {
   readonly route: Route
   readonly stage: Stage
   readonly measured: { readonly mean: number; readonly sd: number }
-  /** What was due, where the shop's own experience or a chart says other than the model alone. */
+  /** Expected hardness, where the shop's experience or a chart differs from the model alone. */
   readonly dueHrc?: number | undefined
   /** A block check of the day stands behind the reading. */
   readonly checked: boolean
   /** A packet was seen to leak, a blade stands apart, a file bites: what was noticed. */
   readonly leakSeen: boolean
-  /** What the blade's soak was worth of the one asked for, by a log; absent: not logged. */
+  /** Ratio of the soak achieved, by a log, to the soak asked for; absent: not logged. */
   readonly loggedSoakShare?: number | undefined
 }
 
@@ -28,7 +28,7 @@ export interface Cause {
   readonly givesHrc: number
 }
 
-/** What a cause would make the blade read, over the spread of how bad it is. */
+/** Hardness that a cause would produce, over the spread of its severity. */
 interface Hypothesis {
   readonly cause: CauseName
   readonly prior: number

@@ -16,7 +16,7 @@ import type { System } from '../units/quantity'
 import { settingC } from '../units/setting'
 import { type AdviceOption, type AdviceRequest, advise } from './advise'
 
-/** What one blade needs, by its own readings and files. */
+/** Decision for one blade by its own readings and files. */
 export interface BladeNeed {
   readonly bladeId: string
   readonly groupId: string
@@ -54,17 +54,17 @@ export interface EachBlade {
 /** Tempers this near share a load, at the mean of them: an oven does not part them, °C. Common practice, no published source. */
 const SHARED_WITHIN_C = 10
 
-/** What is known of a batch's blades, and what the shop can do with them. */
+/** Evidence about a batch's blades, and the shop's abilities. */
 export interface EachBladeRequest {
   readonly batch: Batch
   readonly readings: readonly Reading[]
   readonly tester: Tester
   readonly can: AdviceRequest['can']
-  /** What the shop's readings add to a group's prediction; null: nothing. */
+  /** Returns the correction by the shop's readings for a group, or null for none. */
   readonly experienceOf: (group: BatchGroup) => ShopExperience | null
 }
 
-/** What each blade of a batch needs by its own evidence, and which go on together. */
+/** Returns the decision for each blade of a batch by its own evidence, and the groups that can be treated together. */
 export function eachBlade(request: EachBladeRequest): EachBlade {
   const blades = standing(bladesOf(request.batch))
   const needs = blades.flatMap(blade => needOf(blade, request) ?? [])

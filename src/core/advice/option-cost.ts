@@ -16,7 +16,7 @@ export function toughnessOf(
   return atC >= EMBRITTLED_C.from && atC <= EMBRITTLED_C.to ? 'softer-hardly-tougher' : 'tougher'
 }
 
-/** What an option costs, in the money of the shop's prices; null where no price is set. */
+/** Returns the cost of an option in the shop's currency, or null without a price. */
 export function costOf(
   kind: AdviceOption['kind'],
   prices: { readonly hour: number; readonly kWh?: number | undefined } | undefined,

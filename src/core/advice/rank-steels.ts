@@ -34,17 +34,17 @@ export interface RankedGrade {
   readonly hrc: Prediction['finalHrc']
   readonly retained: number
   readonly corrosion: number
-  /** What it is judged by, each 0..1. */
+  /** Merits it is ranked by, each 0..1. */
   readonly merits: Readonly<Record<Merit, number>>
   /** The chance that this shop brings it into the target. */
   readonly reach: number
   /** 0..1, for the order alone. */
   readonly score: number
-  /** What speaks for it and what against. */
+  /** Reasons for and against it. */
   readonly why: RankReason
 }
 
-/** What speaks for a grade in a use and what against. */
+/** Reasons for and against a grade in a use. */
 export interface RankReason {
   readonly hrc: number
   readonly target: TargetHrc
@@ -56,7 +56,7 @@ export interface RankReason {
   readonly rustsTooSoon: boolean
 }
 
-/** What a shop cannot do with a grade. */
+/** Reason a shop cannot process a grade. */
 export type Refusal =
   | { readonly code: 'needs-oil'; readonly slowest800to500S: number; readonly fast: boolean }
   | { readonly code: 'oven-too-cold'; readonly needsC: number; readonly ovenMaxC: number }
@@ -68,7 +68,7 @@ export interface RefusedGrade {
 }
 
 /**
- * What a shop cannot do with a grade; null when it can. Oil-hardening grades are refused between plates:
+ * Returns the reason a shop cannot process a grade, or null if it can. Oil-hardening grades are refused between plates:
  * they must pass their nose in a second or a few.
  */
 export function cannotDo(grade: Grade, can: Pick<RankRequest, 'ovenMaxC' | 'oil'>): Refusal | null {
@@ -123,7 +123,7 @@ function rankOne(grade: Grade, request: RankRequest): RankedGrade {
   }
 }
 
-/** What is left of a steel's merits where its target is out of reach, and what a corrosion class too few costs. Ranking only. */
+/** Share of a steel's merits that remains if its target is out of reach, and the penalty per missing corrosion class. Ranking only. */
 const LEAST_REACH = 0.3
 const SHORT_COSTS = 0.2
 

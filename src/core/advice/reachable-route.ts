@@ -11,7 +11,7 @@ const LOW_TEMPERS_C = { minC: 150, maxC: 300 } as const
 const BEGINS_AT_C = 200
 const HOLD_MIN = 120
 
-/** What a shop has; the oven and the blade may not be known. */
+/** Abilities of a shop; oven and blade may be unknown. */
 type Can = Pick<ShopCan, 'coldToC' | 'system'> & { readonly [K in 'ovenMaxC' | 'thicknessMm']?: number | undefined }
 
 /**

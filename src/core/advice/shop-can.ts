@@ -14,7 +14,7 @@ import type { AdviceRequest } from './advise'
 export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>
   shop.cold.medium === 'none' ? null : COLD_C[shop.cold.medium]
 
-/** What a route is suggested for: a steel at its usual target, or another, in this shop. */
+/** Returns the request for a suggested route: a steel at its usual target, or another, in this shop. */
 export const routeWish = (
   grade: Grade,
   shop: Workshop,
@@ -29,7 +29,7 @@ export const routeWish = (
   can: { coldToC: coldToC(shop), ovenMaxC, thicknessMm, system: shop.units },
 })
 
-/** What this shop can do with blades of a batch after a reading. */
+/** Returns the shop's abilities for the options after a reading. */
 export const adviceCanOf = (batch: Pick<Batch, 'ovenId' | 'ovenName'>, shop: Workshop): AdviceRequest['can'] => {
   const oven = ovenOf(shop, batch)
   return {

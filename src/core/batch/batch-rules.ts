@@ -4,7 +4,7 @@ import { MOST } from '../shop/bounds'
 import { bladesOf, sharedMarks } from './tray'
 
 /**
- * What a batch's schema cannot say of it: marks that two blades bear, and more lines or blades than a batch holds. Paths are
+ * Returns the problems that a schema cannot find: marks borne by two blades, and too many lines or blades. Paths are
  * dotted into the batch.
  */
 export function batchProblems(batch: Pick<Batch, 'lines' | 'blades' | 'groups'>): Problem[] {

@@ -4,7 +4,7 @@ import { realMsAt } from '../run/clock'
 import { runStateAt } from '../run/run-state'
 import type { Run, RunStep } from '../shop/run'
 
-/** What a blade went through in its runs, by the clock of the shop. */
+/** Events of a blade in its runs, by the clock of the shop. */
 export interface Happened {
   readonly steps: readonly {
     readonly step: RunStep
@@ -15,7 +15,7 @@ export interface Happened {
   readonly incidents: readonly { readonly incident: Incident; readonly at: string; readonly seconds: number }[]
 }
 
-/** What happened to a blade in the shop: by the newest run that loaded it and the temper runs after. Practice is nothing that happened. */
+/** Returns the events of a blade in the shop: of the newest run that loaded it and the temper runs after. Practice is left out. */
 export function happenedTo(bladeId: string, runs: readonly Run[]): Happened {
   const own = runs
     .filter(run => run.mode === 'shop')

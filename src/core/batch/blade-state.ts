@@ -3,7 +3,7 @@ import type { Batch } from '../shop/batch'
 import type { Blade, BladeStateEvent } from '../shop/blade'
 import { editBlade } from './tray-edit'
 
-/** What a blade is now: the newest that was said of it, else cracked where that was seen of it, else whole. */
+/** Returns the state of a blade: the newest recorded one, else cracked if a crack was seen, else whole. */
 export const stateOf = ({ states, inspection }: Pick<Blade, 'states' | 'inspection'>): BladeState =>
   states?.at(-1)?.is ?? (inspection?.cracked ? 'cracked' : 'whole')
 

@@ -17,7 +17,7 @@ export const stagesOf = (route: Pick<PlannedRoute, 'cold' | 'tempers'>): Stage[]
   ...route.tempers.map((_, i) => temperStage(i + 1)),
 ]
 
-/** What a stage should read, HRC; null where the route has no such stage. */
+/** Returns the predicted hardness at a stage, HRC, or null if the route has no such stage. */
 export function predictedAt(prediction: Pick<Prediction, 'hrc'>, stage: Stage): number | null {
   return predictionAt(prediction, stage)?.mean ?? null
 }

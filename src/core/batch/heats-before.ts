@@ -25,7 +25,7 @@ const IN_C = 200
 const OVERRUN_MIN: Readonly<Record<HeatBeforeKind, number>> = { relieve: 30, anneal: 960 }
 
 /**
- * What is still to be done to blades before they are hardened: an anneal of those hardened before, a stress relief of the others where
+ * Returns the heats still to be done before hardening: an anneal of blades hardened before, a stress relief of the others where
  * the batch asks for it; one for each steel that asks for other figures. Nothing that is out already.
  */
 export function heatsBefore(batch: Batch, chamber: ChamberModel): HeatBefore[] {

@@ -36,7 +36,7 @@ export const edgeOf = ({ bevels, edgeMm, thicknessMm }: Pick<Line, 'bevels' | 'e
   bevels === 'full' ? thicknessMm : Math.min(thicknessMm, edgeMm ?? EDGE_MM)
 
 /**
- * What to leave on a blade before the heat, and how it will lie between the plates. `hardened`: how often it is hardened, this time
+ * Returns the allowance to leave on a blade before the heat, and how it lies between the plates. `hardened`: number of hardenings, this one
  * included: each heat takes carbon from a skin.
  */
 export function preparationOf(

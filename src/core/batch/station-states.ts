@@ -20,7 +20,7 @@ interface StatesRequest {
 }
 
 /**
- * What is done for one steel of a batch, station by station, from what was entered and what a run confirmed. A later step shows
+ * Returns which stations of one steel of a batch are done, from entries and from what a run confirmed. A later step shows
  * that an earlier one happened: what was measured was quenched, and what was quenched was wrapped or went bare.
  */
 export function stationStates({

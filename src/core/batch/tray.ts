@@ -5,7 +5,7 @@ import type { PlannedRoute, Temper } from '../shop/route'
 /** One blade as it is scribed and moved, with its line of the tray and its steel: A3 of the line A, six of them. */
 export interface BatchBlade {
   readonly id: string
-  /** What is scribed on it. */
+  /** Mark scribed on the blade. */
   readonly mark: string
   readonly serial: string
   readonly record: Blade
@@ -15,7 +15,7 @@ export interface BatchBlade {
 
 type Tray = Pick<Batch, 'lines' | 'blades' | 'groups'>
 
-/** What a blade is called: its line's mark, with its number where the line has or had more than one. */
+/** Returns a blade's mark: its line's, with its number if the line has or had more than one. */
 const markOf = (line: Line, blade: Blade, alone: boolean): string =>
   alone && blade.number === 1 ? line.mark : `${line.mark}${blade.number}`
 

@@ -12,7 +12,7 @@ export interface Trial {
   readonly changes: readonly RouteChange[]
 }
 
-/** What a change is a change of: two tempers moved together are one thing. */
+/** Groups changes that count as one: two tempers moved together are one change. */
 const THING: Readonly<Record<RouteChange['what'], string>> = {
   'soak-temperature': 'soak-temperature',
   'soak-time': 'soak-time',

@@ -32,29 +32,29 @@ import type { Route } from '../steel/route'
 import { planTimeline, type Stretch } from '../trace/timeline'
 import type { System } from '../units/quantity'
 
-/** What is computed for one steel of a batch. */
+/** Figures computed for one steel of a batch. */
 export interface GroupFigures {
   readonly groupId: string
   readonly prediction: Prediction
   /** Chance that the finished hardness is within target. */
   readonly chance: Figure
-  /** What would now be suggested for each part of its route. */
+  /** Suggestion for each part of its route. */
   readonly suggested: Pick<PlannedRoute, RoutePart>
   /** Planned temperature along the route; empty where the batch's oven is gone. */
   readonly stretches: readonly Stretch[]
   /** Hardness along the route: what is due, what was measured, and what follows from there. */
   readonly stages: readonly StageHardness[]
-  /** What was measured, in the route's order of stages. */
+  /** Measured hardness in the route's order of stages. */
   readonly measured: readonly Hardness[]
 }
 
-/** What is computed for a batch in its shop: plain data, so that it can be worked out away from the page. */
+/** Figures computed for a batch in its shop: plain data, so that a worker can compute them. */
 export interface BatchFigures {
   /** One for each steel that is known. */
   readonly groups: readonly GroupFigures[]
-  /** What each temper load should read afterwards, by the load's key. */
+  /** Expected hardness after each temper load, by the load's key. */
   readonly expected: Readonly<Record<string, readonly Expectation[]>>
-  /** What is keyed in for each load, by the load's key; none while the batch's oven is gone. */
+  /** Oven programme of each load, by the load's key; none while the batch's oven is missing. */
   readonly programmes: Readonly<Record<string, Result<readonly Segment[]>>>
   /** When each blade of a load is pulled, what it soaks and what it should read, by the load's key; none while the oven is gone. */
   readonly pulls: Readonly<Record<string, ExpectedPulls>>
@@ -84,7 +84,7 @@ export interface BatchSources {
   readonly batch: Batch
   readonly shop: Workshop
   readonly readings: readonly Reading[]
-  /** What the shop's readings of other batches add to a group's prediction. */
+  /** Returns the correction by the shop's readings of other batches for a group. */
   readonly experienceOf: (group: BatchGroup) => ShopExperience | null
 }
 

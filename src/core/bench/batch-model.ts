@@ -23,7 +23,7 @@ export interface GroupModel extends Omit<GroupFigures, 'groupId' | 'measured'> {
   readonly group: BatchGroup
   readonly grade: Grade
   readonly thicknessMm: number
-  /** What was measured, by stage, and the latest stage of it. */
+  /** Measured hardness by stage, and the latest stage of it. */
   readonly measured: ReadonlyMap<Stage, Hardness>
   readonly latest: Hardness | null
 }

@@ -21,7 +21,7 @@ interface Read {
   readonly nowMs: number
 }
 
-/** What the oven was read at, laid over a group's plan: a measured log where there is one, else what a run's display showed. */
+/** Returns the oven temperature over a group's plan: from a measured log if there is one, else from the display readings of a run. */
 export function batchTrace(shown: GroupModel, { run, logs, blades, nowMs }: Read): BatchTrace {
   const logged = tracesOf(logs, shown)
   if (!run) return { trace: logged, now: null }

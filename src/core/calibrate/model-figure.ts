@@ -14,7 +14,7 @@ export const routeOfFact = ({ austenitizeC, soakMin, coldToC, tempersC }: SteelF
   tempers: tempersC.map(atC => ({ atC, holdMin: 120 })),
 })
 
-/** What the model says where a figure is stated, from the composition alone and in the figure's own unit. */
+/** Returns the model's value of a stated figure, from the composition alone and in the figure's unit. */
 export function modelFigure(fact: SteelFact): number {
   const m = metallurgy(fact.composition, { made: fact.made, slowest800to500S: null }, routeOfFact(fact))
   switch (fact.figure) {

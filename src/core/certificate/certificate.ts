@@ -39,16 +39,16 @@ export interface Certificate {
     readonly cold: { readonly toC: number; readonly holdMin: number } | null
     readonly tempers: readonly { readonly atC: number; readonly holdMin: number }[]
   }
-  /** What the ovens' logs say it saw: the heat to its own pull, tempers as the thickest of its group; null where one was not logged. */
+  /** Temperatures at the blade by the ovens' logs: its heat up to its own pull, and tempers as the thickest of its group; null if not logged. */
   readonly measured: {
     readonly heat: MeasuredHold | null
     readonly tempers: readonly (MeasuredHold | null)[]
   }
-  /** What it was put through in the run that hardened it and those after, with when; empty where none was run. */
+  /** Steps of the run that hardened it and of those after, with their instants; empty if none was run. */
   readonly happened: Happened['steps']
-  /** What befell it in them. */
+  /** Incidents in those runs. */
   readonly incidents: Happened['incidents']
-  /** What it soaked by its run's clock, min; null where no run followed it. */
+  /** Measured soak by its run's clock, min; null if no run followed it. */
   readonly soakedMin: number | null
   readonly hardness: readonly {
     readonly stage: Stage
@@ -90,7 +90,7 @@ export interface CertificateSources {
   readonly readings: readonly Reading[]
   readonly runs: readonly Run[]
   readonly logs: readonly OvenLog[]
-  /** What the shop's readings of other batches add to a group's prediction; null: nothing. */
+  /** Returns the correction by the shop's readings of other batches for a group, or null for none. */
   readonly experienceOf: (group: BatchGroup) => ShopExperience | null
   /** Those that are wished on the paper. */
   readonly pictures: readonly (CertifiedPicture & Pick<Picture, 'bladeId'>)[]

@@ -1,6 +1,6 @@
 import type { Nothing, Said } from './said'
 
-/** What is doubtful or dangerous about a result, and what has to be known to say it. Lengths in mm, temperatures in °C. */
+/** Cautions about a result, with their parameters. Lengths in mm, temperatures in °C. */
 export interface CautionCodes {
   // A route for a steel.
   'above-window': { readonly atC: number; readonly minC: number; readonly maxC: number }

@@ -1,6 +1,6 @@
 import type { Nothing, Said } from './said'
 
-/** What can be wrong with something given, and what has to be known to say it. Lengths in mm, temperatures in °C. */
+/** Problems with an input, with their parameters. Lengths in mm, temperatures in °C. */
 export interface ProblemCodes {
   // A field or a record that does not fit its schema.
   'too-big': { readonly most: number; readonly counted: Counted }
@@ -178,7 +178,7 @@ export type SheetOutside = {
 /** How a limit is counted: a plain number, characters of a text, items of a list. */
 export type Counted = 'number' | 'characters' | 'items'
 
-/** What a field measures, so that examples and units can be named. */
+/** Quantity of a field, so that examples and units can be named. */
 export type QuantityField = 'temperature' | 'length' | 'mass' | 'duration' | 'power' | 'voltage'
 
 export interface SkippedRows {

@@ -20,10 +20,10 @@ export interface Estimate {
   readonly sd: number
 }
 
-/** What came of keeping something: kept, or why not. */
+/** Result of saving: saved, or the reason it was not. */
 export interface Saving {
   readonly saved: boolean
-  /** What does not fit, each with its path; or that it was refused. */
+  /** Problems of the input, each with its path; or that the browser refused. */
   readonly problems: readonly Problem[]
   /** Says that the problems are shown beside their field, so that they are not said a second time elsewhere. */
   readonly shownBeside?: () => void

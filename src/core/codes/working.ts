@@ -72,7 +72,6 @@ export interface WorkingCodes {
   'chance-in-target': { readonly min: number; readonly max: number }
   'foil-cost': { readonly from: FoilSource; readonly factor: number }
   'foil-cost-per-blade': { readonly blades: number }
-  'good-blade-cost': { readonly good: number }
   // Oven.
   'batch-cost': { readonly good: number }
   'full-power-climb': { readonly logName: string | null }
@@ -80,7 +79,7 @@ export interface WorkingCodes {
   'correction-by': { readonly kind: 'sensor' | 'survey' | 'hardness'; readonly count: number; readonly sdK: number }
 }
 
-/** What widens a prediction's band, HRC; `element` for the lot's scatter of one. */
+/** Source of a prediction's uncertainty, HRC; `element` for the scatter of one element between lots. */
 export interface BandPart {
   readonly part: 'model' | 'lot' | 'readings' | 'batch' | 'soak-temperature' | 'soak-time' | 'temper-temperature'
   readonly element?: string | undefined

@@ -69,7 +69,7 @@ const highestMean = (shares: Float64Array, minutes: number): number => {
 }
 
 /**
- * What a chill does to the air of a well-mixed room, against the limits of workplaces, each by its own averaging time; and the
+ * Returns the effect of a chill on the air of a well-mixed room, against workplace limits, each with its own averaging time; and the
  * ventilation that keeps to them. Over the box, on the floor or in a pit it is worse.
  */
 export function airInRoom(request: AirRequest): AirInRoom {
@@ -121,7 +121,7 @@ function oxygenLimits(peak: number, firstAt: (share: number) => number | null): 
   ]
 }
 
-/** What the person must be told: the refusal, or the limits that are not kept. */
+/** Returns the cautions about the air: the refusal, or the limits exceeded. */
 export function airCautions(air: AirInRoom): Caution[] {
   if (air.refused) return [caution('air-refused', air.refused)]
   return air.limits

@@ -65,7 +65,7 @@ export interface BathLevel {
   readonly levelMm: number
   /** Share of the blades' height that is under it, 0..1; 1 without blades. */
   readonly covered: number
-  /** What it takes to cover the highest of them, L. */
+  /** Bath volume that covers the highest blade, L. */
   readonly litresToCover: number
 }
 

@@ -4,7 +4,7 @@ import { coldWay } from './way'
 
 export interface ChillRequest {
   readonly thicknessMm: number
-  /** What the blades are at as they go in, °C. */
+  /** Temperature of the blades as they go in, °C. */
   readonly startC: number
   readonly toC: number
   /** A fan moves the air of a freezer. */

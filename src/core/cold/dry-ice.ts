@@ -6,7 +6,7 @@ import type { Room } from './room'
 
 export interface DryIceRequest {
   readonly steelKg: number
-  /** What the blades are at as they go in, and the room with the bath and the vessel in it, °C. */
+  /** Temperature of the blades as they go in, and of the room with the bath and the vessel, °C. */
   readonly startC: number
   readonly ambientC: number
   readonly bath: { readonly fluid: BathFluid; readonly litres: number }

@@ -6,7 +6,7 @@ import type { Room } from './room'
 
 export interface LiquidNitrogenRequest {
   readonly steelKg: number
-  /** What the blades are at as they go in, and the room with the vessel in it, °C. */
+  /** Temperature of the blades as they go in, and of the room with the vessel, °C. */
   readonly startC: number
   readonly ambientC: number
   /** Of the vessel what is cooled down with the blades; 0: not known. */

@@ -40,7 +40,7 @@ export interface CostSources {
   readonly attendedMin: number | null
 }
 
-/** What a batch costs, and each blade that came out of it good. Money in the shop's currency. */
+/** Returns the cost of a batch, and of each good blade, in the shop's currency. */
 export function batchCost({ batch, shop, attendedMin }: CostSources): BatchCost {
   const blades = bladesOf(batch)
   const prices = shop.prices ?? PROTECTION.prices

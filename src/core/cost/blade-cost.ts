@@ -18,7 +18,7 @@ export interface SharedBy {
 }
 
 /**
- * What a batch cost, shared by its blades: steel by mass and the price of its bar, foil by the area of the packet, electricity by mass,
+ * Returns each blade's share of a batch's cost: steel by mass and the price of its bar, foil by the area of the packet, electricity by mass,
  * coolant by the mass that goes into the cold, belts and hours alike. Those that are lost are carried by the good ones alike. Together
  * they are the cost of the batch; none where no blade is good.
  */

@@ -6,12 +6,12 @@ import { coldWay } from '../cold/way'
 import { steelKgOf } from '../load/loads'
 import type { Workshop } from '../shop/workshop'
 
-/** What is bought for the cold: dry ice, kg, or liquid nitrogen, l. */
+/** Coolant to buy: dry ice, kg, or liquid nitrogen, L. */
 export interface Coolant {
   readonly medium: 'dry-ice' | 'liquid-nitrogen'
   /** To chill the blades and keep them cold to the end of their hold. */
   readonly amount: number
-  /** What the box or vessel loses of it in an hour once it is cold. */
+  /** Loss of the cold box or vessel per hour, in the same unit. */
   readonly lostPerHour: number
 }
 
@@ -22,7 +22,7 @@ interface InUse {
   readonly isCold?: boolean
 }
 
-/** What all blades of a tray that go into the cold need together; null where none does, or a freezer does it. */
+/** Returns the coolant for all blades of a tray that go into the cold, or null if none does or a freezer does it. */
 export function coolantFor(
   blades: readonly BatchBlade[],
   shop: Workshop,

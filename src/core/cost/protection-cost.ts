@@ -11,28 +11,29 @@ import type { Workshop } from '../shop/workshop'
 type Shop = Pick<Workshop, 'foil' | 'prices'>
 
 /** Returns the cost of the foil of a batch, in the shop's money: length, price of the roll, and the dearer type where the heat asks for it. */
-export function foilCost(batch: Batch, shop: Shop, { metres, from }: FoilLength): Figure {
-  const factor = foilFactor(hottestC(batch))
-  return figure(
-    'foil-cost',
-    metres * shop.foil.pricePerM * factor,
-    'money',
-    { from, factor },
-    {
-      grounds: [worked('foil-used', metres, 'm', {}), worked('foil-price', shop.foil.pricePerM, 'money', {})],
-    },
-  )
-}
+export const foilCost = (batch: Batch, shop: Shop, { metres }: FoilLength): number =>
+  metres * shop.foil.pricePerM * foilFactor(hottestC(batch))
 
 /** Returns the cost of foil per blade: that of the batch, shared by all its blades alike. */
 export function foilCostPerBlade(batch: Batch, shop: Shop, length: FoilLength): Figure {
   const whole = foilCost(batch, shop, length)
   const blades = bladesOf(batch).length
-  const value = blades > 0 && whole.value !== null ? whole.value / blades : null
-  return figure('foil-cost-per-blade', value, 'money', { blades }, { grounds: [whole, ...whole.grounds] })
+  return figure(
+    'foil-cost-per-blade',
+    blades > 0 ? whole / blades : null,
+    'money',
+    { blades },
+    {
+      grounds: [
+        worked('foil-cost', whole, 'money', { from: length.from, factor: foilFactor(hottestC(batch)) }),
+        worked('foil-used', length.metres, 'm', {}),
+        worked('foil-price', shop.foil.pricePerM, 'money', {}),
+      ],
+    },
+  )
 }
 
-/** Returns what each way to keep air from a batch costs and needs; `length` is null while no cut plan stands. */
+/** Returns the cost and needs of each way to keep air from a batch; `length` is null while no cut plan stands. */
 export function protectionRows(batch: Batch, shop: Shop, length: FoilLength | null): ProtectionRow[] {
   const blades = bladesOf(batch)
   return compareProtection({
@@ -40,7 +41,7 @@ export function protectionRows(batch: Batch, shop: Shop, length: FoilLength | nu
     steelAreaM2: blades.reduce((sum, { line }) => sum + (2 * line.lengthMm * line.widthMm) / 1e6, 0),
     hottestC: hottestC(batch),
     soakMin: Math.max(...heated(batch).map(({ route }) => route.soakMin)),
-    foilCost: length && foilCost(batch, shop, length).value,
+    foilCost: length && foilCost(batch, shop, length),
     prices: shop.prices ?? PROTECTION.prices,
   })
 }

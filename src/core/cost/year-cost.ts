@@ -3,7 +3,7 @@ import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { type BatchCost, batchCost } from './batch-cost'
 
-/** What a year's batches cost. */
+/** Cost of a year's batches. */
 export interface YearCost {
   /** In the order they came in. */
   readonly batches: readonly ({

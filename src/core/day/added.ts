@@ -18,7 +18,7 @@ export interface AddedToDay {
   readonly finishMin: number | null
   /** How much later that is, min; null where there is no end without them, or none with them. */
   readonly laterMin: number | null
-  /** What they cost, in the shop's currency. */
+  /** Cost in the shop's currency. */
   readonly cost: number
   readonly why: WhyNot | null
   /** With the blades there are: those only thought of have no mark yet. */

@@ -9,7 +9,7 @@ const TO_TEMPER_MIN = 10
 const WARM_MIN = 20
 /** A blade out of its temper stays warm enough to be straightened for so long. Common practice, no published source. */
 const STILL_WARM_MIN = 5
-/** What should have been done before now is done within this, and said to be late. */
+/** Grace period: a task that should have been done is planned within it and reported as late, min. */
 const GRACE_MIN = 60
 
 /** Blades that go on together. */
@@ -78,7 +78,7 @@ export function afterQuench(
   })
 }
 
-/** What is to pass after a pull; where blades are looked over in between it has passed by then. */
+/** Returns the lag after a pull, min; an inspection in between has absorbed it. */
 const afterPullMin = ({ pull, task }: Ready, min: number): number => (pull !== null && task !== pull ? 0 : min)
 
 /** Blades that stand since a minute. */

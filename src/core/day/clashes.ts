@@ -2,7 +2,7 @@ import type { Network } from './day-network'
 import type { Capacity } from './problem'
 
 /**
- * What was decided on: that `to` starts at least `lagMin` after `from` does, that two stays share their closing, or that a task starts
+ * Decision of the search: `to` starts at least `lagMin` after `from`, two stays share one closing, or a task starts
  * no sooner than a given minute.
  */
 export interface Decision {
@@ -30,7 +30,7 @@ export function sharing(stays: Network['stays'], a: number, b: number): Decision
 export type Clash = readonly Decision[]
 
 /**
- * What in a network's starts cannot be: two tasks at once for one pair of hands or three for two, two stays in one oven without the
+ * Finds resource conflicts in a network's starts: two tasks at once for one operator or three for two, two stays in one oven without the
  * time it needs from one to the other, more in the cold box than it holds.
  */
 export function createClashes(network: Network, capacity: Capacity) {
@@ -118,7 +118,7 @@ export function createClashes(network: Network, capacity: Capacity) {
     const endOf = (task: number) => (starts[task] as number) + (lengths[task] as number)
     for (let i = 0; i < ownTasks.length; i++) {
       const a = ownTasks[i] as number
-      /** What is done beside it, by two pairs of hands. */
+      /** Tasks done at the same time by the second operator. */
       const beside: number[] = []
       for (let j = i + 1; j < ownTasks.length; j++) {
         const b = ownTasks[j] as number

@@ -13,7 +13,7 @@ export interface NetworkTask {
   readonly allHands?: boolean
 }
 
-/** What stands in an oven, from the task that opens it to the one that empties it. */
+/** Occupancy of an oven, from the task that opens it to the one that empties it. */
 export interface Stay {
   readonly run: number
   readonly oven: number
@@ -29,7 +29,7 @@ export interface Stay {
   readonly begun: boolean
 }
 
-/** What is in the cold box. */
+/** Occupancy of the cold box. */
 export interface BoxStay {
   readonly run: number
   readonly in: number

@@ -36,12 +36,12 @@ export type DayAnswer =
   /** `nearest`: the plan without the limit that makes it impossible, where there is one. */
   | { readonly feasible: false; readonly why: WhyNot; readonly nearest: DayPlan | null }
 
-/** What a day is planned with. */
+/** Options of a day plan. */
 export interface PlanOptions {
   /** How much may be looked at: visits of a task's start. Some two million a second on a small machine. */
   readonly visits: number
   readonly seed?: number
-  /** What a plan costs: among plans that end no later the cheaper is taken. Absent: none is asked for. */
+  /** Returns the cost of a plan: among plans that end at the same time the cheapest is taken. Absent: cost is ignored. */
   readonly costOf?: (plan: DayPlan) => number
   /** Told each time a better plan is found. */
   readonly onBetter?: (plan: DayPlan) => void

@@ -16,7 +16,7 @@ interface Lane {
   readonly curve: readonly (readonly [min: number, c: number])[]
 }
 
-/** What the ovens of a plan take from a minute on. `cheap`: the hours in which electricity costs less, min. */
+/** Returns the energy the ovens of a plan use from a minute on. `cheap`: off-peak hours, min. */
 export function dayPower(
   lanes: readonly Lane[],
   shop: Pick<Workshop, 'ovens' | 'prices'>,

@@ -27,14 +27,14 @@ export type WhyNotCode = (typeof WHY_NOT_CODES)[number]
 export interface WhyNot {
   readonly code: WhyNotCode
   readonly groups: readonly string[]
-  /** What the limit is, in its own unit: packets, min or °C. */
+  /** The limit in its own unit: packets, min or °C. */
   readonly amount: number
 }
 
 /** A limit one can do without to see whether it is the one that makes a day impossible. */
 export interface Limit {
   readonly code: WhyNotCode
-  /** What it is for a group, min; infinite where there is none. */
+  /** Returns the limit of a group, min; infinite if there is none. */
   readonly of: (group: DayGroup, problem: DayProblem) => number
   readonly without: (problem: DayProblem) => DayProblem
 }

@@ -9,7 +9,7 @@ export const MOST_JOINED_ALL_WAYS = 7
 /** Beyond, so many ways drawn at random: fewer where each costs more. */
 const drawnWays = (count: number): number => (count <= 12 ? 24 : count <= 20 ? 8 : 3)
 
-/** What each set of atoms is as one hot run, worked out once. */
+/** Computes each set of atoms as one hot run, once. */
 export function createRuns(problem: DayProblem) {
   const known = new Map<string, HotRun | RunRefusal>()
   return (atoms: readonly number[]): HotRun | RunRefusal => {

@@ -19,7 +19,7 @@ export const loadBetween = (
   toMin: Math.min(...atoms.map(atom => notAfterMin?.[atom] ?? Number.POSITIVE_INFINITY)),
 })
 
-/** What parts of a plan come to by themselves: no plan of the whole ends before one of its parts. */
+/** Computes bounds from parts of a plan: the whole never ends before one of its parts. */
 export function createParts(problem: DayProblem, runOf: ReturnType<typeof createRuns>) {
   const calendar = calendarOf(problem.work, problem.nowMin)
   const known = new Map<string, number>()

@@ -43,7 +43,7 @@ export interface BeforeHeat {
   readonly groups: readonly number[]
   /** Which oven of the problem. */
   readonly oven: number
-  /** What the oven stands at as they go in, and when they come out, °C. */
+  /** Oven temperature as they go in, and when they come out, °C. */
   readonly inC: number
   readonly outC: number
   /** From in to out, at the least and at the most, min. */
@@ -72,7 +72,7 @@ export interface HotTask {
 export interface HotRun {
   /** Which oven of the problem. */
   readonly oven: number
-  /** What the oven stands at when the packets go in, and when the last is out, °C. */
+  /** Oven temperature when the packets go in, and when the last is out, °C. */
   readonly firstC: number
   readonly lastC: number
   readonly tasks: readonly HotTask[]
@@ -120,9 +120,9 @@ export interface DayProblem {
   readonly notBeforeMin?: readonly number[]
   /** The same, at the latest: where the maker set its start; absent: at any time. */
   readonly notAfterMin?: readonly number[]
-  /** What each atom goes through before its load, by the atom's index; absent: nothing. */
+  /** Heats each atom goes through before its load, by the atom's index; absent: none. */
   readonly before?: readonly (readonly BeforeHeat[])[]
-  /** What is not done yet starts from now on; absent: at any time. */
+  /** Earliest start of tasks that are not done yet, min; absent: none. */
   readonly nowMin?: number
   /** An oven may heat up before hands are there; absent: it may. */
   readonly heatsAlone?: boolean
@@ -137,7 +137,7 @@ export const upToGrid = (min: number): number => Math.ceil(min / GRID_MIN - 1e-9
 /** Minutes rounded down to the plan's grid; what is on it but for rounding stays. @example downToGrid(7) // 5 */
 export const downToGrid = (min: number): number => Math.floor(min / GRID_MIN + 1e-9) * GRID_MIN
 
-/** What cannot be had twice at once. */
+/** Resources that cannot be used twice at once. */
 export interface Capacity {
   /** Packets each oven holds, and the cold box. */
   readonly ovens: readonly number[]

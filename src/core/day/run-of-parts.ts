@@ -55,7 +55,7 @@ export function hotRun(
   }
 }
 
-/** What hands do at the oven, from the first load’s own start: each load in, its pulls, and a look at all of them; and each blade's pull. */
+/** Returns the operator's tasks at the oven, from the first load's start: loading, pulls and inspection; and each blade's pull. */
 function hotTasks(times: readonly HotTimes[], shop: Workshop): { tasks: HotTask[]; pullAt: Map<string, number> } {
   const startMin = times[0]?.loadedMin ?? 0
   const tasks: HotTask[] = []

@@ -104,7 +104,7 @@ export function createSearch(network: Network, calendar: Calendar, capacity: Cap
     return sum
   }
 
-  /** What is there, each as early as the hours of work let it; `fits` says whether nothing is too late already. */
+  /** Computes the earliest starts within working hours; `fits` is false if a limit is already exceeded. */
   function earliestStarts(fixed: readonly Decision[]) {
     const starts = network.earliest.slice()
     for (const { notBefore: [task, min] = [-1, 0] } of fixed)

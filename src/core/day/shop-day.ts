@@ -43,7 +43,7 @@ export interface ShopDayPlan extends DayPlan {
   readonly waits: readonly Wait[]
   /** Electricity of what is still to come. */
   readonly power: DayPower
-  /** What has to be bought for the cold next, by when it is needed, and until when it lasts, min; null: nothing. */
+  /** Next coolant to buy, when it is needed, and until when it lasts, min; null: none. */
   readonly coolant: (Coolant & { readonly byMin: number; readonly lastsMin: number }) | null
   /** Foil still to be cut for what is to be loaded, and by how much the roll is short of it where that is counted, m; null: none is to be cut. */
   readonly foil: { readonly neededM: number; readonly leftM: number | null; readonly shortM: number } | null
@@ -88,7 +88,7 @@ export function planShopDay(day: ShopDay, visits: number): ShopDayAnswer {
 const lanesOf = (plan: DayPlan, made: ShopProblem, day: ShopDay): OvenLane[] =>
   day.shop.ovens.map((oven, index) => laneOf(oven, index, plan, made, day))
 
-/** What is still to come of it. */
+/** Returns the energy of the rest of the plan. */
 const powerOf = (lanes: readonly OvenLane[], { shop, cheap, nowMin }: ShopDay): DayPower =>
   dayPower(lanes, shop, { cheap, fromMin: nowMin })
 
@@ -117,7 +117,7 @@ function told(plan: DayPlan, made: ShopProblem, day: ShopDay): ShopDayPlan {
 const sumOf = (tasks: readonly PlannedTask[]): number =>
   tasks.reduce((sum, task) => sum + task.endMin - task.startMin, 0)
 
-/** What stands in a cold box for one purchase: from the first in until the last was held. */
+/** Returns the contents of a cold box for one purchase: from the first blade in until the last is held. */
 function coolantOf(ahead: readonly PlannedTask[], made: ShopProblem, day: ShopDay): ShopDayPlan['coolant'] {
   const { shop, nowMin, batches } = day
   const isCold = batches.some(({ progress }) => [...progress.values()].some(at => at.kind === 'in-cold'))
@@ -165,7 +165,7 @@ function foilOf(
   return { neededM, leftM, shortM: leftM === null ? 0 : Math.max(0, neededM - leftM) }
 }
 
-/** What stands in an oven, and how the oven goes while it does, [min, °C]. */
+/** Occupancy of an oven with its temperature, [min, °C]. */
 type LaneStay = OvenLane['stays'][number] & { readonly path: readonly (readonly [min: number, c: number])[] }
 
 /** Heats before the hardening in one oven. */

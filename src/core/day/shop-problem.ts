@@ -72,7 +72,7 @@ export function shopProblem(day: ShopDay): ShopProblem {
   }
 }
 
-/** What blades go through before they are loaded; `pathOf` comes to know how the oven goes for it. */
+/** Returns the heats before loading; `pathOf` receives the oven's temperature during each. */
 function beforeOf(
   { from, batch, going, begunMin }: Part,
   atom: readonly number[],

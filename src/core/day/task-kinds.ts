@@ -1,4 +1,4 @@
-/** What hands do in a plan. */
+/** Kinds of operator task in a plan. */
 export const TASK_KINDS = [
   'anneal-in',
   'anneal-out',

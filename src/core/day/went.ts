@@ -30,7 +30,7 @@ interface Done {
 const isTask = (kind: string): kind is TaskKind => (TASK_KINDS as readonly string[]).includes(kind)
 const MINUTE_MS = 60_000
 
-/** What was confirmed of each blade, in the order of the runs given, oldest first. */
+/** Returns the confirmed steps of each blade, in the order of the runs given, oldest first. */
 function doneOf(runs: readonly Run[]): Done[] {
   const rounds = new Map<string, number>()
   return runs

@@ -31,7 +31,7 @@ interface Variant extends Omit<Help, 'finishMin' | 'savedMin'> {
 }
 
 /**
- * What would bring the day's end nearer, each worked out by planning it, the most helpful first. `plannedMin`: when all is done by the
+ * Returns the changes that would bring the day's end nearer, each planned in full, the most helpful first. `plannedMin`: end of the
  * plan that is shown; a help is only told where its own plan ends before that.
  */
 export function helpsOf(day: ShopDay, visits: number, plannedMin: number | null = null): Help[] {

@@ -6,7 +6,7 @@ import type { Oven } from '../shop/oven'
 import type { Run } from '../shop/run'
 import { detailedOven } from './ovens'
 
-/** What the two ovens of a run went through. */
+/** Temperature tracks of the two ovens of a run. */
 export interface RunTracks {
   readonly hardening: OvenTrack
   /** Null where the oven that hardens also tempers. */

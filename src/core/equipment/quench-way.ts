@@ -5,7 +5,7 @@ import type { BatchGroup } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 
-/** What takes the heat out of a steel. */
+/** Quench medium of a steel. */
 export type QuenchWay = 'plates' | 'medium-oil' | 'fast-oil'
 
 /** The quench a steel has in this shop; null where the shop has none that hardens it. */
@@ -43,5 +43,5 @@ export function quenchable(blades: readonly BatchBlade[], shop: Pick<Workshop, '
   )
 }
 
-/** What each is called where it is worked out. */
+/** Name of each medium in the quench model. */
 export const MEDIUM = { plates: 'plates', 'medium-oil': 'oil', 'fast-oil': 'fast-oil' } as const

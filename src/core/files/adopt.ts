@@ -2,7 +2,7 @@ import { serialGiver } from '../shop/serial'
 import type { WorkshopData } from './exchange'
 import { NO_ORIGIN } from './read-exchange'
 
-/** What had to be called otherwise so that nothing of one workshop is taken for something of another. */
+/** Names changed so that records of two workshops are not confused. */
 export interface Adoption {
   readonly data: WorkshopData
   /** Ovens that came along, by the name they have here now. */

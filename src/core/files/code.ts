@@ -11,7 +11,7 @@ import { type Recipe, recipeSchema } from '../shop/recipe'
 
 const MOST_READINGS = 200
 
-/** What a code carries from one browser to another: a recipe's newest version, or a blade with its route and readings. */
+/** Schema of a code carried between browsers: a recipe's newest version, or a blade with its route and readings. */
 const carriedSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('recipe'), recipe: recipeSchema }),
   z.object({
@@ -59,11 +59,11 @@ export function carriedBlade(batch: Batch, bladeId: string, readings: readonly R
   }
 }
 
-/** What tells such a code from any other, and its version. */
+/** Magic bytes of such a code, and its version. */
 const HEAD = [0x54, 0x45, 1] as const
 /** A code of the largest size holds so many bytes at the lowest correction. Source: ISO/IEC 18004, version 40-L. */
 const MOST_BYTES = 2953
-/** What a code may unfold to: much more was not made here. */
+/** Largest size that a code may unpack to. */
 const MOST_UNFOLDED = 300_000
 
 async function through(
@@ -97,7 +97,7 @@ export async function packCode(carried: Carried): Promise<Result<Uint8Array>> {
   return bytes.length > MOST_BYTES ? fail('code-too-large', { bytes: bytes.length, most: MOST_BYTES }) : ok(bytes)
 }
 
-/** What a code of these bytes carries. Errors: 'code-foreign' (of something else), 'code-newer', 'code-broken'. */
+/** Returns the contents of a code. Errors: 'code-foreign' (of something else), 'code-newer', 'code-broken'. */
 export async function unpackCode(bytes: Uint8Array): Promise<Result<Carried>> {
   if (bytes[0] !== HEAD[0] || bytes[1] !== HEAD[1] || bytes.length <= HEAD.length) return fail('code-foreign', {})
   if ((bytes[2] ?? 0) > HEAD[2]) return fail('code-newer', {})

@@ -3,7 +3,7 @@ import { csvOf } from './csv'
 
 const COLUMNS = ['begun', 'batch', 'blades', 'good', 'total', 'per_good_blade', 'currency'] as const
 
-/** What the batches of a year cost as CSV with a header (RFC 4180), one a line; money to the hundredth, in the shop's currency. */
+/** Returns the cost of a year's batches as CSV with a header (RFC 4180), one per line; money to the hundredth, in the shop's currency. */
 export const costsCsv = ({ batches }: Pick<YearCost, 'batches'>, currency: string | undefined): string =>
   csvOf(
     batches.map(({ at, name, begun, good, total, perGood }) => ({

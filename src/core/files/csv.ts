@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 
-/** What a spreadsheet takes for a formula, also where a line break follows in the same cell. */
+/** Matches text that a spreadsheet takes for a formula, also after a line break in the same cell. */
 const FORMULA = /^[=+\-@\t\r]/
 
 /** Rows as CSV with a header (RFC 4180). A text that a spreadsheet would take for a formula gets an apostrophe before it; numbers stay. */

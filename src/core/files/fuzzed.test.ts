@@ -40,7 +40,7 @@ const DXF = [
 const CHART = 'Temper °C | HRC\n150 | 62-63\n200 | 60,5\n250 | 59\n500 | 58.5\n'
 const COMPOSITION = 'C 0.95-1.20, Si 1.0 max, Mn ≤ 1.0, Cr 16 - 18, Mo 0.75 max'
 
-/** What tends to break readers of text, besides chance. */
+/** Inputs that tend to break readers of text, beside random ones. */
 const HOSTILE = [
   '\u0000',
   '\uFEFF',

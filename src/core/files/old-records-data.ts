@@ -47,7 +47,7 @@ export function recordsAsData(records: readonly OldRecord[], here: Here): Worksh
 export const batchesOfRecords = (records: readonly OldRecord[]): Some[] =>
   partedBy(records, ({ date, batch }) => `${date} ${batch}`)
 
-/** What a batch of old notes is known by once it is in the log: read in again it is not added again. */
+/** Returns the key of a batch of old notes in the log: read again, it is not added again. */
 export const batchKeyOf = ({ name, createdAt }: Pick<BatchRecord, 'name' | 'createdAt'>): string =>
   `${createdAt} ${name}`
 

@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '../codes/result'
 import { BOUNDS } from '../shop/bounds'
 import { cFromF } from '../units/temperature'
 
-/** What a column of old notes may hold. */
+/** Fields that a column of old notes may hold. */
 export const RECORD_FIELDS = [
   'date',
   'batch',

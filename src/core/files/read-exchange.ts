@@ -14,7 +14,7 @@ type StoredFile = Record<string, unknown>
 const isStored = (value: unknown): value is StoredFile => typeof value === 'object' && value !== null
 const rowsOf = (value: unknown): StoredFile[] => (Array.isArray(value) ? value.filter(isStored) : [])
 
-/** What each older version of the file lacks, oldest first: a file of version n is brought to n + 1 by entry n − 1. */
+/** Upgrades of older file versions, oldest first: entry n − 1 brings a file of version n to n + 1. */
 const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
   // 2: the maker's own grades.
   file => ({ ...file, version: 2, grades: [] }),

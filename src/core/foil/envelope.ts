@@ -89,7 +89,7 @@ const USUAL_END_MM = 25
 /** A seam thicker than this stands up, mm. Common practice, no published source. */
 const THICK_SEAM_MM = 0.6
 
-/** What is doubtful about an envelope. */
+/** Returns the cautions about an envelope. */
 export function envelopeCautions(blade: BladeSize, rules: EnvelopeRules, foilMm: number): Caution[] {
   const { seam, crossing } = seamLayers(rules.folds)
   const { endMm, folds, beside = 1, endToEnd = 1 } = rules

@@ -3,7 +3,7 @@ import type { System } from '../units/quantity'
 import type { CutPlanRequest } from './cut-plan'
 import { type Offcut, planWithStock, type StockPlan } from './stock'
 
-/** What a rule of each system is read to, mm: whole millimetres, or sixteenths of an inch. */
+/** Smallest mark of the shop's rule, mm: whole millimetres, or sixteenths of an inch. */
 export const RULE_STEP_MM: Readonly<Record<System, number>> = { metric: 1, imperial: 25.4 / 16 }
 
 /**

@@ -22,7 +22,7 @@ export interface ProtectionRequest {
   readonly steelAreaM2: number
   readonly hottestC: number
   readonly soakMin: number
-  /** What the foil of this batch costs; null while no cut plan stands. */
+  /** Cost of the foil of this batch; null while there is no cut plan. */
   readonly foilCost: number | null
   readonly prices: Prices
 }
@@ -34,7 +34,7 @@ export interface Prices {
   readonly argonPerM3: number
   readonly vacuumPerBlade: number
   readonly abrasivesPerBareBlade: number
-  /** What an hour of the maker's is worth. */
+  /** Price of an hour of the maker's work. */
   readonly hour: number
 }
 

@@ -10,7 +10,7 @@ export interface TemplateLine {
   readonly y2: number
 }
 
-/** What is written on a template: where the blade lies, and what sheet it is. */
+/** Note on a template: where the blade lies, and which sheet it is. */
 export type TemplateNote =
   | { readonly code: 'spine-on-fold' | 'blade' }
   | {

@@ -32,7 +32,7 @@ export function hardnessTrace(
   })
 }
 
-/** What a hardness that was measured at one stage should come to at a later one, HRC. */
+/** Returns the expected hardness at a later stage of a blade measured at an earlier one, HRC. */
 export const carriedOn = (
   model: Pick<Prediction, 'hrc'>,
   from: { readonly stage: Stage; readonly hrc: number },

@@ -45,12 +45,12 @@ export interface Hardness {
   readonly unchecked: boolean
 }
 
-/** What is known of blades beside themselves. */
+/** Evidence about the hardness of blades. */
 export interface HardnessEvidence {
   /** Readings of the batch; taken-out ones are passed over. */
   readonly readings: readonly Reading[]
   readonly tester: Tester
-  /** What was predicted at a stage: weighed with files where nothing was read. */
+  /** Returns the predicted hardness at a stage, which is combined with files if nothing was read. */
   readonly predicted?: (stage: Stage) => Estimate | null
 }
 

@@ -10,7 +10,7 @@ import { bladeHardness, type Hardness } from './hardness'
 import type { MeasuredBlades } from './measured-hardness'
 import { predictedBlade } from './predicted-blade'
 
-/** What a hardness rests on. */
+/** Evidence that a hardness is computed from. */
 export interface MeasuredSources {
   /** Of all blades: how much readings scatter is learnt from the others too. */
   readonly readings: readonly Reading[]

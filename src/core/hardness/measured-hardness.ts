@@ -1,7 +1,7 @@
 import type { Stage } from '../shop/route'
 import type { Hardness } from './hardness'
 
-/** What was measured of the blades of a steel, by blade, each in the order of its route's stages; a blade without any is not there. */
+/** Measured hardness of the blades of a steel, by blade, in the order of the route's stages; blades without any are absent. */
 export type MeasuredBlades = Readonly<Record<string, readonly Hardness[]>>
 
 /** How hard a blade is at a stage; null where nothing was measured. */

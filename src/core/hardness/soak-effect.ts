@@ -1,7 +1,7 @@
 import type { BatchGroup } from '../shop/batch'
 import { predictedAtSoak } from './predicted-blade'
 
-/** What another soak than planned does to a steel. */
+/** Effect of another soak than planned on a steel. */
 export interface SoakEffect {
   readonly groupId: string
   readonly soakMin: number

@@ -9,13 +9,13 @@ export interface StageReading {
   readonly mean: number
   readonly u95: number
   readonly stage: Stage
-  /** What it rests on; absent: readings. */
+  /** Kind of evidence; absent: readings. */
   readonly by?: 'readings' | 'files' | undefined
   /** Degrees of freedom behind its uncertainty; absent: as if there were many. */
   readonly degreesOfFreedom?: number | undefined
 }
 
-/** What was measured of some blades, as advice is asked about it. */
+/** Returns the measured hardness of some blades as advice takes it. */
 export const stageReadingOf = ({ hrc, u95, stage, by, degreesOfFreedom }: Hardness): StageReading => ({
   mean: hrc,
   u95: Math.min(MOST_U95_HRC, u95),
@@ -24,7 +24,7 @@ export const stageReadingOf = ({ hrc, u95, stage, by, degreesOfFreedom }: Hardne
   ...(Number.isFinite(degreesOfFreedom) ? { degreesOfFreedom } : {}),
 })
 
-/** What is known less well than this is not known, HRC. */
+/** Largest uncertainty of a usable measurement, HRC. */
 const MOST_U95_HRC = 20
 
 export type Symptom = 'chips' | 'rolls' | null
@@ -32,14 +32,14 @@ export type Symptom = 'chips' | 'rolls' | null
 /** How far a symptom moves what is wanted, HRC. Common practice, no published source. */
 const SYMPTOM_SHIFT_HRC = 1
 
-/** What is wanted after an edge was tried, and whether its hardness can be what failed. */
+/** Target after an edge test, and whether hardness can explain the failure. */
 export interface Wanted {
   readonly wanted: TargetHrc
   readonly notByHardness: boolean
 }
 
 /**
- * What a symptom says of the hardness that was measured. Chips at or above the target want it softer, a rolled edge at or below it
+ * Returns the target that a symptom argues for. Chips at or above the target want it softer, a rolled edge at or below it
  * harder. Chips below the target, or a rolled edge above it, come from something else: the edge's angle and thickness, a skin that lost
  * carbon, coarse grain, an edge burnt in grinding; the target stays.
  */

@@ -5,7 +5,7 @@ import type { Stage } from '../shop/route'
 import { predict, type ShopExperience } from '../steel/predict'
 import { carriedOn } from './hardness-trace'
 
-/** What the blades of one steel, on one route, should read after a temper load. */
+/** Expected hardness of the blades of one steel and route after a temper load. */
 export interface Expectation {
   readonly groupId: string
   readonly hrc: number
@@ -18,14 +18,14 @@ export interface KnownGroup {
   readonly experience: ShopExperience | null
 }
 
-/** What was measured last of a blade, or of its steel, before a temper; null where nothing was. */
+/** Returns the last measured hardness of a blade, or of its steel, before a temper; null if there is none. */
 export type LastMeasured = (
   blade: BatchBlade,
   beforeRound: number,
 ) => { readonly stage: Stage; readonly hrc: number } | null
 
 /**
- * What a temper load should read afterwards, HRC, once for each route and starting point in it: from what was measured before, as the
+ * Returns the expected hardness after a temper load, HRC, once for each route and starting point in it: from the measured hardness as the
  * verdict promises it, else as predicted.
  */
 export function expectedAfter(

@@ -8,7 +8,7 @@ interface Cell {
   readonly perDegree: number
 }
 
-/** What is known of a shop's edges: possible curves, each with how likely it is. */
+/** Belief about a shop's edges: possible curves, each with its probability. */
 export interface EdgeBelief {
   readonly cells: readonly Cell[]
   readonly weights: readonly number[]
@@ -43,7 +43,7 @@ function chancesIn({ middleHrc, gapHrc: gap, perDegree: slope }: Cell, hrc: numb
 }
 
 /**
- * What is known of edges after tests, from what is thought before any: Bayes over a grid of curves. `targetHrc`: the hardness aimed
+ * Returns the posterior over edge behaviour given test results: Bayes over a grid of curves. `targetHrc`: target hardness
  * at before the first test. Source: ordinal logistic with two thresholds, McCullagh (1980), from memory.
  * @example edgeBelief(60, []).tests // 0
  */
@@ -121,7 +121,7 @@ export function bestHardness(
 export interface NextAim {
   readonly hrc: number
   readonly chances: EdgeChances
-  /** Chance that an edge holds at the hardness that is thought best now. */
+  /** Probability that an edge holds at the best estimate of the hardness. */
   readonly bestHolds: number
   /** How much more of the edges should hold, at what is best once a batch of it is tested. */
   readonly gain: number

@@ -14,7 +14,7 @@ const DAY_MS = 86_400_000
 export const dayOf = (iso: string): number => Math.floor(Date.parse(iso) / DAY_MS)
 
 /**
- * What the readings of one batch say beside the charts: one observation for each group and stage, by the hardness that is shown
+ * Returns the observations of one batch against the charts: one for each group and stage, by the hardness that is shown
  * of it everywhere. None of a deleted batch or an unknown grade.
  */
 export function observationsOf(batch: Batch, readings: readonly Reading[], tester: Tester): Observation[] {

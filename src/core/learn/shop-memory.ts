@@ -40,14 +40,14 @@ export interface ShopMemory {
   readonly isEnough: (log: ShopLog) => boolean
   /** Both: holds it and learns from it. */
   readonly keep: (log: ShopLog) => boolean
-  /** What the log teaches without one batch; null where there is nothing to learn from. */
+  /** Returns the fit to the log without one batch, or null if there is nothing to learn from. */
   readonly fitExcept: (batchId: string | null) => ShopFit | null
-  /** What the log adds to a prediction; null where nothing was asked of it or the charts foretell as well. */
+  /** Returns the correction of a prediction by the log, or null if nothing was asked or the charts predict as well. */
   readonly experience: (learnt: Learnt | null) => ShopExperience | null
 }
 
 interface Known {
-  /** What the observations were made of, as text. */
+  /** Inputs of the observations, as text. */
   readonly from: string
   readonly observations: readonly Observation[]
 }
@@ -114,7 +114,7 @@ export function createShopMemory(): ShopMemory {
   }
 }
 
-/** What each batch teaches; of a batch that is as it was, the same object as before. */
+/** Returns the observations of each batch; an unchanged batch keeps its object. */
 function knownOf({ batches, readings, tester }: ShopLog, before: ReadonlyMap<string, Known>): Map<string, Known> {
   const byBatch = groupBy(readings, reading => reading.batchId)
   return new Map(

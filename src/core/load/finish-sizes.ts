@@ -28,11 +28,11 @@ export const holeChangeMm = ({ holeBeforeMm, holeAfterMm }: NonNullable<Blade['s
 /** The skin that lost carbon, of which some may still be there, mm a side. */
 export interface SkinFinding {
   readonly skinMm: number
-  /** What is still to be ground off; 0 where all is gone; null where nobody noted what was ground off. */
+  /** Skin still to be ground off, mm; 0: none; null: nobody noted how much was ground off. */
   readonly leftMm: number | null
 }
 
-/** What was ground off a blade against the skin its heats took carbon from. */
+/** Returns the stock ground off a blade against its decarburised skin. */
 export function skinOf(blade: BatchBlade, protection: ProtectionName): SkinFinding {
   const { austenitizeC, soakMin } = blade.group.route
   const soaked = blade.record.soakedMin ?? soakMin

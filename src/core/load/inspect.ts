@@ -6,7 +6,7 @@ import { halfWidth95 } from '../numeric/coverage'
 import { airLoss } from '../quench/air-loss'
 import { coolingCapacity } from '../quench/steel-enthalpy'
 
-/** What was seen of one blade when its foil came off. */
+/** Findings on one blade when its foil came off. */
 export interface Inspection {
   /** Feeler gauge under the blade on a flat, mm; null: not measured. */
   readonly bowMm: number | null
@@ -42,7 +42,7 @@ interface Expected {
 
 const SEVERITY: readonly InspectVerdict[] = ['go', 'straighten', 'find-out', 'stop']
 
-/** What was found of a blade as its foil came off. Lengths in mm. */
+/** Findings on a blade as its foil came off. Lengths in mm. */
 export interface FindingCodes {
   crack: Nothing
   flaking: Nothing
@@ -53,7 +53,7 @@ export interface FindingCodes {
     readonly limitMm: number
     readonly bentAt: Inspection['bentAt']
     readonly thicknessMm: number
-    /** What is over can be ground out of the blade's thickness. */
+    /** Whether the excess can be ground out of the blade's thickness. */
     readonly grindable: boolean
   }
   'files-disagree': { readonly skates: number; readonly bites: number }

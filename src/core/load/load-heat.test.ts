@@ -27,7 +27,7 @@ const batch = withTray(
 )
 const oven = expectOk(ovenOf(DEFAULT_WORKSHOP, batch))
 const loads = loadsOf(batch, 'metric')
-/** What each soak is held for, min. */
+/** Hold of each soak, min. */
 const HOLDS = Array.from({ length: 20 }, () => 40)
 const answered = (i: number) => {
   const asked = heatOf(loads, i, oven, HOLDS)

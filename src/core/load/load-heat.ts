@@ -76,7 +76,7 @@ export function heatOf(loads: readonly Load[], index: number, oven: Oven, holdsM
 /** The Heat bench, the Heat Line, the day and the run's plan all ask the same of a batch. */
 const simulated = remembered(simulateLoaded, 24)
 
-/** What heats a batch: its tray, its oven and the plates that set how long a load is held. */
+/** Inputs of a simulated heat: the batch's tray, its oven and the plates that set how long a load is held. */
 export interface HeatSources {
   readonly batch: Pick<Batch, 'lines' | 'blades' | 'groups' | 'entry' | 'ovenId' | 'ovenName'>
   readonly shop: Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units'>
@@ -109,7 +109,7 @@ export interface HeatPath {
   readonly holds: readonly { readonly fromMin: number; readonly toMin: number }[]
   /** When the oven is at its soak. */
   readonly reachedMin: number
-  /** What the display shows, [min, °C]. */
+  /** Oven temperature on the display, [min, °C]. */
   readonly curve: readonly (readonly [min: number, c: number])[]
 }
 
@@ -131,13 +131,13 @@ export function heatPathOf(sources: HeatSources, loads: readonly Load[], loadInd
   }
 }
 
-/** What the wall model says of one load. */
+/** Result of the wall model for one load. */
 export interface HeatAnswer {
   readonly kinds: readonly (LoadKind & { readonly withinFiveCMin: number | null })[]
   /** Minutes from oven on until this load goes in, where one is before it, and until the oven is at its soak; null: never. */
   readonly fromMin: number
   readonly reachedMin: number | null
-  /** What this load takes from the mains, from the end of the one before. */
+  /** Energy this load takes from the mains, from the end of the one before. */
   readonly energyKWh: number
   readonly leftOut: readonly string[]
   readonly cautions: readonly Caution[]

@@ -17,7 +17,7 @@ export interface Load {
   readonly blades: readonly BatchBlade[]
   /** Preheats to hold on the way up; none for a later load. */
   readonly equalise: readonly Equalise[]
-  /** What the oven stands at when the packets go in, °C. */
+  /** Oven temperature when the packets go in, °C. */
   readonly entryC: number
 }
 
@@ -53,11 +53,11 @@ export function loadsOf(batch: LoadedBatch, system: System): Load[] {
 export const loadOfGroup = <L extends Load>(loads: readonly L[], groupId: string): L | undefined =>
   loads.find(load => load.blades.length > 0 && load.groups.some(group => group.id === groupId))
 
-/** What a load is known by between one working out and the next: its soak and its blades. */
+/** Returns a load's key: its soak and its blades. */
 export const loadKeyOf = ({ austenitizeC, blades }: Pick<Load, 'austenitizeC' | 'blades'>): string =>
   `${austenitizeC} ${blades.map(blade => blade.id).join(' ')}`
 
-/** The same of a temper load: its round, temperature, hold and blades. */
+/** Returns a temper load's key: its round, temperature, hold and blades. */
 export const temperKeyOf = ({ round, atC, holdMin, blades }: TemperLoad): string =>
   `${round} ${atC} ${holdMin} ${blades.map(blade => blade.id).join(' ')}`
 

@@ -17,7 +17,7 @@ export interface Packet {
 /** How a leak is known: by what the maker found on opening, in own words, or because it was called in the hot run. */
 export type Leak = { readonly by: 'hand'; readonly text: string } | { readonly by: 'run' }
 
-/** What is known of a leak of the packet a blade lay in; null when it held. */
+/** Returns the record of a leak of the packet a blade lay in, or null if it held. */
 export const leakOf = ({ packet }: Pick<Blade, 'packet'>): Leak | null =>
   packet?.leak ? { by: 'hand', text: packet.leak } : packet?.leakRunId ? { by: 'run' } : null
 

@@ -31,7 +31,7 @@ export interface PullsAsked {
   readonly dueS: readonly number[]
 }
 
-/** What a pull list is worked out from; null for an empty load. Errors: as ovenOf, since oven and door are those of one oven. */
+/** Returns the request of a pull list, or null for an empty load. Errors: as ovenOf, since oven and door are those of one oven. */
 export function pullsAskedOf(
   load: Load,
   shop: Pick<Workshop, 'plates' | 'ovens' | 'oil' | 'roomC'>,
@@ -83,7 +83,7 @@ export interface PlannedPull extends Omit<Pull, 'id'> {
   /** When it is as hot as the oven, and when its soak is over, s. */
   readonly arrivesS: number
   readonly dueS: number
-  /** What it soaks in the end, what was planned, and the most its steel should, min. */
+  /** Soak of the blade in the end, as planned, and the longest its steel allows, min. */
   readonly soakMin: number
   readonly plannedMin: number
   readonly longestMin: number
@@ -95,7 +95,7 @@ export interface PullPlan {
   /** From the first pull until the last blade is out of the plates, and the rest of the plates in it, s. */
   readonly totalS: number
   readonly restS: number
-  /** What the oven holds its austenitize temperature for, min, whole, and what for. */
+  /** Hold at austenitize temperature, whole min, with its parts. */
   readonly hold: SoakHold
 }
 
@@ -169,7 +169,7 @@ function holdOf(pulls: readonly PlannedPull[]): SoakHold {
   return { holdMin, lagMin, soakMin, pullsMin, spareMin: holdMin - lagMin - soakMin - pullsMin }
 }
 
-/** What would bring the last blades of a load out of the oven in time. */
+/** Changes that would bring the last blades of a load out of the oven in time. */
 export const MENDS = ['helper', 'second-set', 'order', 'fewer'] as const
 export type Mend = (typeof MENDS)[number]
 
@@ -183,7 +183,7 @@ export interface MendOutcome {
 
 const worstOver = (plan: PullPlan | null): number => Math.max(0, ...(plan?.pulls ?? []).map(overSoakMin))
 
-/** What each change would do for a load whose last blades soak too long; none where none does. Errors: as ovenOf. */
+/** Returns the effect of each change on a load whose last blades soak too long; none if none does. Errors: as ovenOf. */
 export function mendsOf(
   load: Load,
   shop: Pick<Workshop, 'plates' | 'ovens' | 'oil' | 'roomC'>,

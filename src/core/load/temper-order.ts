@@ -15,7 +15,7 @@ export interface TemperJob {
 export interface TemperOven {
   readonly chamber: ChamberModel
   readonly readyMin: number
-  /** What the oven stands at when blades are ready, with its power off, °C. */
+  /** Oven temperature when blades are ready, with its power off, °C. */
   readonly atC: number
   /** Between two tempers of a blade, min. */
   readonly coolBetweenMin: number
@@ -26,7 +26,7 @@ export interface OrderedJob {
   readonly index: number
   readonly startMin: number
   readonly endMin: number
-  /** What it waits for before it, min: blades that must cool from their last temper, and an oven that must fall. */
+  /** Wait before it, min: blades must cool from their last temper, and the oven must fall. */
   readonly coolingMin: number
   readonly fallingMin: number
 }

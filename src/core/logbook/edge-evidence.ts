@@ -66,7 +66,7 @@ function finalHardness(blade: BatchBlade, { readings, tester }: Parameters<typeo
 const isEdgeResult = (result: EdgeTest['result']): result is EdgeResult =>
   (EDGE_RESULTS as readonly string[]).includes(result)
 
-/** What tests of one kind, or of all that are of edges, tell of hardness and angle; controls tell as much as blades. */
+/** Returns the evidence of tests of one kind, or of all edge tests, on hardness and angle; controls count as much as blades. */
 export function evidenceOf(proved: readonly ProvedEdge[], kind: EdgeTestKind | null): EdgeEvidence[] {
   return proved
     .filter(({ test }) => kind === null || test.kind === kind)

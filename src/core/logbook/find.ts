@@ -20,7 +20,7 @@ export type Found =
   | { readonly kind: 'recipe'; readonly id: string; readonly name: string }
   | { readonly kind: 'oven'; readonly id: string; readonly name: string }
 
-/** What has a name besides batches and blades. */
+/** Named things besides batches and blades. */
 export interface Named {
   readonly grades: readonly Pick<Grade, 'id' | 'name' | 'alsoNamed'>[]
   readonly recipes: readonly Pick<Recipe, 'id' | 'name' | 'gradeName'>[]
@@ -29,9 +29,9 @@ export interface Named {
 
 interface Entry {
   readonly found: Found
-  /** What it is called, most telling first. */
+  /** Names it is found by, best first. */
   readonly names: readonly string[]
-  /** What else was written of it. */
+  /** Further notes on it. */
   readonly notes: string
 }
 
@@ -112,7 +112,7 @@ function scoreOf({ names, notes }: Entry, wanted: string, words: readonly Word[]
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 
 /**
- * What is called as the text says, or has all its words noted of it, best first; at most `most`. Empty for an empty text.
+ * Returns the entries whose name or notes match a text, best first; at most `most`. Empty for an empty text.
  * Of equals the order of what is searched stays: newest batch first.
  */
 export function find(text: string, index: SearchIndex, most = 24): Found[] {

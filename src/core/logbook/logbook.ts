@@ -28,7 +28,7 @@ export interface LogRow {
   /** Measured less predicted, HRC. */
   readonly off: number | null
   readonly inTarget: boolean
-  /** What else it can be found by: bar, oven, to whom it went, what it came to, what its edge did. */
+  /** Further search terms: bar, oven, owner, outcome, edge results. */
   readonly about: readonly string[]
 }
 
@@ -91,7 +91,7 @@ function aboutOf({ group, record }: BatchBlade, { ovenName, note }: Batch): stri
   return [...new Set(texts.filter(text => text !== ''))]
 }
 
-/** What a blade should read at a stage, HRC; null for a steel that is not known. */
+/** Returns a blade's predicted hardness at a stage, HRC; null for an unknown steel. */
 export type PredictedOf = (blade: BatchBlade, stage: Stage) => number | null
 
 /** Worked out once for all blades of one steel and route, in whichever batch. */

@@ -15,7 +15,7 @@ interface Count {
   readonly of: number
 }
 
-/** What came of the blades that went the route of one version. */
+/** Outcome of the blades that went the route of one version. */
 export interface VersionOutcome {
   readonly number: number
   readonly batches: number
@@ -36,7 +36,7 @@ export interface VersionOutcome {
 }
 
 /**
- * What each version of a recipe came to, oldest first. A blade counts for a version when its steel is the recipe's and its route is that
+ * Returns the outcome of each version of a recipe, oldest first. A blade counts for a version when its steel is the recipe's and its route is that
  * version's to the last temper, whoever planned it.
  */
 export function versionOutcomes(

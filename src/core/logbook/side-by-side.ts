@@ -17,7 +17,7 @@ export interface Side {
   readonly ovenName: string
   readonly begun: string
   readonly route: PlannedRoute
-  /** What its blades soaked in the run, min: least and most; null where none was run. */
+  /** Measured soaks of its blades, min: least and most; null if none was run. */
   readonly soakedMin: { readonly from: number; readonly to: number } | null
   readonly hardness: readonly { readonly stage: Stage; readonly hrc: number; readonly u95: number }[]
   readonly blades: number
@@ -26,7 +26,7 @@ export interface Side {
   readonly edgeDeg: number | null
 }
 
-/** What stands on each side for the steels of a batch. */
+/** Returns the two sides of a comparison for the steels of a batch. */
 export function sidesOf(
   batch: Batch,
   evidence: { readonly readings: readonly Reading[]; readonly tester: Tester },

@@ -1,3 +1,3 @@
-/** What finished batches may be sorted out by. */
+/** Keys by which trends of finished batches are grouped. */
 export const TREND_BY = ['grade', 'recipe', 'oven', 'lot'] as const
 export type TrendBy = (typeof TREND_BY)[number]

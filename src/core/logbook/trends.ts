@@ -22,9 +22,9 @@ export interface TrendPoint {
 }
 
 export interface Trend {
-  /** What its points have in common: the id of a grade, recipe or oven, or the name of a lot. */
+  /** Common key of its points: the id of a grade, recipe or oven, or the name of a lot. */
   readonly key: string
-  /** What it was called in its newest batch. */
+  /** Its name in its newest batch. */
   readonly name: string
   readonly points: readonly TrendPoint[]
 }

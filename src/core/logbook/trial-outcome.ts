@@ -19,13 +19,13 @@ export interface TrialHalf {
 export interface TrialOutcome {
   readonly control: TrialHalf
   readonly changed: TrialHalf
-  /** What the change makes, HRC; null while too little was read. */
+  /** Effect of the change, HRC; null while there are too few readings. */
   readonly hardness: MeanDifference | null
-  /** The same of the share of edges that hold; null while one half was not proved. */
+  /** Difference in the share of edges that hold; null while one half was not proved. */
   readonly edges: Omit<MeanDifference, 'p'> | null
 }
 
-/** What a trial came to so far. */
+/** Returns the outcome of a trial so far. */
 export function trialOutcome(
   batch: Batch,
   trial: Trial,

@@ -14,7 +14,7 @@ import { usualTargetOf } from '../steel/usual'
 /** A blade of a thickness alone, before there is one on the tray. */
 const USUAL_LINE = { id: '', mark: '', lengthMm: 250, widthMm: 40, bevels: 'pre-ground' } as const
 
-/** What a steel that joins a batch has beside what is suggested for it. */
+/** Parts of a new steel of a batch that differ from the suggestion. */
 export interface OwnPlan extends Partial<Pick<BatchGroup, 'target' | 'route' | 'recipeId' | 'lot'>> {
   /** The thickest of its blades, mm. */
   readonly thicknessMm?: number

@@ -15,7 +15,7 @@ import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { type GivenParts, suggestRoute } from '../steel/suggest'
 
-/** What a recipe begins with: a steel's usual target, and the route suggested for it in this shop. */
+/** Returns the first version of a recipe: a steel's usual target, and the route suggested for it in this shop. */
 export function suggestedFirst(
   grade: Grade,
   shop: Workshop,
@@ -40,7 +40,7 @@ function wishOf(batch: PlannedTray, group: BatchGroup, grade: Grade, shop: Works
 const partsOf = (route: PlannedRoute, parts: readonly RoutePart[]): GivenParts =>
   Object.fromEntries(parts.map(part => [part, route[part]]))
 
-/** What would now be suggested for each part of a steel's route, if it alone were left open. */
+/** Returns the suggestion for each part of a steel's route, if that part alone were open. */
 export function suggestionOf(
   batch: PlannedTray,
   group: BatchGroup,

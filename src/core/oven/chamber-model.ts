@@ -31,7 +31,7 @@ const FALLEN_C = 25
 const known = new Map<string, ChamberModel>()
 
 /**
- * What an oven does by its wall model, in tables: its climb under a controller, empty and for each kilogram in it,
+ * Returns an oven's behaviour by its wall model, as tables: its climb under a controller, empty and per kilogram in it,
  * and its falls with the door shut. Kept by the oven's figures: it is asked for at every drawing.
  */
 export function chamberModelOf(oven: DetailedOven): ChamberModel {

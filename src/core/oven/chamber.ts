@@ -1,7 +1,7 @@
 import { STEEL_THERMAL } from '../../data/thermal'
 import { interpolateLinear, type Table } from '../numeric/interpolate'
 
-/** What an oven's wall model does by itself, as tables one can read off at once: how it climbs, and how it falls. */
+/** Behaviour of an oven by its wall model, as tables: its climb, and its fall. */
 export interface ChamberModel {
   /** From cold as fast as it goes until its controller calls a temperature reached, [°C, min]; the last is the hottest it comes to. */
   readonly climb: Table
@@ -65,7 +65,7 @@ export function coolDownMin({ falls }: Pick<ChamberModel, 'falls'>, fromC: numbe
   return cool + (hot - cool) * ((fromC - lower.fromC) / (upper.fromC - lower.fromC))
 }
 
-/** What a shut oven without power has fallen to after so many minutes, °C. */
+/** Returns the temperature a closed oven without power has fallen to after so many minutes, °C. */
 export function fallenC(oven: Pick<ChamberModel, 'falls'>, fromC: number, minutes: number): number {
   let [low, high] = [AMBIENT_C + FALLEN_WITHIN_K, fromC]
   if (minutes >= coolDownMin(oven, fromC, low)) return low

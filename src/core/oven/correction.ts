@@ -5,7 +5,7 @@ import { compareInstants } from '../numeric/instants'
 import type { CorrectedOven, OvenEvidence } from './evidence'
 import { surveyOf } from './survey'
 
-/** What one piece of evidence says: the blades' true temperature less the display. */
+/** One observation: the blades' true temperature less the display. */
 export interface OffsetObservation {
   readonly id: string
   readonly kind: OvenEvidence['kind']
@@ -65,17 +65,17 @@ export function offsetLine(observations: readonly OffsetObservation[]): (atC: nu
   }
 }
 
-/** What is added to a wanted temperature to get what is keyed into this oven, K, by temperature. */
+/** Returns the correction of an oven: what is added to a wanted temperature to get what is keyed, K, by temperature. */
 export function correctionOf(oven: CorrectedOven): (atC: number) => number {
   if (oven.correctionFrom === 'hand' || oven.evidence.length === 0) return () => oven.correctionC
   const line = offsetLine(observationsOf(oven.evidence))
   return atC => -line(atC).meanK
 }
 
-/** What is added to what is keyed at a temperature, K; negative where the oven runs hot. */
+/** Returns the correction at a temperature, K; negative where the oven runs hot. */
 export const correctionAt = (oven: CorrectedOven, atC: number): number => correctionOf(oven)(atC)
 
-/** What must be keyed so that the blades see a temperature, °C. */
+/** Returns the temperature to key so that the blades reach one, °C. */
 export const keyedC = (oven: CorrectedOven, wantedC: number): number => wantedC + correctionAt(oven, wantedC)
 
 /** The hottest the blades may be asked to see, so that what is keyed stays within the oven's limit, °C. */

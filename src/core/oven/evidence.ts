@@ -6,7 +6,7 @@ export interface OvenSurvey {
   readonly kind: 'survey'
   readonly at: string
   readonly setC: number
-  /** What the display showed meanwhile. */
+  /** Display temperature at that time. */
   readonly indicatedC: number
   /** Uncertainty of the survey's own thermocouple, one standard deviation, K. */
   readonly sdK: number
@@ -28,7 +28,7 @@ export interface SensorCheck {
   readonly sdK: number
 }
 
-/** What the shop's hardness readings say of the oven: it acts as if it were this much hotter than it shows. */
+/** Oven offset by the shop's hardness readings: the oven acts as if it were this much hotter than it shows. */
 export interface HardnessEvidence {
   readonly id: string
   readonly kind: 'hardness'
@@ -40,7 +40,7 @@ export interface HardnessEvidence {
   readonly readings: number
 }
 
-/** What is known of how far an oven's display is from its blades. */
+/** Evidence of the difference between an oven's display and its blades. */
 export type OvenEvidence = OvenSurvey | SensorCheck | HardnessEvidence
 
 /** An oven as its correction is worked out: what was set by hand, and what was measured. */

@@ -25,7 +25,7 @@ export interface ControllerSettings {
   readonly ramp: RampKind
   readonly degrees: 'C' | 'F'
   readonly longestHoldMin: number
-  /** What is keyed for full power where a rate or a time is asked for. */
+  /** Key sequence for full power where a rate or a time is asked for. */
   readonly fullPower: string
 }
 

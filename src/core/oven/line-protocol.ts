@@ -7,7 +7,7 @@ import { fail, ok, type Result } from '../codes/result'
 export interface ControllerReading {
   /** Seconds on the controller's own clock since the programme began. */
   readonly atS: number
-  /** What the thermocouple shows; null while it is broken. */
+  /** Temperature the thermocouple shows; null while it is broken. */
   readonly shownC: number | null
   readonly setC: number
   /** Step that runs, from 1; 0 when idle. */
@@ -67,7 +67,7 @@ export function writeCommand(command: ControllerCommand): string {
   }
 }
 
-/** What follows a word, read as that command; null where it cannot be. */
+/** Reads the rest of a line as that command; null if it cannot. */
 type ReadRest = (rest: readonly string[]) => ControllerCommand | null
 
 const alone =
@@ -145,7 +145,7 @@ export const programmeCommands = (steps: readonly ControllerStep[]): ControllerC
   ...steps.map((step, i): ControllerCommand => ({ kind: 'step', number: i + 1, step })),
 ]
 
-/** What is wrong with a controller: not heard for a while, a command it refused, or one it, or the stand-in's server, never answered. */
+/** Trouble with a controller: silent for a while, a command it refused, or one it, or the stand-in's server, never answered. */
 export type ControllerTrouble =
   | { readonly code: 'silent'; readonly seconds: number }
   | { readonly code: 'refused'; readonly reply: string }

@@ -5,7 +5,7 @@ import { ARRIVED_WITHIN_K, type PacketState, stepPacket } from './lag'
 import { type LogPoint, logAt } from './log-points'
 
 export interface AfterRequest {
-  /** What the display showed, minutes and °C. */
+  /** Display readings, minutes and °C. */
   readonly points: readonly LogPoint[]
   /** True temperature at the blades for one shown, °C. */
   readonly trueC: (shownC: number) => number
@@ -19,7 +19,7 @@ export interface AfterRequest {
   readonly pulledMin: number | null
 }
 
-/** What a measured heat did to a blade. */
+/** Effect of a measured heat on a blade. */
 export interface LoggedHeat {
   readonly loadedMin: number
   readonly pulledMin: number
@@ -69,7 +69,7 @@ export function pulledAt(points: readonly LogPoint[]): number {
 }
 
 /**
- * What a measured heat did to a blade in foil: its own temperature by the lumped model in the logged chamber, the minutes it was
+ * Returns the effect of a measured heat on a blade in foil: its own temperature by the lumped model in the logged chamber, the minutes it was
  * there, and the soak they are worth by the kinetics of its carbides.
  */
 export function afterHeat(request: AfterRequest): LoggedHeat {

@@ -4,7 +4,7 @@ import { type LogPoint, logAt } from './log-points'
 import { temperedBladeC } from './temper-lag'
 
 export interface AfterTemperRequest {
-  /** What the display showed, minutes and °C. */
+  /** Display readings, minutes and °C. */
   readonly points: readonly LogPoint[]
   /** True temperature at the blades for one shown, °C. */
   readonly trueC: (shownC: number) => number
@@ -17,7 +17,7 @@ export interface AfterTemperRequest {
   readonly outMin: number | null
 }
 
-/** What a measured temper did to a blade. */
+/** Effect of a measured temper on a blade. */
 export interface LoggedTemper {
   readonly inMin: number
   readonly outMin: number
@@ -77,7 +77,7 @@ export function cameOut(points: readonly LogPoint[]): number {
 }
 
 /**
- * What a measured temper did to a bare blade: its own temperature by the lumped model in the logged air, and the hold it is
+ * Returns the effect of a measured temper on a bare blade: its own temperature by the lumped model in the logged air, and the hold it is
  * worth, added moment by moment by the tempering parameter. Source: Hollomon and Jaffe (1945); lag as in temperLagS.
  */
 export function afterTemper(request: AfterTemperRequest): LoggedTemper {

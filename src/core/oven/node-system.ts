@@ -73,7 +73,7 @@ export class NodeSystem {
     this.b[i] = (this.b[i] as number) + watts
   }
 
-  /** What an eliminated neighbour leaves with a node: a conductance and a heat. */
+  /** Adds the conductance and heat that an eliminated neighbour leaves with a node. */
   heatAndHold(node: number, wPerK: number, watts: number) {
     const i = this.row(node)
     this.add(i * this.n + i, wPerK)
@@ -87,7 +87,7 @@ export class NodeSystem {
     for (let i = FIXED; i < this.n; i++) this.t[i - FIXED + this.skipTo + 1] = this.b[i] as number
   }
 
-  /** What the nodes lose to the room after the step, W. */
+  /** Returns the heat lost to the room after the step, W. */
   lostW(): number {
     let sum = 0
     for (let i = 0; i < this.lost; i++)

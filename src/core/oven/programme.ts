@@ -12,7 +12,7 @@ export interface SoakHold {
   readonly spareMin: number
 }
 
-/** What a segment is for: one of the preheats, counted from 1, or the soak. */
+/** Purpose of a segment: one of the preheats, counted from 1, or the soak. */
 export type Purpose =
   | { readonly kind: 'equalise'; readonly round: number }
   | { readonly kind: 'soak'; readonly hold: SoakHold }
@@ -20,9 +20,9 @@ export type Purpose =
 /** One line keyed into a controller. */
 export interface Segment {
   readonly purpose: Purpose
-  /** What the blade should see, °C. */
+  /** Blade temperature wanted, °C. */
   readonly nominalC: number
-  /** What is keyed in: nominal with this oven's correction, °C; each scale is rounded where it is shown. */
+  /** Temperature to key: nominal with this oven's correction, °C; each scale is rounded where it is shown. */
   readonly setC: number
   /** null: as fast as the oven goes. */
   readonly rateCPerH: number | null
@@ -33,7 +33,7 @@ export interface ProgrammeRequest {
   readonly equalise: readonly { readonly atC: number; readonly holdMin: number }[]
   readonly austenitizeC: number
   readonly hold: SoakHold
-  /** What this oven must be set to for the blade to see a temperature, °C. */
+  /** Returns the set point at which blades reach a temperature, °C. */
   readonly keyedC: (wantedC: number) => number
   readonly ovenMaxC: number
   readonly foilMaxC: number | null

@@ -39,7 +39,7 @@ const WALL_MM = 4
 const clearOf = ({ chamberMm, elements }: RackOven): number =>
   chamberMm.width - 2 * (/sides/.test(elements) ? ELEMENT_MM + 1 : WALL_MM)
 
-/** What a row needs at this much air beside each packet, from the middle of its first to that of its last, mm. */
+/** Returns the room a row needs with this much air beside each packet, from the middle of its first to that of its last, mm. */
 const spanOf = (row: readonly RackPacket[], airMm: number): number =>
   row.reduce((sum, p) => sum + p.thicknessMm + airMm, 0) -
   ((row[0]?.thicknessMm ?? 0) + (row.at(-1)?.thicknessMm ?? 0)) / 2 -
@@ -103,7 +103,7 @@ const overlapDeep = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace)
 const gapOf = (a: RackPacket, pa: RackPlace, b: RackPacket, pb: RackPlace) =>
   Math.abs(pa.acrossMm - pb.acrossMm) - (a.thicknessMm + b.thicknessMm) / 2
 
-/** What is wrong with how packets stand; packets are in pull order. */
+/** Returns the problems of a rack layout; packets are in pull order. */
 export function checkRack(oven: RackOven, packets: readonly RackPacket[], places: readonly RackPlace[]): RackWarning[] {
   const { width, depth } = oven.chamberMm
   const at = new Map(places.map(place => [place.id, place]))

@@ -122,7 +122,7 @@ function crowd(loads: readonly Loaded[], model: OvenModel, chamberWidthMm: numbe
     model.setView(handle, load.view ?? rackView(count, chamberWidthMm, load.widthMm))
 }
 
-/** What one step of time did to blades that are in the oven. */
+/** Advances the blades in the oven by one step of time. */
 function follow(entry: Loaded, c: number, timeS: number, dtS: number) {
   const kPerS = (c - entry.lastC) / dtS
   entry.steepestKPerMin = Math.max(entry.steepestKPerMin, kPerS * 60)

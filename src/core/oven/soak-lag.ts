@@ -7,7 +7,7 @@ export interface SoakLagRequest {
   readonly oven: ChamberModel
   readonly steelKg: number
   readonly equalise: readonly Equalise[]
-  /** What the oven stood at when the packets went in, °C. */
+  /** Oven temperature when the packets went in, °C. */
   readonly entryC: number
   readonly austenitizeC: number
   readonly thicknessMm: number

@@ -7,7 +7,7 @@ export interface Position {
   readonly inMm: number
 }
 
-/** What a survey says of the chamber. */
+/** Summary of a survey of the chamber. */
 export interface SurveySummary {
   readonly meanC: number
   /** One sigma of the mean: the thermometer's own and the scatter over the chamber. */
@@ -22,7 +22,7 @@ export interface SurveySummary {
 /** Classes of furnace uniformity, ± K: AMS 2750 classes 1 to 6, from memory. */
 export const UNIFORMITY_CLASSES_K = [3, 6, 8, 10, 14, 28] as const
 
-/** What a survey of a chamber says: mean, hottest and coldest from it, K, and the class of uniformity it keeps to; null beyond all. */
+/** Returns the summary of a survey: mean, hottest and coldest from it, K, and the class of uniformity it keeps to; null beyond all. */
 export function surveyOf(survey: OvenSurvey): SurveySummary {
   const values = survey.points.map(point => point.c)
   const n = values.length

@@ -19,10 +19,10 @@ type Medium = keyof typeof MEDIA
 /** Whether a medium is a quench oil. */
 export const isOil = (medium: string): boolean => medium === 'oil' || medium === 'fast-oil'
 
-/** What a medium is at in a room, °C. */
+/** Returns the temperature of a medium in a room, °C. */
 export const mediumC = (medium: Medium, ambientC: number): number => Math.max(ambientC, MEDIA[medium].keptC ?? ambientC)
 
-/** What a face loses without plates, W/m². Oil wets the blade itself: no foil. */
+/** Returns the heat flux of a face without plates, W/m². Oil wets the blade itself: no foil. */
 export function airLoss(c: number, medium: Medium, wrapped: boolean, ambientC: number): number {
   const { h, emissivity } = MEDIA[medium]
   const sinkC = mediumC(medium, ambientC)

@@ -18,7 +18,7 @@ export interface PlateReadings {
 export interface PlateFit {
   readonly contactWPerM2K: number
   readonly airWPerM2K: number | null
-  /** What a reading 2 °C off would make of the contact, W/m²K. */
+  /** Range of contact if the reading were 2 °C off, W/m²K. */
   readonly contactRange: readonly [low: number, high: number]
   /** Whether the first reading came early enough to speak of the contact. */
   readonly contactSure: boolean

@@ -44,7 +44,7 @@ export interface Pull {
   readonly leavesC: number
   /** How long after the pull before door, hands and plates are ready for it, whatever its soak, s; 0 for the first. */
   readonly apartS: number
-  /** What the pull waited for last; null for the first. */
+  /** Last thing the pull waited for; null for the first. */
   readonly waitedFor: Waited | null
   /** How long the plates rested for it, s. */
   readonly restedS: number
@@ -147,7 +147,7 @@ export function paceOf(request: PaceRequest): Pace {
 const apartFrom = (pulls: readonly Pull[], readyS: number): number =>
   pulls.length === 0 ? 0 : Math.max(0, readyS - (pulls.at(-1)?.pullAtS ?? 0))
 
-/** What is waited for last, and until when. */
+/** Returns the last of several waits, and its end. */
 const latest = (ready: readonly [Waited, number][]): [Waited, number] => ready.reduce((a, b) => (b[1] > a[1] ? b : a))
 
 function idle(set: PlateSet, untilS: number, blade: Size, request: PaceRequest, conditions: StackConditions) {

@@ -67,7 +67,7 @@ export function quench(request: QuenchRequest): Quench {
   return request.medium === 'plates' ? platesQuench(request) : lumpedQuench(request)
 }
 
-/** What one blade of many needs to be followed by itself. */
+/** Inputs for following one blade of many by itself. */
 type Once = Pick<
   QuenchRequest,
   'blade' | 'foilMm' | 'fromC' | 'medium' | 'plates' | 'plateStartC' | 'contactWPerM2K' | 'airWPerM2K' | 'ambientC'
@@ -188,7 +188,7 @@ function createMarks({ martensiteStartC }: QuenchRequest) {
   }
 }
 
-/** What a blade may leave its clamp at: below martensite start, and fit for a gauntlet, °C. */
+/** Returns the highest temperature at which a blade may leave its clamp: below martensite start, and fit for a gauntlet, °C. */
 export const tooHotC = (martensiteStartC: number): number =>
   Math.max(HANDLE_C + 40, Math.min(martensiteStartC, 200) - 20)
 

@@ -6,7 +6,7 @@ export interface FarReading {
   /** Its place in what was typed, from 0. */
   readonly index: number
   readonly hrc: number
-  /** What it is held against: the other readings of the blade, or what is predicted where there are none. */
+  /** Comparison values: the other readings of the blade, or the prediction if there are none. */
   readonly against: readonly number[]
 }
 

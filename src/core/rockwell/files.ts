@@ -2,7 +2,7 @@ import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import type { Estimate } from '../codes/result'
 import type { TargetHrc } from './target'
 
-/** What files said: the hardest that skated and the softest that bit, HRC; null: not tried. */
+/** File test: the hardest file that skated and the softest that bit, HRC; null: not tried. */
 export interface FileTest {
   readonly skates: number | null
   readonly bites: number | null

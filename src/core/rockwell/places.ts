@@ -82,7 +82,7 @@ export const onBevel = (blade: PlacedBlade, { xMm, yMm }: Place): boolean =>
   blade.bevels === 'pre-ground' && xMm > tangOf(blade) && yMm > blade.widthMm * (1 - BEVEL_SHARE)
 
 /**
- * What is wrong with a reading at a place, beside those already there, for a hardness that is expected. Source: ISO 6508-1 (edge 2.5
+ * Returns the problems of a reading at a place, beside those already there, for an expected hardness. Source: ISO 6508-1 (edge 2.5
  * diameters, centres 3, thickness 10 depths) and
  * ASTM E18 (square to the axis); bevels: common practice, no published source.
  */

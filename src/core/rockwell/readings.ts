@@ -30,7 +30,7 @@ export interface ReadingSummary {
 }
 
 /**
- * What a set of Rockwell C readings says: mean, bias-corrected mean, 95 % uncertainty and the chance that the true
+ * Returns the summary of a set of Rockwell C readings: mean, bias-corrected mean, 95 % uncertainty and the probability that the true
  * hardness is in target. Needs at least one reading. `before` is what is known of this tester's and maker's scatter, `aboutHrc` the
  * hardness the block must be near (the mean, where it is not said).
  * Source: GUM (JCGM 100) combination of the scatter of the mean, the tester and the dial's resolution; the scatter pooled with

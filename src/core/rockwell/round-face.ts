@@ -2,7 +2,7 @@ import { ROUND_FACE } from '../../data/rockwell'
 import { fail, ok, type Result } from '../codes/result'
 
 /**
- * What is added to a Rockwell C reading taken on a convex cylinder, HRC: the metal gives way sideways, and the reading comes out
+ * Returns the correction of a Rockwell C reading on a convex cylinder, HRC: the metal gives way sideways, and the reading comes out
  * low. Interpolated in the table both ways; nothing is added above its widest diameter. Errors: 'too-round' below its narrowest
  * diameter, 'too-much-added' where more than 3 HRC would be, 'too-soft-for-round' below its softest reading.
  * Source: ASTM E18, corrections for convex cylindrical surfaces; from memory.

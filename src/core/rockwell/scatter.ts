@@ -7,7 +7,7 @@ export interface Scatter {
   readonly degreesOfFreedom: number
 }
 
-/** What is known of any maker and tester before a reading is taken. */
+/** Prior scatter of any maker and tester before a reading is taken. */
 export const PRIOR_SCATTER: Scatter = ROCKWELL.scatter
 
 /**
@@ -28,7 +28,7 @@ export function pooledScatter(before: Scatter, sets: readonly (readonly number[]
   return { sdHrc: Math.sqrt(squares / degreesOfFreedom), degreesOfFreedom }
 }
 
-/** What other blades’ readings teach of the scatter of the next: it counts for so much at most, for blades differ. */
+/** Returns the scatter of readings learnt from other blades, with limited weight, since blades differ. */
 export function scatterFrom(sets: readonly (readonly number[])[]): Scatter {
   const { sdHrc, degreesOfFreedom } = pooledScatter(PRIOR_SCATTER, sets)
   return { sdHrc, degreesOfFreedom: Math.min(ROCKWELL.scatter.mostDegrees, degreesOfFreedom) }

@@ -29,12 +29,12 @@ export function verifyTester(block: BlockCheck): Verification {
 export const CORRECTED_BY = ['block', 'unchecked', 'tester-outside', 'block-far'] as const
 export type CorrectedBy = (typeof CORRECTED_BY)[number]
 
-/** What a tester's check does to readings near some hardness. */
+/** Effect of a tester's check on readings near some hardness. */
 export interface TesterCorrection {
   readonly by: CorrectedBy
   /** To be taken off the readings, HRC. */
   readonly biasHrc: number
-  /** What is left unknown of the tester, one standard uncertainty, HRC. */
+  /** Remaining uncertainty of the tester, one standard uncertainty, HRC. */
   readonly standardUncertainty: number
   readonly degreesOfFreedom: number
 }

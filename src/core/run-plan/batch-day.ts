@@ -102,7 +102,7 @@ function placeTempers(
   return temperOrder(jobs, oven).map(({ index, ...place }) => ({ load: loads[index] as TemperLoad, ...place }))
 }
 
-/** What is known of blades before their first temper. */
+/** Blades before their first temper. */
 interface Untempered {
   readonly quenchedAt: ReadonlyMap<string, number>
   readonly cold: ColdStay | null

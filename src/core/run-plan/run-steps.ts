@@ -43,7 +43,7 @@ const step = (kind: RunStep['kind'], station: string, part: Partial<Draft> = {})
   ...part,
 })
 
-/** What a run is begun with: its single actions in order, and its blades with what their clocks need. */
+/** Plan of a run: its single actions in order, and its blades with the inputs of their clocks. */
 export interface RunPlan {
   readonly steps: readonly RunStep[]
   readonly blades: readonly RunBlade[]

@@ -8,11 +8,11 @@ export type BladePlace = 'bench' | 'oven' | 'soaking' | 'due' | 'plates' | 'oil'
 export interface BoardRow {
   readonly blade: RunBlade
   readonly place: BladePlace
-  /** What it has soaked so far, or did in the end, s; null before it was at heat. */
+  /** Soak so far, or in the end, s; null before it was at heat. */
   readonly soakedS: number | null
-  /** What its steel should not soak longer than has passed, s; 0 where it has not. */
+  /** Excess over the longest soak its steel allows, s; 0 if there is none. */
   readonly overS: number
-  /** What comes next for it, and in how many seconds; null where it has no time yet. */
+  /** Its next step, and in how many seconds; null while that has no time. */
   readonly next: { readonly kind: RunStep['kind']; readonly inS: number | null } | null
   /** It is the one the present step is about. */
   readonly isPresent: boolean
@@ -55,7 +55,7 @@ export function boardOf(
   })
 }
 
-/** What a blade has soaked, s: until now, or until it was pulled; null before it was at heat. */
+/** Returns the soak of a blade, s: until now, or until it was pulled; null before it was at heat. */
 function soakOf(
   blade: RunBlade,
   { confirmed }: RunState,

@@ -7,7 +7,7 @@ const MINUTE = 60_000
 const START_MS = Date.parse('2026-03-29T00:30:00.000Z')
 const begun: RunClock = [{ realMs: START_MS, runS: 0, speed: 1 }]
 
-/** What happens to a computer's clocks in a shop: it is set, or it sleeps and its steady clock stands still. */
+/** Event of a computer's clocks: it is set, or it sleeps and its steady clock stands still. */
 interface Happening {
   readonly atMin: number
   readonly kind: 'set' | 'sleep'

@@ -18,14 +18,14 @@ export const withLeg = (clock: RunClock, realMs: number, runS: number, speed = c
   { realMs, runS: Math.max(0, runS), speed },
 ]
 
-/** What two clocks read at one tick of the page, ms: the computer's, which can be set, and one that only ever goes on. */
+/** Readings of two clocks at one tick of the page, ms: the computer's, which can be set, and a monotonic one. */
 export interface Tick {
   readonly wallMs: number
   readonly steadyMs: number
 }
 
 /**
- * What happened to the computer's clock between two ticks. 'set-back': it was, by so much. 'ahead': it is further on than the steady
+ * Change of the computer's clock between two ticks. 'set-back': it was, by so much. 'ahead': it is further on than the steady
  * clock, which either stood still while the computer slept or was right while the other was set: only a person can say.
  */
 export type ClockJump = { readonly kind: 'even' } | { readonly kind: 'set-back' | 'ahead'; readonly byS: number }
@@ -35,7 +35,7 @@ const EVEN_WITHIN_MS = 1500
 /** Further on than this is asked about, ms: less is a page that was slow. */
 const ASKED_FROM_MS = 20_000
 
-/** What happened between two ticks, s; parting by less than 1.5 s, or being ahead by less than 20 s, is a busy page. */
+/** Returns the change between two ticks, s; a difference under 1.5 s, or being ahead by less than 20 s, is a busy page. */
 export function jumpBetween(before: Tick, now: Tick): ClockJump {
   const apartMs = now.wallMs - before.wallMs - (now.steadyMs - before.steadyMs)
   if (apartMs < -EVEN_WITHIN_MS) return { kind: 'set-back', byS: -apartMs / 1000 }

@@ -1,6 +1,6 @@
 import type { RunStep } from '../shop/run'
 
-/** What is to be heard at a moment of a run. */
+/** Sound cue at a moment of a run. */
 export type Cue =
   /** So many seconds before the act. */
   | { readonly kind: 'ahead'; readonly s: number }

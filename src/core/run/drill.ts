@@ -50,7 +50,7 @@ const MOST_AFTER_S = 15
 
 const pick = <T>(from: readonly T[], random: Random): T | undefined => from[Math.floor(random.uniform() * from.length)]
 
-/** What will go wrong in a practice, from its seed alone, in the order of its steps; none where nothing was asked for. */
+/** Returns the surprises of a practice, from its seed alone, in the order of its steps; none if none was asked for. */
 export function surprisesOf(run: Pick<Run, 'drill' | 'steps' | 'people'>): Surprise[] {
   const { drill, steps, people } = run
   if (!drill) return []
@@ -114,7 +114,7 @@ export function happeningsAt(run: Pick<Run, 'drill' | 'steps' | 'people' | 'even
 const answers = ({ incident, bladeIds }: IncidentEvent, surprise: Surprise): boolean =>
   incident === surprise.incident && (surprise.bladeId === null || bladeIds.includes(surprise.bladeId))
 
-/** What one should train next. */
+/** Habit to train next. */
 export type Habit = 'see' | 'quicker' | 'in-time' | 'not-early' | 'plates' | 'none'
 
 export interface DrillReport {
@@ -157,7 +157,7 @@ export function reportOf(run: Run): DrillReport {
   }
 }
 
-/** What each blade soaks in the end where nobody is late: its own soak, and no sooner than door, hands and plates allow, s. */
+/** Returns the soak of each blade if nobody is late: its own soak, and no sooner than door, operator and plates allow, s. */
 function bestSoaks({ steps, blades, people }: Run): ReadonlyMap<string, number> {
   const best = new Map<string, number>()
   let beforeS: number | null = null

@@ -8,7 +8,7 @@ import type { OvenEvent } from './oven-events'
 /** An oven that is followed: its walls, and how its display differs from what the blades see. */
 export interface FollowedOven {
   readonly oven: DetailedOven
-  /** What is added to a true temperature to get what is shown there, K. */
+  /** Returns the difference between display and true temperature, K. */
   readonly correctionAt: (trueC: number) => number
   /** Chamber as the run began, °C. */
   readonly startC: number
@@ -24,7 +24,7 @@ export interface FollowedBlade {
   readonly heatC: number
 }
 
-/** What a blade saw: when it was at heat, how long it has been since, less what it was out of it, and how hot it is. */
+/** Thermal record of a blade: when it was at heat, how long since, less the time out of the oven, and its temperature. */
 export interface BladeHeat {
   readonly bladeId: string
   /** Temper it went in for, from 1; 0: to be hardened. */
@@ -59,11 +59,11 @@ const HOLDS_WITHIN_K = 1.5
 /** Below this above the room a display's correction fades: it was found at heat. */
 const CORRECTED_FROM_K = 100
 const ROOM_C = 20
-/** What an oven's power may differ from its plate by, as a share; and the least climb that tells. */
+/** Range of an oven's power relative to its nameplate; and the smallest climb that shows it. */
 const POWER_SHARE = { least: 0.5, most: 1.4 } as const
 const TELLING_CLIMB_K = 40
 
-/** What a display shows at a true temperature, and the other way, °C. */
+/** Returns the display at a true temperature, and the inverse, °C. */
 export function displayOf({ correctionAt }: Pick<FollowedOven, 'correctionAt'>) {
   const shown = (trueC: number) =>
     trueC + correctionAt(trueC) * Math.min(1, Math.max(0, (trueC - ROOM_C) / CORRECTED_FROM_K))
@@ -248,7 +248,7 @@ function climbed(from: Anchor, atS: number, endC: number): { model: OvenModel; p
   return { model: climb(power), pi: from.pi.clone(), power }
 }
 
-/** What a track shows at a second, °C as shown; null before it begins. Past its end it stays as it was. */
+/** Returns the display temperature of a track at a second, °C; null before it begins. Past its end it is constant. */
 export function shownAt(track: Pick<OvenTrack, 'shown'>, atS: number): number | null {
   const { shown } = track
   const upper = shown.findIndex(([s]) => s > atS)
@@ -273,7 +273,7 @@ export function withinFrom(
 export const arrivalsOf = (track: Pick<OvenTrack, 'blades'> | null): ReadonlyMap<string, number | null> =>
   new Map((track?.blades ?? []).filter(one => one.round === 0).map(one => [one.bladeId, one.arrivedS]))
 
-/** What the display showed where the blades were, up to a second: from the first temper on that is the oven that tempers. */
+/** Returns the display where the blades were, up to a second: from the first temper on, of the tempering oven. */
 export function shownWhere(
   {
     hardening,

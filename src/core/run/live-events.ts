@@ -1,6 +1,6 @@
 import type { RunEvent } from '../shop/run'
 
-/** What can be taken back: what was pressed, not what was written or what the oven said by itself. */
+/** Returns whether an event can be undone: presses can, remarks and display readings cannot. */
 const isUndone = (event: RunEvent): boolean =>
   event.kind === 'confirm' ||
   event.kind === 'add-minutes' ||

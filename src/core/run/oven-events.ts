@@ -13,7 +13,7 @@ export type OvenEvent = { readonly atS: number; readonly oven: OvenName } & (
   | { readonly kind: 'in'; readonly bladeIds: readonly string[]; readonly round: number }
   | { readonly kind: 'out'; readonly bladeIds: readonly string[] }
   | { readonly kind: 'shows'; readonly c: number }
-  /** What the blades in it had soaked does not count. */
+  /** Soak of the blades in it does not count. */
   | { readonly kind: 'anew' }
   /** The door stands open, or there is no power, until a second of the clock. */
   | { readonly kind: 'door' | 'no-power'; readonly untilS: number }
@@ -23,7 +23,7 @@ const TEMPER_STEPS: ReadonlySet<string> = new Set(['temper-cool', 'temper-start'
 const COMES_IN: ReadonlySet<string> = new Set(['load', 'temper-in'])
 const GOES_OUT: ReadonlySet<string> = new Set(['pull', 'temper-out'])
 
-/** What of a run its ovens know of. */
+/** Parts of a run that its ovens depend on. */
 export type OvenRun = Pick<Run, 'steps' | 'events'> & Partial<Pick<Run, 'drill' | 'people'>>
 
 /**
@@ -46,7 +46,7 @@ function spellsOf(run: OvenRun, live: readonly RunEvent[]) {
 }
 
 /**
- * What a run did to the oven that hardens and to the one that tempers, in order: set points as steps began, blades in and out, the
+ * Returns the events of the hardening and the tempering oven of a run, in order: set points as steps began, blades in and out, the
  * display as it was read, doors and power. `ownTempering`: whether tempers go into an oven of their own.
  */
 export function ovenEventsOf(run: OvenRun, ownTempering: boolean): OvenEvent[] {

@@ -14,7 +14,7 @@ export interface Helper {
 }
 
 /**
- * What the made-up helper does with each blade pulled so far, by the seed: a few seconds from oven to vice, and where the practice
+ * Returns the simulated helper's progress with each blade pulled so far, by the seed: a few seconds from oven to vice, and where the practice
  * has a vice that slips, until that. Empty without a helper.
  */
 export function helperOf(run: Pick<Run, 'drill' | 'steps' | 'people' | 'events'>, nowS: number): Helper[] {

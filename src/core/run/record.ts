@@ -6,12 +6,12 @@ import { realMsAt } from './clock'
 import type { IncidentEvent } from './live-events'
 import { type GoneBlade, runStateAt } from './run-state'
 
-/** What a run was for one blade. Moments in s on the run's clock. */
+/** Record of a run for one blade. Moments in s on the run's clock. */
 export interface BladeRecord {
   readonly blade: RunBlade
   readonly inS: number | null
   readonly outS: number | null
-  /** What it soaked, s; null where it never was at heat. */
+  /** Its soak, s; null if it never was at heat. */
   readonly soakedS: number | null
   /** More than it should have, s. */
   readonly overS: number
@@ -22,7 +22,7 @@ export interface BladeRecord {
   readonly incidents: readonly IncidentEvent[]
 }
 
-/** What a run was for each of its blades, as it happened and as it was corrected. */
+/** Returns the record of a run for each of its blades, with corrections applied. */
 export function recordOf(run: Run): BladeRecord[] {
   const endS = run.events.at(-1)?.atS ?? 0
   const state = runStateAt(run, endS)
@@ -47,7 +47,7 @@ export function recordOf(run: Run): BladeRecord[] {
   })
 }
 
-/** What each blade soaked in a run, min, to a tenth; of those that were pulled in it. */
+/** Returns the soak of each blade pulled in a run, min, to a tenth. */
 export const soakedMinOf = (run: Run): ReadonlyMap<string, number> =>
   new Map(
     recordOf(run).flatMap(({ blade, soakedS }) =>
@@ -57,7 +57,7 @@ export const soakedMinOf = (run: Run): ReadonlyMap<string, number> =>
 
 const CAME_TO: Partial<Record<Incident, BladeState>> = { cracked: 'cracked', missing: 'lost', 'set-aside': 'set-aside' }
 
-/** What blades came to in a run, with the instant; of those that left it before its end. */
+/** Returns the states of blades from a run, with the instant; of those that left it before its end. */
 export function statesIn(
   run: Run,
 ): ReadonlyMap<string, { readonly is: BladeState; readonly at: string; readonly runId: string }> {

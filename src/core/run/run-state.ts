@@ -2,7 +2,7 @@ import { INCIDENTS } from '../../data/incidents'
 import type { Run, RunStep } from '../shop/run'
 import { type EventOf, eventsOf, type IncidentEvent, liveEvents } from './live-events'
 
-/** What became of a blade that takes no part in what follows. */
+/** Blade that takes no further part in the run. */
 export interface GoneBlade {
   readonly incident: IncidentEvent['incident']
   readonly atS: number
@@ -14,9 +14,9 @@ export interface Confirmed {
   readonly event: EventOf<'confirm'>
 }
 
-/** What is known of the oven beside what was pressed. */
+/** Oven data beside what was pressed. */
 export interface OvenKnown {
-  /** What its display shows, °C; null where nobody knows. */
+  /** Display temperature, °C; null if unknown. */
   readonly shownC: number | null
   /** When each blade was at heat, s on the run's clock, by the oven's model or log; null while it is not. */
   readonly arrivedS: ReadonlyMap<string, number | null>
@@ -37,7 +37,7 @@ export interface RunState {
   /** Seconds until then, negative when overdue. */
   readonly remainingS: number | null
   readonly ready: boolean
-  /** What keeps it from being ready, where it is not time: the oven is too cold, or too hot. */
+  /** Condition of the oven that blocks the step: too cold or too hot; null if only time does. */
   readonly oven: 'cold' | 'hot' | null
   readonly inOven: number
   readonly out: number
@@ -126,7 +126,7 @@ export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHIN
     return Math.max(soakedS, pulledS + apartS, waitedFor()) + more
   }
 
-  /** What a hold in an oven has lost of its time to a cut of power, s. */
+  /** Returns the hold time lost to a power cut, s. */
   function withoutPower(of: RunStep): number {
     if (!HELD_HOT.has(of.kind)) return 0
     const cuts = incidents.filter(one => INCIDENTS[one.incident].does === 'no-power' && one.atS > sinceS)

@@ -33,7 +33,7 @@ export const decisionSchema = z.discriminatedUnion('by', [
     kind: z.enum(OPTION_KINDS),
     temper: z.nullable(temperSchema),
     cold: z.nullable(coldSchema),
-    /** What had been measured, and where in the route. */
+    /** Measured hardness, and its stage in the route. */
     from: z.object({ stage: stageSchema, hrc: bounded('readingHrc'), u95: between(0, 20) }),
     target: z.object({ min: between(0, 80), max: between(0, 80) }),
     toHrc: between(0, 80),
@@ -54,7 +54,7 @@ export const groupSchema = z.object({
   sheet: z.optional(gradeSheetSchema),
   /** The maker's name for the bar or delivery the blades are cut from. */
   lot: z.optional(textUpTo('lot')),
-  /** What a kilogram of that bar cost; absent: as the Workshop has it. */
+  /** Price of that bar per kilogram; absent: as in the Workshop. */
   steelPerKg: z.optional(bounded('steelPricePerKg')),
   target: targetSchema,
   route: routeSchema,
@@ -89,7 +89,7 @@ export const batchRecordSchema = z.object({
   groups: z.array(groupSchema).check(z.minLength(1), z.maxLength(MOST.groups)),
   lines: z.array(lineSchema).check(z.maxLength(MOST.lines)),
   envelope: envelopeSchema,
-  /** What keeps air from the steel; absent: foil. */
+  /** Protection against air; absent: foil. */
   protection: z.optional(z.enum(PROTECTION_NAMES)),
   /** Stress relief before hardening, where it was machined hard. */
   stressRelief: z.optional(z.boolean()),
@@ -123,7 +123,7 @@ export const batchRecordSchema = z.object({
   ),
   countedOut: z.nullable(wholeBounded('countedOut')),
   note: textUpTo('note'),
-  /** What an older version noted under marks that no blade of the batch bears, or that two bear. */
+  /** Notes of an older version under marks that no blade of the batch bears, or that two bear. */
   unplaced: z.optional(
     z
       .array(

@@ -33,7 +33,7 @@ export const bladeSizeSchema = z.object({
 export const lineSchema = z.extend(bladeSizeSchema, {
   id,
   groupId: id,
-  /** What is scribed on the blades: alone for a single one, with a number behind it for several. */
+  /** Mark scribed on the blades: alone for a single one, with a number behind it for several. */
   mark: textUpTo('mark'),
   bevels: z.enum(['pre-ground', 'full']),
   /** Left at the edge before hardening; absent: about 0.5 mm when pre-ground. */
@@ -43,7 +43,7 @@ export const lineSchema = z.extend(bladeSizeSchema, {
   outline: z.optional(outlineSchema),
 })
 
-/** What was seen of a blade when its foil came off. */
+/** Findings on a blade when its foil came off. */
 export const inspectionSchema = z.object({
   bowMm: z.nullable(bounded('bowMm')),
   bentAt: z.nullable(z.enum(BENT_AT)),
@@ -54,7 +54,7 @@ export const inspectionSchema = z.object({
   hrc: z.nullable(bounded('readingHrc')),
 })
 
-/** What became of the packet a blade lay in: whether its seams are rolled, and what was seen of a leak. */
+/** State of the packet a blade lay in: whether its seams are rolled, and whether it leaked. */
 export const packetSchema = z.object({
   sealed: z.boolean(),
   leak: z.nullable(textUpTo('leak')),
@@ -75,7 +75,7 @@ export const edgeTestSchema = z.object({
   id,
   at: instant,
   kind: z.enum(EDGE_TESTS),
-  /** What the maker calls a test of his own. */
+  /** The maker's name for a test of their own. */
   name: z.optional(textUpTo('testName')),
   /** Edge angle a side, and what stands behind the edge. */
   edgeDeg: bounded('edgeDeg'),
@@ -119,12 +119,12 @@ export const bladeSchema = z.object({
   removedAt: z.nullable(instant),
   /** Its place on the rack by hand: middle of the tang end from the door and across, mm. */
   rack: z.optional(z.object({ inMm: bounded('rackMm'), acrossMm: bounded('rackMm') })),
-  /** What became of the packet it lay in. */
+  /** State of the packet it lay in. */
   packet: z.optional(packetSchema),
   inspection: z.optional(inspectionSchema),
-  /** What it soaked in the run that hardened it, min; absent where no run followed it. */
+  /** Soak in the run that hardened it, min; absent if no run followed it. */
   soakedMin: z.optional(between(0, 100_000)),
-  /** What it came to, in order; the newest counts. Absent: whole. */
+  /** Its states in order; the newest counts. Absent: whole. */
   states: z.optional(z.array(bladeStateSchema).check(z.maxLength(100))),
   /** Hardened before and annealed: the blade it was then, and how many times it was hardened until now. */
   before: z.optional(z.object({ batchId: id, bladeId: id, hardened: wholeBetween(1, 20) })),
@@ -133,7 +133,7 @@ export const bladeSchema = z.object({
   files: z.optional(z.array(fileTestSchema).check(z.maxLength(20))),
   /** How its edge was proved, oldest first. */
   edgeTests: z.optional(z.array(edgeTestSchema).check(z.maxLength(100))),
-  /** What was measured in finishing: the pivot hole before the heat, after it and its gauge, what is left behind the edge, and what was ground off a side. */
+  /** Measurements in finishing: the pivot hole before the heat, after it and its gauge, the edge thickness left, and the stock ground off per side. */
   sizes: z.optional(
     z.object({
       holeBeforeMm: z.optional(bounded('holeMm')),
@@ -143,7 +143,7 @@ export const bladeSchema = z.object({
       groundOffMm: z.optional(bounded('groundOffMm')),
     }),
   ),
-  /** What of the finishing is done. */
+  /** Finishing tasks done. */
   finished: z.optional(z.array(z.enum(FINISH_TASKS)).check(z.maxLength(FINISH_TASKS.length))),
 })
 

@@ -56,7 +56,7 @@ const sourced = <T extends z.core.$ZodShape>(shape: T) => z.object({ ...shape, s
 
 /** A grade of the maker's own, from a supplier's sheet: the same shape as a shipped one. */
 export const gradeSheetSchema = z.object({
-  /** What everything planned for it hangs on; its name may change. */
+  /** Identity that everything planned for it refers to; its name may change. */
   id,
   name: textUpTo('gradeName').check(z.minLength(1)),
   alsoNamed: z.array(textUpTo('gradeName')).check(z.maxLength(8)),

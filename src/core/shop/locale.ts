@@ -1,7 +1,7 @@
 import { FAHRENHEIT_REGIONS, REGION_CURRENCIES } from '../../data/regions'
 import type { System } from '../units/quantity'
 
-/** What a browser's language suggests: units, and the currency of its region where one is known. */
+/** Suggestions from a browser's language: units, and the currency of its region if known. */
 export interface LocaleGuess {
   readonly units: System
   readonly currency: string | undefined

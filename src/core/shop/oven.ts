@@ -9,7 +9,7 @@ export const controllerSchema = z.object({
   ramp: z.enum(RAMP_KINDS),
   degrees: z.enum(['C', 'F']),
   longestHoldMin: bounded('longestHoldMin'),
-  /** What is keyed for full power where a rate or a time is asked for, such as 9999, FULL or 0. */
+  /** Key sequence for full power where a rate or a time is asked for, such as 9999, FULL or 0. */
   fullPower: textUpTo('fullPower'),
 })
 
@@ -25,7 +25,7 @@ export const surveySchema = z.object({
   kind: z.literal('survey'),
   at: instant,
   setC: bounded('ovenSetC'),
-  /** What the display showed meanwhile. */
+  /** Display temperature at that time. */
   indicatedC: bounded('displayC'),
   /** Uncertainty of the survey's own thermocouple, one standard deviation, K. */
   sdK: bounded('thermometerSdK'),
@@ -42,7 +42,7 @@ export const sensorCheckSchema = z.object({
   sdK: bounded('thermometerSdK'),
 })
 
-/** What the shop's hardness readings say of the oven: it acts as if it were this much hotter than it shows. */
+/** Oven offset by the shop's hardness readings: the oven acts as if it were this much hotter than it shows. */
 export const hardnessEvidenceSchema = z.object({
   id,
   kind: z.literal('hardness'),
@@ -55,7 +55,7 @@ export const hardnessEvidenceSchema = z.object({
 
 export const evidenceSchema = z.discriminatedUnion('kind', [surveySchema, sensorCheckSchema, hardnessEvidenceSchema])
 
-/** What a log taught about the oven, as factors on its build. */
+/** Fit of an oven to a log, as factors on its build. */
 export const ovenFitSchema = z.object({
   at: instant,
   logName: textUpTo('fileName'),
@@ -73,7 +73,7 @@ const chamberSide = bounded('chamberSideMm')
 
 export const ovenSchema = z.object({
   id,
-  /** What the shop calls it. */
+  /** The shop's name for it. */
   name: textUpTo('ovenName'),
   use: z.enum(['hardening', 'tempering']),
   /** The size its walls are taken from. */

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { id, instant, textUpTo, wholeBetween } from './fields'
 import type { ReadOnly } from './read-only'
 
-/** What a picture of a blade is of. */
+/** Subjects of a picture of a blade. */
 export const PICTURE_SUBJECTS = ['colour', 'scale', 'crack', 'edge', 'finished', 'other'] as const
 
 /** The longer side of a stored picture at most, px, and the longest text it is stored as. */

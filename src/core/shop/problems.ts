@@ -1,7 +1,7 @@
 import type * as z from 'zod/mini'
 import { type Counted, type Problem, problem } from '../codes/problem'
 
-/** What does not fit a schema, each with its dotted path. `given` is what was parsed: it tells what is missing from what is wrong. */
+/** Returns the problems of an input, each with its dotted path. `given` is the parsed input: it tells missing from wrong. */
 export const problemsOf = (error: z.core.$ZodError, given: unknown): Problem[] =>
   error.issues.map(issue => problemOf(issue, issue.path.join('.'), given))
 
@@ -55,7 +55,7 @@ function problemOf(issue: z.core.$ZodIssue, path: string, given: unknown): Probl
   }
 }
 
-/** What stands at a path; undefined where nothing does. */
+/** Returns the value at a path, or undefined. */
 const at = (given: unknown, path: readonly PropertyKey[]): unknown =>
   path.reduce<unknown>(
     (value, key) =>

@@ -25,7 +25,7 @@ export const routeSchema = z.object({
   quenchedToC: bounded('quenchedToC'),
   cold: z.nullable(coldSchema),
   tempers: z.array(temperSchema).check(z.maxLength(MOST.tempers)),
-  /** What the soak starts from; absent: annealed. */
+  /** Structure the soak starts from; absent: annealed. */
   start: z.optional(z.enum(['annealed', 'lamellar', 'hardened'])),
   /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
   seconds800to500: z.optional(bounded('seconds800to500')),

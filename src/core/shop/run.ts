@@ -45,16 +45,16 @@ export const STEP_KINDS = [
 export const runStepSchema = z.object({
   id,
   kind: z.enum(STEP_KINDS),
-  /** What must come first; null: confirm at once. */
+  /** Condition to wait for; null: confirm at once. */
   wait: z.nullable(waitSchema),
-  /** What the oven is set to while this step is the present one, °C; 0 is off. */
+  /** Set point of the oven while this step is the present one, °C; 0 is off. */
   ovenSetC: between(0, 1300),
   /** Blades this step moves or counts. */
   bladeIds: z.array(id).check(z.maxLength(MOST.storedBlades)),
   station: z.string().check(z.maxLength(20)),
-  /** What the step's words name beside its kind; what a kind does not name is absent. */
+  /** Values named in the step's text; those a kind does not name are absent. */
   names: z.object({
-    /** What the oven is set to next, and what it equalises at, °C as keyed. */
+    /** Next set point, and the equalising temperature, °C as keyed. */
     setC: z.optional(between(0, 1400)),
     atC: z.optional(between(-200, 1400)),
     holdMin: z.optional(bounded('holdMin')),
@@ -93,7 +93,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...moment, kind: z.literal('take-back') }),
   z.object({ ...moment, kind: z.literal('add-minutes'), stepId: id, minutes: between(-60, 600) }),
   z.object({ ...moment, kind: z.literal('remark'), text: textUpTo('remark') }),
-  /** What the oven's display showed, °C. */
+  /** Display temperature of the oven, °C. */
   z.object({ ...moment, kind: z.literal('shows'), c: between(-50, 1400), by: z.enum(['hand', 'controller']) }),
   z.object({
     ...moment,

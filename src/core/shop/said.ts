@@ -5,6 +5,6 @@ import type { Workshop } from './workshop'
 export const withSaid = (shop: Workshop, step: SetupStep): Workshop =>
   shop.said.includes(step) ? shop : { ...shop, said: [...shop.said, step] }
 
-/** What the maker has not said yet, in the order it is asked; nothing of a made-up workshop. */
+/** Returns the set-up steps that are not answered yet, in the order they are asked; none for a demo workshop. */
 export const unsaidOf = ({ said, isDemo }: Workshop): SetupStep[] =>
   isDemo ? [] : SETUP_STEPS.filter(step => !said.includes(step))

@@ -20,7 +20,7 @@ function partsOf(pattern: string, year: number): Parts {
   return { before, digits, after }
 }
 
-/** What the serials of a year begin with: those in use are found by it. */
+/** Returns the prefix of a year's serials, by which those in use are found. */
 export const serialPrefix = (pattern: string, year: number): string => partsOf(pattern, year).before
 
 /**

@@ -63,7 +63,7 @@ export function shopWithSaid(shop: Stored): Stored {
   return { ...shop, isDemo: shop.isDemo ?? isDemo, said: shop.said ?? [...SETUP_STEPS] }
 }
 
-/** What an event of a run was before its kinds had shapes of their own. */
+/** Upgrades an event of a run from before its kinds had shapes of their own. */
 const eventWithId = (event: Stored, i: number): Stored => {
   const { atS, kind, stepId, minutes, text } = event
   const moment = { id: `event-${i + 1}`, atS, kind }

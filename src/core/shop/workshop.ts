@@ -47,7 +47,7 @@ export const workshopSchema = z.object({
   name: textUpTo('shopName'),
   /** A made-up workshop to look round in, not the maker's own. */
   isDemo: z.boolean(),
-  /** What the maker has said of the shop; the rest stands at a usual value. */
+  /** Set-up steps the maker has answered; the others use typical values. */
   said: z.array(z.enum(SETUP_STEPS)).check(z.maxLength(SETUP_STEPS.length)),
   units: z.enum(SYSTEMS),
   theme: z.enum(['system', 'light', 'dark']),
@@ -60,7 +60,7 @@ export const workshopSchema = z.object({
   temperingOvenId: z.nullable(id),
   /** Whether the shop's own readings correct its predictions; absent: they do. */
   learning: z.optional(z.boolean()),
-  /** What other ways to keep air out cost here; absent: the usual figures. */
+  /** Prices of the other ways to keep air out; absent: typical figures. */
   prices: z.optional(
     z.object({
       coatPerM2: bounded('coatPricePerM2'),
@@ -93,7 +93,7 @@ export const workshopSchema = z.object({
     people: z.optional(z.union([z.literal(1), z.literal(2)])),
     /** So much longer than usual hands take between a blade out of the plates and the next pull, s; and since when that is reckoned with. */
     handsMore: z.optional(z.object({ s: bounded('handsMoreS'), since: instant })),
-    /** What the maker's own thermometer taught: contact, and plates to air; absent: the usual. */
+    /** Fit by the maker's own thermometer: contact, and plates to air; absent: typical. */
     fit: z.optional(
       z.nullable(
         z.object({
@@ -104,11 +104,11 @@ export const workshopSchema = z.object({
       ),
     ),
   }),
-  /** What prices are in, a code of ISO 4217; absent: not said yet. */
+  /** Currency of prices, a code of ISO 4217; absent: not confirmed yet. */
   currency: z.optional(z.string().check(z.regex(/^[A-Z]{3}$/))),
   /** Looking a load over and carrying it on, from the last pull, min; absent: what is usual. */
   inspectMin: z.optional(bounded('inspectMin')),
-  /** What the room is at, °C; absent: as workshops usually are. */
+  /** Room temperature, °C; absent: typical of workshops. */
   roomC: z.optional(bounded('roomC')),
   /** The quench oil the shop has; absent: none. */
   oil: z.optional(z.enum(['medium-oil', 'fast-oil'])),
@@ -117,7 +117,7 @@ export const workshopSchema = z.object({
     rotate: z.boolean(),
     longestSectionMm: z.nullable(bounded('longestSectionMm')),
     pricePerM: bounded('foilPricePerM'),
-    /** What is left on the roll, mm; absent: not counted. */
+    /** Length left on the roll, mm; absent: not counted. */
     leftMm: z.optional(bounded('foilLeftMm')),
     offcuts: z.optional(
       z
@@ -135,7 +135,7 @@ export const workshopSchema = z.object({
     boxMm: z.optional(
       z.object({ length: bounded('boxLengthMm'), width: bounded('boxWidthMm'), depth: bounded('boxDepthMm') }),
     ),
-    /** Price of a kg of dry ice or a litre of nitrogen. */
+    /** Price per kg of dry ice or per litre of nitrogen. */
     price: z.optional(bounded('coolantPrice')),
   }),
   tester: testerSchema,

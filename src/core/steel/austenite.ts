@@ -13,7 +13,7 @@ export interface Soak {
   readonly made: 'ingot' | 'powder'
 }
 
-/** What is dissolved at the end of a soak. wt% in the austenite; fractions by weight. */
+/** Austenite at the end of a soak: wt% in solution; fractions by weight. */
 export interface Austenite {
   readonly C: number
   readonly N: number

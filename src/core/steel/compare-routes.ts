@@ -22,7 +22,7 @@ export type Difference =
   | { readonly code: 'austenite'; readonly more: Which; readonly share: number }
 
 /**
- * What sets a second route apart from a first: one entry for each thing that differs enough to matter. The cause is named from the
+ * Returns the differences between two routes: one entry for each that matters. The cause is named from the
  * model, not from the hardness.
  */
 export function whyDifferent(a: ComparedRoute, b: ComparedRoute): Difference[] {
@@ -66,7 +66,7 @@ export type RouteChange =
       readonly to: number
     }
 
-/** What changed from one route to another, °C and minutes; nothing where nothing did. */
+/** Returns the changes from one route to another, °C and minutes; none if they are equal. */
 export function routeChanges(from: Route, to: Route): RouteChange[] {
   const apart = (a: number, b: number, least: number) => Math.abs(a - b) >= least
   const changes: (RouteChange | false)[] = [

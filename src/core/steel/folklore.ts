@@ -3,7 +3,7 @@ import type { Grade } from '../../data/grades'
 export const TALES = ['hardness-rust', 'cold', 'twice', 'not-450', 'hotter-softer'] as const
 export type TaleName = (typeof TALES)[number]
 
-/** What is moved in a tale: its range and step. */
+/** Input that is moved in a demonstration: its range and step. */
 export interface Knob {
   readonly moves: 'temper-twice' | 'temper' | 'cold' | 'soak'
   readonly min: number
@@ -23,7 +23,7 @@ export interface TaleFigure {
 /** HRC; chromium in %; shares 0..1; grain held as a multiple of what is needed. */
 export type TaleFigureName = 'hardness' | 'chromium' | 'retained' | 'fresh' | 'grain'
 
-/** What is seen at a knob's setting. */
+/** Observation at a knob's setting. */
 export type Seen =
   | { readonly code: 'rust-not-hardness'; readonly movesHrc: number }
   | { readonly code: 'not-stainless'; readonly chromium: number }
@@ -36,7 +36,7 @@ export type Seen =
 
 export interface TaleAnswer {
   readonly figures: readonly TaleFigure[]
-  /** What is seen here; it follows the knob. */
+  /** Observation here; it follows the knob. */
   readonly seen: Seen
 }
 

@@ -40,7 +40,7 @@ export function soakCurve(grade: Grade, soakMin: number): SoakPoint[] {
   return points
 }
 
-/** What a mill's range of one element does to the finished hardness, the others at their nominal. */
+/** Effect of a mill's range of one element on the finished hardness, the others at their nominal. */
 export interface ElementEffect {
   readonly element: Element
   readonly least: number

@@ -21,7 +21,7 @@ export const gradeOf = ({ gradeId, sheet }: OfGrade): Grade | undefined => sheet
 /** Every grade to choose from: shipped ones, and the maker's own after them. */
 export const gradesWith = (own: readonly Grade[]): readonly Grade[] => [...GRADES, ...own]
 
-/** What a plan keeps of a grade: its id and name, and the whole sheet where it is not shipped. */
+/** Returns the part of a grade that a plan stores: its id and name, and the whole sheet if it is not shipped. */
 export const planFor = (grade: Grade): OfGrade => {
   const { id: gradeId, name: gradeName } = grade
   return shippedById.has(gradeId) ? { gradeId, gradeName } : { gradeId, gradeName, sheet: grade }

@@ -21,7 +21,7 @@ export interface HrcPath {
   readonly afterTempers: readonly number[]
 }
 
-/** What the model alone says of a composition through a route, without any chart. */
+/** Metallurgy of a composition through a route by the model alone, without any chart. */
 export interface Metallurgy {
   readonly austenite: Austenite
   readonly shape: TemperShape
@@ -37,7 +37,7 @@ export interface Metallurgy {
   readonly path: HrcPath
 }
 
-/** What the model must know of a steel beside its composition. */
+/** Properties of a steel that the model needs beside its composition. */
 export interface ModelSteel {
   readonly made: 'ingot' | 'powder'
   /** Slowest 800 to 500 °C that still hardens through, s; null where it is not known. */
@@ -60,7 +60,7 @@ export type Hardened = Omit<Metallurgy, 'retainedTempered' | 'parameters' | 'pat
   readonly untempered: (retained: number) => number
 }
 
-/** What the model says of a composition through a route: of the austenite, its quench and its tempers. */
+/** Computes a composition's austenite, quench and tempers through a route. */
 export const metallurgy = (composition: Composition, steel: ModelSteel, route: Route): Metallurgy =>
   tempered(hardened(composition, steel, route), temperSteps(route.tempers))
 

@@ -6,7 +6,7 @@ import { referenceRoute } from './route'
 export interface MisfitRow {
   readonly temperC: number
   readonly chartHrc: number
-  /** What the composition alone would give on the chart's own route, HRC. */
+  /** Hardness by composition alone on the chart's own route, HRC. */
   readonly modelHrc: number
 }
 
@@ -20,7 +20,7 @@ export interface Misfit {
   /** Root mean square of chart less model, HRC. */
   readonly rmsHrc: number
   readonly worst: MisfitRow
-  /** What the misfit suggests; null where chart and composition agree. */
+  /** Explanation that the misfit suggests; null if chart and composition agree. */
   readonly doubt: MisfitDoubt | null
 }
 

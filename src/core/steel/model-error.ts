@@ -4,7 +4,7 @@ import { HELD_OUT } from '../../data/steel-fitted'
 import { STEEL_MODEL } from '../../data/steel-model'
 import { chartOf, compositionOf, type Steel } from './steel'
 
-/** What a prediction without the shop's own readings rests on, and how far off that is where the steel was not seen. */
+/** Basis of a prediction without the shop's own readings, and its error on steels that were left out. */
 export interface ModelError {
   readonly on: 'chart' | 'model'
   readonly family: ModelFamily

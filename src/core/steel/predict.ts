@@ -16,7 +16,7 @@ import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, t
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 import { workingOf } from './working'
 
-/** What the shop's own readings add to the chart. */
+/** Correction of the chart by the shop's own readings. */
 export interface ShopExperience {
   readonly model: ShopModel
   readonly lot: string
@@ -33,11 +33,11 @@ export interface Prediction {
   readonly finalHrc: Estimate
   /** The same without the shop's own readings. */
   readonly chartHrc: Estimate
-  /** What the shop's readings moved it by, HRC, and how many of this grade they are; null where they do not help. */
+  /** Shift by the shop's readings, HRC, and the number of readings of this grade; null if they do not help. */
   readonly shop: { readonly shiftHrc: number; readonly readings: number } | null
-  /** What it rests on without the shop's readings. */
+  /** Basis without the shop's readings. */
   readonly restsOn: ModelError
-  /** What the finished band is made of. */
+  /** Sources of the finished hardness's uncertainty. */
   readonly band: readonly BandPart[]
   readonly martensiteStartC: number
   readonly retainedAustenite: {
@@ -87,7 +87,7 @@ function runPaths(steel: Steel, route: Route): Moved[] {
   ]
 }
 
-/** What an oven and a hand do differently from run to run, to the finished hardness: one standard deviation, HRC. */
+/** Returns the run-to-run scatter of the finished hardness by oven and operator: one standard deviation, HRC. */
 export function runSdOf(steel: Steel, route: Route): number {
   const mean = finalHrc(steel, route)
   return Math.hypot(...runPaths(steel, route).map(({ path }) => lastHrc(path) - mean))
@@ -159,7 +159,7 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
 }
 
 /**
- * What batches of one shop differ by beside what its oven's temperatures and times make of them, HRC: together they are the scatter
+ * Returns the scatter between batches beyond that of oven temperatures and times, HRC: together they are the scatter
  * from batch to batch, which no reading of other batches takes away.
  */
 export const beyondRunSd = (runSd: number): number => Math.sqrt(Math.max(0, LEARNING.batchSdHrc ** 2 - runSd ** 2))

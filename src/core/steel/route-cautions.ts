@@ -16,7 +16,7 @@ const SHORT_COLD_K = 3
 const SECOND_TEMPER_C = 450
 const ROBBED_C = 400
 
-/** What is doubtful or dangerous about a route for a steel. */
+/** Returns the cautions about a route for a steel. */
 export function routeCautions(steel: Steel, route: Route, m: Metallurgy, pinning: number): Caution[] {
   const { austenitizeC, cold, tempers } = route
   const share = retainedFinal(m)

@@ -29,7 +29,7 @@ export interface Route {
   readonly quenchedToC: number
   readonly cold: ColdTreatment | null
   readonly tempers: readonly Temper[]
-  /** What the soak starts from; absent: annealed. */
+  /** Structure the soak starts from; absent: annealed. */
   readonly start?: StartStructure | undefined
   /** Seconds the blade took from 800 to 500 °C; absent: as fast as the steel needs. */
   readonly seconds800to500?: number | undefined

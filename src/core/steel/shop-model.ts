@@ -16,7 +16,7 @@ export interface Standing {
   readonly parameter: number | null
 }
 
-/** What a shop's readings teach: plain data, so that it crosses to the worker. */
+/** Model learnt from a shop's readings: plain data, so that it crosses to the worker. */
 export interface ShopModel {
   readonly strength: number
   readonly rows: readonly Standing[]
@@ -53,7 +53,7 @@ export interface Correction extends Estimate {
 }
 
 /**
- * What the shop's own readings add to a prediction (Gaussian process on measured less predicted).
+ * Returns the correction of a prediction by the shop's own readings (Gaussian process on measured less predicted).
  * Null where the fit found that the chart alone foretells as well, for all or for this grade.
  * Source: Rasmussen and Williams (2006), Gaussian Processes for Machine Learning, algorithm 2.1.
  */

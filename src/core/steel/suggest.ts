@@ -51,7 +51,7 @@ export function temperFor(
 /** Where the low temper range ends. Common practice, no published source. */
 const LOW_TEMPER_MOST_C = 300
 
-/** What a shop has for a route. */
+/** Abilities of a shop for a route. */
 export interface ShopCan {
   /** The coldest it can go, °C, or null without cold. */
   readonly coldToC: number | null

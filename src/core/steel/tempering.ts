@@ -24,7 +24,7 @@ export const temperatureFor = (parameter: number, hours: number): number =>
 export const holdFor = (parameter: number, atC: number): number =>
   60 * 10 ** ((parameter * 1000) / kelvinFromC(atC) - STEEL_MODEL.temper.constant)
 
-/** What a further temper makes of a parameter: what went before counts as the hours at its temperature that give the same. */
+/** Returns the tempering parameter after a further temper: earlier ones count as equivalent hours at its temperature. */
 export function addTemper(before: number | null, { atC, holdMin }: Temper): number {
   const hours = holdMin / 60
   if (before === null) return hollomonJaffe(atC, hours)
@@ -40,7 +40,7 @@ export function parametersAfter(tempers: readonly Temper[]): number[] {
   return after
 }
 
-/** What a combined parameter does to any steel: the terms of the softening that its alloy only scales. */
+/** Terms of softening at a combined parameter, which a steel's alloy only scales. */
 export interface TemperTerms {
   readonly parameter: number
   /** Share of the early softening, 0..1. */
@@ -131,7 +131,7 @@ export function temperShape(a: Pick<Austenite, 'C' | 'N' | 'Mo' | 'W' | 'V' | 'C
 export const temperDropHrc = (parameter: number | null, shape: TemperShape): number =>
   parameter === null ? 0 : dropOf(termsOf(parameter), shape)
 
-/** The same of terms that were worked out before. */
+/** Returns the softening from terms that were computed before. */
 export function dropOf({ parameter, early, lean }: TemperTerms, shape: TemperShape): number {
   const t = STEEL_MODEL.temper
   const alloyed = 1 - shape.lean

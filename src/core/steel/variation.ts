@@ -3,7 +3,7 @@ import { STEEL_MODEL } from '../../data/steel-model'
 import type { Route } from './route'
 import { compositionOf, isGrade, type Steel } from './steel'
 
-/** What a heat of steel may hold of one element, wt%. */
+/** Range of one element in a heat of steel, wt%. */
 export interface ElementSpread {
   readonly element: Element
   readonly least: number

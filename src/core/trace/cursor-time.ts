@@ -11,7 +11,7 @@ export interface Moment {
   readonly station: Stretch['station']
   /** How far through its stretch, 0..1. */
   readonly share: number
-  /** What the oven showed then, °C; null where nothing was measured near it. */
+  /** Display temperature then, °C; null if nothing was measured near it. */
   readonly measuredC: number | null
 }
 

@@ -40,7 +40,7 @@ const trueBy = (oven: Oven | null) => {
   return (shownC: number) => shownC - correction(shownC)
 }
 
-/** What the logs of a batch, newest first, say happened to the thickest blade of one of its groups. */
+/** Returns the logged route of the thickest blade of a group, from a batch's logs, newest first. */
 export function loggedRoute(
   logs: readonly OvenLog[],
   batch: Batch,
@@ -71,7 +71,7 @@ export function loggedRoute(
 }
 
 /**
- * What the log of its heat says happened to one blade: to its own pull, which comes `afterFirstMin` after the first of its load. Null
+ * Returns the logged heat of one blade: to its own pull, which comes `afterFirstMin` after the first of its load. Null
  * where the heat was not logged.
  */
 export function loggedHeatOf(

@@ -22,6 +22,6 @@ export const logOf = (logs: readonly OvenLog[], groupId: string, temper: number)
 /** A blade held for less than this has had no soak that could be counted, min. */
 const LEAST_SOAK_MIN = 0.5
 
-/** What a logged soak was worth of the one asked for; null where no heat was logged. */
+/** Returns the ratio of a logged soak to the one asked for, or null if no heat was logged. */
 export const soakedShare = (heat: LoggedHeat | null, askedMin: number): number | null =>
   heat && (heat.arrivedMin === null ? 0 : heat.effectiveSoakMin / Math.max(LEAST_SOAK_MIN, askedMin))

@@ -1,6 +1,6 @@
 import type { Phase, Stretch } from './timeline'
 
-/** What happens with the blades, or the heat they wait for, in an oven. */
+/** Phases that take place in an oven. */
 export const OVEN_PHASES: ReadonlySet<Phase> = new Set(['ramp', 'equalise', 'soak', 'temper-ramp', 'temper'])
 
 /** How long an oven is taken by a plan: its climb, the soak and every temper, h. What cools outside takes none. */

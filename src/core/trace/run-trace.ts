@@ -81,12 +81,12 @@ function planMinuteAt(anchors: readonly Anchor[], stretches: readonly Stretch[],
 export const indexAt = (stretches: readonly Stretch[], minute: number) =>
   stretches.findIndex(s => minute >= s.startMin && minute < s.endMin)
 
-/** What the display of a run was read at, [s on the run's clock, °C], in order. */
+/** Returns the display readings of a run, [s on the run's clock, °C], in order. */
 export const readingsOf = (run: Pick<Run, 'events'>): [number, number][] =>
   eventsOf(liveEvents(run.events), 'shows').map(({ atS, c }): [number, number] => [atS, c])
 
 /**
- * What the oven's display was read at, laid over the plan of one group's blades, and where the run stands now. Only stretches in an
+ * Returns the display readings over the plan of one group's blades, and where the run stands now. Only stretches in an
  * oven are measured; between them there is nothing to draw.
  */
 export function measuredTrace(

@@ -9,7 +9,7 @@ import { FULL_VIEW } from '../oven/lag'
 import { soakLag } from '../oven/soak-lag'
 import type { Route } from '../steel/route'
 
-/** What the metal lives through in a stretch; it decides the colour, never the temperature alone. */
+/** Phase of a stretch; it decides the colour, never the temperature alone. */
 export type Phase =
   | 'room'
   | 'ramp'
@@ -23,7 +23,7 @@ export type Phase =
   | 'temper'
   | 'cool'
 
-/** What a stretch is called on the line, with its figures. */
+/** Name of a stretch on the line, with its figures. */
 export type StretchNote =
   | { readonly code: 'load'; readonly atC: number }
   | { readonly code: 'soak' | 'temper'; readonly minutes: number }
@@ -36,14 +36,14 @@ export interface Stretch {
   readonly endMin: number
   /** [min, °C] from start to end, at least two. */
   readonly points: readonly (readonly [min: number, c: number])[]
-  /** What is written at it; null for nothing. */
+  /** Text at the stretch; null for none. */
   readonly note: StretchNote | null
 }
 
 export interface TimelineRequest {
   readonly route: Route
   readonly equalise: readonly Equalise[]
-  /** What the oven stands at when the packets go in, °C. */
+  /** Oven temperature when the packets go in, °C. */
   readonly entryC: number
   readonly oven: ChamberModel
   readonly steelKg: number

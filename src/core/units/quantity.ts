@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../codes/result'
 import { cFromF, fFromC } from './temperature'
 
-/** What a field measures. Base units: °C, mm, kg, minutes, W, V. */
+/** Quantity of a field. Base units: °C, mm, kg, minutes, W, V. */
 export type Dimension = 'temperature' | 'length' | 'mass' | 'duration' | 'power' | 'voltage'
 export const SYSTEMS = ['metric', 'imperial'] as const
 export type System = (typeof SYSTEMS)[number]

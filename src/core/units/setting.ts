@@ -1,7 +1,7 @@
 import type { System } from './quantity'
 import { cFromF, fFromC } from './temperature'
 
-/** What is suggested for a controller is a multiple of this in the scale the shop reads: a finer figure pretends to a control no oven has. */
+/** Step of suggested settings in the scale the shop reads: a finer figure pretends to a control no oven has. */
 export const SETTING_STEP = 5
 
 const stepped = (celsius: number, system: System, round: (value: number) => number): number => {

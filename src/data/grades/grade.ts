@@ -7,7 +7,7 @@ export interface Composition extends Readonly<Partial<Record<Element, number>>> 
   readonly C: number
 }
 
-/** What a mill may deliver: least and most of each element, wt%. */
+/** Mill's range: least and most of each element, wt%. */
 export type CompositionRange = Readonly<Partial<Record<Element, readonly [least: number, most: number]>>>
 
 /** The route a tempering chart was measured on. */
@@ -45,7 +45,7 @@ export interface AnnealCycle {
 }
 
 export const CORROSION_CLASSES = ['sea', 'kitchen', 'careful', 'rusts'] as const
-/** What water does to it, best first: stands salt; stands a kitchen; spots if left wet; rusts. */
+/** Corrosion class, best first: salt water; kitchen; spots if left wet; rusts. */
 export type CorrosionClass = (typeof CORROSION_CLASSES)[number]
 
 export const QUENCH_NEEDS = ['plates', 'medium-oil', 'fast-oil'] as const
@@ -56,7 +56,7 @@ export const GRADE_FAMILIES = ['stainless', 'high-alloy', 'low-alloy'] as const
 export type GradeFamily = (typeof GRADE_FAMILIES)[number]
 
 export interface Grade {
-  /** What everything planned for it hangs on; it stays when the name is corrected. */
+  /** Identity that everything planned for it refers to; it stays when the name is corrected. */
   readonly id: string
   /** First name: EN/ISO designation; how a shipped grade is asked for over HTTP. */
   readonly name: string
@@ -78,7 +78,7 @@ export interface Grade {
   readonly equalise: readonly Equalise[]
   /** Highest temper that keeps corrosion resistance or toughness, and the lowest worth doing. */
   readonly temper: { readonly minC: number; readonly maxC: number; readonly source: string }
-  /** What the blade needs from the quench to harden fully: seconds from 800 to 500 °C at the most. */
+  /** Quench needed to harden fully: longest time from 800 to 500 °C, s. */
   readonly quench: { readonly slowest800to500S: number; readonly needs: QuenchNeed; readonly source: string }
   readonly cold: { readonly advice: 'worth it' | 'optional' | 'no use'; readonly why: string }
   readonly chart: TemperingChart | null

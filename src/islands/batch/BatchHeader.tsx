@@ -115,7 +115,7 @@ const LineSample = ({ dash }: { dash: string | undefined }) => (
   </svg>
 )
 
-/** What a connected controller shows, on every bench; it leads back to it. */
+/** Shows a connected controller on every bench, with a way back to it. */
 function LiveOven({ batchId, onHeat }: { batchId: string; onHeat: () => void }) {
   const system = useSystem()
   const { session, state } = useController(batchId)

@@ -11,7 +11,7 @@ import { newId } from './edit'
 
 interface Begun {
   readonly name: string
-  /** What its first steel has beside what is suggested for it. */
+  /** Parts of its first steel that differ from the suggestion. */
   readonly group?: OwnPlan
   /** Its first blades. */
   readonly blades?: { readonly count: number; readonly thicknessMm: number }

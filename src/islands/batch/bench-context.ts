@@ -4,7 +4,7 @@ import type { Learnt } from '../../core/learn/shop-memory'
 import type { PlannedRoute } from '../../core/shop/route'
 import type { StationName } from '../../data/stations'
 
-/** What every bench of a batch stands on: the batch worked out once, the steel that is shown, and the ways on. */
+/** Context of every bench of a batch: the computed batch, the steel that is shown, and navigation. */
 export interface Bench extends BatchModel {
   /** The steel shown. */
   readonly shown: GroupModel

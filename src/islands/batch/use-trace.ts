@@ -11,7 +11,7 @@ const REDRAW_MS = 4000
 const NO_RUNS: readonly Run[] = []
 const NO_TRACE: BatchTrace = { trace: [], now: null }
 
-/** What the oven was read at over a group's plan, and the runs of the batch, the newest by itself. */
+/** Returns the oven readings over a group's plan, and the runs of the batch, the newest by itself. */
 export function useTrace(
   { batch, blades }: BatchModel,
   shown: GroupModel | undefined,
@@ -34,7 +34,7 @@ export function useTrace(
   return { ...traced, run, runs }
 }
 
-/** What lays a run or a log over the plan, fetched for batches that have one: most are looked at before. */
+/** Fetches the code that lays a run or a log over the plan, for batches that have one. */
 function useTracing(isNeeded: boolean): typeof batchTrace | undefined {
   const [tracing, setTracing] = useState<typeof batchTrace>()
   useEffect(() => {

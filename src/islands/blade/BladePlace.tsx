@@ -39,7 +39,7 @@ const NoBlade = ({ mark = '' }: { mark?: string }) => (
   </div>
 )
 
-/** What it is drawn with is fetched while the blade is read. */
+/** Fetches the drawing code while the blade is read. */
 const Blade = ({ batch, blade }: { batch: Batch; blade: BatchBlade }) => (
   <Suspense fallback={<p className="p-6 text-ink-2">Reading …</p>}>
     <BladeView batch={batch} blade={blade} />

@@ -24,7 +24,7 @@ import { StateField } from '../StateField'
 import { useMeasured } from '../use-measured'
 import { Pictures } from './Pictures'
 
-/** What is known of one blade: what it is, where it lay, how hard it is. */
+/** Shows one blade: what it is, where it lay, how hard it is. */
 export default function BladeView({ batch, blade }: { batch: Batch; blade: BatchBlade }) {
   const say = useSay()
   const readings = useReadings(batch.id)
@@ -154,8 +154,8 @@ function Life({ batch, blade, readings, measured }: LifeProps) {
   const runs = useRunsOf(batch.id)
   if (!runs) return null
   return (
-    <section aria-label="Its life" className="mt-6">
-      <h2 className="text-heading">Its life</h2>
+    <section aria-label="History" className="mt-6">
+      <h2 className="text-heading">History</h2>
       <ol className="mt-2">
         {bladeLife(blade, { batch, runs, readings, measured }).map((event, i) => (
           <li key={i} className="grid gap-x-4 border-t border-rule py-1.5 sm:grid-cols-[150px_minmax(0,1fr)]">

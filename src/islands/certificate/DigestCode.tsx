@@ -3,7 +3,7 @@ import type { Certificate } from '../../core/certificate/certificate'
 import { codeOf, digestOf, grouped } from '../../ui/certificate-digest'
 import { QrCode } from '../../ui/QrCode'
 
-/** What ties the paper to its file: a digest of everything in it, to be read and to be scanned. */
+/** Shows the digest that ties the paper to its file, in text and as a code. */
 export function DigestCode({ certificate }: { certificate: Certificate }) {
   const [digest, setDigest] = useState<string | null>(null)
   useEffect(() => {

@@ -11,7 +11,7 @@ interface Props {
   readonly onFail: (why: Problem) => void
 }
 
-/** What the camera sees, looked at over and over until a code is found or it is put away. */
+/** Reads the camera until a code is found or it is closed. */
 export function Camera({ onCode, onFail }: Props) {
   const video = useRef<HTMLVideoElement>(null)
   const told = useRef({ onCode, onFail })

@@ -64,7 +64,7 @@ export default function ReadCode() {
   )
 }
 
-/** What a code carries, and its way into the log. */
+/** Shows the contents of a code, and adds them to the log. */
 function Take({ carried }: { carried: Carried }) {
   const [href, setHref] = useState<{ readonly to: string; readonly isNew: boolean } | null>(null)
   const take = async () => {

@@ -7,7 +7,7 @@ import { useWish } from './use-wish'
 const Finder = lazy(() => import('./Finder'))
 const KeysDialog = lazy(() => import('./KeysDialog'))
 
-/** What every place has: the finder and the list of its keys. */
+/** Parts of every place: the finder and the list of its keys. */
 export function Everywhere() {
   const [shown, setShown] = useState<'none' | 'finder' | 'keys'>('none')
   const find = useCallback(() => setShown('finder'), [])

@@ -139,7 +139,7 @@ const fits = ({ name, words }: Action, text: string): boolean =>
     .split(/\s+/)
     .every(word => `${name} ${words}`.toLowerCase().includes(word))
 
-/** What can be done on this page, and the stations of its batch. */
+/** Returns the actions of this page, and the stations of its batch. */
 function actionsHere(onKeys: () => void): Action[] {
   const batchId = /^\/(?:batch|run|practice|print)\/([^/]+)/.exec(location.pathname)?.[1]
   return [

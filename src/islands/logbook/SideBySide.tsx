@@ -52,7 +52,7 @@ function Beside({ one, other }: { one: Batch; other: Batch }) {
     ['Soak as run', side => soakedRange(side.soakedMin)],
     ['Hardness', side => hardnessList(side.hardness)],
     ['Edges', side => edgeCounts(side.edges, side.edgeDeg)],
-    ['Blades', side => `${side.blades}${side.lost > 0 ? `, ${side.lost} came to nothing` : ''}`],
+    ['Blades', side => `${side.blades}${side.lost > 0 ? `, ${side.lost} scrapped` : ''}`],
   ]
   return (
     <>

@@ -15,7 +15,7 @@ import { useAnswer } from '../../workers/use-answer'
 import { download } from '../download'
 import { useShopNow } from '../shop-context'
 
-/** What the batches of a year cost, by what was paid for and by batch. */
+/** Shows the cost of a year's batches, by kind and by batch. */
 export default function YearCostView() {
   const thisYear = new Date().getFullYear()
   const firstYear = useFirstYear() ?? thisYear

@@ -16,8 +16,8 @@ export function ControllerFields({ oven, edit }: OvenProps) {
         label="A ramp is entered as"
         value={controller.ramp}
         options={[
-          ['per-hour', 'degrees an hour'],
-          ['per-minute', 'degrees a minute'],
+          ['per-hour', 'degrees per hour'],
+          ['per-minute', 'degrees per minute'],
           ['minutes-to-target', 'minutes to get there'],
         ]}
         onCommit={ramp => change({ ramp })}

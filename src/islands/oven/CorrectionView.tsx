@@ -22,7 +22,7 @@ import { SurveyForm } from './SurveyForm'
 
 const ASKED_C = 1065
 
-/** What must be keyed into this oven, from sensor checks, surveys and hardness together. */
+/** Shows the correction to key into this oven, from sensor checks, surveys and hardness together. */
 export default function CorrectionView({ oven, edit }: OvenProps) {
   const say = useSay()
   const shop = useShopNow()

@@ -8,7 +8,7 @@ import type { OvenProps } from './oven-props'
 
 const KIND_WORDS = { sensor: 'sensor check', survey: 'survey', hardness: 'hardness' } as const
 
-/** What was measured of an oven, newest first; each can be taken out, and brought back. */
+/** Lists the measurements of an oven, newest first; each can be taken out, and brought back. */
 export function EvidenceTable({ oven, edit }: OvenProps) {
   const say = useSay()
   const shop = useShopNow()

@@ -130,8 +130,8 @@ function FitResult({ result, log, oven, edit }: { result: OvenFitResult; log: Ov
   return (
     <div className="mt-3 space-y-2">
       <p className="text-small">
-        Difference left after the fit: <strong>{say.d(result.residualK)}</strong> (root mean square),{' '}
-        {say.d(result.residualBeforeK)} before it.
+        Difference left after the fit: <strong>{say.d(result.residualK)}</strong> (typical difference, root mean
+        square), {say.d(result.residualBeforeK)} before it.
         {chamber && ` As it stands now the oven comes to about ${say.t(hottestOf(chamber))} at full power.`}
       </p>
       <table className="sheet max-w-xl">

@@ -6,7 +6,7 @@ import { useSay } from '../../ui/Units'
 import { useAnswer } from '../../workers/use-answer'
 import { newId } from '../batch/edit'
 
-/** What past hardness says, and taking it in as evidence. */
+/** Shows the oven offset by past hardness, and adds it as evidence. */
 export function HardnessPart({ oven, onAdd }: { oven: Oven; onAdd: (item: OvenEvidence) => void }) {
   const say = useSay()
   const answer = useAnswer('oven-offset', { ovenId: oven.id })

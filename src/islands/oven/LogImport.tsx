@@ -12,7 +12,7 @@ import { startReading } from '../../workers/log-client'
 import type { Task } from '../../workers/open-worker'
 
 interface Props {
-  /** What taking it does, on the button. */
+  /** Text of the button that takes it. */
   readonly action: string
   readonly onTake: (name: string, points: LogReport['points']) => void
 }
@@ -180,7 +180,7 @@ function Preview({ report, name, system, action, onLayout, onTake, onCancel }: P
   )
 }
 
-/** What was left out, why and where. */
+/** Lists what was left out of a log, why and where. */
 function LogNotes({ report, system }: { report: LogReport; system: System }) {
   const duration = (min: number) => formatQuantity(Math.max(1, Math.round(min)), 'duration', system)
   const lines = [

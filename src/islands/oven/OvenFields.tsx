@@ -8,7 +8,7 @@ import { ControllerFields } from './ControllerFields'
 import { OvenFigures } from './OvenFigures'
 import type { OvenProps } from './oven-props'
 
-/** What an oven is: chamber, power, controller; and what follows from it. */
+/** Fields of an oven: chamber, power, controller; and what follows from them. */
 export function OvenFields({ oven, edit }: OvenProps) {
   const set = (part: Partial<Oven>) => edit(o => ({ ...o, ...part }))
   return (

@@ -10,10 +10,10 @@ import { Figure, FigureOf, Warnings } from '../../ui/Bench'
 import { useShopNow } from '../shop-context'
 import { useChamber } from '../use-chamber'
 
-/** What a usual socket circuit gives. Common practice, no published source; the local code decides. */
+/** Current of a usual socket circuit, A. Common practice, no published source; the local code decides. */
 const AMPS_USUAL = 16
 
-/** What follows from what an oven is: its climb, its current, its limit. */
+/** Figures that follow from an oven's data: its climb, its current, its limit. */
 export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Oven>) => Promise<Saving> }) {
   const shop = useShopNow()
   const chamber = useChamber(oven)

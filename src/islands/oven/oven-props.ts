@@ -3,7 +3,7 @@ import type { Oven } from '../../core/shop/oven'
 
 export type EditOven = (change: (oven: Oven) => Oven) => Promise<Saving>
 
-/** What every view of an oven gets. */
+/** Props of every view of an oven. */
 export interface OvenProps {
   readonly oven: Oven
   readonly edit: EditOven

@@ -169,7 +169,7 @@ function PullSheet({ load }: { load: ProgrammedLoad }) {
       <p className="mt-1">{holdWords(hold)}</p>
       <table className="sheet mt-1">
         <caption className="text-left text-note text-ink-2">
-          Pull order. The first pull is {clockText(fromS)} min after the oven reaches austenitize temperature.
+          Pull order. First pull: {clockText(fromS)} min after the oven reaches austenitize temperature.
         </caption>
         <thead>
           <tr>

@@ -30,7 +30,7 @@ interface Props {
   readonly onAdd: (label: string, route: RecipeRoute) => void
 }
 
-/** What can be done with the point: a new version with its reason, another route beside it, a batch, a card. */
+/** Actions for the point: a new version with its reason, another route beside it, a batch, a card. */
 export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
   const say = useSay()
   const shop = useShopNow()
@@ -87,7 +87,7 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
           Duplicate
         </button>
         <button type="button" className="btn btn-plain" onClick={() => setRetired(recipe, !recipe.retired)}>
-          {recipe.retired ? 'Bring back' : 'Retire'}
+          {recipe.retired ? 'Restore' : 'Archive'}
         </button>
       </div>
       <Versions recipe={recipe} full={drafts.length >= 3} onAdd={onAdd} />

@@ -143,7 +143,7 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
           Plan a batch
         </button>
         <button type="button" className="btn btn-plain" onClick={() => setRetired(recipe, !recipe.retired)}>
-          {recipe.retired ? 'Bring back' : 'Retire'}
+          {recipe.retired ? 'Restore' : 'Archive'}
         </button>
       </div>
     </li>

@@ -15,7 +15,7 @@ interface Props {
   readonly onStop: () => void
 }
 
-/** The power is back and blades are in the oven: whether what they soaked counts, they are heated anew, or the run ends. */
+/** The power is back and blades are in the oven: whether the soak so far counts, they are heated anew, or the run ends. */
 export function AfterCut({ run, cut, boundKey, standing, onStop }: Props) {
   const say = useSay()
   return (

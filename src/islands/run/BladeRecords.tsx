@@ -5,7 +5,7 @@ import { clockText, hoursText } from '../../words/clock-text'
 import { INCIDENT_WORDS, incidentText } from '../../words/incidents'
 import { listOf, marksOfBlades } from '../../words/lists'
 
-/** What the run was for each blade, beside what was planned for it. */
+/** Lists the record of the run for each blade, beside its plan. */
 export function BladeRecords({ records, batch }: { records: readonly BladeRecord[]; batch: Batch }) {
   if (records.length === 0) return null
   return (
@@ -22,7 +22,7 @@ export function BladeRecords({ records, batch }: { records: readonly BladeRecord
               'Soak as it was',
               'Cold',
               'Tempers',
-              'What befell it',
+              'What happened',
             ].map(head => (
               <th key={head} scope="col" className="py-1 pr-4 font-normal">
                 {head}

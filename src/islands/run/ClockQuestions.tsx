@@ -13,13 +13,13 @@ interface Props {
   readonly boundKey: string | null
   readonly answer: (of: ClockAnswer) => void
   readonly onStop: () => void
-  /** What oven and blades did meanwhile, by the model; null where nothing is known of it. */
+  /** Model of oven and blades meanwhile; null if nothing is known of it. */
   readonly meanwhile: string | null
 }
 
 const MINUTES = [0, 1, 2, 5, 10, 20, 30, 60, 120, 240, 480] as const
 
-/** What happened while nobody looked: only the person in the shop can tell, and the clocks wait for the answer. */
+/** Asks about time that passed while nobody looked: only the person in the shop can tell, and the clocks wait for the answer. */
 export function ClockQuestions({ run, question, boundKey, answer, onStop, meanwhile }: Props) {
   const [offFor, setOffFor] = useState(false)
   const byMin = 'byS' in question ? Math.round(minutesOf(question.byS)) : 0

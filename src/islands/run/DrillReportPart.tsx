@@ -31,7 +31,7 @@ export function DrillReportPart({ run, batch }: { run: Run; batch: Batch }) {
   )
 }
 
-/** What the soak that was furthest off would have cost its blade. */
+/** Shows the cost to its blade of the soak that was furthest off. */
 function WorstSoak({ report, batch }: { report: DrillReport; batch: Batch }) {
   const worst = report.pulls.reduce<DrillReport['pulls'][number] | null>(
     (a, b) => (a && Math.abs(a.offS) >= Math.abs(b.offS) ? a : b),

@@ -7,7 +7,7 @@ import { marksOfBlades } from '../../words/lists'
 import { overSoakWords } from '../../words/soak-effect'
 import { useAnswer } from '../../workers/use-answer'
 
-/** What too long a soak is doing to the blade that is worst off; nothing while every blade is within its window. */
+/** Shows the effect of too long a soak on the worst blade; nothing while every blade is within its window. */
 export function OverSoak({ rows, batch }: { rows: readonly BoardRow[]; batch: Batch }) {
   const over = rows.filter(row => row.overS > 0 && (row.place === 'soaking' || row.place === 'due'))
   const worst = over.reduce<BoardRow | null>((a, b) => (a && a.overS >= b.overS ? a : b), null)

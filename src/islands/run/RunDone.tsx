@@ -22,7 +22,7 @@ interface Props {
   readonly onAgain: (what: 'all' | 'tempers') => void
 }
 
-/** What happened: each blade's times beside the plan, everything in order, and on to the readings or a temper. */
+/** Record of a run: each blade's times beside the plan, all events in order, and the way on to readings or a temper. */
 export default function RunDone({ batch, run, earlier, waiting, onAgain }: Props) {
   const system = useSystem()
   const practice = run.mode === 'practice'

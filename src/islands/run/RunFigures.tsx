@@ -15,7 +15,7 @@ const SHOWN_WORDS = {
   nobody: 'Read your oven’s display',
 } as const
 
-/** What the oven shows, or should, the largest thing on the screen; and when it is where the step wants it. */
+/** Shows the oven temperature, the largest thing on the screen; and when it will be where the step wants it. */
 export function OvenFigure({ oven, onShows }: { oven: RunOven; onShows: (c: number) => void }) {
   const say = useSay()
   const { known, shownBy, state, waitS } = oven
@@ -53,7 +53,7 @@ export function OvenFigure({ oven, onShows }: { oven: RunOven; onShows: (c: numb
   )
 }
 
-/** What the maker's own display shows, typed: the model goes by it from then on. */
+/** Takes a typed reading of the maker's own display: the model follows it from then on. */
 function ItShows({ onShows }: { onShows: (c: number) => void }) {
   const say = useSay()
   const [text, setText] = useState('')
@@ -95,7 +95,7 @@ function ItShows({ onShows }: { onShows: (c: number) => void }) {
   )
 }
 
-/** What the time beside it counts to. */
+/** Returns the name of what the time beside it counts down to. */
 function whatIsAwaited({ remainingS, ready, step, oven }: RunState): string {
   if (remainingS !== null) return remainingS <= 0 ? 'Late by' : 'Time left'
   if (!step?.wait) return 'When you are ready'

@@ -11,7 +11,7 @@ import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 import { useRunTracks } from './use-run-oven'
 
-/** What the oven went through in a run, over the plan of the batch's first steel: by its model, and by what its display was read at. */
+/** Shows the oven temperature of a run over the plan of the batch's first steel: by its model, and by its display readings. */
 export function RunLine({ run, batch }: { run: Run; batch: Batch }) {
   const shop = useShopNow()
   const { ovens, units } = shop
@@ -34,7 +34,7 @@ export function RunLine({ run, batch }: { run: Run; batch: Batch }) {
     <section aria-label="The run on the Heat Line" className="mb-8">
       <h2 className="mb-1 text-heading font-semibold">The run on the Heat Line: {group.gradeName}</h2>
       <p className="mb-2 text-lead text-bone-2">
-        Behind, what was planned. Over it, what the oven went through by its model
+        Grey: planned. Solid: the oven by its model
         {readings > 0 ? `, corrected by ${counted(readings, 'reading')} of its display` : ''}.
       </p>
       <HeatLine stretches={stretches} others={[]} system={units} stations={null} trace={trace} now={null} />

@@ -169,9 +169,7 @@ export default function RunStart(props: Props) {
       <div className="grid gap-4 sm:grid-cols-2">
         <button type="button" className="run-action" disabled={isShop && refused !== null} onClick={() => void begin()}>
           {isShop ? 'Run in the shop' : 'Practice'}
-          <small>
-            {isShop ? 'you read your own oven; real time' : 'on the simulated oven, up to 600 times as fast'}
-          </small>
+          <small>{isShop ? 'you read your own oven; real time' : 'on the simulated oven, speed up to 600×'}</small>
         </button>
         <a className="run-action run-action-quiet" href={isShop ? `/practice/${batch.id}` : `/run/${batch.id}`}>
           {isShop ? 'Practice first' : 'To the real run'}

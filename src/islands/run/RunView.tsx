@@ -90,7 +90,7 @@ export default function RunView({ batch, run }: Props) {
   })
   if (!step || !said) return null
   const rows = boardOf(run, state, nowS, known.arrivedS)
-  // What befell it stands there until the next press.
+  // The incident stays visible until the next press.
   const happened = state.incidents.findLast(one => one.atS >= state.sinceS)
   const waits = state.ready ? said.action : `Wait, then ${lowerFirst(said.action)}`
   return (
@@ -216,7 +216,7 @@ function useRunPrefs() {
   return useSyncExternalStore(runPrefs.subscribe, runPrefs.get, runPrefs.get)
 }
 
-/** What an early press is answered with: by the model the person at the display knows better, if asked. */
+/** Answers an early press: by the model the person at the display knows better, if asked. */
 function EarlyWords({ step, shownBy, shownC }: { step: RunStep; shownBy: string; shownC: number | null }) {
   const say = useSay()
   const wanted = wantedC(step)
@@ -225,7 +225,7 @@ function EarlyWords({ step, shownBy, shownC }: { step: RunStep; shownBy: string;
     : 'Not yet. Press again to go on all the same'
 }
 
-/** What stands in the way of trusting what is shown, or of keeping what is pressed. */
+/** Lists obstacles to trusting what is shown, or to storing what is pressed. */
 function Troubles({ oven, runId }: { oven: ReturnType<typeof useRunOven>; runId: string }) {
   const unsaved = useSyncExternalStore(unsavedRuns.subscribe, unsavedRuns.get, unsavedRuns.get)
   const says = [

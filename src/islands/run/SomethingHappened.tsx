@@ -38,7 +38,7 @@ type Asked =
 const SECONDS = [5, 10, 15, 20, 30, 45, 60, 90] as const
 const MINUTES = [1, 2, 3, 5, 10, 15, 20, 30, 45, 60] as const
 
-/** What went wrong, in one press, and no more questions than it needs. */
+/** Records an incident in one press, with no more questions than it needs. */
 export function SomethingHappened({ run, batch, state, boundKey, callOff = false, onClose }: Props) {
   const [asked, setAsked] = useState<Asked>({ kind: callOff ? 'why-stop' : 'what' })
   const log = (incident: Incident, bladeIds: readonly string[], seconds: number) => {
@@ -140,7 +140,7 @@ export function SomethingHappened({ run, batch, state, boundKey, callOff = false
       {asked.kind === 'why-stop' && parts.whyStop()}
       {asked.kind === 'safe' && parts.safe(asked.reason, asked.safe)}
       <p className="mt-4 text-lead text-bone-2">
-        Press its figure, or press shortly for the next and hold to take it. The clocks go on meanwhile.
+        Press its number or letter, or press shortly for the next and hold to take it. The clocks go on meanwhile.
       </p>
     </RunDialog>
   )

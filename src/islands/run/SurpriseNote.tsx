@@ -11,7 +11,7 @@ const ANSWERED_AT_SPEED = 1
 /** The surprises of a practice that wait for an answer. */
 export const openSurprises = (run: Run, nowS: number) => happeningsAt(run, nowS).filter(one => one.answer === null)
 
-/** What one sees of what goes wrong in a practice; its name is for the trainee to find. The clock slows down for it. */
+/** Shows the signs of a surprise in a practice; its name is for the trainee to find. The clock slows down for it. */
 export function SurpriseNote({ run, batch, nowS }: { run: Run; batch: Batch; nowS: number }) {
   const open = openSurprises(run, nowS)
   const newest = open.at(-1)

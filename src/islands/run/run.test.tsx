@@ -120,7 +120,7 @@ describe('something happened', () => {
 
   it('asks how long where that is what matters, the usual first', () => {
     const last = ask()
-    choose(/Vice late/)
+    choose(/Vice closed late/)
     choose(/A2/)
     expect(screen.getAllByRole('option')[0]?.textContent).toContain('15 s')
     choose(/30 s/)

@@ -42,6 +42,6 @@ export function useConfirm(run: Run, { state, known, shownBy }: RunOven) {
   return { confirm, early: step !== null && early === step.id }
 }
 
-/** What the display shows when a step's wait for the oven is over, °C. */
+/** Returns the display temperature at which a step's wait for the oven is over, °C. */
 export const wantedC = ({ wait, ovenSetC }: Run['steps'][number]): number | null =>
   wait?.kind === 'oven-below' ? wait.atMostC : wait?.kind === 'oven' ? Math.max(wait.atLeastC, ovenSetC) : null

@@ -54,7 +54,7 @@ function say(cue: Cue, words: StepWords, step: RunStep, people: 1 | 2, { voiceNa
   speak(roles.map(role => cueWords(cue, words, role)).join(' '), voiceName)
 }
 
-/** What should sound now: nothing for a step that waits for nobody but the person. */
+/** Returns the alarm to sound now: none for a step that waits only for the person. */
 function alarmOf(
   step: RunStep | null,
   nowS: number,

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react'
 /** A key kept down so long is held, ms: a foot on a pedal, a thumb in a glove. */
 export const HOLD_MS = 700
 
-/** What one confirms with: keyboard, foot pedals and presenter remotes send one of these. */
+/** Keys that confirm: keyboard, foot pedals and presenter remotes send one of these. */
 export const PRESS_KEYS: ReadonlySet<string> = new Set([' ', 'Enter', 'PageDown', 'ArrowRight'])
 
 interface Press {

@@ -11,7 +11,7 @@ const AWAY_FROM_MS = 60_000
 /** Less is a page that loaded slowly, ms. */
 const BACK_WITHIN_MS = 1500
 
-/** What only a person can say about the time that passed. Seconds on the run's clock where it says S, of life otherwise. */
+/** Question about the time that passed, which only a person can answer. Seconds on the run's clock where it says S, of life otherwise. */
 export type ClockQuestion =
   /** The computer's clock leapt ahead: it slept, or it was set. */
   | { readonly kind: 'ahead'; readonly byS: number; readonly before: Tick; readonly legs: number }

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { tinykeys } from 'tinykeys'
 
-/** What the letters of a run do, by the key as it is shown. */
+/** Actions of a run's letters, by the key as it is shown. */
 export interface RunKeys {
   readonly onTakeBack: () => void
   readonly onMinute: () => void

@@ -47,7 +47,7 @@ function useFollowed(run: Run, batch: Batch) {
   return { answer: request ? answer : null }
 }
 
-/** What the ovens of a run went through; null while that is not known. */
+/** Returns the tracks of a run's ovens; null while they are unknown. */
 export function useRunTracks(run: Run, batch: Batch): Answer<'run-oven'> | null {
   const { answer } = useFollowed(run, batch)
   return answer?.ok ? answer.value : null
@@ -87,7 +87,7 @@ function waitOf({ step, oven }: RunState, track: OvenTrack, nowS: number): numbe
   return atS === null ? null : atS - nowS
 }
 
-/** What a controller shows goes into the run's log now and then, so that the oven's model goes by it after a reload as well. */
+/** Stores display readings of a controller in the run's log now and then, so that the oven's model follows them after a reload. */
 function useKeptReadings(run: Run, controllerC: number | null, nowS: number) {
   const keptS = useRef(Number.NEGATIVE_INFINITY)
   useEffect(() => {

@@ -20,7 +20,7 @@ export interface FoundPlan {
   readonly isOld: boolean
 }
 
-/** What a run is begun on, or the tempers that runs before it left to do; for no batch nothing is asked. */
+/** Returns the plan of a run, or of the tempers that earlier runs left; asks nothing without a batch. */
 export function useRunPlan(
   batch: Batch | null,
   shop: Workshop,

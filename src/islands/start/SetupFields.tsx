@@ -79,8 +79,8 @@ function OvenFields({ edit }: Props) {
         label="A ramp is entered as"
         value={oven.controller.ramp}
         options={[
-          ['per-hour', 'degrees an hour'],
-          ['per-minute', 'degrees a minute'],
+          ['per-hour', 'degrees per hour'],
+          ['per-minute', 'degrees per minute'],
           ['minutes-to-target', 'minutes to get there'],
         ]}
         onCommit={ramp => set(o => ({ ...o, controller: { ...o.controller, ramp } }))}

@@ -133,7 +133,7 @@ function Step({ step, onNext }: { step: SetupStep; onNext: (next: SetupStep | 'b
               void saveShop(s => withSaid(s, step), SETUP_NAMES[step]).then(({ saved }) => saved && onNext(next))
             }
           >
-            This is my shop: go on
+            Save and continue
           </button>
           <button type="button" className="btn" onClick={() => onNext(next)}>
             Skip for now

@@ -68,7 +68,7 @@ export function GradeFacts({ grade }: { grade: Grade }) {
         : 'none: from composition alone, so the band is wider',
       chart?.source ?? 'model',
     ],
-    ['Magnet, A1', `${both(grade.a1.c)}: austenite begins, the magnet lets go near it`, grade.a1.source],
+    ['Magnet, A1', `${both(grade.a1.c)}: austenite begins; it loses its magnetism at about this`, grade.a1.source],
     [
       'Anneal',
       `${both(anneal.atC)} for ${time(anneal.holdMin)}, wrapped, then ${say.perHour(anneal.coolCPerH)} to ${both(anneal.downToC)}, oven off`,

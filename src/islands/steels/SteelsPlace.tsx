@@ -28,7 +28,7 @@ export default function SteelsPlace({ grade = asked('grade'), view = asked('view
 
 const asked = (name: string): string => new URLSearchParams(location.search).get(name) ?? ''
 
-/** What is known of each steel, which one suits a use, and why they behave as they do. */
+/** Shows the grades, which one suits a use, and why they behave as they do. */
 function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: string }) {
   const shop = useShopNow()
   const own = useOwnGrades()

@@ -148,7 +148,7 @@ function Weights({ of, own, onChange }: WeightsProps) {
   )
 }
 
-/** What a steel is judged by, each as a bar with its figure, and the chance of its target in this shop. */
+/** Shows a steel's merits as bars with figures, and the probability of its target in this shop. */
 function Merits({ of: { merits, reach } }: { of: Answer<'rank-steels'>['ranked'][number] }) {
   const rows = [
     ...MERITS.map(merit => [MERIT_WORDS[merit], merits[merit]] as const),

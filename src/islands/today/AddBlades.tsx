@@ -17,7 +17,7 @@ const openLines = (batches: Day['request']['batches']) =>
     .filter(({ progress, running }) => !running && Object.keys(progress).length === 0)
     .flatMap(({ batch }) => batch.lines.map(line => ({ batch, line })))
 
-/** What it would cost to put more blades into a batch that is not in the oven yet. */
+/** Shows the cost of adding blades to a batch that is not in the oven yet. */
 export function AddBlades({ day: { request, batches, origin } }: { day: Day }) {
   const say = useSay()
   const lines = openLines(request.batches)

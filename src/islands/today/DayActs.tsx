@@ -22,8 +22,8 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
   const batchIdOf = (group: string | undefined) => day.answer?.groups.find(({ id }) => id === group)?.batchId
   const nameOfBatch = (id: string | undefined) => day.batches.find(batch => batch.id === id)?.name ?? ''
   return (
-    <section aria-label="Act by act" className="mt-6">
-      <h2 className="border-b border-rule-strong pb-1 text-lead">Act by act</h2>
+    <section aria-label="Step by step" className="mt-6">
+      <h2 className="border-b border-rule-strong pb-1 text-lead">Step by step</h2>
       {tasks.length === 0 && <p className="py-2.5 text-ink-2">Nothing is left to do on this day.</p>}
       <ol>
         {tasks.map(task => {

@@ -47,7 +47,7 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
           movedMin !== 0
             ? movedWords(movedMin, say)
             : plan.proven
-              ? 'proven: no order is sooner'
+              ? 'fastest order, proven'
               : `no plan ends before ${at(plan.lowerBoundMin)}`
         }
       >

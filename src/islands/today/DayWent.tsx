@@ -23,7 +23,7 @@ interface Props {
   readonly runs: readonly Run[]
 }
 
-/** What was done today against the day's first plan, and what it teaches; nothing before the first act was done. */
+/** Compares today's work with the day's first plan; nothing before the first task was done. */
 export function DayWent({ day: { origin }, batches, runs }: Props) {
   const say = useSay()
   const went = useMemo(() => {
@@ -68,7 +68,7 @@ interface TaughtProps {
   readonly undo: (() => void) | null
 }
 
-/** What runs taught of one task, and whether plans are to reckon with it. */
+/** Says what runs taught about one task, and whether plans use it. */
 const Taught = ({ says, take, undo }: TaughtProps) =>
   says === null && undo === null ? null : (
     <p className="flex flex-wrap items-center gap-x-3 py-2">

@@ -5,7 +5,7 @@ import { pointIn, useDrag } from '../../ui/use-drag'
 
 interface Props {
   readonly batches: readonly Batch[]
-  /** What of the day is drawn; null where there is no drawing to drop anything on. */
+  /** Drawn part of the day; null if there is no drawing to drop anything on. */
   readonly board: Pick<DayBoardProps, 'fromMin' | 'toMin'> | null
   readonly clock: (min: number) => string
   readonly onDrop: (batch: Batch, atMin: number) => void

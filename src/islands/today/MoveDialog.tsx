@@ -9,7 +9,7 @@ type Choice = 'fits' | 'from' | 'exactly' | 'later'
 const CHOICES: readonly (readonly [Choice, string])[] = [
   ['fits', 'When it fits best'],
   ['from', 'Not before'],
-  ['exactly', 'Load it exactly at'],
+  ['exactly', 'Load at'],
   ['later', 'Not these days'],
 ]
 
@@ -66,7 +66,7 @@ export function MoveDialog({ batch, origin, onClose }: { batch: Batch; origin: D
           disabled={needsTime && from === null}
           onClick={() => void keep()}
         >
-          Plan it so
+          Apply
         </button>
       </div>
     </SheetDialog>

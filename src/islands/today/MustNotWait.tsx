@@ -28,7 +28,7 @@ const daysSince = (instant: string): number => daysBetween(Date.parse(instant), 
 /** Shown of the batches that wait for their readings. */
 const MOST_UNREAD = 3
 
-/** What is lost if it waits, in order of what is lost the soonest; each with its one act. */
+/** Lists what must not wait, most urgent first; each with its one action. */
 export function MustNotWait({ day, batches, runs, measured }: Props) {
   const shop = useShopNow()
   const say = useSay()

@@ -44,7 +44,7 @@ export default function TodayPlace() {
   )
 }
 
-/** What is hot, what is waiting, what was done: each line leads to its bench. */
+/** Shows what is hot, what is waiting and what was done; each line leads to its bench. */
 function Today({ inHand }: { inHand: InHand | undefined }) {
   const { name: shopName } = useShopNow()
   return (
@@ -200,14 +200,14 @@ function FirstSteps({ batches }: { batches: readonly Batch[] }) {
     ) : null
   if (unsaid.length === 0) return null
   return (
-    <section aria-label="Not said yet" className="no-print mb-6 border-l-3 border-ember pl-3">
+    <section aria-label="Not set" className="no-print mb-6 border-l-3 border-ember pl-3">
       {batches.length === 0 && (
         <p className="mb-2 max-w-3xl text-lead">
           Tawny Ember is for makers who harden stainless and high-alloy blades in a programmable oven. Five short steps
           set it up; each can be skipped.
         </p>
       )}
-      <h2 className="text-lead font-semibold">Not said yet, so usual values stand in</h2>
+      <h2 className="text-lead font-semibold">Not set: typical values are used</h2>
       <ul className="my-1 text-small">
         {unsaid.map(step => (
           <li key={step} className="py-0.5">
@@ -240,7 +240,7 @@ function LowFoil() {
   )
 }
 
-/** What the latest measurements of each steel of a batch say; nothing while they are worked out. */
+/** Returns the latest measurements of each steel of a batch in words; nothing while they are computed. */
 const measuredWords = (batch: Answer<'lately'>[number] | undefined): string =>
   batch
     ? `${batch.groups

@@ -6,7 +6,7 @@ import { AddBlades } from './AddBlades'
 import { clockAt, dayAndClock } from './day-view'
 import type { Day } from './use-day'
 
-/** What would bring the end nearer: each was planned. */
+/** Lists changes that would bring the end nearer, each planned in full. */
 export function WouldHelp({ day }: { day: Day }) {
   const say = useSay()
   const nameOf = (ids: readonly string[]) =>

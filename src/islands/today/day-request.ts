@@ -15,7 +15,7 @@ const MOST_PLANNED = 20
 
 export type DayRequest = Request<'day'>
 
-/** What the day's question is made of, and the batches in it as the rest of the page knows them. */
+/** Request of the day's question, and the batches in it. */
 export interface DayAsked {
   readonly request: Omit<DayRequest, 'visits'>
   readonly batches: readonly DayBatch[]

@@ -22,7 +22,7 @@ export const dayAndClock = (origin: Date, min: number): string =>
 /** A night's work belongs to the evening it follows from as well: who works past midnight sees it before midnight, h. */
 const NIGHT_ENDS_MIN = 300
 
-/** What hands do on a day and in the night after it, from now on. */
+/** Returns the operator's tasks on a day and in the night after it, from now on. */
 export const tasksOfDay = (tasks: DayPlan['tasks'], index: number, nowMin: number): DayPlan['tasks'] =>
   tasks.filter(
     ({ startMin, endMin }) =>
@@ -94,7 +94,7 @@ interface BoardSources {
   readonly index: number
 }
 
-/** What one day's drawing shows. */
+/** Returns the drawing of one day. */
 export function boardOf({
   plan,
   day,

@@ -17,7 +17,7 @@ const keptSchema = z.object({
   acts: z._default(z.array(actSchema), []),
 })
 
-/** What the first plan of a day said: when all is done, and each act. */
+/** First plan of a day: its end, and each task. */
 export interface FirstPlan {
   readonly finishMin: number
   readonly acts: readonly PlannedAct[]
@@ -32,7 +32,7 @@ const kept = () => {
   }
 }
 
-/** What was kept of a day's first plan; null where there is none. */
+/** Returns the stored first plan of a day, or null. */
 export const keptPlanOf = (date: string): FirstPlan | null => {
   const before = kept()
   return before?.date === date ? before : null

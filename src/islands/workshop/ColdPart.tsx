@@ -57,7 +57,7 @@ export function ColdPart({ edit }: Props) {
           onCommit={lossWPerK => set({ lossWPerK })}
         />
         <NumberField
-          label={cold.medium === 'liquid-nitrogen' ? 'Price of a litre' : 'Price of a kg'}
+          label={cold.medium === 'liquid-nitrogen' ? 'Price per litre' : 'Price per kg'}
           value={cold.price ?? 0}
           {...BOUNDS.coolantPrice}
           onCommit={price => set({ price })}

@@ -90,7 +90,7 @@ export default function DataKeeping() {
   )
 }
 
-/** What in a file points nowhere, by name: it is kept as it is. */
+/** Lists references of a file that point nowhere, by name; they are stored as they are. */
 function LooseEnds({ ends }: { ends: readonly LooseEnd[] }) {
   if (ends.length === 0) return null
   return (

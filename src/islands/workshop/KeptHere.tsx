@@ -21,7 +21,7 @@ export function KeptHere() {
         <>
           The browser may clear the log when space runs short.{' '}
           <button type="button" className="link" onClick={() => void askToKeep().then(setKept)}>
-            Ask it to keep the log
+            Protect this data from being cleared
           </button>
         </>
       )}

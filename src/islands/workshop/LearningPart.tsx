@@ -38,7 +38,7 @@ export function LearningPart({ edit }: Props) {
       {fit && (
         <table className="sheet text-small">
           <caption className="text-left text-note text-ink-2">
-            Error on batches left out of the learning, HRC (root mean square)
+            Error on batches left out of the learning, HRC (typical)
           </caption>
           <thead>
             <tr>

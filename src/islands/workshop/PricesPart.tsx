@@ -21,15 +21,15 @@ const FIELDS = [
   ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'a blade', 'abrasivesPricePerBlade'],
 ] as const
 
-/** What else a blade costs, and what stands there until it is said. */
+/** Further costs of a blade, and their defaults. */
 const FURTHER = [
-  ['steelPerKg', 'Steel', 'a kg', 'steelPricePerKg', 0],
+  ['steelPerKg', 'Steel', 'per kg', 'steelPricePerKg', 0],
   ['beltsPerBlade', 'Belts to finish', 'a blade', 'beltsPricePerBlade', BELTS_PER_BLADE],
   ['prepareMin', 'Your minutes before the heat', 'a blade', 'taskMin', TASK_MIN.preparePerBlade],
   ['finishMin', 'Your minutes to finish', 'a blade', 'taskMin', TASK_MIN.finishPerBlade],
 ] as const
 
-/** What the ways to keep air out cost here: the Wrap bench compares them by these. */
+/** Fields for the prices of the ways to keep air out: the Wrap bench compares them by these. */
 export function PricesPart({ edit }: Props) {
   const shop = useShopNow()
   const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices

@@ -57,7 +57,7 @@ interface ProgressProps {
   readonly onStop: () => void
 }
 
-/** What is done with a workshop file, with a stop; and why it came to nothing. */
+/** Shows the progress on a workshop file, with a stop; and the reason of a failure. */
 export function WorkshopFileProgress({ doing, trouble, onStop }: ProgressProps) {
   return (
     <>

@@ -26,7 +26,7 @@ export default function WorkshopPlace() {
   )
 }
 
-/** What the shop has: every suggestion starts from here. */
+/** Shows the shop's equipment: every suggestion starts from here. */
 function WorkshopView() {
   // A link to one part of it comes before the part is drawn.
   useEffect(() => {
@@ -81,7 +81,7 @@ function WorkshopView() {
             onCommit={leftMm => edit(s => ({ foil: { ...s.foil, leftMm } }))}
           />
           <NumberField
-            label="Price of a metre"
+            label="Price per metre"
             value={shop.foil.pricePerM}
             {...BOUNDS.foilPricePerM}
             onCommit={pricePerM => edit(s => ({ foil: { ...s.foil, pricePerM } }))}

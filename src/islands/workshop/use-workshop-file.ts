@@ -14,7 +14,7 @@ import { type FilesWorker, startFiles } from '../../workers/files-client'
 /** A workshop file larger than this is not read at one go, MB. */
 const MOST_MB = 200
 
-/** What is done with a file, and how much of it, 0 to 1; null until something is. */
+/** Operation on a file, and the share that is done, 0 to 1; null until any is. */
 export interface Doing {
   readonly what: 'reading' | 'storing'
   readonly share: number | null

@@ -3,7 +3,7 @@ import { EXCHANGE_VERSION } from '../../core/files/exchange'
 import { exchangeJsonSchema } from '../../core/files/exchange-schema'
 import { answer } from '../../server/reply'
 
-/** What a workshop file may hold, for other programs. */
+/** Serves the JSON Schema of a workshop file, for other programs. */
 export const GET: APIRoute = () =>
   answer({
     ...exchangeJsonSchema(),

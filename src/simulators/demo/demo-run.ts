@@ -21,7 +21,7 @@ export function withSoaks(batch: Batch, run: Run): Batch {
   }
 }
 
-/** What an oven takes to the next temperature in the made-up shop, s, about. */
+/** Time an oven of the demo shop takes to the next temperature, s, about. */
 const USUAL_WAIT_S = 2200
 
 /** When the oven that hardened has fallen to what a temper waits for, s; long ago for any other step. */

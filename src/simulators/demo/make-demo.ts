@@ -222,7 +222,7 @@ function measure(batch: Batch, story: Story, random: Random, day: Date): Reading
 /** Bows as a feeler gauge finds them, mm, blade after blade. */
 const BOWS_MM = [0, 0.1, 0, 0.05, 0.15, 0, 0.1, 0.05] as const
 
-/** What was seen as the foil came off: bright and nearly straight, but for the packet that leaked. */
+/** Returns the inspection of a blade: bright and nearly straight, but for the packet that leaked. */
 const inspected = (batch: Batch, story: Story): Batch =>
   bladesOf(batch).reduce((all, { id, mark }, i) => {
     const leaked = story.leaked === mark

@@ -1,7 +1,7 @@
 import type { BladeState } from '../../data/blade-states'
 import type { EdgeTestKind } from '../../data/edge-tests'
 
-/** What happened in the made-up year, oldest last. A shop on a made-up island coast: kitchen, fishing and boat knives. */
+/** Events of the demo year, oldest last. A shop on a made-up island coast: kitchen, fishing and boat knives. */
 export interface Story {
   readonly name: string
   readonly daysAgo: number
@@ -29,7 +29,7 @@ export interface Story {
   /** Mark of a blade whose packet leaked: it reads low. */
   readonly leaked?: string
   readonly note: string
-  /** What single blades came to, by their marks. */
+  /** Outcomes of single blades, by their marks. */
   readonly cameTo?: readonly {
     readonly mark: string
     readonly is: BladeState

@@ -14,7 +14,7 @@ export function useChart(
   const [, setLaidOut] = useState(0)
   const latest = useRef(configOf)
   latest.current = configOf
-  /** What the chart shows now; null before it shows anything. */
+  /** Configuration the chart shows now; null before it shows anything. */
   const shown = useRef<typeof configOf | null>(null)
 
   const show = useCallback(() => {

@@ -6,7 +6,7 @@ interface Props {
   readonly lengthMm: number
   /** How far it is off a straight line, mm; null: not looked at. */
   readonly bowMm: number | null
-  /** What it may keep, mm. */
+  /** Limit, mm. */
   readonly limitMm: number
   readonly bentAt: (typeof BENT_AT)[number] | null
   readonly lengthText: (mm: number) => string

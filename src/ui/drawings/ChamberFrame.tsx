@@ -10,7 +10,7 @@ interface Props {
 /** Left of the chamber, for the door and its name, mm. */
 export const DOOR_MM = 40
 
-/** What a drawing of the chamber from above is seen through. */
+/** Returns the view box of a drawing of the chamber from above. */
 export const chamberViewBox = ({ width, depth }: Props['chamber']): string =>
   `${-DOOR_MM} -8 ${depth + DOOR_MM + 8} ${width + 16}`
 

@@ -90,7 +90,7 @@ export function PlatesDrawing({ plates, blade, mark, waiting, system, glow }: Pr
 
 const MOST_DRAWN = 10
 
-/** What is still in the oven, in pull order from the top. */
+/** Blades still in the oven, in pull order from the top. */
 function Waiting({ marks, x, height }: { marks: readonly string[]; x: number; height: number }) {
   const step = Math.min(22, (height - 24) / Math.max(1, Math.min(marks.length, MOST_DRAWN)))
   return (

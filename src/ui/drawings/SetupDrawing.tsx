@@ -12,7 +12,7 @@ const NAMES: Readonly<Record<SetupStep, string>> = {
   tester: 'A hardness tester over a blade, and a file beside it',
 }
 
-/** What a step of the set-up is about, drawn. */
+/** Drawing of a set-up step. */
 export function SetupDrawing({ step }: Props) {
   return (
     <svg viewBox="0 0 320 200" className="max-h-[260px] w-full bg-soot" role="img" aria-label={NAMES[step]}>

@@ -15,7 +15,7 @@ const LEFT = 130
 const WIDTH = 640
 const ROW = 26
 
-/** What was measured and where each option should lead, with 95 % bands, against the target. */
+/** Plots the measured hardness and the result of each option, with 95 % intervals, against the target. */
 export function VerdictDrawing({ target, measured, options }: Props) {
   const rows = [{ label: 'measured', ...measured }, ...options]
   const low = Math.floor(Math.min(target.min, ...rows.map(r => r.mean - Math.min(4, r.half))) - 0.5)

@@ -8,7 +8,7 @@ interface Props extends RollProps {
   readonly overlaps: readonly (readonly [number, number])[]
   readonly outside: readonly number[]
   readonly mayTurn: boolean
-  /** What the rule is marked in, mm. */
+  /** Step of the rule, mm. */
   readonly stepMm: number
   readonly onMove: (index: number, place: Placement) => void
 }

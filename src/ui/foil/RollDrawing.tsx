@@ -16,7 +16,7 @@ interface Props extends RollProps {
   /** Sheets that do not fit where they lie. */
   readonly wrong?: ReadonlySet<number>
   readonly svg?: RefObject<SVGSVGElement | null>
-  /** What makes a sheet more than a drawing; none where it is only shown. */
+  /** Returns the props that make a sheet interactive; absent if it is only shown. */
   readonly sheetProps?: (index: number) => SVGProps<SVGGElement>
   /** Draws the cuts up to this one, from 0, and marks it; absent: all of them. */
   readonly step?: number | undefined

@@ -38,12 +38,12 @@ interface Props {
 }
 
 const HEIGHT = 192
-/** What the names of the stations take below the curve. */
+/** Height of the station names below the curve. */
 const STATIONS_HEIGHT = 42
 /** Below the curve where no stations stand. */
 const FOOT = 10
 const LEAST_WIDTH = 1120
-/** What the player's buttons take at the left of the line, px. */
+/** Width of the player's buttons at the left of the line, px. */
 const PLAYER_WIDTH = 240
 const GRID_C = [-75, 200, 500, 800, 1066]
 
@@ -190,7 +190,7 @@ const pathOf = (scale: HeatScale): string =>
     )
     .join('')
 
-/** What the oven showed, solid. */
+/** Display of the oven, solid. */
 const Measured = ({ scale, trace }: { scale: HeatScale; trace: readonly TracePoint[] }) => (
   <Strokes
     strokeWidth={5.5}

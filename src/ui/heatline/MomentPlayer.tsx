@@ -17,7 +17,7 @@ const SPEEDS = [60, 600] as const
 /** How often a playing plan moves on, ms: smooth to the eye, and drawings that follow keep up. */
 const TICK_MS = 50
 
-/** Plays the plan, as many times as fast as it will be: every drawing goes along. */
+/** Plays the plan, at an increasing speed: every drawing follows. */
 export function MomentPlayer({ stretches, trace, moment, onMoment }: Props) {
   const [speed, setSpeed] = useState<(typeof SPEEDS)[number]>(600)
   const [playing, setPlaying] = useState(false)
@@ -52,7 +52,7 @@ export function MomentPlayer({ stretches, trace, moment, onMoment }: Props) {
       <button
         type="button"
         className={button}
-        aria-label={`Played ${speed} times as fast; change`}
+        aria-label={`Speed ${speed}×; change`}
         onClick={() => setSpeed(SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length] ?? 600)}
       >
         {speed}×

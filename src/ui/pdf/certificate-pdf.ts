@@ -55,7 +55,7 @@ interface Setting {
   readonly bold: PDFFont
   readonly longMm: number
   readonly shortMm: number
-  /** What the font has no sign for stands as a question mark; the copy inside has it as it was written. */
+  /** Replaces what the font has no sign for by a question mark; the embedded copy keeps it as written. */
   readonly plain: (text: string) => string
 }
 

@@ -3,7 +3,7 @@ import { fFromC } from '../../core/units/temperature'
 import { temperatureTicks } from '../ticks'
 import type { MapAxes } from './axes'
 
-/** What the axis along the soak is called begins so far left of the map and reaches so far into it, px. */
+/** Distance of the soak axis's name from the left of the map, and its reach into it, px. */
 const NAME_LEFT = 46
 const NAME_REACHES = 38
 /** Half of a tick's figure, px. */

@@ -11,7 +11,7 @@ export interface MapPoint {
   readonly hrc: number | null
 }
 
-/** What the steel, the oven and the foil set as limits, °C; null where there is none to show. */
+/** Limits of steel, oven and foil, °C; null if there is none to show. */
 export interface MapLimits {
   readonly ovenMaxC: number
   /** Where the ordinary foil ends and where the hotter one does. */

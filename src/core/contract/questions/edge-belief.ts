@@ -37,7 +37,7 @@ export const edgeBeliefs = question({
     best: z.object({ hrc: z.number(), fromHrc: z.number(), toHrc: z.number() }),
     next: z.object({ hrc: z.number(), chances, bestHolds: z.number(), gain: z.number() }),
     tests: z.int(),
-    /** What the reach of the prior alone would be, HRC: a best interval as wide as this was taught nothing. */
+    /** Half width of the prior, HRC: a best interval as wide as this has learnt nothing. */
     priorSdHrc: z.number(),
     band: z.array(z.object({ edgeDeg: z.number(), rollsHrc: z.number(), chipsHrc: z.number() })),
   }),

@@ -11,7 +11,7 @@ import { workshopSchema } from '../../shop/workshop'
 import { question } from '../question'
 import { list } from '../shapes'
 
-/** What may be changed to be through sooner. */
+/** Changes that would finish a load sooner. */
 const CHANGES: Readonly<Record<'helper' | 'second-set' | 'ice' | 'heaviest-first', (as: PaceRequest) => PaceRequest>> =
   {
     helper: as => ({ ...as, people: 2 }),

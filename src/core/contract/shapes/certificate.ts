@@ -61,6 +61,6 @@ export const certificateFileSchema = z.discriminatedUnion('version', [
   certificateSchema,
   z.extend(z.omit(certificateSchema, { pictures: true }), { version: z.literal(4) }),
 ])
-/** What a file of certificates holds: one, or those of a batch. */
+/** Schema of a file of certificates: one, or those of a batch. */
 export const certificateFilesSchema = z.array(certificateFileSchema)
 export type CertificateFile = ReadOnly<z.infer<typeof certificateFileSchema>>

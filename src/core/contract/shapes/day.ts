@@ -204,7 +204,7 @@ export const addedResponse = z.object({
   finishMin: z.nullable(z.number()),
   /** How much later that is, min; null where there is no end without them, or none with them. */
   laterMin: z.nullable(z.number()),
-  /** What they cost, in the shop's currency. */
+  /** Cost in the shop's currency. */
   cost: z.number(),
   why: z.nullable(z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() })),
   groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),

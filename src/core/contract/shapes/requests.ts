@@ -37,7 +37,7 @@ const foilCommon = {
   rollWidthMm: between(50, 2000),
   rotate: z.boolean(),
   longestSectionMm: z.optional(z.nullable(between(1, 20_000))),
-  /** What the rule is marked in: whole millimetres, or sixteenths of an inch; absent: mm. */
+  /** Marks of the rule: whole millimetres, or sixteenths of an inch; absent: mm. */
   system: z._default(z.enum(SYSTEMS), 'metric'),
   /** Pieces from another day, used first. */
   offcuts: z.optional(
@@ -84,7 +84,7 @@ export const rockwellRequest = z.object({
   ),
 })
 
-/** What the shop can do after a reading. */
+/** Abilities of the shop after a reading. */
 export const adviceCan = z.object({
   coldToC: z.nullable(bounded('coldC')),
   anneal: z.boolean(),
@@ -193,7 +193,7 @@ export const quenchRequest = z.object({
 export const coldRequest = z.object({
   medium: z.enum(['dry-ice', 'liquid-nitrogen', 'freezer']),
   steelKg: between(0, 200),
-  /** What the blades are at as they go in, and the room with bath and vessel in it, °C. */
+  /** Temperature of the blades as they go in, and of the room with bath and vessel, °C. */
   startC: z._default(between(-20, 80), USUAL_ROOM_C),
   ambientC: z._default(between(-20, 50), USUAL_ROOM_C),
   /** For a freezer: the thickest blade, and whether a fan moves the air. */

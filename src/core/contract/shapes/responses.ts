@@ -32,7 +32,7 @@ export const figureSchema = z.extend(workingSchema, {
 export const predictResponse = z.object({
   hrc: z.object({ asQuenched: estimate, afterCold: z.nullable(estimate), afterTempers: list(estimate) }),
   martensiteStartC: z.number(),
-  /** What the finished band is made of, one standard deviation each, HRC. */
+  /** Sources of the finished hardness's uncertainty, one standard deviation each, HRC. */
   band: list(
     z.object({ part: z.string(), element: z.optional(z.string()), sd: z.number(), name: z.optional(z.string()) }),
   ),
@@ -224,7 +224,7 @@ export const optionSchema = z.object({
   hours: z.number(),
   corrosion: z.number(),
   risk: z.enum(['low', 'some', 'high']),
-  /** What it rests on and what speaks for it; over HTTP a sentence, with the grounds beside it. */
+  /** Grounds of the option; over HTTP a sentence, with the grounds beside it. */
   why: z.union([adviceReasonSchema, z.string()]),
   grounds: z.optional(adviceReasonSchema),
   steps: z.optional(list(z.string())),

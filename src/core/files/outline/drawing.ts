@@ -1,6 +1,6 @@
 import type { Point } from '../../rockwell/outline'
 
-/** What a drawing holds that is no outline, and how often. */
+/** Elements of a drawing that are no outline, with their number. */
 export interface LeftOut {
   readonly what: string
   readonly count: number

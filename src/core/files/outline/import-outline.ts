@@ -9,7 +9,7 @@ export interface ImportedOutline {
   readonly points: readonly Point[]
   readonly lengthMm: number
   readonly widthMm: number
-  /** What was left out of the file, in plain words. */
+  /** Elements left out of the file, in plain words. */
   readonly leftOut: readonly LeftOut[]
 }
 

@@ -7,7 +7,7 @@ import { type Drawing, MM_PER_INCH, MOST_SHAPES } from './drawing'
 const vertexSchema = z.object({ x: z.number(), y: z.number(), bulge: z.optional(z.number()) })
 type Vertex = z.infer<typeof vertexSchema>
 
-/** What of an entity an outline is read from. */
+/** Attributes of an entity that an outline is read from. */
 const entitySchema = z.object({
   type: z.string(),
   vertices: z.optional(z.array(vertexSchema)),

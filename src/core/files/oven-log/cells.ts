@@ -25,12 +25,12 @@ export function unitOfHeading(heading: string): 'C' | 'F' | null {
   return match?.[2] ? (match[2].toUpperCase() as 'C' | 'F') : null
 }
 
-/** What loggers write for a broken thermocouple. */
+/** Matches what loggers write for a broken thermocouple. */
 const BREAK_TEXT =
   /^(open|o\.?c\.?|err(or)?|fault|break|burn\s?out|nan|n\/?a|inf|-+|\*+|over|ovr|ur|or|hhhh|llll|-{2,})$/i
 
 /** Whether a cell says that nothing was measured, as loggers write it. */
 export const isBreakText = (cell: string): boolean => BREAK_TEXT.test(cell.trim())
 
-/** What no couple of an oven can give: type K ends at 1372 °C (IEC 60584-1, from memory), and open circuits read far off. */
+/** Returns whether a value cannot come from a thermocouple of an oven: type K ends at 1372 °C (IEC 60584-1, from memory), and open circuits read far off. */
 export const isBreakValue = (celsius: number): boolean => celsius > 1372 || celsius < -60 || !Number.isFinite(celsius)

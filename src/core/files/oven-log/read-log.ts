@@ -3,7 +3,7 @@ import { isBreakText, isBreakValue, readNumberCell, unitOfCell } from './cells'
 import { type LogLayout, recogniseLog, SAMPLE_ROWS } from './recognise'
 import { readTime } from './time-cells'
 
-/** What was left out of a log, why, how often and where first. */
+/** Lines left out of a log: why, how many and where first. */
 export interface Skipped {
   readonly why: 'break' | 'duplicate' | 'backward' | 'unreadable'
   readonly count: number

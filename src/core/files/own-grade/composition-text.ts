@@ -49,7 +49,7 @@ function put(read: Read, { element, value }: Found) {
   else read.nominal[element] = from
 }
 
-/** What stands beside the numbers of a composition and says nothing of it. */
+/** Words beside the numbers of a composition that carry no information. */
 const FILLING = new Set([
   'fe',
   'bal',

@@ -37,7 +37,7 @@ function readShare(
   return null
 }
 
-/** What an element's share is taken to be where its limits alone were typed: their middle; with only a least, that. */
+/** Returns the share of an element if only limits were typed: their middle, or the minimum alone. */
 const middleOf = (least: number | null, most: number | null): number | null =>
   most === null ? least : ((least ?? 0) + most) / 2
 

@@ -59,7 +59,7 @@ export const EMPTY_DRAFT: SheetDraft = {
   source: '',
 }
 
-/** What a chart's tempers are taken to be held for where nothing is said, min. */
+/** Hold assumed for a chart's tempers if none is stated, min. */
 export const CHART_TEMPER_MIN = 120
 
 interface Reader {

@@ -45,7 +45,7 @@ const DIFFERENCE = 0.02
 const BOUND = Math.log(3)
 
 /**
- * What a log says about an oven: factors on wall conduction, wall heat, furniture, leak and power that bring the model's display
+ * Fits an oven to a log: factors on wall conduction, wall heat, furniture, leak and power that bring the model's display
  * onto the log. Least squares on logarithms with normal priors, robust by pseudo-Huber weights, Levenberg's damping, a few starts.
  * Errors: 'too-short', 'no-leg'. Source: Nocedal and Wright (2006), ch. 10; priors and robust scale in data/oven-fit.
  */

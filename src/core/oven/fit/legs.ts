@@ -16,7 +16,7 @@ const COOLING_MIN = 15
 const STRAIGHT = 0.12
 
 /**
- * What the power did, read off the shape: full from the start until it is nearly at its hottest, held there, off in the long
+ * Returns the legs of a log, by the shape of its power: full from the start until it is nearly at its hottest, held there, off in the long
  * fall at the end. A climb that is straight was held to a rate and says nothing of the oven's own: `limited`.
  */
 export function legsOf(points: readonly LogPoint[]): { readonly legs: Leg[]; readonly limited: boolean } {

@@ -44,7 +44,7 @@ function FreezerFigure({ toC }: { toC: number }) {
 
 const wholeMinutes = (min: number) => String(Math.max(1, Math.round(min)))
 
-/** What the cold needs, what it gives off, and what it does to the steel. */
+/** Bench of the cold treatment: its coolant, its gas in the room, and its effect on the steel. */
 export function ColdBench() {
   const say = useSay()
   const { shop, shown, blades, learnt } = useBench()

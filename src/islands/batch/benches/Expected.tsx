@@ -4,7 +4,7 @@ import { bandText, hrcText } from '../../../words/speaker'
 import { usePredictions } from '../../use-predictions'
 import { useBench } from '../bench-context'
 
-/** What the steel shown should finish at by the route its logs show; null: it never came to its soak. */
+/** Shows the expected finish of a steel by the route its logs show; null: it never came to its soak. */
 export function Expected({ route }: { route: PlannedRoute | null }) {
   const { shown, learnt } = useBench()
   const { grade, prediction } = shown

@@ -31,7 +31,7 @@ export function FinishBench() {
       figures={
         <>
           <Figure
-            label="Hottest the edge may get in grinding"
+            label="Maximum edge temperature while grinding"
             term="temper"
             value={text.split(' ')[0] ?? ''}
             unit={text.split(' ')[1] ?? ''}

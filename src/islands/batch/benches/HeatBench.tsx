@@ -139,7 +139,7 @@ const OvenChoice = () => {
   )
 }
 
-/** What the blades of the shown steel soak, from the first pulled to the last. */
+/** Shows the soak of the blades of the shown steel, from the first pulled to the last. */
 function SoakFigure({ load }: { load: ProgrammedLoad }) {
   const { shown } = useBench()
   const own = new Set(load.blades.filter(blade => blade.group.id === shown.group.id).map(blade => blade.id))
@@ -173,7 +173,7 @@ function LagFigure({ heat: { alone, crowded, edge }, load, thicknessMm }: LagPro
       <Figure
         label={`${formatQuantity(thicknessMm, 'length', shop.units)} blade reaches full heat after the oven`}
         value={crowded.lagS <= 0 ? '0' : `${Math.round(alone.lagS)} to ${Math.round(crowded.lagS)}`}
-        unit={crowded.lagS <= 0 ? 's: the blade keeps up with the oven' : 's, standing alone to closely packed'}
+        unit={crowded.lagS <= 0 ? 's: no lag, the blade follows the oven' : 's, standing alone to closely packed'}
         working={[
           worked('climb-rate', alone.rateCPerH, 'K/h', {
             preheated: load.equalise.length > 0,

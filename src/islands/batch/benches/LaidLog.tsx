@@ -49,7 +49,7 @@ interface LaidLogProps {
   readonly targetC: number
   readonly inMin: number
   readonly outMin: number
-  /** What the moments of going in and coming out are called. */
+  /** Names of the moments of going in and coming out. */
   readonly momentNames: { readonly went: string; readonly came: string; readonly out: string }
   readonly facts: readonly Fact[]
   readonly children: ReactNode

@@ -25,7 +25,7 @@ import { NextTry } from './prove/NextTry'
 const VIEWS = [
   ['results', 'Results'],
   ['map', 'Where it holds'],
-  ['order', 'Order by lot'],
+  ['order', 'Random order'],
 ] as const
 
 /** Usual edge of this shop's blades, degrees a side, until one was tested. */
@@ -35,7 +35,7 @@ const NOT_AT_HAND: readonly BladeState[] = ['lost', 'sold']
 
 const NOTHING = { batches: [], readings: [] }
 
-/** What edges did beside a control, which hardness holds at which angle in this shop, and what to try next. */
+/** Bench of edge tests: results beside a control, the hardness that holds at each angle, and what to try next. */
 export function ProveBench() {
   const { batch, shop, shown, blades } = useBench()
   const { group, prediction } = shown
@@ -112,7 +112,7 @@ const pointsOf = (proved: readonly ProvedEdge[]) =>
 
 const isEdge = (result: string): result is EdgeResult => (EDGE_RESULTS as readonly string[]).includes(result)
 
-/** What the maker concludes of the edges of this batch, for the verdict. */
+/** Records the maker's conclusion on the edges of this batch, for the verdict. */
 function Concluded({ group, proved }: { group: BatchGroup; proved: readonly ProvedEdge[] }) {
   const { batch, go } = useBench()
   const set = (answer: EdgeResult) =>

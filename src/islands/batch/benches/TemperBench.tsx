@@ -61,7 +61,7 @@ export function TemperBench() {
             fan={oven?.fan}
           />
           <Figure
-            label="Hottest the edge may get in grinding"
+            label="Maximum edge temperature while grinding"
             term="temper"
             value={last ? (formatQuantity(last.atC, 'temperature', shop.units).split(' ')[0] ?? '') : '—'}
             unit={shop.units === 'metric' ? '°C' : '°F'}

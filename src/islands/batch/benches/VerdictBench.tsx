@@ -32,7 +32,7 @@ const VIEWS = [
   ['why', 'Likely causes'],
 ] as const
 
-/** What to do after the latest readings, best first, each with its reason. */
+/** Bench of the decision after the latest readings: options best first, each with its reason. */
 export function VerdictBench() {
   const { shown } = useBench()
   const { latest } = shown

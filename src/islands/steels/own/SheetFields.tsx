@@ -11,7 +11,7 @@ interface TextProps {
   readonly longest?: number
   readonly rows?: number
   readonly hint?: string
-  /** What stands in while the field is empty: °C, or a plain number. */
+  /** Placeholder while the field is empty: °C, or a plain number. */
   readonly suggested?: number | null
   readonly plain?: boolean
 }

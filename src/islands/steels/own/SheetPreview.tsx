@@ -14,7 +14,7 @@ import { misfitWords, skippedLineWords } from '../../../words/steels'
 import { useAnswer } from '../../../workers/use-answer'
 import { usePredictions } from '../../use-predictions'
 
-/** What the sheet comes to while it is typed: a first prediction, the chart's misfit, and what could not be read. */
+/** Previews a sheet while it is typed: a first prediction, the chart's misfit, and unreadable parts. */
 export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<Grade> }) {
   const say = useSay()
   const { skipped, rows, scale } = parseChartText(draft.chart)
@@ -81,7 +81,7 @@ function Readout({ grade }: { grade: Grade }) {
           <Figure
             label="Chart and composition agree within"
             value={misfit.rmsHrc.toFixed(1)}
-            unit="HRC, root mean square"
+            unit="HRC, typical difference"
           />
           <table className="sheet text-small">
             <thead>

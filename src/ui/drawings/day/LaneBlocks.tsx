@@ -27,7 +27,7 @@ const FILL: Readonly<Record<BoardLane['kind'], string>> = {
   hands: '#f3e9da',
 }
 
-/** What stands in a lane; a hardening load is moved by hand or with the arrow keys, and with it its batch. */
+/** Blocks of a lane; a hardening load is moved by hand or with the arrow keys, and with it its batch. */
 export function LaneBlocks({ lane, board, svg, top, height }: Props) {
   const { x, perMin } = acrossOf(board)
   const { held, grip } = useDrag<Held>({

@@ -15,7 +15,7 @@ export interface BoardLane {
   readonly kind: 'hot' | 'oven' | 'plates' | 'cold' | 'hands'
   readonly name: string
   readonly note: string
-  /** What an oven shows, [min, °C]. */
+  /** Oven display, [min, °C]. */
   readonly curve: readonly (readonly [min: number, c: number])[]
   readonly blocks: readonly BoardBlock[]
 }

@@ -9,7 +9,7 @@ import { bandText, hrcText, percentText, signedText } from '../../../../words/sp
 import { stageName } from '../../../../words/stages'
 import { useBench } from '../../bench-context'
 
-/** What the route should give: hardness by the chart and by the shop, the chance of target, and what moves rust. */
+/** Figures of the route: predicted hardness, the probability of the target, and corrosion. */
 export function ChooseFigures() {
   const { shown, shop, blades } = useBench()
   const { prediction, group } = shown
@@ -65,7 +65,7 @@ export function ShopLine({ prediction }: { prediction: Prediction }) {
   )
 }
 
-/** What the tester should show on the way, so that a surprise is seen early. */
+/** Shows the expected readings at each stage, so that a surprise is seen early. */
 function StageReadings({ prediction }: { prediction: Prediction }) {
   const { asQuenched, afterCold, afterTempers } = prediction.hrc
   const rows = [

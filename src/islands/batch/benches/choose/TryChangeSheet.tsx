@@ -17,7 +17,7 @@ import { usePredictions } from '../../../use-predictions'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
 
-/** What is changed in the trial; it stands open from the first. */
+/** Sheet for the change that a trial makes; it is open from the start. */
 export default function TryChangeSheet({ button }: { readonly button: ComponentProps<'button'> }) {
   const [open, setOpen] = useState(true)
   return (
@@ -116,7 +116,7 @@ function Change({ onDone }: { onDone: () => void }) {
           disabled={things !== 1 || half === 0}
           onClick={() => void begin()}
         >
-          Draw the halves
+          Split the batch
         </button>
       </div>
     </div>

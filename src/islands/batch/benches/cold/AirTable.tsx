@@ -42,7 +42,7 @@ export function AirTable({ air, airChangesPerH }: { air: AirInRoom; airChangesPe
         {air.neededAirChangesPerH === 0
           ? 'Even with the doors shut the air stays within the limits.'
           : Number.isFinite(air.neededAirChangesPerH)
-            ? `${air.neededAirChangesPerH} air changes an hour stay within the limits; you have set ${airChangesPerH}. A door open on each side makes about 10 to 20.`
+            ? `${air.neededAirChangesPerH} air changes per hour stay within the limits; you have set ${airChangesPerH}. A door open on each side makes about 10 to 20.`
             : 'No ventilation of this room is enough: chill outdoors.'}
       </p>
     </section>

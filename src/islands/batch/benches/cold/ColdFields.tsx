@@ -50,7 +50,7 @@ function ColdTiming() {
   )
 }
 
-/** What decides amount, air and effect here; box, vessel, leak and price are the workshop's. */
+/** Fields that decide amount, air and effect here; box, vessel, leak and price are the workshop's. */
 export function ColdFields() {
   const { cold } = useBench().shop
   // What is stored is changed, not what is shown: two fields left closely one after the other keep both.

@@ -27,7 +27,7 @@ import { editGroup } from '../../edit'
 /** Newest batches whose losses tell what an order must allow for. */
 const LOSS_OF = 200
 
-/** What this batch costs, each blade that came out of it good, and what an order of more like them would. */
+/** Shows the cost of this batch, of each good blade, and of an order of more like them. */
 export function CostView() {
   const { batch, shop } = useBench()
   const say = useSay()
@@ -75,7 +75,7 @@ export function CostView() {
           {batch.groups.map(group => (
             <NumberField
               key={group.id}
-              label={`Steel ${group.lot || group.gradeName}, a kg`}
+              label={`Steel ${group.lot || group.gradeName}, price per kg`}
               value={group.steelPerKg ?? shop.prices?.steelPerKg ?? 0}
               {...BOUNDS.steelPricePerKg}
               onCommit={steelPerKg =>
@@ -115,7 +115,7 @@ function EachBlade({ cost }: { cost: Answer<'batch-cost'> }) {
           return (
             <li key={blade.id} className="flex justify-between gap-3 border-t border-rule py-1">
               <strong>{blade.mark}</strong>
-              <span>{its ? bladeCostWords(its, say) : 'came to nothing'}</span>
+              <span>{its ? bladeCostWords(its, say) : 'scrapped'}</span>
             </li>
           )
         })}

@@ -4,7 +4,7 @@ import { FINISH_WORDS } from '../../../../words/finishing'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
 
-/** What is left to do on each blade of the shown steel, ticked as it is done. */
+/** Lists the finishing tasks of each blade of the shown steel, to tick. */
 export function FinishTable() {
   const { batch, blades, shown } = useBench()
   const own = blades.filter(blade => blade.group.id === shown.group.id)

@@ -17,7 +17,7 @@ const FIELDS = [
   ['edgeLeftMm', 'Left behind the edge', 'edgeLeftMm'],
 ] as const
 
-/** What is measured in finishing: the pivot hole back to size, and whether the soft skin is gone. */
+/** Measurements in finishing: the pivot hole back to size, and whether the soft skin is gone. */
 export function SizesTable() {
   const { batch, blades, shown } = useBench()
   const say = useSay()

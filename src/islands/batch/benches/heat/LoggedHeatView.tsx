@@ -14,7 +14,7 @@ interface Props {
   readonly oven: Oven
 }
 
-/** What the oven really did, and what it did to the blades of this group. */
+/** Shows the measured heat of an oven, and its effect on the blades of this group. */
 export function LoggedHeatView({ load, oven }: Props) {
   const { batch, shop, shown } = useBench()
   const logs = useBatchLogs(batch.id)

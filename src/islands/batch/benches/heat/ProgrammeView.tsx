@@ -52,7 +52,7 @@ export function ProgrammeView({ load, oven }: Props) {
   )
 }
 
-/** What the oven shows and what the blades reach by this programme, over time: from cold, or into the oven the load before left hot. */
+/** Plots oven and blade temperature of this programme: from cold, or into the oven the load before left hot. */
 function PlannedCurve({ load, oven }: Props) {
   const { batch, shop, loads } = useBench()
   const answer = useEntries(load, oven)

@@ -21,7 +21,7 @@ import { useGlow } from '../../use-glow'
 interface Props {
   readonly load: Load
   readonly oven: Oven
-  /** What the wall model says of this load; undefined while it is computed. */
+  /** Wall model of this load; undefined while it is computed. */
   readonly heat: Result<HeatAnswer> | undefined
 }
 
@@ -111,7 +111,7 @@ const SoakClocks = memo(function SoakClocks({ load, oven, places, heat, marksIn 
           <tr>
             <th>Blades</th>
             <th>Thick</th>
-            <th>Exposed to the heat</th>
+            <th>Heated surface</th>
             {survey && <th>Zone</th>}
             <th>At heat after</th>
             <th>Pull from</th>

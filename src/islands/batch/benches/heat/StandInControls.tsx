@@ -11,7 +11,7 @@ const FAULT_WORDS: Readonly<Record<ControllerFault, string>> = {
   overshoot: 'relay sticks on',
 }
 
-/** What only the simulated controller has: its clock's speed, faults to practise with, and a door. */
+/** Controls of the simulated controller: its clock's speed, faults to practise with, and a door. */
 export function StandInControls({
   reading,
   send,

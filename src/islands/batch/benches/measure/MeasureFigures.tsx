@@ -19,7 +19,7 @@ interface FiguresProps {
   readonly onVerdict: () => void
 }
 
-/** What the readings of the shown blade say, and those of all. */
+/** Figures of the shown blade's readings, and of all. */
 export function MeasureFigures({ hardness, ofAll, mark, stage, predicted, thicknessMm, onVerdict }: FiguresProps) {
   const { blades } = useBench()
   const say = useSay()

@@ -32,7 +32,7 @@ export function RunOfReadings({
   const say = useSay()
   const id = useId()
   const [problems, setProblems] = useState<readonly Problem[]>([])
-  /** What is asked about before it is kept, and what had been typed then. */
+  /** Question asked before something is stored, with the text typed at that moment. */
   const [asked, setAsked] = useState<{ readonly of: string; readonly far: readonly FarReading[] } | null>(null)
   const field = useRef<HTMLInputElement>(null)
   useEffect(() => {

@@ -5,7 +5,7 @@ import { hasSerial, openSerialPort } from '../../../../devices/serial-port'
 import { createHardnessTester, readHardness } from '../../../../simulators/hardness-tester'
 
 interface Props {
-  /** What the simulated one has under its cone, HRC. */
+  /** True hardness under the simulated tester's cone, HRC. */
   readonly underItHrc: number
   readonly onReading: (hrc: number) => void
 }

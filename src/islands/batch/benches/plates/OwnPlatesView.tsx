@@ -23,7 +23,7 @@ interface Props {
 
 const metals = Object.entries(PLATE_METALS).map(([name, { label }]) => [name as PlateMetal, label] as const)
 
-/** What two readings of a thermometer say of these plates: how well the foil lies, how well they are cooled. */
+/** Fits the plates to two readings of a thermometer: contact, and cooling. */
 export function OwnPlatesView({ line, mark }: Props) {
   const say = useSay()
   const { shown, shop } = useBench()

@@ -38,7 +38,7 @@ function PullTable({ load, pulls }: { load: ProgrammedLoad; pulls: readonly Expe
   return (
     <>
       <p className="mb-1 text-small">
-        The first pull comes {clockText(first?.pullAtS ?? 0)} min after the oven reaches austenitize temperature.
+        First pull: {clockText(first?.pullAtS ?? 0)} min after the oven reaches austenitize temperature.
       </p>
       <ScrollRegion label="Pull list" className="max-h-[280px] overflow-y-auto">
         <table className="sheet">

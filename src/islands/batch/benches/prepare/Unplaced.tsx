@@ -9,7 +9,7 @@ import { useBench } from '../../bench-context'
 
 type Note = NonNullable<Batch['unplaced']>[number]
 
-/** What is known under marks that no blade bears, or that two bear: said by name, and given to a blade by hand. */
+/** Lists notes under marks that no blade bears, or that two bear, to be given to a blade by hand. */
 export function Unplaced() {
   const { batch, readings, blades } = useBench()
   const shared = sharedMarks(batch)
@@ -73,7 +73,7 @@ const kindsOf = (note: Note): string[] => [
   ...(note.files ? ['files tried'] : []),
 ]
 
-/** What was noted goes to the blade, where the blade has nothing of that kind itself. */
+/** Moves a note to a blade, if the blade has none of that kind. */
 const place = (batch: Batch, { mark, ...note }: Note, bladeId: string): Batch =>
   editBlade({ ...batch, unplaced: (batch.unplaced ?? []).filter(other => other.mark !== mark) }, bladeId, blade => ({
     ...note,

@@ -23,8 +23,8 @@ export function DrawnOrder({ blades, order, onOrder }: Props) {
   return (
     <div className="max-w-2xl space-y-3 py-2">
       <p>
-        Test in an order that was drawn by lot: your hand tires and the medium changes. With the marks hidden you do not
-        know which blade you judge: let somebody else tape the numbers over the marks.
+        Test in a random order: your hand tires and the medium changes. With the marks hidden you do not know which
+        blade you judge: let somebody else tape the numbers over the marks.
       </p>
       <div className="flex flex-wrap gap-3">
         <button type="button" className="btn btn-ember" onClick={() => onOrder(drawn(blades.map(blade => blade.id)))}>

@@ -7,7 +7,7 @@ import { hrcText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { editBlade } from '../../edit'
 
-/** What the edges of this steel did, newest first: of this batch, and of others. */
+/** Lists the edge tests of this steel, newest first: of this batch, and of others. */
 export function EdgeResults({ proved }: { proved: readonly ProvedEdge[] }) {
   const { batch, shown } = useBench()
   const { prediction, group } = shown

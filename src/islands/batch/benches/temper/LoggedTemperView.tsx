@@ -9,7 +9,7 @@ import { useLoggedRoute } from '../../use-logged-route'
 import { Expected } from '../Expected'
 import { LaidLog, LayLog } from '../LaidLog'
 
-/** What the tempering oven really did: the temper the blades had against the one that was asked for. */
+/** Shows the measured temper of the oven against the one that was asked for. */
 export function LoggedTemperView({ oven }: { oven: Oven }) {
   const { batch, shop, shown, temperLoads } = useBench()
   const logs = useBatchLogs(batch.id)

@@ -3,7 +3,7 @@ import { format } from '../../../../ui/dates'
 import { useSay } from '../../../../ui/Units'
 import { decisionWords } from '../../../../words/verdict'
 
-/** What was decided about a group before, newest first, with its reasons. */
+/** Lists earlier decisions about a group, newest first, with their reasons. */
 export function Decisions({ decisions }: { decisions: readonly Decision[] }) {
   const say = useSay()
   if (decisions.length === 0) return null

@@ -30,7 +30,7 @@ const toughWords = (option: Option, measuredHrc: number) => {
   return tough ? `; ${TOUGHNESS_WORDS[tough]}` : ''
 }
 
-/** What can be done, best first, each with what it gives, costs and risks, and why. */
+/** Lists the options, best first, each with result, cost, risk and reason. */
 export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Props) {
   const { shop } = useBench()
   const say = useSay()

@@ -22,7 +22,7 @@ interface SymptomProps {
   readonly measuredHrc: number
 }
 
-/** What was measured, the chance that it is in target, how far off the prediction it is; and what to mind. */
+/** Shows the measured hardness, the probability that it is in target, its difference from the prediction, and cautions. */
 export function VerdictFigures({ hardness, predicted }: Props) {
   const { batch, shown, blades } = useBench()
   const { group, prediction } = shown
@@ -92,7 +92,7 @@ export function VerdictFigures({ hardness, predicted }: Props) {
   )
 }
 
-/** What a symptom at the edge does to the aim, or what to look at where hardness is not its cause. */
+/** Says how a symptom at the edge moves the aim, or what to look at if hardness is not its cause. */
 function SymptomNote({ symptom, target, measuredHrc }: SymptomProps) {
   const { notByHardness } = wantedAfter(target, symptom, measuredHrc)
   return notByHardness ? (
