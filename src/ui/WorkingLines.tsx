@@ -1,6 +1,7 @@
 import type { WorkingLine } from '../core/codes/working'
 import { workingValue } from '../words/figures'
 import { workingWords } from '../words/working'
+import { BandBars } from './BandBars'
 import { useSay } from './Units'
 
 export interface WorkingProps {
@@ -20,7 +21,13 @@ export default function WorkingLines({ lines, note }: WorkingProps) {
             <div key={`${line.code} ${i}`} className="grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule py-1.5">
               <dt>{name}</dt>
               <dd className="text-right font-medium">{workingValue(line, say)}</dd>
-              <dd className="col-span-2 text-ink-2">{equation}</dd>
+              {line.code === 'band-one-sigma' ? (
+                <dd className="contents">
+                  <BandBars parts={line.params.parts} />
+                </dd>
+              ) : (
+                <dd className="col-span-2 text-ink-2">{equation}</dd>
+              )}
               <dd className="col-span-2 text-note text-ink-2 italic">{source}</dd>
             </div>
           )

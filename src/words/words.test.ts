@@ -292,6 +292,7 @@ const WORKING_PARAMS: WorkingCodes = {
   'temper-lag': { fan: null },
   'coolest-temper': {},
   'chance-in-target': { min: 59, max: 61 },
+  'band-narrowed': { by: 'three-readings' },
   'foil-cost': { from: 'plan', factor: 1 },
   'foil-cost-per-blade': { blades: 6 },
   'foil-price': {},

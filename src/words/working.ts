@@ -1,4 +1,4 @@
-import type { BandPart, FoilSource, WorkingCode, WorkingCodes, WorkingLine } from '../core/codes/working'
+import type { BandPart, FoilSource, NarrowedBy, WorkingCode, WorkingCodes, WorkingLine } from '../core/codes/working'
 import { halfWidth95 } from '../core/numeric/coverage'
 import type { CorrectedBy } from '../core/rockwell/verification'
 import { PROTECTION } from '../data/protection'
@@ -56,6 +56,11 @@ const TESTER_SOURCES: Readonly<Record<CorrectedBy, string>> = {
   'tester-outside': `the check is outside the tester’s limits and corrects nothing; ${PRACTICE}`,
   'block-far': `the block is too far from these readings and corrects nothing; ${PRACTICE}`,
 }
+const NARROWED_BY: Readonly<Record<NarrowedBy, string>> = {
+  'one-reading': 'one reading of a quenched blade',
+  'three-readings': 'three readings of a quenched blade',
+  'three-readings-checked': 'three readings on a tester checked that day',
+}
 const CORRECTION_KINDS = { sensor: 'sensor checks', survey: 'surveys', hardness: 'hardness' } as const
 const M = STEEL_MODEL
 
@@ -104,12 +109,18 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     source: 'Rasmussen and Williams (2006), algorithm 2.1',
   }),
   'band-one-sigma': p => ({
-    name: 'Band, one standard deviation',
-    equation: p.parts
+    name: 'Uncertainty, one standard deviation',
+    equation: `√(Σ s²) of ${p.parts
       .filter(part => part.sd >= 0.05)
       .map(part => `${bandPartWords(part)} ${part.sd.toFixed(2)}`)
-      .join(', '),
+      .join(', ')}`,
     source: `${HELD_OUT_SOURCE}; ${M.shopTemperature.source}`,
+  }),
+
+  'band-narrowed': p => ({
+    name: `Half of the 95 % range after ${NARROWED_BY[p.by]}`,
+    equation: '1.96/√(1/s² + 1/u²), u of the readings and of the change to the finished hardness',
+    source: 'product of two normal densities, Gelman et al., Bayesian Data Analysis, 2.5',
   }),
 
   'readings-mean': p => ({ name: 'Mean', equation: 'Σx/n', source: p.n === 1 ? '1 reading' : `${p.n} readings` }),

@@ -1,5 +1,6 @@
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { CHANGE_SD } from '../../data/change-error'
 import { COLD_AFTER_TEMPER_MIN } from '../../data/delays'
 import type { AnnealCycle } from '../../data/grades'
 import { FULL_ANNEAL } from '../../data/grades/sources'
@@ -86,8 +87,6 @@ const OUTSIDE_RANGE = 0.08
 const TEMPER_ASIDE_HOURS = 1.5
 const TEMPER_HOURS = TEMPER_HOLD_MIN / 60 + TEMPER_ASIDE_HOURS
 const TEMPER_RANGE_C = { min: 150, max: 550 } as const
-/** Model's one-sigma error of a change from a measured state, per HRC of change, and at the least. */
-const CHANGE_SD = { share: 0.25, floor: 0.25 } as const
 /** A third temper for less than this is heat for nothing. Common practice, no published source. */
 const WORTH_A_TEMPER_HRC = 0.15
 /**

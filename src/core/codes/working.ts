@@ -24,6 +24,7 @@ export interface WorkingCodes {
   'chart-and-model': { readonly sdHrc: number }
   'own-readings': { readonly readings: number }
   'band-one-sigma': { readonly parts: readonly BandPart[] }
+  'band-narrowed': { readonly by: NarrowedBy }
   // Rockwell.
   'readings-mean': { readonly n: number }
   'scatter-of-mean': { readonly sdHrc: number; readonly degreesOfFreedom: number; readonly beforeHrc: number }
@@ -85,6 +86,9 @@ export interface BandPart {
   readonly element?: string | undefined
   readonly sd: number
 }
+
+/** Measurement that narrows a prediction; checked: on a tester checked on a block that day. */
+export type NarrowedBy = 'one-reading' | 'three-readings' | 'three-readings-checked'
 
 /** Units a line's value can have; '' for a plain number. */
 export type WorkingUnit =

@@ -9,6 +9,7 @@ import { grainPinning } from './grain'
 import { finalHrc, hrcPath } from './hrc-path'
 import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
 import { type ModelError, modelErrorOf } from './model-error'
+import { narrowingsOf } from './narrowing'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
 import { type ShopModel, type Standing, shopCorrection } from './shop-model'
@@ -154,7 +155,13 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     corrosion: corrosionOf(m.austenite, route.tempers, route.seconds800to500),
     grainPinning: pinning,
     cautions: routeCautions(steel, route, m, pinning),
-    working: workingOf(steel, route, m, last),
+    working: workingOf(
+      steel,
+      route,
+      m,
+      last,
+      last === asQuenched ? [] : narrowingsOf(asQuenched.estimate, last.estimate),
+    ),
   }
 }
 

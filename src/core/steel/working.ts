@@ -1,8 +1,10 @@
 import type { Estimate } from '../codes/result'
 import { type BandPart, type WorkingLine, worked } from '../codes/working'
+import { halfWidth95 } from '../numeric/coverage'
 import { solubilityProduct } from './austenite'
 import { stevenHaynesMs } from './martensite'
 import type { Metallurgy } from './metallurgy'
+import type { Narrowing } from './narrowing'
 import type { Route } from './route'
 import type { Correction } from './shop-model'
 import { chartOf, type Steel } from './steel'
@@ -14,7 +16,13 @@ interface LastStage {
 }
 
 /** Every step from composition to finished hardness. */
-export function workingOf(steel: Steel, route: Route, m: Metallurgy, last: LastStage): WorkingLine[] {
+export function workingOf(
+  steel: Steel,
+  route: Route,
+  m: Metallurgy,
+  last: LastStage,
+  narrowings: readonly Narrowing[],
+): WorkingLine[] {
   const a = m.austenite
   const chart = chartOf(steel)
   const parameter = m.parameters.at(-1)
@@ -38,6 +46,9 @@ export function workingOf(steel: Steel, route: Route, m: Metallurgy, last: LastS
           worked('own-readings', correction.mean, 'HRC', { readings: correction.readings }),
         ]
       : []),
-    worked('band-one-sigma', Math.hypot(...last.parts.map(part => part.sd)), 'HRC', { parts: last.parts }),
+    worked('band-one-sigma', Math.hypot(...last.parts.map(part => part.sd)), 'HRC', {
+      parts: [...last.parts].sort((a, b) => b.sd - a.sd),
+    }),
+    ...narrowings.map(({ by, sd }) => worked('band-narrowed', halfWidth95(sd), 'HRC', { by })),
   ]
 }
