@@ -23,7 +23,7 @@ const openBatch = async name => {
 const morning = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
 await morning.clock.install({ time: new Date('2026-03-03T07:40:00') })
 await morning.goto(address)
-await morning.getByText('proven: no order is sooner').waitFor()
+await morning.getByText('fastest order, proven').waitFor()
 await morning.waitForTimeout(1500)
 await morning.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'today.png') })
 await morning.context().close()

@@ -13,6 +13,9 @@ export interface SidePopoverProps {
 
 const WIDTHS = { narrow: 'w-[min(340px,calc(100vw-24px))]', wide: 'w-[min(560px,calc(100vw-24px))]' } as const
 
+/** On a window narrower than this there is no room beside the word, px. */
+const NARROW_PX = 700
+
 /** A word with what it opens to, open from the first. */
 export default function SidePopover({ word, label, title, width, children }: SidePopoverProps) {
   return (
@@ -22,10 +25,10 @@ export default function SidePopover({ word, label, title, width, children }: Sid
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          side="left"
+          side={window.innerWidth < NARROW_PX ? 'bottom' : 'left'}
           align="start"
           collisionPadding={12}
-          className={`z-30 max-h-[80vh] ${WIDTHS[width]} overflow-auto border border-rule-strong bg-raised p-4 text-ink`}
+          className={`z-30 max-h-[min(80vh,var(--radix-popover-content-available-height))] ${WIDTHS[width]} overflow-auto border border-rule-strong bg-raised p-4 text-ink`}
           aria-label={label}
         >
           <h3 className="mb-1.5">{title}</h3>
