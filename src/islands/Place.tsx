@@ -8,6 +8,7 @@ import type { System } from '../core/units/quantity'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { noteOwn } from '../store/keeping'
 import { unfitChange } from '../store/save-state'
+import { fetchWriters } from '../store/writing'
 import { toast, waitingMessages } from '../ui/toast'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
@@ -21,7 +22,23 @@ import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
 import { useAtRest } from './use-at-rest'
 import { useBeginning } from './use-beginning'
-import { useWriters } from './use-writers'
+
+/** A hand at the page: what it is about to change will want to be written. */
+const HANDS = ['pointerdown', 'keydown'] as const
+
+/** Fetches what writes as soon as a hand is at the page, and otherwise when the page has come to rest. */
+function useWriters(isReady: boolean, isAtRest: boolean): void {
+  useEffect(() => {
+    if (!isReady) return
+    // What cannot be fetched is said where something is to be saved.
+    const fetch = () => void fetchWriters().catch(() => undefined)
+    if (isAtRest) return fetch()
+    for (const hand of HANDS) addEventListener(hand, fetch, { capture: true, once: true })
+    return () => {
+      for (const hand of HANDS) removeEventListener(hand, fetch, { capture: true })
+    }
+  }, [isReady, isAtRest])
+}
 
 const Emptied = lazy(() => import('./Emptied'))
 const BackUps = lazy(() => import('./BackUps'))

@@ -5,11 +5,23 @@ import type { WorkingLine } from '../core/codes/working'
 import { cautionWords } from '../words/cautions'
 import { figureWords } from '../words/figures'
 import type { TermName } from '../words/glossary'
+import { GLOSSARY } from '../words/glossary'
 import { inUnits } from '../words/marked'
 import type { Trust } from '../words/trust'
-import { Explain } from './Explain'
+import { Opens } from './Opens'
 import { useSay } from './Units'
 import { Working } from './Working'
+
+/** Opens a term of the trade to what it means. */
+function Explain({ term }: { term: TermName }) {
+  const say = useSay()
+  const { term: name, says } = GLOSSARY[term]
+  return (
+    <Opens word="explain" label={`What is this: ${name}`} title={name} width="narrow">
+      <p className="text-small">{inUnits(says, say)}</p>
+    </Opens>
+  )
+}
 
 interface BenchProps {
   readonly title: string

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import type { Picture } from '../../core/shop/picture'
 import { useBatch, useBatchLogs, useReadings } from '../../store/hooks'
 import { useRunsOf } from '../../store/run-hooks'
 import { SelectField } from '../../ui/PlainFields'
@@ -6,14 +7,43 @@ import { Problems } from '../../ui/Problems'
 import { certificateFonts } from '../../ui/pdf/certificate-fonts'
 import { certificatePdf } from '../../ui/pdf/certificate-pdf'
 import { PAPER_NAMES, type Paper } from '../../ui/pdf/fold-template-pdf'
+import { SUBJECT_NAMES } from '../../words/pictures'
 import { useAnswer } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { download } from '../download'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { CertificateSheet } from './CertificateSheet'
-import { PictureChoice } from './PictureChoice'
 import { useWishedPictures } from './use-wished-pictures'
+
+type Subject = Picture['of']
+
+interface Props {
+  readonly subjects: readonly (readonly [of: Subject, count: number])[]
+  readonly wished: ReadonlySet<Subject>
+  readonly onWish: (wished: ReadonlySet<Subject>) => void
+}
+
+/** Which pictures go onto the paper: none unless they are wished. */
+function PictureChoice({ subjects, wished, onWish }: Props) {
+  return (
+    <fieldset className="flex flex-wrap items-center gap-x-4 text-small">
+      <legend className="text-note text-ink-2">Pictures on it</legend>
+      {subjects.map(([of, count]) => (
+        <label key={of} className="flex min-h-touch items-center gap-2">
+          <input
+            type="checkbox"
+            checked={wished.has(of)}
+            onChange={event =>
+              onWish(new Set(event.target.checked ? [...wished, of] : [...wished].filter(one => one !== of)))
+            }
+          />
+          {SUBJECT_NAMES[of]} ({count})
+        </label>
+      ))}
+    </fieldset>
+  )
+}
 
 export default function CertificatePlace({ batchId = addressPart(2) }) {
   return (

@@ -1,9 +1,33 @@
+import { useEffect, useState } from 'react'
 import type { Certificate } from '../../core/certificate/certificate'
+import { codeOf, digestOf, grouped } from '../../ui/certificate-digest'
+import { QrCode } from '../../ui/QrCode'
 import { pictureUrl } from '../../ui/read-picture'
 import { useSystem } from '../../ui/Units'
 import { CERTIFICATE_METHOD, certificateLines, pictureCaption } from '../../words/certificate'
-import { DigestCode } from './DigestCode'
 import type { JpegOf } from './use-wished-pictures'
+
+/** Shows the digest that ties the paper to its file, in text and as a code. */
+function DigestCode({ certificate }: { certificate: Certificate }) {
+  const [digest, setDigest] = useState<string | null>(null)
+  useEffect(() => {
+    void digestOf(certificate).then(setDigest)
+  }, [certificate])
+  if (!digest) return null
+  return (
+    <div className="mt-3 flex items-center gap-4">
+      <QrCode
+        text={codeOf(certificate, digest)}
+        label={`Code of ${certificate.serial}`}
+        className="w-[24mm] shrink-0"
+      />
+      <p className="text-note text-ink-2">
+        Digest {grouped(digest)}. With the certificate’s file, “Check a certificate” tells whether paper and file say
+        the same.
+      </p>
+    </div>
+  )
+}
 
 /** One blade's certificate as it is printed. */
 export function CertificateSheet({ certificate, jpegOf }: { certificate: Certificate; jpegOf: JpegOf }) {

@@ -1,7 +1,20 @@
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import { unlessTyping } from '../keys'
-import { useWish } from './use-wish'
+
+/** Listens for a wish from anywhere on the page, such as a button of the rail; one that came before the page was ready is met now. */
+function useWish(name: string, act: () => void): void {
+  useEffect(() => {
+    const { dataset } = document.documentElement
+    const meet = () => {
+      delete dataset.wish
+      act()
+    }
+    if (dataset.wish === name) meet()
+    addEventListener(name, meet)
+    return () => removeEventListener(name, meet)
+  }, [name, act])
+}
 
 // Both come when they are first asked for.
 const Finder = lazy(() => import('./Finder'))

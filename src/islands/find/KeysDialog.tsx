@@ -1,7 +1,27 @@
 import { Dialog } from 'radix-ui'
+import { useSay } from '../../ui/Units'
+import { GLOSSARY } from '../../words/glossary'
 import { keysAt } from '../../words/keys'
+import { inUnits } from '../../words/marked'
 import { SheetDialog } from '../SheetDialog'
-import { Glossary } from './Glossary'
+
+/** Every term of the trade that the product uses. */
+function Glossary() {
+  const say = useSay()
+  return (
+    <section className="mt-5">
+      <h3 className="text-lead">Terms</h3>
+      <dl className="mt-1">
+        {Object.values(GLOSSARY).map(({ term, says }) => (
+          <div key={term} className="grid gap-x-4 border-t border-rule py-1.5 sm:grid-cols-[180px_1fr]">
+            <dt className="font-semibold">{term}</dt>
+            <dd className="text-small">{inUnits(says, say)}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  )
+}
 
 /** The keys of the view that is open, and the terms of the trade. */
 export default function KeysDialog({ open, onOpen }: { open: boolean; onOpen: (open: boolean) => void }) {

@@ -1,4 +1,4 @@
-import { Suspense, startTransition, useEffect, useMemo, useState } from 'react'
+import { Suspense, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf } from '../../core/steel/grades'
 import { withTemperC } from '../../core/steel/usual'
@@ -6,8 +6,9 @@ import type { Grade } from '../../data/grades'
 import { useRecipe } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { fetchedAhead } from '../../ui/fetched-ahead'
-import { fetchHeatLine } from '../../ui/heatline/heat-line-part'
+import { fetchHeatLine, HeatLine } from '../../ui/heatline/heat-line-part'
 import { Problems } from '../../ui/Problems'
+import { useSystem } from '../../ui/Units'
 import { useWarmUp } from '../../workers/use-answer'
 import { addressPart } from '../address'
 import { mapLimits } from '../map-limits'
@@ -17,8 +18,22 @@ import { useLearnt } from '../use-learnt'
 import { usePredictions } from '../use-predictions'
 import { useRecipeMap } from '../use-recipe-map'
 import { MapRouteFields } from './MapRouteFields'
-import { RecipeHeatLine } from './RecipeHeatLine'
 import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
+import { useRecipeLine } from './use-recipe-line'
+
+/** A recipe's route as a Heat Line, without a batch: its stations are not places yet. */
+function RecipeHeatLine({ route, grade }: { route: RecipeRoute; grade: Grade }) {
+  const system = useSystem()
+  // Drawn bit by bit, so that a hand that drags is followed meanwhile.
+  const answer = useDeferredValue(useRecipeLine(route, grade))
+  const soot = <div className="min-h-[160px]" />
+  if (!answer?.ok) return soot
+  return (
+    <Suspense fallback={soot}>
+      <HeatLine stretches={answer.value} others={[]} system={system} stations={null} trace={[]} now={null} />
+    </Suspense>
+  )
+}
 
 /** Both show what a worker works out first: they are fetched meanwhile. */
 const [RecipeMap, fetchMap] = fetchedAhead(async () => ({

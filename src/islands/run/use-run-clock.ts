@@ -1,9 +1,40 @@
 import { useEffect, useRef, useState } from 'react'
+import * as z from 'zod/mini'
 import { jumpBetween, mendedClock, runSecondsAt, steadySecondsAt, type Tick, withLeg } from '../../core/run/clock'
 import type { Run } from '../../core/shop/run'
 import { secondsBetween, secondsOf } from '../../core/units/time'
 import { changeRun } from '../../store/runs'
-import { forgetSeen, lastSeen, noteSeen } from './last-seen'
+
+/** When a page last had a run in view, by the computer's clock, ms, and by the run's own, s; and whether it was left on purpose. */
+const seenSchema = z.object({ wallMs: z.number(), runS: z.number().check(z.minimum(0)), left: z.boolean() })
+type Seen = z.infer<typeof seenSchema>
+
+const keyOf = (runId: string) => `tawny-ember-run-seen:${runId}`
+
+function lastSeen(runId: string): Seen | null {
+  try {
+    const parsed = seenSchema.safeParse(JSON.parse(localStorage.getItem(keyOf(runId)) ?? 'null'))
+    return parsed.success ? parsed.data : null
+  } catch {
+    return null
+  }
+}
+
+function noteSeen(runId: string, wallMs: number, runS: number, left: boolean) {
+  try {
+    localStorage.setItem(keyOf(runId), JSON.stringify({ wallMs, runS, left } satisfies Seen))
+  } catch {
+    // Storage may be blocked: then nobody asks after a crash.
+  }
+}
+
+function forgetSeen(runId: string) {
+  try {
+    localStorage.removeItem(keyOf(runId))
+  } catch {
+    // As above.
+  }
+}
 
 const TICK_MS = 250
 /** A page that went without a word for longer is asked about, ms. */

@@ -12,7 +12,6 @@ import { DayActs } from './DayActs'
 import { DayAnswers } from './DayAnswers'
 import { DayOut } from './DayOut'
 import { DayTabs } from './DayTabs'
-import { DayWaits } from './DayWaits'
 import { DayWent } from './DayWent'
 import { boardOf, clockAt, daysWithTasks, namesOf } from './day-view'
 import { HoursDialog } from './HoursDialog'
@@ -22,6 +21,9 @@ import { MustNotWait } from './MustNotWait'
 import { moveBatch, startBatchAt } from './move-batch'
 import { type Day, useDay } from './use-day'
 import { WouldHelp } from './WouldHelp'
+
+/** While the day is planned: as tall as what comes, so that nothing below jumps. */
+const DayWaits = () => <p className="min-h-[520px] py-2.5 text-ink-2">Planning the day …</p>
 
 interface Props {
   readonly batches: readonly Batch[]

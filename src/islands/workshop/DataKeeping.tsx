@@ -1,18 +1,92 @@
+import { lazy, Suspense, useEffect, useState } from 'react'
 import type { LooseEnd } from '../../core/files/loose-ends'
 import { clearAll, replaceAll } from '../../store/backup'
+import { askToKeep, isKept, useLastSaved } from '../../store/keeping'
 import { Ask } from '../../ui/Ask'
+import { ago } from '../../ui/dates'
 import { toast } from '../../ui/toast'
 import { looseEndWords, openedWords } from '../../words/files'
-import { ReadCodeButton } from '../code/ReadCodeButton'
+import { SheetDialog } from '../SheetDialog'
 import { saveEverything } from '../save-everything'
 import { saveTable } from '../save-table'
 import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
-import { KeptHere } from './KeptHere'
-import { OldRecordsButton } from './OldRecordsButton'
 import { useWorkshopFile } from './use-workshop-file'
-import { WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
+import { FileButton, WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
+
+/** Few read old notes in: what reads them is fetched when a file was chosen. */
+const OldRecords = lazy(() => import('./OldRecords'))
+
+/** Chooses a table of old notes, and shows what it holds before any of it is stored. */
+function OldRecordsButton() {
+  const [file, setFile] = useState<File | null>(null)
+  return (
+    <>
+      <FileButton
+        className="btn"
+        label="Table of old notes"
+        accept=".csv,.txt,.tsv,text/csv,text/plain"
+        onFile={setFile}
+      >
+        Read old notes …
+      </FileButton>
+      <SheetDialog title="Old notes" open={file !== null} onOpen={open => !open && setFile(null)}>
+        <Suspense fallback={<p className="my-3 text-ink-2">Opening …</p>}>
+          {file && <OldRecords file={file} onDone={() => setFile(null)} />}
+        </Suspense>
+      </SheetDialog>
+    </>
+  )
+}
+
+/** When the log last went into a file, and whether the browser keeps what is here when space runs short. */
+function KeptHere() {
+  const saved = useLastSaved()
+  const [kept, setKept] = useState<boolean | null>(null)
+  useEffect(() => {
+    void isKept().then(setKept)
+  }, [])
+  return (
+    <p className="mb-3">
+      {saved === undefined
+        ? ''
+        : saved === null
+          ? 'Never saved to a file from this browser. '
+          : `Last saved to a file ${ago(saved)}. `}
+      {kept === true && 'The browser has promised to keep the log when space runs short.'}
+      {kept === false && (
+        <>
+          The browser may clear the log when space runs short.{' '}
+          <button type="button" className="link" onClick={() => void askToKeep().then(setKept)}>
+            Protect this data from being cleared
+          </button>
+        </>
+      )}
+    </p>
+  )
+}
+
+const ReadCode = lazy(() => import('../code/ReadCode'))
+
+/** Reads a recipe or a blade off another browser's screen. */
+function ReadCodeButton() {
+  const [open, setOpen] = useState(false)
+  return (
+    <SheetDialog
+      title="Read a code"
+      open={open}
+      onOpen={setOpen}
+      trigger={
+        <button type="button" className="btn">
+          Read a code …
+        </button>
+      }
+    >
+      <Suspense fallback={<p className="my-3 text-ink-2">Opening …</p>}>{open && <ReadCode />}</Suspense>
+    </SheetDialog>
+  )
+}
 
 /** Data stays in this browser and in files: both ways out, and the way back in. */
 export default function DataKeeping() {

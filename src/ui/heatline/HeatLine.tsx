@@ -4,17 +4,49 @@ import type { Moment } from '../../core/trace/cursor-time'
 import type { TracePoint } from '../../core/trace/run-trace'
 import type { Stretch } from '../../core/trace/timeline'
 import type { System } from '../../core/units/quantity'
+import { formatBoth, formatQuantity } from '../../core/units/quantity'
 import type { StationName } from '../../data/stations'
+import { stretchWords } from '../../words/heatline'
 import { useWidth } from '../use-width'
 import { Curve, Strokes } from './Curve'
 import { heatRgb } from './colour'
 import { dashOf } from './dashes'
 import { HardnessMarks } from './HardnessMarks'
-import { HeatLabels } from './HeatLabels'
 import { MomentCursor, momentAtX } from './MomentCursor'
 import { MomentPlayer } from './MomentPlayer'
+import type { Label } from './place-labels'
+import { placeLabels } from './place-labels'
 import { StationLinks, type StationMarks } from './StationLinks'
+import type { PlacedStretch } from './scale'
 import { curveSegments, type HeatScale, heatScale } from './scale'
+
+/** Soak, temper and cold are named at the curve; an oven's temperature stands in both scales. */
+function HeatLabels({ scale, system, right }: { scale: HeatScale; system: System; right: number }) {
+  const labels = scale.placed.flatMap(placed => labelOf(placed, scale, system))
+  return (
+    <g fontSize={13}>
+      {placeLabels(labels, scale, right).map(({ key, x, y, text, fill }) => (
+        <text key={key} x={x} y={y} fill={fill}>
+          {text}
+        </text>
+      ))}
+    </g>
+  )
+}
+
+function labelOf({ stretch, x0, x1 }: PlacedStretch, scale: HeatScale, system: System): Label[] {
+  const c = stretch.points[0]?.[1] ?? 20
+  const shown = formatQuantity(c, 'temperature', system)
+  const at = (fill: string, text: string, matters: number): Label[] => [
+    { key: `${x0}`, middle: (x0 + x1) / 2, text, fill, matters },
+  ]
+  if (stretch.phase === 'soak') return at('#ffd9a6', `${formatBoth(c, system)}, ${stretchWords(stretch.note)}`, 3)
+  if (stretch.phase === 'temper') return at('#ecdcae', `${shown} ${stretchWords(stretch.note)}`, 2)
+  if (stretch.phase === 'cold') return at('#a9dcf7', `${shown} ${stretchWords(stretch.note)}`, 2)
+  if (stretch.note?.code !== 'load') return []
+  const text = `load at ${shown}`
+  return [{ key: `${x0}`, beside: { x: x0 - 8, y: scale.y(c) - 2 }, text, fill: '#f0a877', matters: 1 }]
+}
 
 interface Props {
   readonly stretches: readonly Stretch[]

@@ -1,19 +1,35 @@
 import { useState } from 'react'
 import { withRoute } from '../../../core/batch/route-edit'
 import type { BatchGroup } from '../../../core/shop/batch'
+import { putRecipe } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
 import { toast } from '../../../ui/toast'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { inUnits } from '../../../words/marked'
 import { useBench } from '../bench-context'
-import { editGroup } from '../edit'
-import { saveAsRecipe } from '../save-recipe'
+import { editGroup, newId } from '../edit'
 import { suggestFor } from '../suggest-for'
 import { CHOOSE_VIEWS, ChooseDrawing, type ChooseView } from './choose/ChooseDrawing'
 import { ChooseFigures } from './choose/ChooseFigures'
 import { GroupFields } from './choose/GroupFields'
 import { RouteFields } from './RouteFields'
+
+/** Saves a group's route as version 1 of a new recipe; its name, or null when it was refused. */
+async function saveAsRecipe(group: BatchGroup): Promise<string | null> {
+  const name = `${group.gradeName}, ${group.target.min} to ${group.target.max} HRC`
+  const { saved } = await putRecipe({
+    id: newId(),
+    name,
+    gradeId: group.gradeId,
+    gradeName: group.gradeName,
+    sheet: group.sheet,
+    target: group.target,
+    retired: false,
+    versions: [{ number: 1, at: new Date().toISOString(), route: group.route, why: 'First version, from a batch.' }],
+  })
+  return saved ? name : null
+}
 
 /** Steel, target and route; the recipe map on which the route is dragged. */
 export function ChooseBench() {

@@ -2,7 +2,8 @@ import { useMemo, useState } from 'react'
 import type { ProgrammedLoad } from '../../../core/bench/batch-model'
 import type { Result } from '../../../core/codes/result'
 import { worked } from '../../../core/codes/working'
-import type { LoadHeat } from '../../../core/load/load-heat'
+import { costAt } from '../../../core/cost/price'
+import type { HeatAnswer, LoadHeat } from '../../../core/load/load-heat'
 import { correctionAt } from '../../../core/oven/correction'
 import type { Oven } from '../../../core/shop/oven'
 import { formatDifference, formatQuantity, type System } from '../../../core/units/quantity'
@@ -19,13 +20,31 @@ import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
 import { useController } from '../use-controller'
 import { EmptyTray } from './EmptyTray'
-import { EnergyFigure } from './heat/EnergyFigure'
 import { EntryView } from './heat/EntryView'
 import { LoggedHeatView } from './heat/LoggedHeatView'
 import { ProgrammeView } from './heat/ProgrammeView'
 import { RackView } from './heat/RackView'
 import { SharedSoak } from './heat/SharedSoak'
 import { SoakTooLong } from './SoakTooLong'
+
+/** Shows the energy of a load, and its cost if a price is set. */
+function EnergyFigure({ answer }: { answer: HeatAnswer }) {
+  const say = useSay()
+  const { shop } = useBench()
+  const { energyKWh, fromMin } = answer
+  const cost = costAt(energyKWh, shop.prices?.kWh)
+  return (
+    <Figure
+      label={fromMin > 0 ? 'Energy of this load, after the one before' : 'Energy of this heat, from cold'}
+      value={energyKWh.toFixed(1)}
+      unit={cost === null ? 'kWh' : `kWh, costs ${say.money(cost)}`}
+      working={[
+        worked('heat-energy', energyKWh, 'kWh', {}),
+        ...(cost === null ? [] : [worked('heat-cost', cost, 'money', {})]),
+      ]}
+    />
+  )
+}
 
 const VIEWS = [
   ['rack', 'Rack'],

@@ -7,6 +7,7 @@ import { measuredAt } from '../../../core/hardness/measured-hardness'
 import { isChecked } from '../../../core/hardness/tester'
 import type { Place } from '../../../core/rockwell/places'
 import type { FacedReading } from '../../../core/rockwell/round-face'
+import { BOUNDS } from '../../../core/shop/bounds'
 import type { Reading } from '../../../core/shop/reading'
 import type { Stage } from '../../../core/shop/route'
 import { addReadings } from '../../../store/records'
@@ -15,6 +16,7 @@ import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
 import { useKeptText } from '../../../ui/kept-text'
 import { SelectField } from '../../../ui/PlainFields'
 import { Problems } from '../../../ui/Problems'
+import { QuantityField } from '../../../ui/QuantityField'
 import { toast } from '../../../ui/toast'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { hrcText } from '../../../words/speaker'
@@ -26,12 +28,37 @@ import { useBench } from '../bench-context'
 import { newId } from '../edit'
 import { focusNextReadings } from '../focus-readings'
 import { EmptyTray } from './EmptyTray'
-import { FaceField } from './measure/FaceField'
 import { MeasureFigures } from './measure/MeasureFigures'
 import { ReadingsFile } from './measure/ReadingsFile'
 import { ReadingsTable } from './measure/ReadingsTable'
 import { RunOfReadings } from './measure/RunOfReadings'
 import { TesterButton } from './measure/TesterButton'
+
+/** A round face to begin with, mm. */
+const USUAL_MM = 12
+
+/** Whether the next readings are taken on a flat or on a round face, which reads low. */
+function FaceField({ faceMm, onFace }: { faceMm: number | null; onFace: (mm: number | null) => void }) {
+  return (
+    <div className="ml-auto flex flex-wrap items-center gap-2">
+      <label className="inline-flex min-h-touch items-center gap-2 text-small">
+        <input type="checkbox" checked={faceMm !== null} onChange={e => onFace(e.target.checked ? USUAL_MM : null)} />
+        on a round face
+      </label>
+      {faceMm !== null && (
+        <div className="w-28">
+          <QuantityField
+            label="Its diameter"
+            dimension="length"
+            value={faceMm}
+            {...BOUNDS.faceDiameterMm}
+            onCommit={onFace}
+          />
+        </div>
+      )}
+    </div>
+  )
+}
 
 const FilesView = lazy(() => import('./measure/FilesView'))
 const SpreadView = lazy(() => import('./measure/SpreadView'))

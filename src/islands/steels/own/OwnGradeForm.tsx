@@ -17,9 +17,36 @@ import { problemWords } from '../../../words/problems'
 import type { Speaker } from '../../../words/speaker'
 import { undoable } from '../../undo'
 import { CompositionFields } from './CompositionFields'
-import { draftKeeping } from './draft-keeping'
 import { Choice, Text } from './SheetFields'
 import { SheetPreview } from './SheetPreview'
+
+const KEY = 'tawny-ember-sheet-draft'
+
+/** A half-typed sheet survives a reload: it rests in this browser until it is saved or given up. */
+const draftKeeping = {
+  read(): SheetDraft | null {
+    try {
+      const text = localStorage.getItem(KEY)
+      return text === null ? null : (JSON.parse(text) as SheetDraft)
+    } catch {
+      return null
+    }
+  },
+  keep(draft: SheetDraft) {
+    try {
+      localStorage.setItem(KEY, JSON.stringify(draft))
+    } catch {
+      // Storage may be blocked or full: the page still holds what was typed.
+    }
+  },
+  forget() {
+    try {
+      localStorage.removeItem(KEY)
+    } catch {
+      // Nothing was kept, then.
+    }
+  },
+}
 
 interface Props {
   readonly edited: GradeSheet | null

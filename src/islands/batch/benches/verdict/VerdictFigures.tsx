@@ -3,13 +3,41 @@ import { isAstray, readOn, type Symptom, wantedAfter } from '../../../../core/ha
 import type { Leak } from '../../../../core/load/packets'
 import { packetOf } from '../../../../core/load/packets'
 import type { TargetHrc } from '../../../../core/rockwell/target'
+import type { Decision } from '../../../../core/shop/batch'
 import { Figure, Warnings } from '../../../../ui/Bench'
+import { format } from '../../../../ui/dates'
+import { useSay } from '../../../../ui/Units'
 import { NOT_BY_HARDNESS } from '../../../../words/advice'
 import { leakWords } from '../../../../words/packets'
 import { hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
+import { decisionWords } from '../../../../words/verdict'
 import { useBench } from '../../bench-context'
-import { Decisions } from './Decisions'
+
+/** Lists earlier decisions about a group, newest first, with their reasons. */
+function Decisions({ decisions }: { decisions: readonly Decision[] }) {
+  const say = useSay()
+  if (decisions.length === 0) return null
+  return (
+    <div className="mt-3 border-t border-rule pt-2">
+      <h3 className="text-small">Decisions</h3>
+      <ul className="text-small">
+        {[...decisions]
+          .reverse()
+          .slice(0, 4)
+          .map(decision => {
+            const { what, why } = decisionWords(decision, say)
+            return (
+              <li key={decision.at} className="border-b border-rule py-1.5">
+                <span className="text-ink-2">{format(decision.at)}</span> {what}{' '}
+                <span className="text-ink-2">{why}</span>
+              </li>
+            )
+          })}
+      </ul>
+    </div>
+  )
+}
 
 interface Props {
   readonly hardness: Hardness
