@@ -122,7 +122,7 @@ test('a programme runs on the simulated controller, a broken thermocouple shows,
   await page.getByRole('button', { name: 'Send to a controller …' }).click()
   await page.getByRole('button', { name: 'Connect the simulated controller' }).click()
   await page.getByRole('button', { name: 'Send and run' }).click()
-  await page.getByLabel('Speed').selectOption('600')
+  await page.getByRole('combobox', { name: /^Speed/ }).selectOption('600')
   await expect(page.getByText(/set \d+ °C, step 1, power 100 %/)).toBeVisible()
   await expect(page.getByText(/[3-9]\d\d °C/).first()).toBeVisible({ timeout: 15_000 })
   await page.getByLabel('Fault').selectOption('thermocouple')

@@ -32,7 +32,6 @@ export const EDGE_RESULTS = ['holds', 'rolls', 'chips'] as const
 /** Result of a salt-water test. */
 export const RUST_RESULTS = ['clean', 'stains', 'pits'] as const
 export type EdgeResult = (typeof EDGE_RESULTS)[number]
-export type RustResult = (typeof RUST_RESULTS)[number]
 
 /** Where along the edge. */
 export const EDGE_PLACES = ['tip', 'belly', 'middle', 'heel'] as const

@@ -1,13 +1,10 @@
-import { routeWish } from '../core/advice/shop-can'
 import type { Result } from '../core/codes/result'
 import { newBatch } from '../core/new-batch/new-batch'
 import type { Batch, BatchGroup } from '../core/shop/batch'
 import type { Blade, Line } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { Reading } from '../core/shop/reading'
-import type { PlannedRoute } from '../core/shop/route'
 import { findGrade } from '../core/steel/grades'
-import { suggestRoute } from '../core/steel/suggest'
 import type { Grade } from '../data/grades'
 import { problemWords } from '../words/problems'
 import { speakerOf } from '../words/speaker'
@@ -44,12 +41,6 @@ export function withTray(batch: Batch, lines: readonly LineToLay[]): Batch {
     })),
   )
   return { ...batch, lines: laid.map(({ line }) => line), blades }
-}
-
-/** The route the usual workshop is suggested for a grade. */
-export function routeFor(grade: Grade): PlannedRoute {
-  const { target, can } = routeWish(grade, DEFAULT_WORKSHOP)
-  return suggestRoute(grade, target, can)
 }
 
 /** A batch `b` of one steel, its group `g`, with these lines on its tray. */

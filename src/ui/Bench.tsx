@@ -1,9 +1,7 @@
 import { Children, type ReactNode } from 'react'
 import type { Caution } from '../core/codes/caution'
-import type { Figure as FigureObject } from '../core/codes/figure'
 import type { WorkingLine } from '../core/codes/working'
 import { cautionWords } from '../words/cautions'
-import { figureWords } from '../words/figures'
 import type { TermName } from '../words/glossary'
 import { GLOSSARY } from '../words/glossary'
 import { inUnits } from '../words/marked'
@@ -57,7 +55,7 @@ export function Bench({ title, says, views, drawing, figures, fields }: BenchPro
   )
 }
 
-interface FigureProps {
+export interface FigureProps {
   readonly label: string
   readonly value: string
   readonly unit: string
@@ -93,27 +91,6 @@ export function Figure({ label, value, unit, working, note, tone, term, trust }:
         </span>
       </div>
     </div>
-  )
-}
-
-interface FigureOfProps extends Pick<FigureProps, 'note' | 'tone' | 'term' | 'trust'> {
-  readonly of: FigureObject
-  /** Says more than the unit does. */
-  readonly says?: string
-}
-
-/** Shows a figure object: its name, value and interval as the registry words them, and its working. */
-export function FigureOf({ of, says = '', ...rest }: FigureOfProps) {
-  const say = useSay()
-  const { name, value, unit } = figureWords(of, say)
-  return (
-    <Figure
-      label={name}
-      value={value}
-      unit={[unit, says].filter(Boolean).join(', ')}
-      working={[of, ...of.grounds]}
-      {...rest}
-    />
   )
 }
 

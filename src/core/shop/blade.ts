@@ -152,4 +152,3 @@ export type Blade = ReadOnly<z.infer<typeof bladeSchema>>
 export type BladeInspection = ReadOnly<z.infer<typeof inspectionSchema>>
 export type BladeStateEvent = ReadOnly<z.infer<typeof bladeStateSchema>>
 export type EdgeTest = ReadOnly<z.infer<typeof edgeTestSchema>>
-export type FileTestRecord = ReadOnly<z.infer<typeof fileTestSchema>>

@@ -125,13 +125,9 @@ export function temperShape(a: Pick<Austenite, 'C' | 'N' | 'Mo' | 'W' | 'V' | 'C
 }
 
 /**
- * Fall of Rockwell C by tempering to a parameter: early softening, the secondary hump near 500 °C, and overtempering
- * beyond it. Source: docs/method.md, 'Tempering'.
+ * Returns the fall of Rockwell C by tempering, from the terms of its parameter: early softening, the secondary hump near 500 °C, and
+ * overtempering beyond it. Source: docs/method.md, 'Tempering'.
  */
-export const temperDropHrc = (parameter: number | null, shape: TemperShape): number =>
-  parameter === null ? 0 : dropOf(termsOf(parameter), shape)
-
-/** Returns the softening from terms that were computed before. */
 export function dropOf({ parameter, early, lean }: TemperTerms, shape: TemperShape): number {
   const t = STEEL_MODEL.temper
   const alloyed = 1 - shape.lean

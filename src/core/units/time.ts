@@ -1,5 +1,4 @@
 export const MINUTE_MS = 60_000
-export const HOUR_MS = 3_600_000
 export const DAY_MS = 86_400_000
 /** Minutes of a day of the plan; a change of clocks is its calendar's concern. */
 export const DAY_MIN = 1440
