@@ -17,7 +17,8 @@ export default function LogsView({ oven, edit }: OvenProps) {
   const say = useSay()
   const logs = useOvenLogs(oven.id)
   const [chosen, setChosen] = useState<string | null>(null)
-  const log = logs?.find(l => l.id === chosen) ?? logs?.[0] ?? null
+  // A log that is still being written stands for no other: a fit begun on the one before would be lost when it arrives.
+  const log = (chosen === null ? logs?.[0] : logs?.find(l => l.id === chosen)) ?? null
   return (
     <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0 space-y-4">
@@ -25,8 +26,10 @@ export default function LogsView({ oven, edit }: OvenProps) {
           action="Keep this log"
           onTake={(name, points) => {
             const id = newId()
-            void putLog(newLog({ id, ovenId: oven.id, name, addedAt: new Date().toISOString() }, points))
             setChosen(id)
+            void putLog(newLog({ id, ovenId: oven.id, name, addedAt: new Date().toISOString() }, points)).then(
+              done => !done.saved && setChosen(null),
+            )
           }}
         />
         {log && <FitPart key={log.id} log={log} oven={oven} edit={edit} />}
@@ -63,6 +66,7 @@ export default function LogsView({ oven, edit }: OvenProps) {
                 className="btn btn-plain"
                 aria-label={`Delete the log ${l.name}`}
                 onClick={() => {
+                  if (l === log) setChosen(null)
                   void removeLog(l).then(done => done.saved && undoable(`Deleted: ${l.name}`))
                 }}
               >
