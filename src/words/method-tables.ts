@@ -1,4 +1,5 @@
-import { type Calibration, type HeldOut, type HeldOutError, rms } from '../core/calibrate/calibrate'
+import { type Calibration, type HeldOut, rms } from '../core/calibrate/calibrate'
+import type { FamilyError } from '../core/calibrate/error-model'
 import { chartedHrc, modelFigure } from '../core/calibrate/model-figure'
 import { MODEL_FAMILIES, STEEL_FACTS, type SteelFact } from '../data/steel-facts'
 import { FITTED } from '../data/steel-fitted'
@@ -53,12 +54,14 @@ export const factTable = (): string =>
     }),
   )
 
-const errorRow = (name: string, inSample: number | null, error: HeldOutError): string[] => [
+const errorRow = (name: string, inSample: number | null, error: FamilyError): string[] => [
   name,
   `${error.figures} of ${error.steels} steel${error.steels === 1 ? '' : 's'}`,
   plain(inSample, 2),
   error.rmsHrc.toFixed(2),
   error.sdHrc.toFixed(2),
+  `${Math.round(100 * error.held)} %`,
+  error.widthHrc.toFixed(1),
 ]
 
 const errorsOf = (rows: readonly HeldOut[]) => rows.map(({ fact, model }) => model - fact.stated)
@@ -69,10 +72,18 @@ export function heldOutTables(calibration: Calibration, inSampleOf: (fact: Steel
   const inSample = (family: string) =>
     rms(hardness.filter(f => f.use === 'fit' && f.family === family).map(f => inSampleOf(f) - f.stated))
   const byFamily = table(
-    ['family', 'figures', 'fitted, RMS HRC', 'left out, RMS HRC', 'band, 1 σ HRC'],
     [
-      ...MODEL_FAMILIES.map(family => errorRow(family, inSample(family), calibration.families[family])),
-      errorRow('a grade on its own chart, off the chart’s route', null, calibration.charted),
+      'family',
+      'figures',
+      'fitted, RMS HRC',
+      'left out, RMS HRC',
+      'near a known figure, 1 σ HRC',
+      '90 % band holds',
+      'its width, HRC',
+    ],
+    [
+      ...MODEL_FAMILIES.map(family => errorRow(family, inSample(family), calibration.errors.families[family])),
+      errorRow('a grade on its own chart, off the chart’s route', null, calibration.errors.charted),
     ],
   )
   const steels = [...new Set(hardness.filter(f => f.use === 'fit').map(f => f.steel))]
@@ -97,13 +108,13 @@ export function heldOutTables(calibration: Calibration, inSampleOf: (fact: Steel
   return [
     byFamily,
     bySteel,
-    `Frozen set: ${frozen.length} figures, RMS ${rms(off).toFixed(2)} HRC, largest ${Math.max(...off.map(Math.abs)).toFixed(1)}.`,
+    `One step away from what is known adds ${calibration.errors.farHrc.toFixed(2)} HRC in quadrature.`,
+    `Frozen set: ${frozen.length} figures of ${new Set(frozen.map(f => f.steel)).size} steels, RMS ${rms(off).toFixed(2)} HRC, largest ${Math.max(...off.map(Math.abs)).toFixed(1)}.`,
   ].join('\n\n')
 }
 
 /** The source of `src/data/steel-fitted.ts`: constants and the errors the bands are drawn with. */
-export function fittedSource({ constants, families, charted }: Calibration): string {
-  const errors = { ...families, charted }
+export function fittedSource({ constants, errors, known }: Calibration): string {
   const lines = (entries: readonly (readonly [string, string])[]) =>
     entries.map(([name, value]) => `  ${/^[a-z]+$/i.test(name) ? name : `'${name}'`}: ${value},`)
   return [
@@ -114,15 +125,25 @@ export function fittedSource({ constants, families, charted }: Calibration): str
     ...lines(Object.keys(FITTED).map(name => [name, String(Reflect.get(constants, name))] as const)),
     '}',
     '',
-    '/** The model’s own error where it has not seen the steel, one standard deviation, HRC, and what it rests on. */',
+    '/** The model’s own error on steels it has not seen, near a figure it has: one standard deviation, HRC, and what it rests on. */',
     'export const HELD_OUT = {',
     ...lines(
-      Object.entries(errors).map(
+      Object.entries({ ...errors.families, charted: errors.charted }).map(
         ([name, { sdHrc, figures, steels }]) =>
           [name, `{ sdHrc: ${sdHrc}, figures: ${figures}, steels: ${steels} }`] as const,
       ),
     ),
     '} as const',
+    '',
+    '/** Further error for each step away from the nearest known figure, in quadrature, HRC. */',
+    `export const FAR_HRC = ${errors.farHrc}`,
+    '',
+    '/** Figures the constants were fitted to: C, Cr, Mo + W/2, V, N, austenitize °C, tempering parameter. */',
+    'export const KNOWN: readonly (readonly [number, number, number, number, number, number, number])[] = [',
+    ...[...new Set(known.map(place => place.map(value => Number(value.toPrecision(4))).join(', ')))].map(
+      place => `  [${place}],`,
+    ),
+    ']',
     '',
   ].join('\n')
 }

@@ -11,10 +11,16 @@ export interface Trust {
 /** Families of steel, as they are named in a sentence. */
 const FAMILIES: Readonly<Record<Prediction['restsOn']['family'], string>> = {
   stainless: 'stainless steels',
+  'stainless-lean': 'stainless steels lean in carbon or with nitrogen',
+  'stainless-powder': 'stainless powder steels',
   'air-hardening': 'air-hardening tool steels',
+  'vanadium-rich': 'vanadium-rich steels',
   'high-speed': 'high-speed steels',
   'low-alloy': 'low-alloy steels',
 }
+
+/** Families on which the model is off by most. */
+const WEAKEST: ReadonlySet<Prediction['restsOn']['family']> = new Set(['vanadium-rich', 'stainless-lean'])
 
 /** With fewer steels than this to try it on, an error is little more than a guess. */
 const FEW_STEELS = 3
@@ -41,6 +47,8 @@ export function trustOf({ shop, restsOn }: Pick<Prediction, 'shop' | 'restsOn'>)
   return {
     mark: 'model',
     says: `No chart: it is worked out from the composition. On ${FAMILIES[family]} that were left out of the fit it was right within ${error} HRC 95 times in 100.${
+      WEAKEST.has(family) ? ' Of all families the model knows these least: aim by readings of your own.' : ''
+    }${
       steels < FEW_STEELS ? ` Only ${counted(steels, 'such steel')} could be tried: take it as a guess.` : ''
     } Your own readings will narrow it.`,
   }

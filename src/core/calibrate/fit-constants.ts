@@ -46,31 +46,27 @@ export function withConstants<T>(constants: Constants, run: () => T): T {
 }
 
 /**
- * The constants by least squares over facts and priors, each residual in its own standard deviations.
+ * The constants by least squares over facts and priors, each residual in its own standard deviations, from `start` on (the priors' own
+ * values where it is not given).
  * Source: Levenberg and Marquardt through ml-levenberg-marquardt; priors are normal, as rows of their own.
  */
-export function fitConstants(facts: readonly SteelFact[], iterations: number): Constants {
+export function fitConstants(facts: readonly SteelFact[], iterations: number, start?: Constants): Constants {
   const before = constantsNow()
   const priors = NAMES.map(name => CONSTANT_PRIORS[name])
   const rows = facts.length + priors.length
   // Constants are fitted in units of their priors, so that one step fits all.
   const inUnits = (units: readonly number[]) => units.map((u, i) => (priors[i]?.[0] ?? 0) + u * (priors[i]?.[1] ?? 0))
-  const residual = (units: readonly number[], row: number) => {
-    const fact = facts[row]
-    return fact ? (modelFigure(fact) - fact.stated) / fact.sd : (units[row - facts.length] ?? 0)
-  }
   const { parameterValues } = levenbergMarquardt(
     { x: Array.from({ length: rows }, (_, i) => i), y: new Array(rows).fill(0) },
     units => {
-      const taken = [...units]
-      setConstants(inUnits(taken))
-      return row => {
-        setConstants(inUnits(taken))
-        return residual(taken, row)
-      }
+      setConstants(inUnits(units))
+      const residuals = [...facts.map(fact => (modelFigure(fact) - fact.stated) / fact.sd), ...units]
+      return row => residuals[row] as number
     },
     {
-      initialValues: priors.map(() => 0),
+      initialValues: NAMES.map((name, i) =>
+        start ? (start[name] - (priors[i]?.[0] ?? 0)) / (priors[i]?.[1] ?? 1) : 0,
+      ),
       gradientDifference: 0.01,
       centralDifference: true,
       damping: 0.1,

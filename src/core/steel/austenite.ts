@@ -36,13 +36,16 @@ export interface Austenite {
 
 /** One effective carbide beside austenite: what the steel offers and what the carbide holds, wt%. */
 interface CarbideBalance {
-  /** Carbon with nitrogen as carbon, after MC and M6C. */
+  /** Carbon with nitrogen as carbon, after M6C and niobium carbide. */
   readonly carbon: number
   readonly chromium: number
   readonly carbideC: number
   readonly carbideCr: number
   /** 1: chromium carbide, 0: cementite. */
   readonly chromiumKind: number
+  /** Vanadium of the steel, wt%, and what [V]·[C] austenite holds beside MC, wt%². */
+  readonly vanadium: number
+  readonly mcProduct: number
 }
 
 const logistic = (x: number) => 1 / (1 + Math.exp(-x))
@@ -57,46 +60,39 @@ export function austeniteAfterSoak(steel: Composition, soak: Soak): Austenite {
   const { carbide, carbideHardening, nitrogenAsCarbon } = STEEL_MODEL
   const chromium = steel.Cr ?? 0
   const chromiumKind = logistic((chromium - carbide.cementite.chromiumBelow) / carbide.cementite.chromiumWidth)
-  const mc = mcBalance(steel, soak.austenitizeC, chromiumKind)
   const m6c = m6cBalance(steel, soak.austenitizeC)
-  const freeCarbon = Math.max(0, steel.C - mc.carbon - m6c.carbon)
   const nitrogen = (steel.N ?? 0) * nitrogenAsCarbon
-  const carbon = freeCarbon + nitrogen
-  const balance = balanceOf(carbon, chromium, chromiumKind)
+  // Niobium carbide never dissolves.
+  const carbon = Math.max(0, steel.C - STEEL_MODEL.mc.carbonPerNiobium * (steel.Nb ?? 0) - m6c.carbon) + nitrogen
+  const balance = balanceOf(steel, carbon, m6c.left, soak.austenitizeC, chromiumKind)
 
-  const annealed = Math.min(carbon / balance.carbideC, chromiumKind > 0.5 ? chromium / balance.carbideCr : 1)
+  const annealedCarbon = Math.max(0, carbon - STEEL_MODEL.mc.carbonPerVanadium * balance.vanadium)
+  const annealed = Math.min(annealedCarbon / balance.carbideC, chromiumKind > 0.5 ? chromium / balance.carbideCr : 1)
   const equilibrium = equilibriumFraction(balance, annealed, soak.austenitizeC)
   const dissolved = dissolvedShare(soak, chromium, chromiumKind)
   const carbideFraction = annealed + (equilibrium - annealed) * dissolved
   const left = (total: number, inCarbide: number) =>
     Math.max(0, (total - carbideFraction * inCarbide) / (1 - carbideFraction))
-  const interstitial = left(carbon, balance.carbideC)
+  const interstitial = carbonBeside(balance, carbideFraction).carbon
+  const vanadium = Math.min(balance.vanadium, balance.mcProduct / Math.max(interstitial, LEAST_CARBON))
   const molybdenum = (steel.Mo ?? 0) * m6c.left
+  const mcCarbon =
+    STEEL_MODEL.mc.carbonPerVanadium * (balance.vanadium - vanadium) + STEEL_MODEL.mc.carbonPerNiobium * (steel.Nb ?? 0)
   return {
-    C: carbon > 0 ? (interstitial * freeCarbon) / carbon : 0,
+    C: carbon > 0 ? (interstitial * (carbon - nitrogen)) / carbon : 0,
     N: carbon > 0 ? (interstitial / carbon) * (steel.N ?? 0) : 0,
     Cr: left(chromium, balance.carbideCr),
     Mo: left(molybdenum, carbide.molybdenumEnrichment * molybdenum),
     W: (steel.W ?? 0) * m6c.left,
-    V: mc.vanadium,
+    V: vanadium,
     Mn: steel.Mn ?? 0,
     Si: steel.Si ?? 0,
     Ni: steel.Ni ?? 0,
     carbideFraction,
-    mcFraction: mc.carbon / carbideHardening.carbonOfMc,
+    mcFraction: mcCarbon / carbideHardening.carbonOfMc,
     m6cFraction: m6c.fraction,
     dissolved,
   }
-}
-
-/** Vanadium left in solution beside MC, and the carbon MC holds, wt% of the steel. */
-function mcBalance(steel: Composition, austenitizeC: number, chromiumKind: number) {
-  const { mc } = STEEL_MODEL
-  const product = mc.activity * 10 ** (mc.logProduct - mc.productK / kelvinFromC(austenitizeC))
-  const soluble = product / mc.referenceCarbon + mc.inChromiumCarbide * chromiumKind
-  const vanadium = Math.min(steel.V ?? 0, soluble)
-  const carbon = mc.carbonPerVanadium * ((steel.V ?? 0) - vanadium) + mc.carbonPerNiobium * (steel.Nb ?? 0)
-  return { vanadium, carbon: Math.min(steel.C, carbon) }
 }
 
 /** M6C of steels rich in molybdenum and tungsten: its carbon, its share, and what is left of Mo and W, 0..1. */
@@ -111,9 +107,24 @@ function m6cBalance(steel: Composition, austenitizeC: number) {
   return { carbon: fraction * m.carbon, fraction, left }
 }
 
-function balanceOf(carbon: number, chromium: number, chromiumKind: number): CarbideBalance {
+function balanceOf(
+  steel: Composition,
+  carbon: number,
+  molybdenumLeft: number,
+  austenitizeC: number,
+  chromiumKind: number,
+): CarbideBalance {
   const { m23c6, m7c3, ratioCentre, ratioWidth, cementite } = STEEL_MODEL.carbide
-  const shareM7 = logistic((carbon / Math.max(chromium, 0.1) - ratioCentre) / ratioWidth)
+  const { mc } = STEEL_MODEL
+  const chromium = steel.Cr ?? 0
+  const vanadium = steel.V ?? 0
+  const molybdenum = ((steel.Mo ?? 0) + (steel.W ?? 0) / 2) * molybdenumLeft
+  const mcProduct =
+    10 ** (mc.logProduct - mc.productK / kelvinFromC(austenitizeC) - mc.perCr * chromium - mc.perMo * molybdenum)
+  const bound = Math.max(0, vanadium - mcProduct / mc.referenceCarbon)
+  const shareM7 = logistic(
+    ((carbon - mc.carbonPerVanadium * bound) / Math.max(chromium, 0.1) - ratioCentre) / ratioWidth,
+  )
   const blend = (chromiumCarbide: number, ofCementite: number) =>
     chromiumKind * chromiumCarbide + (1 - chromiumKind) * ofCementite
   return {
@@ -122,7 +133,27 @@ function balanceOf(carbon: number, chromium: number, chromiumKind: number): Carb
     carbideC: blend(m23c6.C + (m7c3.C - m23c6.C) * shareM7, cementite.C),
     carbideCr: blend(m23c6.Cr + (m7c3.Cr - m23c6.Cr) * shareM7, cementite.chromiumEnrichment * chromium),
     chromiumKind,
+    vanadium,
+    mcProduct,
   }
+}
+
+/**
+ * Carbon in solution beside a fraction of chromium carbide, wt%, and how it falls with that fraction: MC takes what its own product
+ * [V]·[C] leaves, so that c·(1 − f) = C − f·C_carbide − s·(V − product/c), a quadratic in c.
+ */
+function carbonBeside(b: CarbideBalance, fraction: number): { carbon: number; slope: number } {
+  const s = STEEL_MODEL.mc.carbonPerVanadium
+  const left = 1 - fraction
+  const all = (b.carbon - fraction * b.carbideC) / left
+  if (all * b.vanadium <= b.mcProduct) {
+    return all <= 0 ? { carbon: 0, slope: 0 } : { carbon: all, slope: (b.carbon - b.carbideC) / (left * left) }
+  }
+  const free = b.carbon - fraction * b.carbideC - s * b.vanadium
+  const root = Math.sqrt(free * free + 4 * left * s * b.mcProduct)
+  const carbon = (free + root) / (2 * left)
+  // From the quadratic left·c² − free·c − s·product = 0, differentiated by the fraction.
+  return { carbon, slope: (carbon * carbon - b.carbideC * carbon) / root }
 }
 
 /** Solubility product at a temperature, wt%². */
@@ -169,15 +200,14 @@ function equilibriumFraction(b: CarbideBalance, annealed: number, austenitizeC: 
   let slope = 0
   const excess = (fraction: number) => {
     const left = 1 - fraction
-    const carbon = (b.carbon - fraction * b.carbideC) / left
+    const { carbon, slope: carbonSlope } = carbonBeside(b, fraction)
     const chromium = (b.chromium - fraction * b.carbideCr) / left
     const some = Math.max(LEAST_CHROMIUM, chromium)
     const beside = product / some ** exponent
     const withCementite = cementite === 0 ? 0 : cementite * Math.exp(-perChromium * some)
-    const carbonSlope = carbon <= 0 ? 0 : (b.carbon - b.carbideC) / (left * left)
     const chromiumSlope = chromium <= LEAST_CHROMIUM ? 0 : (b.chromium - b.carbideCr) / (left * left)
     slope = carbonSlope + chromiumSlope * ((exponent * beside) / some + perChromium * withCementite)
-    return Math.max(0, carbon) - beside - withCementite
+    return carbon - beside - withCementite
   }
   const atLow = excess(0)
   if (atLow <= 0) return 0
@@ -199,5 +229,7 @@ function equilibriumFraction(b: CarbideBalance, annealed: number, austenitizeC: 
 
 /** Chromium in solution is never reckoned as less, wt%: the product would have no end. */
 const LEAST_CHROMIUM = 0.05
+/** Nor is carbon, wt%. */
+const LEAST_CARBON = 1e-6
 const FRACTION_WITHIN = 1e-12
 const MOST_STEPS = 60

@@ -62,7 +62,7 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
   const spreads = learnt ? [] : elementSpreads(steel)
   const own = learnt
     ? { mean: learnt.mean, sd: Math.hypot(learnt.sd, beyondRunSd(runSdOf(steel, route))) }
-    : { mean: 0, sd: modelSd(steel) }
+    : { mean: 0, sd: modelSd(steel, route) }
   const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const hrc = new Float64Array(draws)
   const retained = new Float64Array(draws)

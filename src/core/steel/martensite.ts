@@ -23,8 +23,9 @@ export function andrewsMs(a: InSolution): number {
 export const stevenHaynesMs = (a: InSolution): number =>
   561 - 474 * (a.C + a.N) - 33 * a.Mn - 17 * a.Cr - 17 * a.Ni - 21 * a.Mo
 
-/** Andrews' temperature with the model's calibrated offset, °C. */
-export const martensiteStartC = (a: InSolution): number => andrewsMs(a) + STEEL_MODEL.martensiteStart.offsetC
+/** Andrews' temperature with what the model's calibration adds for high alloy and for nitrogen, °C. */
+export const martensiteStartC = (a: InSolution): number =>
+  andrewsMs(a) + STEEL_MODEL.martensiteStart.offsetC + STEEL_MODEL.martensiteStart.N * a.N
 
 /**
  * Austenite left when an untransformed blade reaches a temperature, 0..1.
@@ -73,7 +74,7 @@ export function retainedAfterCold(
 /** Vickers hardness of untempered martensite from what is dissolved. Source: after Maynier et al. (1978). */
 export function martensiteHv(a: Austenite): number {
   const m = STEEL_MODEL.martensite
-  const carbon = a.C + a.N
+  const carbon = a.C + m.nitrogenAsCarbon * a.N
   return (
     m.base +
     m.rate +
@@ -91,11 +92,14 @@ export function martensiteHv(a: Austenite): number {
  * Rockwell C of martensite with a share of retained austenite (0..1) and the undissolved carbide, before any temper: the
  * steel is worked out once, the shares as they are asked for.
  */
-export function untemperedHrc(a: Austenite): (retained: number) => number {
+export function untemperedHrc(a: Austenite, made: 'ingot' | 'powder'): (retained: number) => number {
   const h = STEEL_MODEL.carbideHardening
   const martensite = martensiteHv(a)
   // Where hardly any carbon dissolved, the austenite is no harder than what it would turn to.
   const austenite = Math.min(martensite, STEEL_MODEL.austeniteHv)
-  const byCarbide = 1 + h.chromium * 100 * a.carbideFraction + h.mc * 100 * (a.mcFraction + a.m6cFraction)
+  const byCarbide =
+    1 +
+    (made === 'powder' ? h.powder : 1) * h.chromium * 100 * a.carbideFraction +
+    h.mc * 100 * (a.mcFraction + a.m6cFraction)
   return retained => modelHrcFromHv(((1 - retained) * martensite + retained * austenite) * byCarbide)
 }

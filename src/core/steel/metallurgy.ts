@@ -72,7 +72,7 @@ export function hardened(composition: Composition, steel: ModelSteel, route: Omi
   const retainedQuenched = retainedAustenite(msC, quenchedToC)
   const retainedCold = cold ? retainedAfterCold(msC, quenchedToC, cold, route.chillTauMin) : null
   const softShare = softShareOf(route.seconds800to500, steel.slowest800to500S)
-  const untempered = untemperedHrc(austenite)
+  const untempered = untemperedHrc(austenite, steel.made)
   return {
     austenite,
     shape: temperShape(austenite),

@@ -8,7 +8,7 @@ import { type Corrosion, corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
 import { finalHrc, hrcPath } from './hrc-path'
 import { type HrcPath, metallurgy, retainedFinal } from './metallurgy'
-import { type ModelError, modelErrorOf } from './model-error'
+import { type ModelError, modelErrorOn } from './model-error'
 import { narrowingsOf } from './narrowing'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
@@ -104,25 +104,26 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
   const m = metallurgy(compositionOf(steel), modelSteelOf(steel), route)
   const path = onChart(chartShiftOf(steel), m)
   const moved = movedPaths(steel, route)
-  const error = modelErrorOf(steel)
+  const errorOn = modelErrorOn(steel)
 
   const stage = (pick: (path: HrcPath) => number, parameter: number | null, cold: boolean) => {
     const mean = pick(path)
     const away = (paths: readonly Moved[]) =>
       paths.map(({ part, element, path: moved }): BandPart => ({ part, element, sd: Math.abs(pick(moved) - mean) }))
+    const error = errorOn(route.austenitizeC, parameter)
     const known: BandPart[] = [{ part: 'model', sd: error.sdHrc }, ...away(moved.lot)]
     const run = away(moved.run)
     const chart = { mean, sd: total([...known, ...run]) }
     const correction =
       shop && isGrade(steel) ? shopCorrection(shop.model, standingOf(steel.id, route, shop, parameter, cold)) : null
-    if (!correction) return { chart, estimate: chart, correction, parts: [...known, ...run] }
+    if (!correction) return { chart, estimate: chart, correction, error, parts: [...known, ...run] }
     const learnt: BandPart[] = [
       { part: 'readings', sd: Math.min(correction.sd, total(known)) },
       ...run,
       { part: 'batch', sd: beyondRunSd(total(run)) },
     ]
     const estimate = { mean: Math.max(0, mean + correction.mean), sd: total(learnt) }
-    return { chart, estimate, correction, parts: learnt }
+    return { chart, estimate, correction, error, parts: learnt }
   }
   const asQuenched = stage(p => p.asQuenched, null, false)
   const afterCold = path.afterCold === null ? null : stage(p => p.afterCold ?? 0, null, true)
@@ -141,7 +142,7 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     finalHrc: last.estimate,
     chartHrc: last.chart,
     shop: correction && { shiftHrc: correction.mean, readings: correction.readings },
-    restsOn: error,
+    restsOn: last.error,
     band: last.parts.filter(part => part.sd >= 0.005),
     martensiteStartC: m.msC,
     retainedAustenite: {

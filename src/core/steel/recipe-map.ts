@@ -2,7 +2,7 @@ import { STEEL_MODEL } from '../../data/steel-model'
 import { corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
 import { type Hardened, hardened, temperedLast } from './metallurgy'
-import { modelSd } from './model-error'
+import { modelErrorOn } from './model-error'
 import { beyondRunSd, type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
 import { shopCorrection } from './shop-model'
@@ -83,13 +83,14 @@ export function recipeMap(request: RecipeMapRequest): RecipeMap {
     }
   })
   const correct = corrections(request)
-  const own = modelSd(steel)
+  const errorOn = modelErrorOn(steel)
   rows.forEach((row, j) => {
     columns.forEach((column, i) => {
       const finished = temperedLast(column.base, row.at.steps)
       const hrcOf = (hard: Hardened, { steps, shift } = row.at) => Math.max(0, temperedLast(hard, steps).hrc + shift)
       const mean = Math.max(0, finished.hrc + row.at.shift)
       const away = (variants: readonly Hardened[]) => variants.reduce((sum, hard) => sum + (hrcOf(hard) - mean) ** 2, 0)
+      const own = errorOn(austenitizeC[i] as number, row.at.steps.parameters.at(-1) ?? null).sdHrc
       const known = own ** 2 + away(column.lot)
       const run = away(column.run) + (hrcOf(column.base, row.warmer) - mean) ** 2
       const correction = correct(i, j)

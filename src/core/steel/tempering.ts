@@ -98,6 +98,8 @@ export interface TemperShape {
   readonly hump: number
   readonly humpAt: number
   readonly overFrom: number
+  /** Slope of overtempering, HRC. */
+  readonly over: number
   /** How far it lacks the plateau of chromium grades, 0..1. */
   readonly lean: number
 }
@@ -106,20 +108,35 @@ export interface TemperShape {
 export function temperShape(a: Pick<Austenite, 'C' | 'N' | 'Mo' | 'W' | 'V' | 'Cr'>): TemperShape {
   const t = STEEL_MODEL.temper
   const molybdenum = a.Mo + a.W / 2
+  const carbon = a.C + a.N
   // Stainless matrices hold their molybdenum without the later peak of high-speed steel.
   const shift =
-    (t.shift.perMo * Math.max(0, molybdenum - t.shift.fromMo)) /
+    (t.shift.perMo * Math.max(0, molybdenum - t.shift.fromMo) + t.shift.perV * a.V) /
     (1 + Math.exp((a.Cr - t.shift.chromiumBelow) / t.shift.chromiumWidth))
   return {
-    drop: t.drop * Math.max(0.5, 1 - t.dropLessPerMo * molybdenum),
+    // Carbon in solution is what tempering takes out; alloy beside it holds it back.
+    drop:
+      t.drop *
+      Math.max(
+        t.leastDrop,
+        1 -
+          t.dropLessPerMo * molybdenum -
+          t.dropLessPerV * a.V +
+          t.dropPerC * (Math.min(carbon, 0.6) - 0.6) +
+          t.dropPerCAbove * Math.min(0.4, Math.max(0, carbon - 0.6)),
+      ),
     hump:
       t.hump.base +
       t.hump.perMo * molybdenum +
       t.hump.perV * a.V +
       // Chromium carbide comes out of a matrix that was hardened hot, rich in both carbon and chromium.
-      t.hump.perCCr * Math.max(0, a.C + a.N - t.hump.fromC) * Math.max(0, a.Cr - t.hump.fromCr),
+      t.hump.perCCr *
+        t.hump.fromCWidth *
+        Math.log1p(Math.exp((carbon - t.hump.fromC) / t.hump.fromCWidth)) *
+        Math.max(0, a.Cr - t.hump.fromCr),
     humpAt: t.hump.at + shift,
     overFrom: t.over.from + shift,
+    over: t.over.slope * (1 + t.over.perCr * Math.max(0, a.Cr - t.over.fromCr)),
     lean: Math.max(0, 1 - a.Cr / t.lean.chromiumFull),
   }
 }
@@ -135,7 +152,7 @@ export function dropOf({ parameter, early, lean }: TemperTerms, shape: TemperSha
   if (alloyed > 0) {
     drop -= alloyed * shape.hump * Math.exp(-(((parameter - shape.humpAt) / t.hump.width) ** 2))
     const over = parameter - shape.overFrom
-    if (over > 0) drop += alloyed * t.over.slope * over ** t.over.power
+    if (over > 0) drop += alloyed * shape.over * over ** t.over.power
   }
   return drop
 }

@@ -2,6 +2,7 @@ import type { Composition, Grade } from '../../../data/grades'
 import { SUGGESTED, SUPPLIER } from '../../../data/grades/sources'
 import { roundTo } from '../../numeric/round'
 import { finalHrc } from '../../steel/hrc-path'
+import { modelFamilyOf } from '../../steel/model-error'
 import { predict } from '../../steel/predict'
 import type { Route } from '../../steel/route'
 
@@ -15,23 +16,36 @@ const MOST_A1_C = 860
 /** Pinning kept in hand: an oven overshoots. */
 const GRAIN_SPARE = 1.2
 
-const soaked = (austenitizeC: number, soakMin: number): Route => ({
+const soaked = (austenitizeC: number, soakMin: number, tempers: Route['tempers'] = []): Route => ({
   austenitizeC,
   soakMin,
   quenchedToC: 25,
   cold: null,
-  tempers: [],
+  tempers,
 })
 
-/** The austenitize temperature, to 5 °C, at which a composition quenches hardest without cold. */
-export function hardestSoakC(composition: Composition, soakMin: number): number {
-  const steel = { composition }
-  let best = { atC: 780, hrc: 0 }
-  for (let atC = 780; atC <= 1220; atC += 5) {
-    const hrc = finalHrc(steel, soaked(atC, soakMin))
-    if (hrc > best.hrc) best = { atC, hrc }
-  }
-  return best.atC
+const twice = (atC: number): Route['tempers'] => [
+  { atC, holdMin: 120 },
+  { atC, holdMin: 120 },
+]
+
+/** High-speed steel is hardened for the peak of its tempers, not for the quench. Common practice, no published source. */
+const HIGH_SPEED_TEMPER = { minC: 540, usualC: 560, maxC: 600 }
+
+const SOAKS_C = Array.from({ length: 89 }, (_, i) => 780 + 5 * i)
+
+/**
+ * The coolest austenitize temperature, to 5 °C, at which a composition ends within `shortHrc` of its hardest without cold: quenched, or
+ * after tempers.
+ */
+export function hardestSoakC(
+  composition: Composition,
+  soakMin: number,
+  { tempers = [], shortHrc = 0 }: { tempers?: Route['tempers']; shortHrc?: number } = {},
+): number {
+  const hrc = SOAKS_C.map(atC => finalHrc({ composition }, soaked(atC, soakMin, tempers)))
+  const enough = Math.max(...hrc) - shortHrc
+  return SOAKS_C[hrc.findIndex(reached => reached >= enough)] as number
 }
 
 /** The hottest soak, to 5 °C and from a start, that still holds the grain with something to spare. */
@@ -51,18 +65,17 @@ export function fillSheet(id: string, name: string, nominal: Composition): Grade
   const stainless = chromium >= 12
   const lean = chromium < 3
   const soakMin = lean ? 8 : 20
-  const hardest = hardestSoakC(nominal, soakMin)
+  const highSpeed = modelFamilyOf(nominal, 'ingot') === 'high-speed'
+  const hardest = hardestSoakC(nominal, soakMin, {
+    tempers: highSpeed ? twice(HIGH_SPEED_TEMPER.usualC) : [],
+    // Past its carbide’s ease low-alloy steel gains little and coarsens.
+    shortHrc: lean ? 0.5 : 0,
+  })
   const maxC = grainLimitC(nominal, hardest + 10, soakMin)
   const window = { minC: Math.max(700, maxC - (lean ? 40 : 70)), maxC, defaultC: maxC - (lean ? 15 : 25) }
   const finished = finalHrc(
     { composition: nominal },
-    {
-      ...soaked(window.defaultC, soakMin),
-      tempers: [
-        { atC: 200, holdMin: 120 },
-        { atC: 200, holdMin: 120 },
-      ],
-    },
+    soaked(window.defaultC, soakMin, twice(highSpeed ? HIGH_SPEED_TEMPER.usualC : 200)),
   )
   const a1 = Math.min(MOST_A1_C, Math.round(andrewsAc1(nominal)))
   const middle = Math.min(68, Math.max(22, roundTo(finished, 0.5)))
@@ -78,7 +91,12 @@ export function fillSheet(id: string, name: string, nominal: Composition): Grade
     austenitize: { ...window, source: SUGGESTED },
     soak: lean ? { minMin: 5, maxMin: 12, source: SUGGESTED } : { minMin: 15, maxMin: 30, source: SUGGESTED },
     equalise: lean ? [] : [{ atC: roundTo(a1 - 40, 10), holdMin: 10 }],
-    temper: { minC: 150, maxC: stainless ? 260 : 300, source: SUGGESTED },
+    temper: {
+      ...(highSpeed
+        ? { minC: HIGH_SPEED_TEMPER.minC, maxC: HIGH_SPEED_TEMPER.maxC }
+        : { minC: 150, maxC: stainless ? 260 : 300 }),
+      source: SUGGESTED,
+    },
     quench: {
       slowest800to500S: lean ? 4 : stainless ? 70 : 120,
       needs: lean ? 'medium-oil' : 'plates',

@@ -187,6 +187,13 @@ describe('a filled sheet', () => {
       ).toBeLessThanOrEqual(60)
   })
 
+  it('tempers high-speed steel at its peak: 540 to 600 °C, common practice, no published source', () => {
+    const sheet = fillSheet('x', 'x', { C: 0.9, Cr: 4.1, Mo: 5, W: 6.3, V: 1.85 })
+    expect(sheet.temper).toMatchObject({ minC: 540, maxC: 600 })
+    // ISO 4957 asks for 64 HRC of HS6-5-2 at the least, from memory.
+    expect(sheet.usualTarget.maxHrc).toBeGreaterThanOrEqual(64)
+  })
+
   it('finds where the composition quenches hardest', () => {
     const { nominal } = named('X65Cr13')
     const best = hardestSoakC(nominal, 20)
