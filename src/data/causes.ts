@@ -1,4 +1,4 @@
-export const CAUSE_NAMES = ['scatter', 'under-soaked', 'oven-cold', 'oven-hot', 'leak', 'slow-quench', 'wrong-steel', 'tester'] as const
+export const CAUSE_NAMES = ['scatter', 'under-soaked', 'oven-cold', 'oven-hot', 'leak', 'slow-quench', 'under-tempered', 'wrong-steel', 'tester'] as const
 export type CauseName = (typeof CAUSE_NAMES)[number]
 
 /** How often each cause stands behind a reading, how bad it is when it does, and what tells it. Common practice, no published source. */
@@ -18,6 +18,7 @@ export const CAUSES = {
     leak: 0.05,
     leakSeen: 0.6,
     'slow-quench': 0.04,
+    'under-tempered': 0.04,
     'wrong-steel': 0.03,
     tester: 0.13,
     testerChecked: 0.03,
@@ -30,6 +31,8 @@ export const CAUSES = {
     skinHrc: [2, 3, 4, 5, 6, 8, 10],
     /** Seconds from 800 to 500 °C: folds, air, plates left hot. */
     slowS: [20, 40, 80, 150, 300],
+    /** A temper oven, or a corner of it, that is so much colder than it shows, K. */
+    temperK: [10, 20, 35, 50, 80],
     testerSd: 1.5,
     testerCheckedSd: 0.4,
   },

@@ -1,10 +1,11 @@
-import type { AdviceOption } from '../core/advice/advise'
+import type { AdviceOption } from '../core/advice/option'
+import type { FirstReason } from '../core/advice/order'
 import type { AirRefused, Caution } from '../core/codes/caution'
 import { caution } from '../core/codes/caution'
 import type { BandPart, WorkingLine } from '../core/codes/working'
 import type { AirLimit } from '../core/cold/air-in-room'
 import type { WhyNot } from '../core/day/limits'
-import { stepsOf, whyWords } from './advice'
+import { firstWords, stepsOf, whyWords } from './advice'
 import { AIR_LIMIT_SOURCES, AIR_LIMIT_WORDS, airUnit, cautionWords } from './cautions'
 import { whyNotWords } from './day'
 import type { Speaker } from './speaker'
@@ -19,11 +20,12 @@ interface Coded {
   readonly refused?: AirRefused | null
   readonly options?: readonly AdviceOption[]
   readonly why?: WhyNot
+  readonly first?: FirstReason | null
 }
 
 /** An answer as programs outside get it: what is said in codes has its sentence beside it. */
 export function spoken(answer: Coded, say: Speaker): object {
-  const { cautions, working, band, limits, refused, options, why, ...rest } = answer
+  const { cautions, working, band, limits, refused, options, why, first, ...rest } = answer
   return {
     ...rest,
     ...(cautions && { cautions: cautions.map(one => ({ ...one, message: cautionWords(one, say) })) }),
@@ -51,5 +53,6 @@ export function spoken(answer: Coded, say: Speaker): object {
         grounds: why,
       })),
     }),
+    ...(first !== undefined && { first: first && options?.[0] ? firstWords(options[0].kind, first) : null }),
   }
 }

@@ -1,4 +1,4 @@
-import type { OptionKind } from '../core/advice/advise'
+import type { OptionKind } from '../core/advice/option'
 import type { Decision } from '../core/shop/batch'
 import { hrcText, percentText, type Speaker } from './speaker'
 import { stageName } from './stages'
@@ -11,6 +11,10 @@ export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
   'anneal-and-reharden': 'Anneal and re-harden',
   scrap: 'Scrap',
 }
+
+/** Name of an option as it stands in a list: what is kept although it misses is not accepted as good. */
+export const optionName = ({ kind, missHrc }: { readonly kind: OptionKind; readonly missHrc: number }): string =>
+  kind === 'accept' && missHrc !== 0 ? 'Keep it as it is' : OPTION_NAMES[kind]
 
 /** Text of the button of an option. */
 export const TAKE_WORDS: Readonly<Record<OptionKind, string>> = {

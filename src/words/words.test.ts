@@ -8,7 +8,7 @@ import { OPTION_KINDS } from '../core/shop/batch'
 import { CAUTIONS } from '../data/cautions'
 import { GRADES } from '../data/grades'
 import { FULL_ANNEAL } from '../data/grades/sources'
-import { CAUSE_TESTS, nothingHelps, stepsOf, whyWords } from './advice'
+import { apartWords, CAUSE_TESTS, nothingHelps, stepsOf, whyWords } from './advice'
 import { CAUTION_WORDS } from './cautions'
 import { workingValue } from './figures'
 import { FINDING_WORDS } from './inspection'
@@ -373,12 +373,13 @@ describe('advice that does not help', () => {
       wanted: { min: 59, max: 61 },
       changeHrc: -0.05,
       robsChromium: false,
+      lostCorrosion: 0,
       lateCold: false,
       leavesRange: null,
       notByHardness: false,
     }
     const said = (changeHrc: number) =>
-      whyWords({ kind: 'temper', why: { ...why, changeHrc }, temper: { atC: 200, holdMin: 120 } }, METRIC)
+      whyWords({ kind: 'temper', why: { ...why, changeHrc }, temper: { atC: 200, holdMin: 120 }, missHrc: 0 }, METRIC)
     expect(said(-0.05)).toContain('leaves the hardness as it is')
     expect(said(-0.05)).not.toContain('0.1')
     expect(said(-0.6)).toContain('down by 0.6')
@@ -431,6 +432,7 @@ describe('every code is said in both systems, and without a metric unit in °F a
       wanted: { min: 59, max: 61 },
       changeHrc: -0.9,
       robsChromium: true,
+      lostCorrosion: 2,
       lateCold: false,
       leavesRange: { minC: 150, maxC: 200 },
       notByHardness: false,
@@ -443,12 +445,20 @@ describe('every code is said in both systems, and without a metric unit in °F a
         cold: { toC: -75, holdMin: 60, delayMin: 30 },
         anneal: FULL_ANNEAL,
         again: null,
+        oil: 'medium-oil' as const,
+        missHrc: 0.7,
       }
       expectSaid(say => whyWords(option, say))
       // A temper is keyed: it stands in both scales, whatever the shop's.
       for (const step of stepsOf(option, IMPERIAL)) expect(step).not.toMatch(/undefined|NaN/)
     }
     for (const test of Object.values(CAUSE_TESTS)) expectSaid(test)
+    const miss = { kind: 'accept' as const, why, temper: null, cold: null, anneal: null, again: null, oil: null }
+    expect(stepsOf({ ...miss, missHrc: -2.5 }, METRIC)).toEqual([
+      'Keep it as it is, 2.5 HRC too soft, if that does for its use.',
+    ])
+    expect(stepsOf({ ...miss, missHrc: 0 }, METRIC)).toEqual(['Finish the blade.'])
+    expect(whyWords({ ...miss, missHrc: 1.2 }, METRIC)).toContain('misses the target by 1.2 HRC: too hard')
   })
 
   it('grades, cautions and tales', () => {
@@ -468,6 +478,15 @@ describe('every code is said in both systems, and without a metric unit in °F a
     expectSaid(say => misfitWords({ code: 'one-row', temperC: 315, offHrc: 4 }, say))
     expectSaid(say => skippedLineWords({ line: 2, text: '', why: 'not-a-temper', atC: 20 }, say))
     expectSaid(say => routeChangeWords([{ what: 'cold', from: -75, to: null }], say))
+  })
+})
+
+describe('a blade that stands apart', () => {
+  const said = (hrc: number) => apartWords({ mark: 'K3', hrc, othersHrc: 60, leak: null })
+  it('is measured again where it is hard, and asked about its packet where it is soft', () => {
+    expect(said(63)).toContain('measure it again first')
+    expect(said(63)).not.toContain('leak')
+    expect(said(56)).toContain('Look at its packet for a leak')
   })
 })
 

@@ -7,7 +7,8 @@ import { findGrade } from '../steel/grades'
 import { predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import type { Steel } from '../steel/steel'
-import { type AdviceRequest, advise } from './advise'
+import { advise } from './advise'
+import type { AdviceRequest } from './option'
 import { costOf, toughnessOf } from './option-cost'
 
 const steel = findGrade('X65Cr13') as Steel

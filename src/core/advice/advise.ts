@@ -2,78 +2,23 @@ import tCdf from '@stdlib/stats-base-dists-t-cdf'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { CHANGE_SD } from '../../data/change-error'
 import { COLD_AFTER_TEMPER_MIN } from '../../data/delays'
-import type { AnnealCycle } from '../../data/grades'
 import { FULL_ANNEAL } from '../../data/grades/sources'
 import { predictedAt } from '../batch/hardness-stages'
 import type { Estimate } from '../codes/result'
-import { chance, type StageReading, type Symptom, wantedAfter } from '../hardness/stage-reading'
+import { chance, type StageReading, wantedAfter } from '../hardness/stage-reading'
 import { sdOfHalfWidth95 } from '../numeric/coverage'
 import type { TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
-import { type Prediction, predict, type ShopExperience } from '../steel/predict'
-import type { ColdTreatment, Route } from '../steel/route'
+import { modelFamilyOf } from '../steel/model-error'
+import { type Prediction, predict } from '../steel/predict'
+import type { Route } from '../steel/route'
 import { usualCold } from '../steel/route'
-import { isGrade, type Steel } from '../steel/steel'
+import { compositionOf, isGrade, type Steel } from '../steel/steel'
 import type { Temper } from '../steel/tempering'
-import type { System } from '../units/quantity'
 import { settingC, settingsBetween } from '../units/setting'
+import type { AdviceOption, AdviceReason, AdviceRequest } from './option'
+import { FINISHED_TEMPERS, inOrder, missOf } from './order'
 import { reachableRoute } from './reachable-route'
-
-export interface AdviceRequest {
-  readonly steel: Steel
-  /** Route completed so far, without the later steps of the plan. */
-  readonly route: Route
-  readonly reading: StageReading
-  readonly target: TargetHrc
-  readonly symptom: Symptom
-  /** Correction by the shop's readings for a hardening begun anew; absent: none. */
-  readonly experience?: ShopExperience | null | undefined
-  readonly can: {
-    readonly coldToC: number | null
-    readonly anneal: boolean
-    /** The hottest its oven can hold, °C, and the thickest blade, mm: for hardening again; absent: what the grade needs, and 3 mm. */
-    readonly ovenMaxC?: number | undefined
-    readonly thicknessMm?: number | undefined
-    /** The scale the tempering oven is keyed in. */
-    readonly system: System
-  }
-}
-
-export type OptionKind = 'accept' | 'temper' | 'cold' | 'anneal-and-reharden' | 'scrap'
-
-/** Grounds of an option; hardness in HRC. */
-export interface AdviceReason {
-  /** Measured hardness, and the target with the symptom at the edge taken into account. */
-  readonly measured: StageReading
-  readonly wanted: TargetHrc
-  /** By how much it should move, HRC; 0 where nothing is done. */
-  readonly changeHrc: number
-  /** Hotter than this a temper takes chromium out of the steel. */
-  readonly robsChromium: boolean
-  /** Cold after a temper turns only a part of the retained austenite. */
-  readonly lateCold: boolean
-  /** Outside this range the grade is not usually tempered; null where the way stays inside it, or the steel has none. */
-  readonly leavesRange: { readonly minC: number; readonly maxC: number } | null
-  /** The symptom at the edge is not what such a hardness does: what else makes it is asked about first. */
-  readonly notByHardness: boolean
-}
-
-export interface AdviceOption {
-  readonly kind: OptionKind
-  /** The temper to add, for kind 'temper' and 'cold'. */
-  readonly temper: Temper | null
-  /** The cold treatment to add, for kind 'cold'. */
-  readonly cold: ColdTreatment | null
-  /** How to make it soft, and the route that then comes nearest to what is wanted, for kind 'anneal-and-reharden'. */
-  readonly anneal: AnnealCycle | null
-  readonly again: Route | null
-  readonly hrc: Estimate
-  readonly inTargetProbability: number
-  readonly hours: number
-  readonly corrosion: number
-  readonly risk: 'low' | 'some' | 'high'
-  readonly why: AdviceReason
-}
 
 /** Hours of a re-hardening beside the anneal itself: cooling with the oven off, wrapping, hardening, cold, two tempers. */
 const HARDEN_AGAIN_HOURS = 21
@@ -86,24 +31,14 @@ const OUTSIDE_RANGE = 0.08
 /** Heating, and cooling to the room, beside the hold, h. */
 const TEMPER_ASIDE_HOURS = 1.5
 const TEMPER_HOURS = TEMPER_HOLD_MIN / 60 + TEMPER_ASIDE_HOURS
+/** Tempers tried for a steel that no sheet takes further, °C. */
 const TEMPER_RANGE_C = { min: 150, max: 550 } as const
+/** High-speed steel without a sheet: first tempers below this leave its austenite, °C. Common practice, no published source. */
+const HIGH_SPEED_RANGE_C = { min: 540, max: 600 } as const
+/** A grade whose own range begins here or hotter is made for its secondary peak: it is never tempered below that, °C. */
+const SECONDARY_FROM_C = 400
 /** A third temper for less than this is heat for nothing. Common practice, no published source. */
 const WORTH_A_TEMPER_HRC = 0.15
-/**
- * Value of an option's hours as a probability of success: a further temper on a finished blade must gain a tenth, the second
- * temper, which is not optional, next to nothing. Common practice, no published source.
- */
-const EFFORT = {
-  accept: 0,
-  temper: 0.02,
-  temperAgain: 0.1,
-  cold: 0.1,
-  'anneal-and-reharden': 0.25,
-  scrap: 0.6,
-} as const
-/** Tempers after which a blade is finished. */
-const FINISHED_TEMPERS = 2
-
 /** Returns the predicted hardness at a stage, or at the end of the route if it has no such stage. */
 const stageHrc = (prediction: Prediction, stage: Stage): number =>
   predictedAt(prediction, stage) ?? prediction.finalHrc.mean
@@ -129,21 +64,26 @@ export function advise(request: AdviceRequest): AdviceOption[] {
   const context: Context = { request, wanted, notByHardness, now, measured, predicted }
   const options = [
     acceptOption(context),
-    temperOption(context),
+    ...temperOptions(context),
     coldOption(context),
     rehardenOption(context),
     scrapOption(context),
   ]
-  return options
-    .filter(option => option !== null)
-    .filter(option => !worsens(option, request.symptom))
-    .sort((a, b) => worth(b, request) - worth(a, request))
+  return inOrder(
+    options.filter(option => option !== null).filter(option => !worsens(option, request)),
+    request,
+  )
 }
 
-/** An edge that rolls is never made softer, nor one that chips harder, whatever else is wanted. */
-const worsens = ({ kind, why }: AdviceOption, symptom: Symptom): boolean =>
-  (kind === 'temper' || kind === 'cold') &&
-  ((symptom === 'rolls' && why.changeHrc < 0) || (symptom === 'chips' && why.changeHrc > 0))
+/**
+ * An edge that rolls is never made softer, nor one that chips harder or brittle over the secondary peak, whatever else is wanted. Fresh
+ * martensite is tempered all the same.
+ */
+const worsens = ({ kind, why }: AdviceOption, { symptom, route }: AdviceRequest): boolean =>
+  kind !== 'accept' &&
+  kind !== 'scrap' &&
+  !(kind === 'temper' && route.tempers.length === 0) &&
+  ((symptom === 'rolls' && why.changeHrc < 0) || (symptom === 'chips' && (why.changeHrc > 0 || why.robsChromium)))
 
 interface Context {
   readonly request: AdviceRequest
@@ -154,31 +94,26 @@ interface Context {
   readonly predicted: number
 }
 
-/** Chance of success, less what the hours and the risk of the option cost. Ranking only, never shown. */
-function worth(option: AdviceOption, { route, symptom }: AdviceRequest): number {
-  const risk = { low: 0, some: 0.04, high: 0.15 }[option.risk]
-  const finished = route.tempers.length >= FINISHED_TEMPERS
-  // An edge that has failed as it is asks for the heat: nothing is taken off for it.
-  const effort = option.kind !== 'temper' || !finished ? EFFORT[option.kind] : symptom ? 0 : EFFORT.temperAgain
-  return option.inTargetProbability - risk - effort
-}
-
 /** Hardness after a further route, carried from the measured value by the model's difference. */
 function carried({ request, measured, predicted }: Context, route: Route): { hrc: Estimate; corrosion: number } {
   const after = predict(request.steel, route)
   const change = after.finalHrc.mean - predicted
-  const sd = Math.hypot(measured.sd, CHANGE_SD.floor, CHANGE_SD.share * Math.abs(change))
+  const over = hottest(route) > ROBBED_C && hottest(request.route) <= ROBBED_C ? CHANGE_SD.overPeak : 0
+  const sd = Math.hypot(measured.sd, CHANGE_SD.floor, CHANGE_SD.share * Math.abs(change), over)
   return { hrc: { mean: measured.mean + change, sd }, corrosion: after.corrosion.index }
 }
 
 /** Tempers hotter than this take chromium out of the steel, °C. */
 const ROBBED_C = 400
+const hottest = ({ tempers }: Pick<Route, 'tempers'>) =>
+  tempers.reduce((most, temper) => Math.max(most, temper.atC), Number.NEGATIVE_INFINITY)
 
 const reasonOf = ({ request, wanted, notByHardness }: Context, more: Partial<AdviceReason> = {}): AdviceReason => ({
   measured: request.reading,
   wanted,
   changeHrc: 0,
   robsChromium: false,
+  lostCorrosion: 0,
   lateCold: false,
   leavesRange: null,
   notByHardness,
@@ -196,7 +131,9 @@ function acceptOption(context: Context): AdviceOption | null {
     cold: null,
     anneal: null,
     again: null,
+    oil: null,
     hrc: measured,
+    missHrc: missOf(measured.mean, wanted),
     inTargetProbability: inTarget,
     hours: 0,
     corrosion: now.corrosion.index,
@@ -205,19 +142,44 @@ function acceptOption(context: Context): AdviceOption | null {
   }
 }
 
-/** The next temper, solved over both sides of the secondary peak; the cooler wins a near tie for its chromium. */
-function temperOption(context: Context): AdviceOption | null {
+/** Temperatures a steel may be tempered at, °C: to its own limit, and never below a range that begins at the secondary peak. */
+export function temperLimitsOf(steel: Steel): { readonly min: number; readonly max: number } {
+  if (isGrade(steel)) {
+    const { minC, maxC } = steel.temper
+    return {
+      min: minC >= SECONDARY_FROM_C ? minC : TEMPER_RANGE_C.min,
+      max: Math.max(TEMPER_RANGE_C.max, maxC),
+    }
+  }
+  return modelFamilyOf(compositionOf(steel), steel.made ?? 'ingot') === 'high-speed'
+    ? HIGH_SPEED_RANGE_C
+    : TEMPER_RANGE_C
+}
+
+/** A way over the secondary peak is named beside the cooler one only where it does better by this. */
+const WORTH_THE_PEAK = 0.15
+
+/** The next temper: of stainless steel the best that keeps its chromium, and over the secondary peak where that does clearly better. */
+function temperOptions(context: Context): (AdviceOption | null)[] {
+  const { min, max } = temperLimitsOf(context.request.steel)
+  if (!context.now.corrosion.stainless || min > ROBBED_C) return [temperOption(context, { min, max })]
+  const cool = temperOption(context, { min, max: ROBBED_C })
+  const hot = temperOption(context, { min: ROBBED_C + 1, max })
+  const better = (hot?.inTargetProbability ?? 0) > (cool?.inTargetProbability ?? 0) + WORTH_THE_PEAK
+  return [cool, better ? hot : null]
+}
+
+/** The next temper within limits, solved; the usual hold and the grade's own range win a near tie. */
+function temperOption(context: Context, limits: { readonly min: number; readonly max: number }): AdviceOption | null {
   const { request, wanted, measured } = context
   const { tempers } = request.route
-  // A steel that is not stainless has no corrosion resistance to lose by a hot temper.
-  const robs = (atC: number) => context.now.corrosion.stainless && atC > ROBBED_C
   const range = isGrade(request.steel) ? request.steel.temper : null
   const leaves = (atC: number) => range !== null && (atC < range.minC || atC > range.maxC)
   let best: (ReturnType<typeof carried> & { atC: number; holdMin: number; score: number }) | null = null
   for (const holdMin of TEMPER_HOLDS_MIN)
-    for (const atC of settingsBetween(TEMPER_RANGE_C.min, TEMPER_RANGE_C.max, request.can.system)) {
+    for (const atC of settingsBetween(limits.min, limits.max, request.can.system)) {
       const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin }] })
-      const outside = robs(atC) || leaves(atC) ? OUTSIDE_RANGE : 0
+      const outside = leaves(atC) ? OUTSIDE_RANGE : 0
       const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
       const unusual = holdMin === TEMPER_HOLD_MIN ? 0 : UNUSUAL_HOLD
       const score = chance(after.hrc, wanted) - outside - miss * 0.01 - unusual
@@ -226,21 +188,26 @@ function temperOption(context: Context): AdviceOption | null {
   if (!best) return null
   const change = best.hrc.mean - measured.mean
   const { atC, holdMin, hrc, corrosion } = best
-  if (tempers.length >= 2 && Math.abs(change) < WORTH_A_TEMPER_HRC) return null
+  if (tempers.length >= FINISHED_TEMPERS && Math.abs(change) < WORTH_A_TEMPER_HRC) return null
+  // A steel that is not stainless has no corrosion resistance to lose by a hot temper.
+  const robs = context.now.corrosion.stainless && atC > ROBBED_C
   return {
     kind: 'temper',
     temper: { atC, holdMin },
     cold: null,
     anneal: null,
     again: null,
+    oil: null,
     hrc,
+    missHrc: missOf(hrc.mean, wanted),
     inTargetProbability: chance(hrc, wanted),
     hours: holdMin / 60 + TEMPER_ASIDE_HOURS,
     corrosion,
-    risk: robs(atC) || leaves(atC) ? 'some' : 'low',
+    risk: robs || leaves(atC) ? 'some' : 'low',
     why: reasonOf(context, {
       changeHrc: change,
-      robsChromium: robs(atC),
+      robsChromium: robs,
+      lostCorrosion: context.now.corrosion.index - corrosion,
       leavesRange: leaves(atC) && range ? { minC: range.minC, maxC: range.maxC } : null,
     }),
   }
@@ -251,6 +218,7 @@ function coldOption(context: Context): AdviceOption | null {
   const { coldToC } = request.can
   const { route } = request
   if (coldToC === null || (route.cold && route.cold.toC <= coldToC)) return null
+  if (isGrade(request.steel) && request.steel.cold.advice === 'no use') return null
   const late = route.tempers.length > 0
   // A temper stabilises what austenite is left: late cold counts as a day's delay after a snap temper.
   const cold = {
@@ -268,7 +236,9 @@ function coldOption(context: Context): AdviceOption | null {
     cold,
     anneal: null,
     again: null,
+    oil: null,
     hrc,
+    missHrc: missOf(hrc.mean, wanted),
     inTargetProbability: chance(hrc, wanted),
     hours: 2 + TEMPER_HOURS,
     corrosion,
@@ -290,7 +260,9 @@ function rehardenOption(context: Context): AdviceOption | null {
     cold: null,
     anneal,
     again,
+    oil: isGrade(request.steel) && request.steel.quench.needs !== 'plates' ? request.steel.quench.needs : null,
     hrc: finalHrc,
+    missHrc: missOf(finalHrc.mean, wanted),
     inTargetProbability: chance(finalHrc, wanted),
     hours: Math.round(anneal.holdMin / 60 + (anneal.atC - anneal.downToC) / anneal.coolCPerH + HARDEN_AGAIN_HOURS),
     corrosion: corrosion.index,
@@ -306,7 +278,9 @@ function scrapOption(context: Context): AdviceOption {
     cold: null,
     anneal: null,
     again: null,
+    oil: null,
     hrc: context.measured,
+    missHrc: missOf(context.measured.mean, context.wanted),
     inTargetProbability: 0,
     hours: 0,
     corrosion: context.now.corrosion.index,

@@ -45,6 +45,30 @@ describe('why a reading is off', () => {
     expect(chance(ask(-2, { checked: false }), 'tester')).toBeGreaterThan(2 * chance(ask(-2), 'tester'))
   })
 
+  it('asks of a tempered blade that reads hard whether its temper was cold', () => {
+    const tempered = { ...route, tempers: [200, 200].map(atC => ({ atC, holdMin: 120 })) }
+    const dueTempered = predict(steel, tempered).finalHrc.mean
+    const hard = causesOf({
+      steel,
+      route: tempered,
+      stage: 'temper-2',
+      measured: { mean: dueTempered + 1.5, sd: 0.3 },
+      checked: true,
+      leakSeen: false,
+    })
+    const soft = causesOf({
+      steel,
+      route: tempered,
+      stage: 'temper-2',
+      measured: { mean: dueTempered - 1.5, sd: 0.3 },
+      checked: true,
+      leakSeen: false,
+    })
+    expect(chance(hard, 'under-tempered')).toBeGreaterThan(0.1)
+    expect(chance(soft, 'under-tempered')).toBeLessThan(0.02)
+    expect(chance(ask(1.5), 'under-tempered')).toBe(0)
+  })
+
   it('does not blame a leak, which softens, for what reads hard', () => {
     expect(chance(ask(2.5), 'leak')).toBeLessThan(0.02)
     expect(chance(ask(2.5, { checked: false }), 'tester')).toBeGreaterThan(0.2)

@@ -127,6 +127,11 @@ function hypothesesOf(
       gives: over(spreads.slowS, s => at({ ...route, seconds800to500: s })),
     },
     {
+      cause: 'under-tempered',
+      prior: route.tempers.length === 0 ? 0 : priors['under-tempered'],
+      gives: over(spreads.temperK, k => at({ ...route, tempers: route.tempers.map(t => ({ ...t, atC: t.atC - k })) })),
+    },
+    {
       cause: 'wrong-steel',
       prior: priors['wrong-steel'],
       gives: others.flatMap(grade => over([0], () => at(route, grade))),

@@ -14,7 +14,8 @@ import { gradeOf } from '../steel/grades'
 import type { ShopExperience } from '../steel/predict'
 import type { System } from '../units/quantity'
 import { settingC } from '../units/setting'
-import { type AdviceOption, type AdviceRequest, advise } from './advise'
+import { advise } from './advise'
+import type { AdviceOption, AdviceRequest } from './option'
 
 /** Decision for one blade by its own readings and files. */
 export interface BladeNeed {

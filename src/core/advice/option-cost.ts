@@ -1,5 +1,5 @@
 import { EMBRITTLED_C, TELLS_HRC, VERDICT_COSTS } from '../../data/verdict-costs'
-import type { AdviceOption } from './advise'
+import type { AdviceOption } from './option'
 
 export type Toughness = 'tougher' | 'softer-hardly-tougher' | 'less-tough' | 'as-tough'
 

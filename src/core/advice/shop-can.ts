@@ -8,7 +8,7 @@ import type { Batch } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import type { ShopCan } from '../steel/suggest'
 import { usualTargetOf } from '../steel/usual'
-import type { AdviceRequest } from './advise'
+import type { AdviceRequest } from './option'
 
 /** How cold the shop goes, °C; null without cold. */
 export const coldToC = (shop: Pick<Workshop, 'cold'>): number | null =>

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { BATHS, type BathFluid, USUAL_ROOM_C } from '../../../data/cold'
 import { PLATE_METALS, type PlateMetal } from '../../../data/thermal'
+import { USE_NAMES } from '../../../data/uses'
 import { QUENCH_MEDIA } from '../../quench/quench'
 import { envelopeSchema, symptomSchema } from '../../shop/batch'
 import { bladeSizeSchema } from '../../shop/blade'
@@ -108,6 +109,8 @@ export const adviseRequest = z.object({
   }),
   target: targetSchema,
   symptom: z.optional(symptomSchema),
+  /** What the blade is for; absent: as in a kitchen. */
+  use: z.optional(z.enum(USE_NAMES)),
   can: adviceCan,
   /** Which of the shop's readings a hardening begun anew may lean on; absent: none. */
   learnt: z.optional(learntSchema),

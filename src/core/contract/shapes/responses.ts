@@ -198,6 +198,7 @@ export const adviceReasonSchema = z.object({
   wanted: z.object({ min: z.number(), max: z.number() }),
   changeHrc: z.number(),
   robsChromium: z.boolean(),
+  lostCorrosion: z.number(),
   lateCold: z.boolean(),
   leavesRange: z.nullable(z.object({ minC: z.number(), maxC: z.number() })),
   notByHardness: z.boolean(),
@@ -219,7 +220,9 @@ export const optionSchema = z.object({
     }),
   ),
   again: z.nullable(routeSchema),
+  oil: z.nullable(z.enum(['medium-oil', 'fast-oil'])),
   hrc: estimate,
+  missHrc: z.number(),
   inTargetProbability: z.number(),
   hours: z.number(),
   corrosion: z.number(),
@@ -230,7 +233,21 @@ export const optionSchema = z.object({
   steps: z.optional(list(z.string())),
 })
 
-export const adviseResponse = z.object({ options: list(optionSchema) })
+const optionKind = optionSchema.shape.kind
+
+/** Why the first option is first; over HTTP a sentence. */
+export const firstReasonSchema = z.object({
+  by: z.enum(['only', 'chance', 'nearer', 'effort', 'corrosion']),
+  against: z.nullable(optionKind),
+  chance: z.number(),
+  otherChance: z.number(),
+  turns: z.nullable(z.object({ readingHrc: z.number(), to: optionKind })),
+})
+
+export const adviseResponse = z.object({
+  options: list(optionSchema),
+  first: z.nullable(z.union([firstReasonSchema, z.string()])),
+})
 
 export const errorResponse = z.object({
   error: z.object({

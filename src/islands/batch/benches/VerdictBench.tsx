@@ -15,6 +15,7 @@ import { Problems } from '../../../ui/Problems'
 import { toast } from '../../../ui/toast'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { stageName } from '../../../words/stages'
+import { optionName } from '../../../words/verdict'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
 import { CausesView } from './verdict/CausesView'
@@ -111,13 +112,14 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
                   ? advice.value.options
                       .filter(o => o.kind !== 'scrap')
                       .slice(0, 3)
-                      .map(o => ({ label: KIND[o.kind], mean: o.hrc.mean, half: halfWidth95(o.hrc.sd) }))
+                      .map(o => ({ label: optionName(o), mean: o.hrc.mean, half: halfWidth95(o.hrc.sd) }))
                   : []
               }
             />
             {advice?.ok && (
               <Options
                 options={advice.value.options}
+                first={advice.value.first}
                 onTake={take}
                 measuredHrc={hardness.hrc}
                 waiting={decidedTemper(group, stage) && nextTemper(group.route, stage)}

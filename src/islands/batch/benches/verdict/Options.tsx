@@ -1,19 +1,20 @@
 import { costOf, toughnessOf } from '../../../../core/advice/option-cost'
+import type { FirstReason } from '../../../../core/advice/order'
 import { sameTemper } from '../../../../core/batch/added-temper'
 import type { Temper } from '../../../../core/shop/route'
 import type { Workshop } from '../../../../core/shop/workshop'
 import { formatBoth } from '../../../../core/units/quantity'
 import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
-import { nothingHelps, stepsOf, TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
+import { firstWords, nothingHelps, stepsOf, TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
 import { bandText, holdText, hrcText, percentText, type Speaker } from '../../../../words/speaker'
-import { TAKE_WORDS } from '../../../../words/verdict'
+import { optionName, TAKE_WORDS } from '../../../../words/verdict'
 import { useBench } from '../../bench-context'
-import { KIND } from './kind-words'
 import type { Option } from './take-option'
 
 interface Props {
   readonly options: readonly Option[]
+  readonly first: FirstReason | null
   readonly onTake: (option: Option) => void
   readonly measuredHrc: number
   /** The temper that was decided on and waits in the route; null where none does. */
@@ -31,7 +32,7 @@ const toughWords = (option: Option, measuredHrc: number) => {
 }
 
 /** Lists the options, best first, each with result, cost, risk and reason. */
-export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Props) {
+export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOut }: Props) {
   const { shop } = useBench()
   const say = useSay()
   const hopeless = nothingHelps(options)
@@ -51,12 +52,12 @@ export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Pr
       <ol className="mt-2">
         {options.map((option, i) => (
           <li
-            key={option.kind}
+            key={`${option.kind} ${option.temper?.atC}`}
             className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_auto]"
           >
             <div className="min-w-0">
               <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
-                {KIND[option.kind]}
+                {optionName(option)}
                 {option.temper &&
                   `, ${formatBoth(option.temper.atC, shop.units)} for ${holdText(option.temper.holdMin)}`}
               </h3>
@@ -64,6 +65,7 @@ export function Options({ options, onTake, measuredHrc, waiting, onTakeOut }: Pr
               {i === 0 && option.kind === 'anneal-and-reharden' && (
                 <p className="text-small text-ink-2">{stepsOf(option, say).join(' ')}</p>
               )}
+              {i === 0 && first && <p className="text-small">{firstWords(option.kind, first)}</p>}
               <p className="text-note text-ink-2">
                 {option.kind === 'scrap'
                   ? ''

@@ -1,14 +1,12 @@
 import type { Hardness } from '../../../../core/hardness/hardness'
 import { isAstray, readOn, type Symptom, wantedAfter } from '../../../../core/hardness/stage-reading'
-import type { Leak } from '../../../../core/load/packets'
 import { packetOf } from '../../../../core/load/packets'
 import type { TargetHrc } from '../../../../core/rockwell/target'
 import type { Decision } from '../../../../core/shop/batch'
 import { Figure, Warnings } from '../../../../ui/Bench'
 import { format } from '../../../../ui/dates'
 import { useSay } from '../../../../ui/Units'
-import { NOT_BY_HARDNESS } from '../../../../words/advice'
-import { leakWords } from '../../../../words/packets'
+import { apartWords, NOT_BY_HARDNESS } from '../../../../words/advice'
 import { hrcText, percentText, signedText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { decisionWords } from '../../../../words/verdict'
@@ -104,11 +102,12 @@ export function VerdictFigures({ hardness, predicted }: Props) {
       <Warnings
         lines={hardness.apart.map(({ bladeId, hrc }) => ({
           code: bladeId,
-          message: apartWords(
-            blades.find(b => b.id === bladeId)?.mark ?? '',
+          message: apartWords({
+            mark: blades.find(b => b.id === bladeId)?.mark ?? '',
             hrc,
-            packetOf(batch, bladeId)?.leak ?? null,
-          ),
+            othersHrc: hardness.hrc,
+            leak: packetOf(batch, bladeId)?.leak ?? null,
+          }),
         }))}
       />
       {group.symptom && <SymptomNote symptom={group.symptom} target={group.target} measuredHrc={hardness.hrc} />}
@@ -128,12 +127,4 @@ function SymptomNote({ symptom, target, measuredHrc }: SymptomProps) {
   ) : (
     <p className="my-2 text-small">The edge {symptom}: the aim is moved by 1 HRC.</p>
   )
-}
-
-/** A blade that stands apart, with what is known of its packet. */
-function apartWords(mark: string, hrc: number, leak: Leak | null): string {
-  const reads = `${mark} has ${hrcText(hrc)} HRC, far from the other blades, and is left out here.`
-  return leak
-    ? `${reads} Its packet leaked (${leakWords(leak)}): its skin has lost carbon. Grind a little deeper, measure again, and judge it alone.`
-    : `${reads} Look at its packet for a leak, and judge it alone.`
 }
