@@ -1,8 +1,10 @@
 import type { RankReason, Refusal } from '../core/advice/rank-steels'
+import type { OutsideModel } from '../core/codes/caution'
 import type { SkippedLine } from '../core/files/own-grade/chart-text'
 import type { Difference, RouteChange } from '../core/steel/compare-routes'
 import type { Knob, Seen, TaleFigureName } from '../core/steel/folklore'
 import type { MisfitDoubt } from '../core/steel/misfit'
+import type { CompositionDoubt } from '../core/steel/nearest-grades'
 import type { CorrosionClass } from '../data/grades'
 import type { Merit } from '../data/uses'
 import { hrcText, type Speaker } from './speaker'
@@ -182,3 +184,28 @@ export function skippedLineWords(line: SkippedLine, say: Speaker): string {
 
 /** Toughness as a figure from 0 to 10. */
 export const toughnessText = (tendency: number): string => (10 * tendency).toFixed(0)
+
+export const NOT_A_COMPOSITION = 'Paste carbon and at least one other element, as “C 1.45 Cr 14 V 4 Mo 2”.'
+
+const share = (value: number) => `${Number(value.toFixed(3))}`
+
+/** Says what of a composition is outside a grade's range, or that it is one of that grade. */
+export const differsWords = (differs: readonly OutsideModel[]): string =>
+  differs.length === 0
+    ? 'within its range'
+    : differs
+        .map(({ element, value, least, most }) => `${element} ${share(value)} (here ${share(least)} to ${share(most)})`)
+        .join(', ')
+
+/** Names what of a pasted text was not understood. */
+export const notReadWords = (unread: readonly string[]): string => `Not read: ${unread.slice(0, 6).join(', ')}.`
+
+/** Says what is wrong with a composition, and what was perhaps meant. */
+export const compositionDoubtWords = (doubt: CompositionDoubt): string =>
+  doubt.code === 'over-all'
+    ? `These elements come to ${share(doubt.sum)} %: hardly any iron is left. Check the figures.`
+    : `${share(doubt.value)} % ${doubt.element} is more than a steel holds. ${
+        doubt.tenth === null
+          ? 'Is it in ppm? 10,000 ppm are 1 %.'
+          : `Is it ${share(doubt.tenth)} %? Or in ppm: 10,000 ppm are 1 %.`
+      }`

@@ -1,4 +1,5 @@
 import type { AnnealCycle, Grade } from './grade'
+import { USUAL_RANGE, usualRange } from './powder'
 import { ASM_HEAT, handbookChart, ISO_TOOL, MEMORY, PRACTICE, STRESS_RELIEF } from './sources'
 
 const anneal = (atC: number): AnnealCycle => ({
@@ -115,4 +116,77 @@ export const LOW_ALLOY: readonly Grade[] = [
     usualTarget: { minHrc: 60, maxHrc: 62 },
     note: 'The classic oil-hardening tool steel. Needs oil.',
   },
+  ...(
+    [
+      {
+        name: '115W8',
+        alsoNamed: ['1.2442'],
+        nominal: { C: 1.15, Cr: 0.2, W: 2, Mn: 0.3, Si: 0.25 },
+        soakC: [780, 800, 825],
+        slowestS: 4,
+        temperC: [150, 230],
+        hrc: [61.5, 64],
+        note: 'Very hard, fine carbide of tungsten: for the thinnest edges. Rusts, and needs oil.',
+      },
+      {
+        name: '100MnCrW4',
+        alsoNamed: ['1.2510'],
+        nominal: { C: 0.97, Cr: 0.55, W: 0.55, V: 0.12, Mn: 1.1, Si: 0.25 },
+        soakC: [780, 800, 820],
+        slowestS: 8,
+        temperC: [150, 260],
+        hrc: [60, 62],
+        note: 'The oil-hardening steel to begin with: forgiving and even.',
+      },
+      {
+        name: '90MnCrV8',
+        alsoNamed: ['1.2842', 'AISI O2'],
+        nominal: { C: 0.9, Cr: 0.35, V: 0.1, Mn: 2, Si: 0.25 },
+        soakC: [770, 790, 815],
+        slowestS: 10,
+        temperC: [150, 260],
+        hrc: [59.5, 61.5],
+        note: 'Manganese hardens it deep; do not overheat it.',
+      },
+      {
+        name: '51CrV4',
+        alsoNamed: ['1.8159', 'AISI 6150'],
+        nominal: { C: 0.51, Cr: 1.05, V: 0.15, Mn: 0.9, Si: 0.25 },
+        soakC: [830, 850, 870],
+        slowestS: 8,
+        temperC: [180, 320],
+        hrc: [54.5, 57],
+        note: 'Spring steel for choppers and swords: tough, not hard.',
+      },
+      {
+        name: '75Ni8',
+        alsoNamed: ['1.5634'],
+        nominal: { C: 0.75, Ni: 2, Mn: 0.4, Si: 0.25 },
+        soakC: [790, 810, 830],
+        slowestS: 4,
+        temperC: [150, 280],
+        hrc: [58, 60.5],
+        note: 'Bright beside others in pattern-welded blades; nickel makes it tough.',
+      },
+    ] as const
+  ).map(
+    ({ name, alsoNamed, nominal, soakC, slowestS, temperC, hrc, note }): Grade => ({
+      ...common,
+      id: name,
+      name,
+      alsoNamed,
+      nominal,
+      range: usualRange(nominal),
+      compositionSource: USUAL_RANGE,
+      austenitize: { minC: soakC[0], defaultC: soakC[1], maxC: soakC[2], source: PRACTICE },
+      soak: { minMin: 5, maxMin: 15, source: PRACTICE },
+      temper: { minC: temperC[0], maxC: temperC[1], source: PRACTICE },
+      quench: { slowest800to500S: slowestS, needs: slowestS < 5 ? 'fast-oil' : 'medium-oil', source: `judged from its alloy, ${MEMORY}` },
+      chart: null,
+      a1: { c: 730, source: MEMORY },
+      anneal: anneal(760),
+      usualTarget: { minHrc: hrc[0], maxHrc: hrc[1] },
+      note,
+    }),
+  ),
 ]

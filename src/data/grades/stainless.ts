@@ -1,4 +1,5 @@
 import type { Grade } from './grade'
+import { airHardening } from './powder'
 import { ASM_HEAT, EN_STAINLESS, FULL_ANNEAL, handbookChart, MEMORY, MILL, PRACTICE, STRESS_RELIEF } from './sources'
 
 const AIR = (slowest800to500S: number): Grade['quench'] => ({
@@ -224,4 +225,62 @@ export const STAINLESS: readonly Grade[] = [
     usualTarget: { minHrc: 57, maxHrc: 59 },
     note: 'Nitrogen in place of half the carbon: the most rust-proof of these at its hardness. Soak no hotter than {1040C}.',
   },
+  ...(
+    [
+      {
+        name: 'X62CrN14',
+        nominal: { C: 0.62, N: 0.1, Cr: 14, Mn: 0.6 },
+        soakC: [1050, 1070, 1090],
+        temperC: [150, 225],
+        hrc: [59, 61],
+        corrosion: 'kitchen',
+        note: 'Fine carbide and some nitrogen: a keen edge that stands water well.',
+      },
+      {
+        name: 'X68CrN13',
+        nominal: { C: 0.68, N: 0.1, Cr: 13, Mn: 0.6 },
+        soakC: [1040, 1065, 1090],
+        temperC: [150, 225],
+        hrc: [59.5, 61.5],
+        corrosion: 'kitchen',
+        note: 'Strip for razors with nitrogen: hard, fine and easy to sharpen.',
+      },
+      {
+        name: 'X105CrMo14-4',
+        nominal: { C: 1.05, Cr: 14, Mo: 4, Si: 0.3, Mn: 0.5 },
+        soakC: [1040, 1065, 1090],
+        temperC: [150, 260],
+        hrc: [60, 62],
+        corrosion: 'kitchen',
+        note: 'Molybdenum holds the edge and stands pitting; hardens again near {460C}, at a cost in rust.',
+      },
+      {
+        name: 'X95CrMo14',
+        nominal: { C: 0.95, Cr: 14, Mo: 0.5 },
+        soakC: [1040, 1060, 1085],
+        temperC: [150, 260],
+        hrc: [58.5, 60.5],
+        corrosion: 'careful',
+        note: 'A cheap, hard all-round steel; coarser carbide than the lean grades.',
+      },
+      {
+        name: 'X80CrMoV13',
+        nominal: { C: 0.8, Cr: 13, Mo: 0.4, V: 0.2 },
+        soakC: [1035, 1055, 1080],
+        temperC: [150, 260],
+        hrc: [58, 60],
+        corrosion: 'careful',
+        note: 'Common and forgiving; little chromium stays free, so dry it.',
+      },
+      {
+        name: 'X110CrMoCo15',
+        nominal: { C: 1.1, Cr: 15, Mo: 1, V: 0.25, Co: 1.5 },
+        soakC: [1040, 1060, 1090],
+        temperC: [150, 230],
+        hrc: [59.5, 61.5],
+        corrosion: 'careful',
+        note: 'Hard and fine enough for thin kitchen blades; cobalt has no term in the model.',
+      },
+    ] as const
+  ).map(brief => airHardening({ ...brief, made: 'ingot', soakMin: [10, 30] })),
 ]

@@ -1,7 +1,12 @@
-import { useId, useState } from 'react'
+import { lazy, Suspense, useId, useState } from 'react'
 import { findGrade } from '../../core/steel/grades'
 import type { Grade } from '../../data/grades'
 import { ScrollRegion } from '../../ui/ScrollRegion'
+
+const NearGrades = lazy(() => import('./NearGrades'))
+
+/** A pasted line of a sheet has an element beside a number: 'C 1.05', '1.05C'. No name of a grade has carbon so. */
+const COMPOSITION = /(^|[\s,;|-])(C|carbon)\s*[:=]?\s*[\d.,]|\d\s*%?\s*C([\s,;-]|$)/i
 
 interface Props {
   readonly grades: readonly Grade[]
@@ -15,13 +20,14 @@ const FAMILIES = [
   ['low-alloy', 'Oil-hardening, for comparison'],
 ] as const
 
-/** Grades by family, found by any of their names. */
+/** Grades by family, found by any of their names, or by the composition that a sheet states. */
 export function GradeList({ grades, shown, onShow }: Props) {
   const id = useId()
   const [sought, setSought] = useState('')
   const matches = (g: Grade) =>
     [g.name, ...g.alsoNamed].some(name => name.toLowerCase().includes(sought.trim().toLowerCase()))
-  const found = grades.filter(matches)
+  const pasted = COMPOSITION.test(sought)
+  const found = pasted ? [] : grades.filter(matches)
   const own = found.filter(g => !findGrade(g.name))
   const groups = [
     ...(own.length > 0 ? [['Your own', own] as const] : []),
@@ -30,17 +36,24 @@ export function GradeList({ grades, shown, onShow }: Props) {
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="sr-only">
-        Find a grade by any name
+        Find a grade by any name, or paste a composition
       </label>
       <input
         id={id}
         type="search"
         className="field mb-2"
-        placeholder="440C, 1.4116 …"
+        placeholder="440C, 1.4116 or C 1.45 Cr 14 V 4"
         value={sought}
         onChange={event => setSought(event.target.value)}
       />
-      {found.length === 0 && <p className="text-ink-2">No grade here has that name. Add it from its sheet.</p>}
+      {pasted && (
+        <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
+          <NearGrades text={sought} grades={grades} onShow={onShow} />
+        </Suspense>
+      )}
+      {!pasted && found.length === 0 && (
+        <p className="text-ink-2">No grade here has that name. Add it from its sheet.</p>
+      )}
       <ScrollRegion label="Grades" className="mb-4 max-h-[260px] overflow-auto lg:max-h-[calc(100dvh-170px)]">
         {groups.map(
           ([label, list]) =>

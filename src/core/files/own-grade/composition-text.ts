@@ -1,4 +1,4 @@
-import { ELEMENTS, type Element } from '../../../data/grades'
+import { type Composition, ELEMENTS, type Element } from '../../../data/grades'
 
 /** A composition as it was read from a text, wt% as written, by element. */
 export interface CompositionText {
@@ -136,4 +136,19 @@ function tableOf(text: string): CompositionText | null {
     })
   }
   return read
+}
+
+/** Returns the composition (wt%) that a text names: nominal values, else the middle of a range; null without carbon and another element. */
+export function compositionIn(text: string): Composition | null {
+  const { nominal, least, most } = parseCompositionText(text)
+  const number = (typed: string | undefined) => (typed === undefined ? undefined : Number(typed.replace(',', '.')))
+  const found: Partial<Record<Element, number>> = {}
+  for (const element of ELEMENTS) {
+    const [from, to] = [number(least[element]), number(most[element])]
+    // What has only a most is a trace of the melt: half of it.
+    const value = number(nominal[element]) ?? (to === undefined ? from : ((from ?? 0) + to) / 2)
+    if (value !== undefined && Number.isFinite(value)) found[element] = value
+  }
+  const { C, ...others } = found
+  return C !== undefined && Object.keys(others).length > 0 ? { ...others, C } : null
 }

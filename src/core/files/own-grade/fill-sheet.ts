@@ -29,8 +29,8 @@ const twice = (atC: number): Route['tempers'] => [
   { atC, holdMin: 120 },
 ]
 
-/** High-speed steel is hardened for the peak of its tempers, not for the quench. Common practice, no published source. */
-const HIGH_SPEED_TEMPER = { minC: 540, usualC: 560, maxC: 600 }
+/** High-speed and vanadium-rich steel is hardened for the peak of its tempers, not for the quench. Common practice, no published source. */
+const SECONDARY_TEMPER = { minC: 540, usualC: 560, maxC: 600 }
 
 const SOAKS_C = Array.from({ length: 89 }, (_, i) => 780 + 5 * i)
 
@@ -65,17 +65,17 @@ export function fillSheet(id: string, name: string, nominal: Composition): Grade
   const stainless = chromium >= 12
   const lean = chromium < 3
   const soakMin = lean ? 8 : 20
-  const highSpeed = modelFamilyOf(nominal, 'ingot') === 'high-speed'
+  const secondary = ['high-speed', 'vanadium-rich'].includes(modelFamilyOf(nominal, 'ingot'))
   const hardest = hardestSoakC(nominal, soakMin, {
-    tempers: highSpeed ? twice(HIGH_SPEED_TEMPER.usualC) : [],
-    // Past its carbide’s ease low-alloy steel gains little and coarsens.
-    shortHrc: lean ? 0.5 : 0,
+    tempers: secondary ? twice(SECONDARY_TEMPER.usualC) : [],
+    // The last of hardness is dear: low-alloy steel coarsens for it, and secondary hardening costs toughness.
+    shortHrc: lean ? 0.5 : secondary ? 1.5 : 0,
   })
   const maxC = grainLimitC(nominal, hardest + 10, soakMin)
   const window = { minC: Math.max(700, maxC - (lean ? 40 : 70)), maxC, defaultC: maxC - (lean ? 15 : 25) }
   const finished = finalHrc(
     { composition: nominal },
-    soaked(window.defaultC, soakMin, twice(highSpeed ? HIGH_SPEED_TEMPER.usualC : 200)),
+    soaked(window.defaultC, soakMin, twice(secondary ? SECONDARY_TEMPER.usualC : 200)),
   )
   const a1 = Math.min(MOST_A1_C, Math.round(andrewsAc1(nominal)))
   const middle = Math.min(68, Math.max(22, roundTo(finished, 0.5)))
@@ -92,8 +92,8 @@ export function fillSheet(id: string, name: string, nominal: Composition): Grade
     soak: lean ? { minMin: 5, maxMin: 12, source: SUGGESTED } : { minMin: 15, maxMin: 30, source: SUGGESTED },
     equalise: lean ? [] : [{ atC: roundTo(a1 - 40, 10), holdMin: 10 }],
     temper: {
-      ...(highSpeed
-        ? { minC: HIGH_SPEED_TEMPER.minC, maxC: HIGH_SPEED_TEMPER.maxC }
+      ...(secondary
+        ? { minC: SECONDARY_TEMPER.minC, maxC: SECONDARY_TEMPER.maxC }
         : { minC: 150, maxC: stainless ? 260 : 300 }),
       source: SUGGESTED,
     },
