@@ -1,7 +1,7 @@
 import node from '@astrojs/node'
 import react from '@astrojs/react'
 import tailwindcss from '@tailwindcss/vite'
-import { defineConfig } from 'astro/config'
+import { defineConfig, passthroughImageService } from 'astro/config'
 import { compressed } from './scripts/build/compressed.mjs'
 import { noPaths } from './scripts/build/no-paths.mjs'
 import { offline } from './scripts/build/offline.mjs'
@@ -15,6 +15,8 @@ export default defineConfig({
   adapter: node({ mode: 'middleware' }),
   integrations: [react(), noPaths(), offline(), compressed()],
   devToolbar: { enabled: false },
+  // No picture is made smaller by the server: what would do so is not built in, and its address is refused (scripts/guard.mjs).
+  image: { service: passthroughImageService() },
   // The interface takes JSON alone and keeps no session: a form post is answered by our own 415, not by a 403.
   security: { checkOrigin: false },
   vite: {

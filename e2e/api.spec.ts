@@ -1,3 +1,5 @@
+import { readdir } from 'node:fs/promises'
+import { request as httpRequest } from 'node:http'
 import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
 import { REFERENCE_SHOP, SERVED_GROUP, servedShop } from '../src/testing/day-reference'
@@ -250,4 +252,71 @@ test('the day plan answers over HTTP, and says in words what cannot be', async (
   expect(none).toMatchObject({ feasible: false, why: { code: 'no-hours', groups: ['A'] } })
   expect(none.why.message).toBe('There are no working hours. Set when you work.')
   expect((await request.post('/api/plan', { data: { shop, groups: [group, group] } })).status()).toBe(400)
+})
+
+test('over a bare socket TRACE, foreign names and the framework’s own addresses are refused, for files as for pages', async ({
+  baseURL,
+}) => {
+  const { hostname, port } = new URL(baseURL ?? '')
+  const ask = (method: string, path: string, host = `${hostname}:${port}`) =>
+    new Promise<{ status: number; body: string; nosniff: boolean }>((resolve, reject) => {
+      const sent = httpRequest({ hostname, port, method, path, headers: { host } }, answer => {
+        const parts: Buffer[] = []
+        answer.on('data', part => parts.push(part))
+        answer.on('end', () =>
+          resolve({
+            status: answer.statusCode ?? 0,
+            body: Buffer.concat(parts).toString(),
+            nosniff: answer.headers['x-content-type-options'] === 'nosniff',
+          }),
+        )
+      })
+      sent.on('error', reject)
+      sent.end()
+    })
+  for (const path of ['/', '/theme.js', '/api/predict', '/api/nothing']) {
+    expect(await ask('TRACE', path)).toMatchObject({ status: 405, nosniff: true })
+    for (const host of ['evil.example', '[evil.example', '[::1].evil.example'])
+      expect(await ask('GET', path, host)).toMatchObject({ status: 421, nosniff: true })
+  }
+  for (const path of ['/_image?href=/icon-512.png&w=4000&f=png', '//_image', '/_server-islands/x', '/_actions/x'])
+    expect(await ask('GET', path)).toMatchObject({ status: 404, nosniff: true })
+  expect((await ask('GET', '/theme.js')).status).toBe(200)
+})
+
+test('the built server answers these routes and no other: pages are drawn at once, questions have five seconds in a thread', async () => {
+  const folder = 'dist/server/pages'
+  const built = (await readdir(folder, { recursive: true }))
+    .filter(name => name.endsWith('.astro.mjs'))
+    .map(name => name.replace('.astro.mjs', ''))
+    .sort()
+  expect(built).toEqual([
+    '404',
+    // Refused before it is reached: scripts/guard.mjs.
+    '_image',
+    'api/_---rest_',
+    'api/_question_',
+    'api/openapi.json',
+    'api/oven-controller',
+    'api/workshop-schema.json',
+    'batch/_id_/_station_',
+    'batches',
+    'blade/_batch_/_mark_',
+    'blade/_id_',
+    'certificate/_id_',
+    'check',
+    'index',
+    'logbook',
+    'oven/_id_',
+    'practice/_id_',
+    'print/_id_',
+    'print/recipe/_id_',
+    'recipe/_id_',
+    'recipes',
+    'run/_id_',
+    'start',
+    'steels',
+    'wall',
+    'workshop',
+  ])
 })

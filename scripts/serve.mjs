@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import compression from 'compression'
 import sirv from 'sirv'
 import { ROOT } from './bootstrap.mjs'
+import { refusalOf } from './guard.mjs'
 
 const SAFE_HEADERS = Object.entries(JSON.parse(readFileSync(join(ROOT, 'src', 'server', 'safe-headers.json'), 'utf8')))
 /** Serves files: those with a digest in their name never change, the rest are revalidated and mostly answered by 304. */
@@ -28,13 +29,43 @@ const compress = compression({
     compression.filter(request, response),
 })
 
+/** Further names this machine is reached by, as it was started with: TAWNY_HOSTS=workshop.local,other */
+const ALLOWED = (process.env.TAWNY_HOSTS ?? '')
+  .toLowerCase()
+  .split(',')
+  .map(name => name.trim())
+  .filter(name => name !== '')
+
+/** Answers what is refused, before any file or page is looked for; false where it is not. */
+function refused(request, response) {
+  const { headers, method, url } = request
+  const refusal = refusalOf(
+    {
+      method,
+      path: url.split('?')[0],
+      host: headers.host ?? null,
+      origin: headers.origin ?? null,
+      fetchSite: headers['sec-fetch-site'] ?? null,
+      fetchMode: headers['sec-fetch-mode'] ?? null,
+    },
+    ALLOWED,
+  )
+  if (!refusal) return false
+  for (const [name, value] of SAFE_HEADERS) response.setHeader(name, value)
+  response.setHeader('content-type', 'application/json; charset=utf-8')
+  response.statusCode = refusal.status
+  response.end(JSON.stringify({ error: { code: refusal.code, message: refusal.message, issues: [] } }))
+  return true
+}
+
 /** Serves a built application; resolves when it listens. */
 export async function serve({ host, port, built = join(ROOT, 'dist') }) {
   const { handler } = await import(join(built, 'server', 'entry.mjs'))
   const files = filesOf(built)
-  const server = createServer((request, response) =>
-    files(request, response, () => compress(request, response, () => handler(request, response))),
-  )
+  const server = createServer((request, response) => {
+    if (refused(request, response)) return
+    files(request, response, () => compress(request, response, () => handler(request, response)))
+  })
   await new Promise((resolve, reject) => {
     server.once('error', reject)
     server.listen(port, host, resolve)

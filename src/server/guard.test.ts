@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { type Asked, refusalOf } from './guard'
+import { type Asked, refusalOf } from '../../scripts/guard.mjs'
 
 const asked = (change: Partial<Asked>): Asked => ({
   method: 'POST',
@@ -7,7 +7,7 @@ const asked = (change: Partial<Asked>): Asked => ({
   origin: null,
   fetchSite: null,
   fetchMode: null,
-  isApi: true,
+  path: '/api/predict',
   ...change,
 })
 const code = (change: Partial<Asked>, allowed: string[] = []) => refusalOf(asked(change), allowed)?.code ?? null
@@ -16,10 +16,10 @@ describe('who is answered', () => {
   it.each([
     ['a program', {}],
     ['the page itself', { fetchSite: 'same-origin', fetchMode: 'cors', origin: 'http://127.0.0.1:4330' }],
-    ['an address typed in', { method: 'GET', fetchSite: 'none', fetchMode: 'navigate', isApi: false }],
+    ['an address typed in', { method: 'GET', fetchSite: 'none', fetchMode: 'navigate', path: '/steels' }],
     [
       'a link from elsewhere that opens a page',
-      { method: 'GET', fetchSite: 'cross-site', fetchMode: 'navigate', isApi: false },
+      { method: 'GET', fetchSite: 'cross-site', fetchMode: 'navigate', path: '/steels' },
     ],
     ['this machine by its name', { host: 'localhost:4330' }],
     ['this machine in the workshop’s network', { host: '192.168.1.20:4330' }],
@@ -45,6 +45,12 @@ describe('who is answered', () => {
     ['another port of this machine', { fetchSite: 'same-site', fetchMode: 'cors' }, 'foreign-page'],
     ['an old browser’s foreign form', { origin: 'http://harmless.example' }, 'foreign-page'],
     ['an origin that is none', { origin: 'null' }, 'foreign-page'],
+    ['a bracket that is no address', { host: '[evil.example' }, 'wrong-host'],
+    ['a name behind an address', { host: '[::1].evil.example' }, 'wrong-host'],
+    ['a file under a foreign name', { host: 'harmless.example', method: 'GET', path: '/theme.js' }, 'wrong-host'],
+    ['the framework’s pictures', { method: 'GET', path: '/_image' }, 'not-found'],
+    ['the same with a slash more', { method: 'GET', path: '//_image' }, 'not-found'],
+    ['the framework’s islands', { path: '/_server-islands/x' }, 'not-found'],
     ['a trace', { method: 'TRACE' }, 'wrong-method'],
   ] as const)('not %s', (_, change, expected) => {
     expect(code(change)).toBe(expected)

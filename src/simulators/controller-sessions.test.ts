@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { controllerOf } from './controller-sessions'
+import { controllerOf as find } from './controller-sessions'
 
 const HOUR_MS = 3_600_000
+const controllerOf = (id: string, nowMs: number) => {
+  const found = find(id, nowMs)
+  if (!found) throw new Error(`${id} found no place`)
+  return found
+}
 const begin = (id: string, nowMs: number) => {
   const controller = controllerOf(id, nowMs)
   for (const line of ['PROG 1', 'STEP 1 FULL 900 60', 'RUN']) expect(controller.handle(line)).toBe('OK')
@@ -32,7 +37,15 @@ describe('the stand-ins of many pages', () => {
     expect(controllerOf('idle', HOUR_MS + 1).reading().step).toBe(0)
     const now = 10 * HOUR_MS
     begin('oldest', now)
-    for (let i = 0; i < 32; i++) controllerOf(`crowd-${i}`, now + 1 + i)
-    expect(controllerOf('oldest', now + 100).reading().step).toBe(0)
+    for (let i = 0; i < 32; i++) controllerOf(`crowd-${i}`, now + 61_000 + i)
+    expect(controllerOf('oldest', now + 200_000).reading().step).toBe(0)
+  })
+
+  it('are never taken from who is using one: forty more are told that there is no place', () => {
+    const now = 20 * HOUR_MS
+    begin('in-use', now)
+    const places = Array.from({ length: 40 }, (_, i) => find(`flood-${i}`, now + 1 + i))
+    expect(places.filter(place => place === null).length).toBeGreaterThanOrEqual(9)
+    expect(controllerOf('in-use', now + 1000).reading().step).toBe(1)
   })
 })

@@ -26,7 +26,10 @@ export const POST: APIRoute = async ({ request }) => {
   const parsed = lineSchema.safeParse(body.value)
   if (!parsed.success) return refuseRequest(problemsOf(parsed.error, body.value))
   const { session, line, oven } = parsed.data
-  return answer({ reply: controllerOf(session, Date.now(), oven).handle(line) })
+  const controller = controllerOf(session, Date.now(), oven)
+  return controller
+    ? answer({ reply: controller.handle(line) })
+    : refuse(503, 'busy', 'As many stand-ins as there may be are in use. Try again in a minute.')
 }
 
 /** Server-sent events: a READ line every second, until the listener leaves. */

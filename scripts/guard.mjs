@@ -1,38 +1,31 @@
 /** Names under which this machine alone answers. */
-const OWN_NAMES: ReadonlySet<string> = new Set(['localhost', '127.0.0.1', '[::1]'])
+const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]'])
 const IPV4 = /^\d{1,3}(\.\d{1,3}){3}$/
+/** An address of IPv6 as a Host header has it: in brackets, and nothing after them. */
+const IPV6 = /^\[[0-9a-f:.]+\]$/
 
-export interface Asked {
-  readonly method: string
-  /** The Host header, with its port. */
-  readonly host: string | null
-  readonly origin: string | null
-  /** Where a browser says the request comes from; programs send none. */
-  readonly fetchSite: string | null
-  readonly fetchMode: string | null
-  readonly isApi: boolean
-}
+/**
+ * Addresses of the framework's own: what it would answer there (pictures made smaller for anyone, islands of the server) is not used, and
+ * costs what no page of ours needs.
+ */
+const PRIVATE_PATH = /^\/+_/
 
-export interface Refusal {
-  readonly status: 403 | 405 | 421
-  readonly code: 'wrong-method' | 'wrong-host' | 'foreign-page'
-  readonly message: string
-}
-
-const nameOf = (host: string): string => host.toLowerCase().replace(/:\d+$/, '')
+const nameOf = host => host.toLowerCase().replace(/:\d+$/, '')
 
 /**
  * Whether a host is one of ours: this machine, an address of numbers, or a name that was allowed when it was started. Any other name may
  * be a foreign page's, pointed at this machine so that it can read what is here (DNS rebinding).
  */
-function isOwnHost(host: string | null, allowed: readonly string[]): boolean {
+function isOwnHost(host, allowed) {
   if (host === null) return false
   const name = nameOf(host)
-  return OWN_NAMES.has(name) || IPV4.test(name) || name.startsWith('[') || allowed.includes(name)
+  return OWN_NAMES.has(name) || IPV4.test(name) || IPV6.test(name) || allowed.includes(name)
 }
 
 /** Why a request is not answered; null where it is. `allowed`: further names of this machine, in lower case. */
-export function refusalOf(asked: Asked, allowed: readonly string[]): Refusal | null {
+export function refusalOf(asked, allowed) {
+  if (PRIVATE_PATH.test(asked.path) && !asked.path.startsWith('/_astro/'))
+    return { status: 404, code: 'not-found', message: 'There is nothing here.' }
   if (asked.method === 'TRACE' || asked.method === 'TRACK')
     return { status: 405, code: 'wrong-method', message: 'This method is not answered.' }
   if (!isOwnHost(asked.host, allowed))
@@ -44,7 +37,7 @@ export function refusalOf(asked: Asked, allowed: readonly string[]): Refusal | n
     }
   const isForeign = asked.fetchSite !== null && asked.fetchSite !== 'same-origin' && asked.fetchSite !== 'none'
   // A link from elsewhere may open a page; nothing from elsewhere may ask, stream or change.
-  const opensPage = !asked.isApi && asked.method === 'GET' && asked.fetchMode === 'navigate'
+  const opensPage = !asked.path.startsWith('/api/') && asked.method === 'GET' && asked.fetchMode === 'navigate'
   if (isForeign && !opensPage)
     return { status: 403, code: 'foreign-page', message: 'Another site’s page asked for this. It is not answered.' }
   if (
@@ -57,8 +50,4 @@ export function refusalOf(asked: Asked, allowed: readonly string[]): Refusal | n
   return null
 }
 
-const isSameHost = (origin: string, host: string | null): boolean =>
-  URL.canParse(origin) && new URL(origin).host === host?.toLowerCase()
-
-/** Sent with pages and answers besides the safe headers: who may frame them and where their forms go. */
-export const FRAME_POLICY = "frame-ancestors 'none'; form-action 'self'"
+const isSameHost = (origin, host) => URL.canParse(origin) && new URL(origin).host === host?.toLowerCase()
