@@ -43,6 +43,22 @@ describe('where a run stands', () => {
     expect(kindOf(withEvents(pulling, ...noted, takenBack(4001)))).toBe('full-heat')
   })
 
+  it('asks nobody to pull a blade that fell before it was pulled; one that fell after stays as it was', () => {
+    const pulling = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600))
+    expect(runStateAt(pulling, 4000).step).toMatchObject({ kind: 'pull', bladeIds: ['A1'] })
+    const fell = runStateAt(withEvents(pulling, befell(4000, 'dropped', ['A1'])), 4010)
+    expect(fell.step).toMatchObject({ kind: 'pull', bladeIds: ['A2'] })
+    expect([fell.inOven, fell.out]).toEqual([2, 1])
+    // It is looked at, not out of the batch: what comes for it later stays.
+    expect(fell.gone.size).toBe(0)
+    expect(runStateAt(withEvents(pulling, befell(4000, 'dropped', ['A1']), takenBack(4001)), 4010).step).toMatchObject({
+      bladeIds: ['A1'],
+    })
+    const pulled = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600, 4000))
+    const before = runStateAt(pulled, 4010).step
+    expect(runStateAt(withEvents(pulled, befell(4005, 'dropped', ['A1'])), 4010).step).toEqual(before)
+  })
+
   it('counts one press of two tabs once', () => {
     const [first] = run.steps
     const both = withEvents(run, pressed(10, first?.id ?? ''), pressed(10.2, first?.id ?? ''))

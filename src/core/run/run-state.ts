@@ -1,5 +1,5 @@
 import { INCIDENTS } from '../../data/incidents'
-import type { Run, RunStep } from '../shop/run'
+import type { Run, RunEvent, RunStep } from '../shop/run'
 import { type EventOf, eventsOf, type IncidentEvent, liveEvents } from './live-events'
 
 /** Blade that takes no further part in the run. */
@@ -63,29 +63,10 @@ type RunParts = Pick<Run, 'steps' | 'events'> & Partial<Pick<Run, 'blades' | 'pe
  */
 export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHING_KNOWN): RunState {
   const live = liveEvents(run.events)
-  const gone = new Map<string, GoneBlade>()
-  const confirmed: Confirmed[] = []
-  const added = new Map<string, number>()
-  let at = 0
-  /** Past what was confirmed and what nobody is left for. */
-  const settle = () => {
-    while (run.steps[at] && isVoid(run.steps[at] as RunStep, gone)) at++
-  }
-  for (const event of live) {
-    settle()
-    const step = run.steps[at]
-    if (event.kind === 'confirm' && step?.id === event.stepId) {
-      confirmed.push({ step: without(step, gone), atS: event.atS, event })
-      at++
-    } else if (event.kind === 'add-minutes')
-      added.set(event.stepId, (added.get(event.stepId) ?? 0) + event.minutes * 60)
-    else if (event.kind === 'incident' && INCIDENTS[event.incident].does === 'aside')
-      for (const id of event.bladeIds) gone.set(id, { incident: event.incident, atS: event.atS })
-  }
-  settle()
+  const { gone, fallen, confirmed, added, at } = replayed(run, live)
   const incidents = eventsOf(live, 'incident')
   const people = incidents.some(one => INCIDENTS[one.incident].does === 'alone') ? 1 : (run.people ?? 1)
-  const left = run.steps.slice(at).filter(step => !isVoid(step, gone))
+  const left = run.steps.slice(at).filter(step => !isVoid(step, gone) && !hasFallen(step, fallen))
   const step = left[0] ? without(left[0], gone) : null
   const next = left[1] ? without(left[1], gone) : null
   const sinceS = confirmed.at(-1)?.atS ?? 0
@@ -93,7 +74,7 @@ export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHIN
   const remainingS = dueS === null ? null : dueS - nowS
   const ovenIs = step?.wait ? ovenStandingOf(step.wait, oven.shownC) : null
   const isIn = (kind: string) => new Set(confirmed.filter(c => c.step.kind === kind).flatMap(c => c.step.bladeIds))
-  const [loaded, pulled] = [isIn('load'), isIn('pull')]
+  const [loaded, pulled] = [isIn('load'), new Set([...isIn('pull'), ...fallen])]
   const out = [...pulled].filter(id => !gone.has(id)).length
   const isSoaking = step?.wait?.kind === 'soak' && dueS === null
   return {
@@ -140,6 +121,41 @@ export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHIN
   }
 }
 
+/** What a run's events come to: the steps confirmed, minutes added, and blades that are gone or fell before they were pulled. */
+function replayed(run: RunParts, live: readonly RunEvent[]) {
+  const gone = new Map<string, GoneBlade>()
+  /** They are out of the oven, and nobody pulls them. */
+  const fallen = new Set<string>()
+  const confirmed: Confirmed[] = []
+  const added = new Map<string, number>()
+  let at = 0
+  /** Past what was confirmed and what nobody is left for. */
+  const settle = () => {
+    const left = run.steps.findIndex((step, i) => i >= at && !isVoid(step, gone) && !hasFallen(step, fallen))
+    at = left < 0 ? run.steps.length : left
+  }
+  const happened = (event: IncidentEvent) => {
+    if (INCIDENTS[event.incident].does === 'aside')
+      for (const id of event.bladeIds) gone.set(id, { incident: event.incident, atS: event.atS })
+    else if (event.incident === 'dropped') {
+      const isPulled = (id: string) => confirmed.some(({ step }) => step.kind === 'pull' && step.bladeIds.includes(id))
+      for (const id of event.bladeIds) if (!isPulled(id)) fallen.add(id)
+    }
+  }
+  for (const event of live) {
+    settle()
+    const step = run.steps[at]
+    if (event.kind === 'confirm' && step?.id === event.stepId) {
+      confirmed.push({ step: without(step, gone), atS: event.atS, event })
+      at++
+    } else if (event.kind === 'add-minutes')
+      added.set(event.stepId, (added.get(event.stepId) ?? 0) + event.minutes * 60)
+    else if (event.kind === 'incident') happened(event)
+  }
+  settle()
+  return { gone, fallen, confirmed, added, at }
+}
+
 /** When a blade's own soak is over, s: from its arrival by model or log, else from the press at full heat and what it lags. */
 export function soakDueS(
   run: Partial<Pick<Run, 'blades'>>,
@@ -171,6 +187,12 @@ const isVoid = (step: RunStep, gone: ReadonlyMap<string, GoneBlade>): boolean =>
   step.kind === 'unclamp'
     ? step.names.afterBladeId !== undefined && gone.has(step.names.afterBladeId)
     : step.kind !== 'inspect' && step.bladeIds.length > 0 && step.bladeIds.every(id => gone.has(id))
+
+/** A pull, or what follows it at the plates, of a blade that lies on the floor. */
+const hasFallen = (step: RunStep, fallen: ReadonlySet<string>): boolean =>
+  step.kind === 'pull'
+    ? step.bladeIds.length > 0 && step.bladeIds.every(id => fallen.has(id))
+    : step.kind === 'unclamp' && step.names.afterBladeId !== undefined && fallen.has(step.names.afterBladeId)
 
 const without = (step: RunStep, gone: ReadonlyMap<string, GoneBlade>): RunStep =>
   gone.size > 0 && step.bladeIds.some(id => gone.has(id))

@@ -1,9 +1,11 @@
-import { useId, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import { usePressKey } from './use-press-key'
 
 export interface Choice<T> {
   readonly value: T
   readonly label: string
+  /** Key that takes it, where it stays the same whatever else is listed; absent: by its place in the list. */
+  readonly quick?: string | undefined
 }
 
 interface Props<T> {
@@ -14,7 +16,7 @@ interface Props<T> {
 }
 
 /** Keys that choose at once, in the order of the list. */
-const QUICK = '123456789abcdefghi'
+export const QUICK_KEYS = '123456789abcdefghi'
 
 /**
  * A list that one key alone can work: a short press goes on to the next, a long one takes it. Its figures and letters, arrows and a
@@ -29,6 +31,10 @@ export function Choices<T>({ label, choices, onChoose, boundKey }: Props<T>) {
     const choice = choices[index]
     if (choice) onChoose(choice.value)
   }
+  // Each question of a run has its keys at once, the second as the first.
+  useEffect(() => list.current?.focus(), [])
+  const keyOf = (index: number) => choices[index]?.quick ?? QUICK_KEYS[index] ?? ''
+  const atKey = (key: string) => choices.findIndex((_, index) => keyOf(index) === key.toLowerCase())
   usePressKey({ onShort: () => move(1), onHold: () => take(at), off: false, boundKey })
   return (
     <div
@@ -41,8 +47,7 @@ export function Choices<T>({ label, choices, onChoose, boundKey }: Props<T>) {
       onKeyDown={event => {
         if (event.key === 'ArrowDown') move(1)
         else if (event.key === 'ArrowUp') move(-1)
-        else if (QUICK.includes(event.key.toLowerCase()) && !event.ctrlKey && !event.metaKey)
-          take(QUICK.indexOf(event.key.toLowerCase()))
+        else if (atKey(event.key) >= 0 && !event.ctrlKey && !event.metaKey) take(atKey(event.key))
         else return
         event.preventDefault()
         event.stopPropagation()
@@ -59,7 +64,7 @@ export function Choices<T>({ label, choices, onChoose, boundKey }: Props<T>) {
           className={`flex min-h-[72px] cursor-pointer items-center gap-3 border-2 px-4 text-large ${i === at ? 'border-hot bg-soot font-semibold text-bone' : 'border-soot-rule text-bone'}`}
           onClick={() => take(i)}
         >
-          <kbd className="w-5 shrink-0 font-sans text-bone-2">{QUICK[i]?.toUpperCase()}</kbd>
+          <kbd className="w-5 shrink-0 font-sans text-bone-2">{keyOf(i).toUpperCase()}</kbd>
           {choice.label}
         </div>
       ))}

@@ -30,6 +30,7 @@ import { changeSpeed, SpeedControl } from './SpeedControl'
 import { openSurprises, SurpriseNote } from './SurpriseNote'
 import { useConfirm, wantedC } from './use-confirm'
 import { useHeard } from './use-heard'
+import { useLeaving } from './use-leaving'
 import { usePressKey } from './use-press-key'
 import { useRunClock } from './use-run-clock'
 import { useRunKeys } from './use-run-keys'
@@ -76,6 +77,7 @@ export default function RunView({ batch, run }: Props) {
     prefs,
   })
   usePressKey({ onShort: confirm, onHold: () => setOpen('happened'), off: isAsked, boundKey: prefs.boundKey })
+  const leaving = useLeaving(run)
   const minute = () => step && void addMinutes(run, step.id, 1)
   useRunKeys({
     onTakeBack: () => void takeBack(run),
@@ -85,7 +87,10 @@ export default function RunView({ batch, run }: Props) {
     onVoice: () => setRunPrefs({ voice: !prefs.voice }),
     onFaster: () => practice && changeSpeed(run, 1),
     onSlower: () => practice && changeSpeed(run, -1),
-    onLeave: () => history.length > 1 && history.back(),
+    onLeave: () => {
+      if (open !== null) setOpen(null)
+      else leaving.ask()
+    },
     off: isAsked,
   })
   if (!step || !said) return null
@@ -158,8 +163,13 @@ export default function RunView({ batch, run }: Props) {
           keyName={prefs.sound ? '♪' : '–'}
           says="sound, voice, controller"
         />
-        <a href={`/batch/${batch.id}/${step.station}`} className="inline-flex min-h-[72px] items-center px-3">
-          <b className="mr-2 text-bone">Esc</b> leave, the clocks go on
+        <a
+          href={`/batch/${batch.id}/${step.station}`}
+          onClick={leaving.meant}
+          className={`inline-flex min-h-[72px] items-center px-3 ${leaving.asked ? 'font-semibold text-[#ffd9b8]' : ''}`}
+        >
+          <b className="mr-2 text-bone">Esc</b>{' '}
+          {leaving.asked ? 'press Esc again to leave, the clocks go on' : 'leave, the clocks go on'}
         </a>
         {practice && <SpeedControl run={run} />}
       </footer>

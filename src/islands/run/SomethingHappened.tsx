@@ -14,7 +14,7 @@ import {
 } from '../../data/incidents'
 import { INCIDENT_WORDS, SAFE_WORDS, STOP_WORDS } from '../../words/incidents'
 import { marksOfBlades } from '../../words/lists'
-import { Choices } from './Choices'
+import { type Choice, Choices, QUICK_KEYS } from './Choices'
 import { RunDialog } from './RunDialog'
 import { logIncident, stopRun } from './run-log'
 
@@ -38,6 +38,16 @@ type Asked =
 const SECONDS = [5, 10, 15, 20, 30, 45, 60, 90] as const
 const MINUTES = [1, 2, 3, 5, 10, 15, 20, 30, 45, 60] as const
 
+/** Choices whose keys stay theirs, whichever of them are listed: a hand learns them. */
+const keyed = <T,>(choices: readonly Choice<T>[]): Choice<T>[] =>
+  choices.map((choice, i) => ({ ...choice, quick: QUICK_KEYS[i] }))
+
+const ALL_THAT_HAPPENS = keyed<Incident | 'stop' | 'nothing'>([
+  ...INCIDENT_NAMES.map(value => ({ value, label: INCIDENT_WORDS[value].name })),
+  { value: 'stop', label: 'Call it off' },
+  { value: 'nothing', label: 'Nothing: go back' },
+])
+
 /** Records an incident in one press, with no more questions than it needs. */
 export function SomethingHappened({ run, batch, state, boundKey, callOff = false, onClose }: Props) {
   const [asked, setAsked] = useState<Asked>({ kind: callOff ? 'why-stop' : 'what' })
@@ -58,14 +68,7 @@ export function SomethingHappened({ run, batch, state, boundKey, callOff = false
         key="what"
         label="What happened?"
         boundKey={boundKey}
-        choices={[
-          ...INCIDENT_NAMES.filter(name => name !== 'helper-gone' || state.people === 2).map(name => ({
-            value: name,
-            label: INCIDENT_WORDS[name].name,
-          })),
-          { value: 'stop', label: 'Call it off' },
-          { value: 'nothing', label: 'Nothing: go back' },
-        ]}
+        choices={ALL_THAT_HAPPENS.filter(({ value }) => value !== 'helper-gone' || state.people === 2)}
         onChoose={what =>
           what === 'nothing' ? onClose() : what === 'stop' ? setAsked({ kind: 'why-stop' }) : choose(what)
         }
@@ -120,8 +123,14 @@ export function SomethingHappened({ run, batch, state, boundKey, callOff = false
           label="What is safe?"
           boundKey={boundKey}
           choices={[
-            ...SAFE_STATE.filter(point => !safe.includes(point)).map(value => ({ value, label: SAFE_WORDS[value] })),
-            { value: 'end', label: safe.length === SAFE_STATE.length ? 'End the run' : 'End the run as it is' },
+            ...keyed(SAFE_STATE.map(value => ({ value, label: SAFE_WORDS[value] }))).filter(
+              ({ value }) => !safe.includes(value),
+            ),
+            {
+              value: 'end',
+              quick: QUICK_KEYS[SAFE_STATE.length],
+              label: safe.length === SAFE_STATE.length ? 'End the run' : 'End the run as it is',
+            },
           ]}
           onChoose={point => {
             if (point !== 'end') return setAsked({ kind: 'safe', reason, safe: [...safe, point] })

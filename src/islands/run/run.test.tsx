@@ -10,6 +10,7 @@ import { AfterCut } from './AfterCut'
 import { Choices } from './Choices'
 import { SomethingHappened } from './SomethingHappened'
 import { useHeard } from './use-heard'
+import { useLeaving } from './use-leaving'
 import { HOLD_MS, usePressKey } from './use-press-key'
 import { useRunClock } from './use-run-clock'
 import { localVoices } from './voice'
@@ -68,7 +69,56 @@ describe('one key', () => {
   })
 })
 
+describe('leaving a run', () => {
+  const leaving = (mode: 'shop' | 'practice') => {
+    const run = { ...runOf(trayOfBlades(1)), mode }
+    const back = vi.spyOn(history, 'back').mockImplementation(() => undefined)
+    history.pushState(null, '', '/elsewhere')
+    const { result } = renderHook(() => useLeaving(run))
+    const closing = () => {
+      const event = new Event('beforeunload', { cancelable: true })
+      dispatchEvent(event)
+      return event.defaultPrevented
+    }
+    return { result, back, closing }
+  }
+
+  it('takes Esc twice with a word between, and the first is forgotten', () => {
+    const { result, back } = leaving('shop')
+    act(() => result.current.ask())
+    expect([result.current.asked, back.mock.calls.length]).toEqual([true, 0])
+    act(() => vi.advanceTimersByTime(6000))
+    expect(result.current.asked).toBe(false)
+    act(() => result.current.ask())
+    act(() => result.current.ask())
+    expect(back).toHaveBeenCalledTimes(1)
+  })
+
+  it('asks when the page is closed in a run that counts, unless leaving was meant; never in practice', () => {
+    const { result, closing } = leaving('shop')
+    expect(closing()).toBe(true)
+    act(() => result.current.meant())
+    expect(closing()).toBe(false)
+    cleanup()
+    expect(leaving('practice').closing()).toBe(false)
+  })
+})
+
 describe('a list', () => {
+  it('has the focus at once, and its keys stay theirs whatever else is listed', () => {
+    const chosen = vi.fn()
+    const choices = [
+      { value: 'a', label: 'first', quick: '1' },
+      { value: 'c', label: 'third', quick: '3' },
+    ]
+    render(<Choices label="Which?" choices={choices} onChoose={chosen} boundKey={null} />)
+    const list = screen.getByRole('listbox')
+    expect(document.activeElement).toBe(list)
+    fireEvent.keyDown(list, { key: '2' })
+    fireEvent.keyDown(list, { key: '3' })
+    expect(chosen.mock.calls).toEqual([['c']])
+  })
+
   it('is worked by that key alone: short for the next, held to take it; its figure takes at once', () => {
     const chosen = vi.fn()
     const choices = ['one', 'two', 'three'].map(value => ({ value, label: value }))

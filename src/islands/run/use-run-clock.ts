@@ -4,6 +4,7 @@ import { jumpBetween, mendedClock, runSecondsAt, steadySecondsAt, type Tick, wit
 import type { Run } from '../../core/shop/run'
 import { secondsBetween, secondsOf } from '../../core/units/time'
 import { changeRun } from '../../store/runs'
+import { startTicker } from '../../workers/ticker'
 
 /** When a page last had a run in view, by the computer's clock, ms, and by the run's own, s; and whether it was left on purpose. */
 const seenSchema = z.object({ wallMs: z.number(), runS: z.number().check(z.minimum(0)), left: z.boolean() })
@@ -90,7 +91,7 @@ export function useRunClock(run: Run): RunClock {
     // Practice waits while nobody looks.
     if (mode === 'practice' && seen)
       void changeRun(id, stored => ({ ...stored, clock: [...withLeg(stored.clock, Date.now(), seen.runS)] }))
-    const timer = setInterval(() => {
+    const stopTicking = startTicker(TICK_MS, () => {
       const now = readTick()
       const before = last.current
       last.current = now
@@ -102,11 +103,11 @@ export function useRunClock(run: Run): RunClock {
         setQuestion(asked => asked ?? { kind: 'ahead', byS: jump.byS, before, legs })
       } else noteSeen(id, now.wallMs, runSecondsAt(latest.current.clock, now.wallMs), false)
       setTick(now)
-    }, TICK_MS)
+    })
     const leave = () => noteSeen(id, Date.now(), runSecondsAt(latest.current.clock, Date.now()), true)
     addEventListener('pagehide', leave)
     return () => {
-      clearInterval(timer)
+      stopTicking()
       removeEventListener('pagehide', leave)
       if (latest.current.endedAt !== null) forgetSeen(id)
     }

@@ -21,7 +21,8 @@ export function useRunKeys(keys: RunKeys) {
   useEffect(() => {
     const press = (act: (now: RunKeys) => void) => (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && event.target.closest('input, select, textarea')
-      if (latest.current.off || event.repeat || typing) return
+      // What a question over the run has taken, its Esc above all, is not the run's.
+      if (latest.current.off || event.repeat || event.defaultPrevented || typing) return
       event.preventDefault()
       act(latest.current)
     }
