@@ -117,7 +117,7 @@ export const STEEL_MODEL = {
   corrosion: {
     perMo: 3.3, perN: 16,
     /** Chromium in solution that makes a steel stainless, wt%, and over how much it comes. EN 10088-1 sets 10.5 %, from memory. */
-    passiveCr: 10.5, passiveWidth: 0.35,
+    passiveCr: 10.5, passiveWidth: 0.35, saltCr: 12.5, saltIndex: 17,
     penaltyFromC: 400, penaltyFullC: 520, penaltyMax: 0.45,
     slowFromS: 60, slowScaleS: 240, slowMax: 0.25,
     source: 'PREN of the matrix (ISO 15156-3 form); penalties: common practice, no published source',

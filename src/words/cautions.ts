@@ -102,6 +102,8 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
   },
   'air-limit': p =>
     `${Math.round(p.level)} ${airUnit(p.gas)} is over the ${AIR_LIMIT_WORDS[p.name]} of ${p.limit}. Keep a door open on each side, and do not stay beside the box.`,
+  'nitrogen-spill': (p, say) =>
+    `If the ${say.litres(p.litres)} that stand in the box are spilt, oxygen in this room falls to about ${p.oxygenPercent.toFixed(0)} %, and nobody feels it coming: out at once, door open, and back in only with an oxygen alarm that is silent. Keep less in the box or a larger room; your supplier’s safety sheet and local rules come first.`,
   solvent: (p, say) =>
     `${p.fluid} gives off vapour that a spark or the oven can ignite: its flash point of ${say.t(p.flashC)} is below room temperature. Mix it away from oven, sparks and pilot lights, and cover it loosely.`,
 

@@ -158,6 +158,11 @@ export const WORKING_WORDS: { readonly [C in WorkingCode]: Words<C> } = {
     equation: 'volume = heat / (latent · density)',
     source: p.source,
   }),
+  'oxygen-after-spill': line(
+    'Oxygen if the standing liquid is spilt and boils at once',
+    '20.9·(1 − standing litres · gas per litre / room)',
+    'simple displacement of a closed room',
+  ),
   'oxygen-in-room': line(
     'Oxygen in the room',
     '20.9·(1 − N₂ added); chill over 15 min, then the hold',

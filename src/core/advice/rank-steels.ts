@@ -6,6 +6,7 @@ import { foilFor } from '../foil/foil-type'
 import { chance } from '../hardness/stage-reading'
 import type { TargetHrc } from '../rockwell/target'
 import type { Workshop } from '../shop/workshop'
+import { standsSaltWater } from '../steel/corrosion'
 import { type Prediction, predict } from '../steel/predict'
 import type { Route } from '../steel/route'
 import { suggestRoute } from '../steel/suggest'
@@ -96,18 +97,21 @@ export function rankGrades(request: RankRequest): { ranked: RankedGrade[]; refus
 function rankOne(grade: Grade, request: RankRequest): RankedGrade {
   const use = USES[request.use]
   const target = targetFor(request.use, request.edgeDeg)
-  const route = suggestRoute(grade, target, request)
+  const route = suggestRoute(grade, withinUsual(target, grade), request)
   const p = predict(grade, route)
+  const corrosionClass = corrosionClassOn(grade, p)
   const middle = (target.min + target.max) / 2
   const miss = Math.max(0, Math.abs(p.finalHrc.mean - middle) - (target.max - target.min) / 2)
-  const short = Math.max(0, classRank(grade.corrosionClass) - classRank(use.least))
+  const short = Math.max(0, classRank(corrosionClass) - classRank(use.least))
   const merits: Readonly<Record<Merit, number>> = {
     edge: edgeStability(grade, p, request.edgeDeg),
-    corrosion: 1 - classRank(grade.corrosionClass) / (CORROSION_CLASSES.length - 1),
+    corrosion: 1 - classRank(corrosionClass) / (CORROSION_CLASSES.length - 1),
     wear: wearOf(p),
     toughness: toughnessTendency(p),
   }
   const reach = chance(p.finalHrc, target)
+  // How well the model knows a steel is no merit of the steel: the order goes by where it comes to.
+  const fits = Math.exp(-miss / MISS_HRC)
   const weights = request.weights ?? use.weight
   return {
     grade,
@@ -118,10 +122,28 @@ function rankOne(grade: Grade, request: RankRequest): RankedGrade {
     corrosion: p.corrosion.index,
     merits,
     reach,
-    score: Math.max(0, weighted(merits, weights) * (LEAST_REACH + (1 - LEAST_REACH) * reach) - SHORT_COSTS * short),
-    why: reason({ grade, p, target, miss, short, merits, edgeDeg: request.edgeDeg }),
+    score: Math.max(0, weighted(merits, weights) * (LEAST_REACH + (1 - LEAST_REACH) * fits) - SHORT_COSTS * short),
+    why: reason({ corrosionClass, p, target, miss, short, merits, edgeDeg: request.edgeDeg }),
   }
 }
+
+/** How far beyond its usual target a grade is taken for a use: softer than it could be, hardly harder, HRC. Common practice, no published source. */
+const BEYOND_USUAL = { softerHrc: 2, harderHrc: 0.5 } as const
+
+/** The target a grade is aimed at for a use: what of it lies within the grade's own, else the end that is nearest. */
+function withinUsual({ min, max }: TargetHrc, { usualTarget }: Grade): TargetHrc {
+  const least = usualTarget.minHrc - BEYOND_USUAL.softerHrc
+  const most = usualTarget.maxHrc + BEYOND_USUAL.harderHrc
+  const inside = (hrc: number) => Math.min(most, Math.max(least, hrc))
+  return { min: inside(min), max: inside(max) }
+}
+
+/** A grade's corrosion class on a route: for salt water only where what is in solution says so. */
+const corrosionClassOn = ({ corrosionClass }: Grade, { corrosion }: Prediction): CorrosionClass =>
+  corrosionClass === 'sea' && !standsSaltWater(corrosion) ? 'kitchen' : corrosionClass
+
+/** A miss of the target costs e-fold each so much, HRC. Ranking only. */
+const MISS_HRC = 0.8
 
 /** Share of a steel's merits that remains if its target is out of reach, and the penalty per missing corrosion class. Ranking only. */
 const LEAST_REACH = 0.3
@@ -152,7 +174,7 @@ function edgeStability(grade: Grade, { carbideFraction, austenite }: Prediction,
 }
 
 interface Grounds {
-  readonly grade: Grade
+  readonly corrosionClass: CorrosionClass
   readonly p: Prediction
   readonly target: TargetHrc
   readonly miss: number
@@ -166,12 +188,20 @@ const REACHED_HRC = 0.3
 /** An edge finer than this, degrees a side, breaks out of a steel of large carbides. Common practice, no published source. */
 const FINE_EDGE_DEG = 15
 
-const reason = ({ grade, p, target, miss, short, merits: { wear, toughness }, edgeDeg }: Grounds): RankReason => ({
+const reason = ({
+  corrosionClass,
+  p,
+  target,
+  miss,
+  short,
+  merits: { wear, toughness },
+  edgeDeg,
+}: Grounds): RankReason => ({
   hrc: p.finalHrc.mean,
   target,
   reaches: miss < REACHED_HRC ? 'within' : p.finalHrc.mean < target.min ? 'short' : 'above',
   edge: wear > 0.7 ? (edgeDeg < FINE_EDGE_DEG ? 'long-and-coarse' : 'long') : wear < 0.25 ? 'very-fine' : 'fine',
   strength: toughness > 0.6 ? 'tough' : toughness < 0.3 ? 'brittle' : 'usual',
-  corrosionClass: grade.corrosionClass,
+  corrosionClass,
   rustsTooSoon: short > 0,
 })

@@ -54,6 +54,7 @@ export interface CautionCodes {
     readonly limit: number
     readonly name: AirLimitName
   }
+  'nitrogen-spill': { readonly litres: number; readonly oxygenPercent: number }
   solvent: { readonly fluid: string; readonly flashC: number }
   // A place to read at.
   'beside-blade': Nothing

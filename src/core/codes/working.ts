@@ -41,6 +41,7 @@ export interface WorkingCodes {
   'steel-heat-nitrogen': Nothing
   'vaporisation-heat': { readonly source: string }
   'oxygen-in-room': Nothing
+  'oxygen-after-spill': Nothing
   // Plates.
   'contact-through-foil': { readonly plates: boolean }
   'steel-on-cooling': Nothing

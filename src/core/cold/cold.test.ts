@@ -66,6 +66,7 @@ describe('liquid nitrogen', () => {
       startC: 20,
       ambientC: 20,
       vesselKg: 0,
+      standingL: 0,
       lossWPerK: 0.2,
       holdH: 4,
       room,
@@ -81,6 +82,7 @@ describe('liquid nitrogen', () => {
         startC: 20,
         ambientC: 20,
         vesselKg: 0,
+        standingL: 0,
         lossWPerK: 0.2,
         holdH: 4,
         room: { m3: 12, airChangesPerH: 0 },
@@ -92,6 +94,7 @@ describe('liquid nitrogen', () => {
         startC: 20,
         ambientC: 20,
         vesselKg: 0,
+        standingL: 0,
         lossWPerK: 0.2,
         holdH: 4,
         room: { m3: 200, airChangesPerH: 4 },
@@ -113,9 +116,42 @@ describe('what it starts from', () => {
 
   it('counts the vessel of liquid nitrogen by its weight: 2 kg of aluminium take 340 kJ, 2.1 L', () => {
     const at = (vesselKg: number) =>
-      liquidNitrogenFor({ steelKg: 3.234, startC: 20, ambientC: 20, vesselKg, lossWPerK: 0.2, holdH: 4, room }).coolantL
+      liquidNitrogenFor({
+        steelKg: 3.234,
+        startC: 20,
+        ambientC: 20,
+        vesselKg,
+        standingL: 0,
+        lossWPerK: 0.2,
+        holdH: 4,
+        room,
+      }).coolantL
     // 199.2 kJ/kg · 0.807 kg/L = 160.75 kJ/L; 10 kJ stand in where the weight is not known.
     expect(at(2) - at(0)).toBeCloseTo((340 - 10) / 160.75, 2)
+  })
+})
+
+describe('nitrogen that stands in the box', () => {
+  const at = (standingL: number, m3: number) =>
+    liquidNitrogenFor({
+      steelKg: 2,
+      startC: 20,
+      ambientC: 20,
+      vesselKg: 0,
+      standingL,
+      lossWPerK: 0.2,
+      holdH: 2,
+      room: { m3, airChangesPerH: 4 },
+    })
+
+  it('is bought, is released, and spilt takes oxygen: 5 L in 20 m³ leave 17 %, by simple arithmetic', () => {
+    expect(at(5, 20).coolantL - at(0, 20).coolantL).toBeCloseTo(5, 9)
+    // One litre of liquid gives about 0.69 m³ of gas: handbook value, from memory.
+    expect(at(5, 20).gasM3 - at(0, 20).gasM3).toBeCloseTo(5 * 0.69, 1)
+    expect(at(5, 20).spillOxygenPercent).toBeCloseTo(17, 0)
+    expect(at(5, 20).cautions.map(({ code }) => code)).toContain('nitrogen-spill')
+    expect(at(5, 400).cautions).toEqual([])
+    expect(at(0, 20).spillOxygenPercent).toBeCloseTo(20.9, 1)
   })
 })
 

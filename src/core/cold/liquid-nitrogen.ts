@@ -1,5 +1,5 @@
 import { LIQUID_NITROGEN, OXYGEN, STEEL_CHILL_J_PER_KG } from '../../data/cold'
-import type { Caution } from '../codes/caution'
+import { type Caution, caution } from '../codes/caution'
 import { type WorkingLine, worked } from '../codes/working'
 import { type AirInRoom, airCautions, airInRoom } from './air-in-room'
 import type { Room } from './room'
@@ -11,6 +11,8 @@ export interface LiquidNitrogenRequest {
   readonly ambientC: number
   /** Of the vessel what is cooled down with the blades; 0: not known. */
   readonly vesselKg: number
+  /** Liquid that stands in the box about the blades, L; 0 where only vapour cools them. */
+  readonly standingL: number
   readonly lossWPerK: number
   readonly holdH: number
   readonly room: Room
@@ -19,11 +21,15 @@ export interface LiquidNitrogenRequest {
 export interface LiquidNitrogenAmount {
   readonly chillL: number
   readonly holdL: number
+  /** Liquid left standing at the end: it is bought, and boils off in the room or is spilt. */
+  readonly standingL: number
   readonly coolantL: number
   readonly kgPerL: number
   readonly gasM3: number
   /** Least oxygen in a well-mixed room, %. */
   readonly oxygenPercent: number
+  /** Oxygen in the room if the standing liquid is spilt and boils at once, %. */
+  readonly spillOxygenPercent: number
   readonly air: AirInRoom
   readonly cautions: readonly Caution[]
   readonly working: readonly WorkingLine[]
@@ -35,6 +41,7 @@ export function liquidNitrogenFor({
   startC,
   ambientC,
   vesselKg,
+  standingL,
   lossWPerK,
   holdH,
   room,
@@ -50,22 +57,31 @@ export function liquidNitrogenFor({
   const chillL = chillJ / perL
   const holdL = holdJ / perL
   const air = airInRoom({ gas: 'nitrogen', chillM3: chillL * n.gasM3PerL, holdM3: holdL * n.gasM3PerL, holdH, room })
+  const spillOxygenPercent = OXYGEN.normalPercent * Math.max(0, 1 - (standingL * n.gasM3PerL) / room.m3)
   const oxygenPercent = OXYGEN.normalPercent * (1 - air.peakShare)
   return {
     chillL,
     holdL,
-    coolantL: chillL + holdL,
+    standingL,
+    coolantL: chillL + holdL + standingL,
     kgPerL: n.densityKgPerL,
-    gasM3: (chillL + holdL) * n.gasM3PerL,
+    gasM3: (chillL + holdL + standingL) * n.gasM3PerL,
     oxygenPercent,
+    spillOxygenPercent,
     air,
-    cautions: airCautions(air),
+    cautions: [
+      ...airCautions(air),
+      ...(spillOxygenPercent < OXYGEN.leastPercent
+        ? [caution('nitrogen-spill', { litres: standingL, oxygenPercent: spillOxygenPercent })]
+        : []),
+    ],
     working: [
       worked('steel-heat-nitrogen', steelJ / 1000, 'kJ', {}),
       worked('vessel-heat', vesselJ / 1000, 'kJ', {}),
       worked('leak-heat', holdJ / 1000, 'kJ', {}),
       worked('vaporisation-heat', n.latentJPerKg / 1000, 'kJ/kg', { source: n.source }),
       worked('oxygen-in-room', oxygenPercent, '%', {}),
+      worked('oxygen-after-spill', spillOxygenPercent, '%', {}),
     ],
   }
 }

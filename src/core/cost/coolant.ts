@@ -44,5 +44,7 @@ function amountOf(medium: Coolant['medium'], shop: Workshop, steelKg: number, ho
   const { lossWPerK, room, bath, vesselKg } = shop.cold
   const ambientC = shop.roomC ?? USUAL_ROOM_C
   const asked = { steelKg, startC: ambientC, ambientC, vesselKg, lossWPerK, room, holdH }
-  return medium === 'dry-ice' ? dryIceFor({ ...asked, bath }).coolantKg : liquidNitrogenFor(asked).coolantL
+  return medium === 'dry-ice'
+    ? dryIceFor({ ...asked, bath }).coolantKg
+    : liquidNitrogenFor({ ...asked, standingL: bath.litres }).coolantL
 }

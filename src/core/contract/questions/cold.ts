@@ -28,14 +28,14 @@ export const cold = question({
         working: [],
       })
     if (request.medium === 'liquid-nitrogen') {
-      const n = liquidNitrogenFor(request)
+      const n = liquidNitrogenFor({ ...request, standingL: request.bath.litres })
       const { air } = n
       return ok({
         coolantKg: n.coolantL * n.kgPerL,
         coolantL: n.coolantL,
         gasM3: n.gasM3,
         reachMin: null,
-        peak: { oxygenPercent: n.oxygenPercent },
+        peak: { oxygenPercent: n.oxygenPercent, spillOxygenPercent: n.spillOxygenPercent },
         limits: air.limits,
         neededAirChangesPerH: finite(air.neededAirChangesPerH),
         refused: air.refused,

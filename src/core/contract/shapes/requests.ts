@@ -202,6 +202,7 @@ export const coldRequest = z.object({
   /** For a freezer: the thickest blade, and whether a fan moves the air. */
   thicknessMm: z._default(between(0.3, 30), 3),
   fan: z._default(z.boolean(), false),
+  /** Of liquid nitrogen: what stands in the box. */
   bath: z._default(
     z.object({ fluid: z.enum(Object.keys(BATHS) as [BathFluid, ...BathFluid[]]), litres: between(0, 200) }),
     { fluid: 'none', litres: 0 },

@@ -135,7 +135,11 @@ export const coldResponse = z.object({
   gasM3: z.number(),
   /** Minutes until the blades are within 3 °C of a freezer's air; null where they are chilled by a coolant. */
   reachMin: z.nullable(z.number()),
-  peak: z.object({ co2Ppm: z.optional(z.number()), oxygenPercent: z.optional(z.number()) }),
+  peak: z.object({
+    co2Ppm: z.optional(z.number()),
+    oxygenPercent: z.optional(z.number()),
+    spillOxygenPercent: z.optional(z.number()),
+  }),
   limits: list(
     z.object({
       name: z.string(),

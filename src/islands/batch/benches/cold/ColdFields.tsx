@@ -1,4 +1,5 @@
 import { withRoute } from '../../../../core/batch/route-edit'
+import { coldWay } from '../../../../core/cold/way'
 import type { BatchGroup } from '../../../../core/shop/batch'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import type { Workshop } from '../../../../core/shop/workshop'
@@ -52,20 +53,24 @@ function ColdTiming() {
 
 /** Fields that decide amount, air and effect here; box, vessel, leak and price are the workshop's. */
 export function ColdFields() {
-  const { cold } = useBench().shop
+  const { shop, shown } = useBench()
+  const { cold } = shop
+  const isNitrogen = shown.group.route.cold !== null && coldWay(shown.group.route.cold.toC) === 'liquid-nitrogen'
   // What is stored is changed, not what is shown: two fields left closely one after the other keep both.
   const set = (change: (cold: Workshop['cold']) => Partial<Workshop['cold']>) =>
     saveShop(s => ({ ...s, cold: { ...s.cold, ...change(s.cold) } }), 'Cold')
   return (
     <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-6">
-      <SelectField
-        label="Bath"
-        value={cold.bath.fluid}
-        options={Object.entries(BATHS).map(([k, v]) => [k as BathFluid, v.label] as const)}
-        onCommit={fluid => set(now => ({ bath: { ...now.bath, fluid } }))}
-      />
+      {!isNitrogen && (
+        <SelectField
+          label="Bath"
+          value={cold.bath.fluid}
+          options={Object.entries(BATHS).map(([k, v]) => [k as BathFluid, v.label] as const)}
+          onCommit={fluid => set(now => ({ bath: { ...now.bath, fluid } }))}
+        />
+      )}
       <NumberField
-        label="Bath volume"
+        label={isNitrogen ? 'Nitrogen standing in the box' : 'Bath volume'}
         unit="L"
         value={cold.bath.litres}
         {...BOUNDS.bathLitres}

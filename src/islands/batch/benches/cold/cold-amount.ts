@@ -35,10 +35,13 @@ export function coldAmount(cold: Cold, steelKg: number, shop: Workshop): ColdAmo
   const say = speakerOf(shop.units)
   if (way === 'freezer') return null
   if (way === 'liquid-nitrogen') {
-    const n = liquidNitrogenFor({ ...from, vesselKg, lossWPerK, holdH, room })
+    const n = liquidNitrogenFor({ ...from, vesselKg, standingL: bath.litres, lossWPerK, holdH, room })
     return {
       label: 'Liquid nitrogen',
-      ...parted(say.litres(n.coolantL), `: ${say.litres(n.chillL)} to chill, ${say.litres(n.holdL)} to hold`),
+      ...parted(
+        say.litres(n.coolantL),
+        `: ${say.litres(n.chillL)} to chill, ${say.litres(n.holdL)} to hold${n.standingL > 0 ? `, ${say.litres(n.standingL)} standing` : ''}`,
+      ),
       bought: n.coolantL,
       air: n.air,
       working: n.working,
