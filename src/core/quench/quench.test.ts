@@ -24,6 +24,18 @@ const request = (more: Partial<QuenchRequest> = {}): QuenchRequest => ({
 })
 const blade = (thicknessMm: number) => ({ thicknessMm, widthMm: 40, lengthMm: 250 })
 
+describe('foil between plates', () => {
+  const to500 = (foilMm: number) => quench(request({ foilMm })).blades[0]?.secondsTo['500'] ?? 0
+
+  it('counts: a bare blade loses its heat sooner, thicker foil later, by its heat', () => {
+    expect(to500(0)).toBeLessThan(0.8 * to500(0.05))
+    expect(to500(0.1)).toBeGreaterThan(to500(0.05))
+    // 0.1 mm more steel about a 3 mm blade is 3 % more heat, and its conduction is next to nothing: by hand.
+    expect(to500(0.1) / to500(0.05)).toBeGreaterThan(1.02)
+    expect(to500(0.1) / to500(0.05)).toBeLessThan(1.07)
+  })
+})
+
 describe('one blade between plates', () => {
   // Converged one-dimensional conduction with martensite heat, of another making: mean steel °C at seconds, contact 1200.
   it.each([

@@ -123,6 +123,7 @@ function clampOne(
   curve: [number, number, number][] | null,
 ): QuenchedBlade {
   const marks = createMarks(request)
+  const wrapped = withFoil(request)
   const plateStartC = stack.meanC(request.blade)
   let platePeakC = stack.contactC
   curve?.push([0, request.fromC, stack.contactC])
@@ -130,7 +131,7 @@ function clampOne(
   const steel = halfBlade(bladeC)
   while (s < seconds - 1e-9) {
     const dt = Math.min(stepAt(s), seconds - s)
-    stack.step(steel, request.blade, conditions, dt)
+    stack.step(steel, wrapped, conditions, dt)
     const c = meanOf(steel)
     marks.pass(bladeC, c, s, dt)
     bladeC = c
@@ -142,10 +143,25 @@ function clampOne(
   return { ...marks.read(), plateStartC, platePeakC, leavesC: bladeC }
 }
 
-/** Contact in series with the air of a clearance; its conductivity at the middle of the quench. */
-function contactAcross({ contactWPerM2K, clearanceMm = 0 }: QuenchRequest): number {
-  return 1 / (1 / contactWPerM2K + clearanceMm / 1000 / GAP_AIR_W_PER_MK)
+/**
+ * Contact in series with the air of a clearance; its conductivity at the middle of the quench. A contact is stated for a blade in the
+ * usual foil: of its two faces a bare blade has one, and thicker foil conducts through what it has more.
+ */
+function contactAcross({ contactWPerM2K, clearanceMm = 0, foilMm }: QuenchRequest): number {
+  const faces = foilMm > 0 ? 1 : 1 / 2
+  const more = Math.max(0, foilMm - USUAL_FOIL_MM) / 1000 / FOIL_W_PER_MK
+  return 1 / (faces / contactWPerM2K + more + clearanceMm / 1000 / GAP_AIR_W_PER_MK)
 }
+/** Foil that contacts and reference figures are stated for, mm. */
+const USUAL_FOIL_MM = 0.05
+/** Stainless foil, W/mK. Textbook value, from memory. */
+const FOIL_W_PER_MK = 20
+
+/** A blade with the heat of its foil, as so much more or less steel than in the usual foil. */
+const withFoil = ({ blade, foilMm }: QuenchRequest): Size => ({
+  ...blade,
+  thicknessMm: Math.max(0.1, blade.thicknessMm + 2 * (foilMm - USUAL_FOIL_MM)),
+})
 /** Air at about 400 °C, W/mK. Textbook value, from memory. */
 const GAP_AIR_W_PER_MK = 0.05
 
