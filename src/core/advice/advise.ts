@@ -7,7 +7,7 @@ import { predictedAt } from '../batch/hardness-stages'
 import type { Estimate } from '../codes/result'
 import { chance, type StageReading, wantedAfter } from '../hardness/stage-reading'
 import { sdOfHalfWidth95 } from '../numeric/coverage'
-import type { TargetHrc } from '../rockwell/target'
+import { middleOf, missOf, type TargetHrc } from '../rockwell/target'
 import type { Stage } from '../shop/route'
 import { modelFamilyOf } from '../steel/model-error'
 import { type Prediction, predict } from '../steel/predict'
@@ -17,7 +17,7 @@ import { compositionOf, isGrade, type Steel } from '../steel/steel'
 import type { Temper } from '../steel/tempering'
 import { settingC, settingsBetween } from '../units/setting'
 import type { AdviceOption, AdviceReason, AdviceRequest } from './option'
-import { FINISHED_TEMPERS, inOrder, missOf } from './order'
+import { FINISHED_TEMPERS, inOrder } from './order'
 import { reachableRoute } from './reachable-route'
 
 /** Hours of a re-hardening beside the anneal itself: cooling with the oven off, wrapping, hardening, cold, two tempers. */
@@ -156,7 +156,7 @@ export function temperLimitsOf(steel: Steel): { readonly min: number; readonly m
     : TEMPER_RANGE_C
 }
 
-/** A way over the secondary peak is named beside the cooler one only where it does better by this. */
+/** A way over the secondary peak is named only where it does better by this than the cooler one and than leaving the blade. */
 const WORTH_THE_PEAK = 0.15
 
 /** The next temper: of stainless steel the best that keeps its chromium, and over the secondary peak where that does clearly better. */
@@ -165,7 +165,8 @@ function temperOptions(context: Context): (AdviceOption | null)[] {
   if (!context.now.corrosion.stainless || min > ROBBED_C) return [temperOption(context, { min, max })]
   const cool = temperOption(context, { min, max: ROBBED_C })
   const hot = temperOption(context, { min: ROBBED_C + 1, max })
-  const better = (hot?.inTargetProbability ?? 0) > (cool?.inTargetProbability ?? 0) + WORTH_THE_PEAK
+  const kept = acceptOption(context)?.inTargetProbability ?? 0
+  const better = (hot?.inTargetProbability ?? 0) > Math.max(cool?.inTargetProbability ?? 0, kept) + WORTH_THE_PEAK
   return [cool, better ? hot : null]
 }
 
@@ -180,7 +181,7 @@ function temperOption(context: Context, limits: { readonly min: number; readonly
     for (const atC of settingsBetween(limits.min, limits.max, request.can.system)) {
       const after = carried(context, { ...request.route, tempers: [...tempers, { atC, holdMin }] })
       const outside = leaves(atC) ? OUTSIDE_RANGE : 0
-      const miss = Math.abs(after.hrc.mean - (wanted.min + wanted.max) / 2)
+      const miss = Math.abs(after.hrc.mean - middleOf(wanted))
       const unusual = holdMin === TEMPER_HOLD_MIN ? 0 : UNUSUAL_HOLD
       const score = chance(after.hrc, wanted) - outside - miss * 0.01 - unusual
       if (!best || score > best.score + 1e-9) best = { ...after, atC, holdMin, score }

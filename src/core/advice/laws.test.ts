@@ -61,9 +61,11 @@ describe('sound advice, on random blades of every grade', () => {
     for (const one of cases) {
       const first = firstOf(one)
       if (first.kind !== 'accept') continue
-      // Two days and the risk of hardening again are not worth a miss of a few tenths.
+      // Two days of hardening again, or rust, are not worth a miss of a few tenths.
       const near = first.inTargetProbability >= 0.05 && Math.abs(first.missHrc) < 0.5
-      const others = one.options.filter(option => isDone(option) && !(near && option.kind === 'anneal-and-reharden'))
+      const others = one.options.filter(
+        option => isDone(option) && !(near && (option.kind === 'anneal-and-reharden' || option.why.robsChromium)),
+      )
       const best = Math.max(0, ...others.map(option => option.inTargetProbability))
       // Under one in twenty against one in five and more; and twice as likely, by fifteen in a hundred or more.
       if (first.inTargetProbability < 0.05) expect(best, told(one)).toBeLessThan(0.2)

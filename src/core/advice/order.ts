@@ -1,13 +1,10 @@
 import { USES } from '../../data/uses'
 import { chance } from '../hardness/stage-reading'
-import type { TargetHrc } from '../rockwell/target'
+import { missOf, type TargetHrc } from '../rockwell/target'
 import type { AdviceOption, AdviceRequest, OptionKind } from './option'
 
 /** Tempers after which a blade is finished. */
 export const FINISHED_TEMPERS = 2
-
-/** Hardness over (positive) or under (negative) a target, HRC; 0 within it. */
-export const missOf = (hrc: number, { min, max }: TargetHrc): number => Math.max(0, hrc - max) + Math.min(0, hrc - min)
 
 /**
  * Value of an option's hours as a probability of success: a further temper on a finished blade must gain a tenth, the second
@@ -33,8 +30,8 @@ const MINDS_RUST = 0.4
 /** An option with this chance reaches the target. */
 const REACHES = 0.2
 /**
- * Keeping a blade is clearly worse than what has so much more of a chance, and that many times its own; than days of hardening again
- * only where it misses by so much, or has hardly a chance.
+ * Keeping a blade is clearly worse than what has so much more of a chance, and that many times its own; days of hardening again
+ * and rust are weighed against it only where it misses by so much, or has hardly a chance.
  */
 const CLEARLY = { more: 0.15, times: 2, farHrc: 0.5, hopeless: 0.05 } as const
 
@@ -61,7 +58,8 @@ function weighed(options: readonly AdviceOption[], request: AdviceRequest) {
     if (others.length > 0) row.worth = Math.min(row.worth, best - JUST_BELOW)
   }
   // Over the secondary peak only where nothing else reaches, or rust does not matter.
-  if (USES[request.use ?? USUAL_USE].weight.corrosion >= MINDS_RUST) {
+  const mindsRust = USES[request.use ?? USUAL_USE].weight.corrosion >= MINDS_RUST
+  if (mindsRust) {
     const reaching = doing.filter(({ option: o }) => !o.why.robsChromium && o.inTargetProbability >= REACHES)
     for (const row of doing) if (row.option.why.robsChromium) below(row, reaching)
   }
@@ -70,11 +68,15 @@ function weighed(options: readonly AdviceOption[], request: AdviceRequest) {
   const { inTargetProbability: kept, missHrc } = keep.option
   const far = kept < CLEARLY.hopeless || Math.abs(missHrc) >= CLEARLY.farHrc
   const clearly = Math.max(kept + CLEARLY.more, kept * CLEARLY.times)
+  /** What a miss of a few tenths is not worth. */
+  const isTooDear = ({ kind, why }: AdviceOption) =>
+    !far && (kind === 'anneal-and-reharden' || (mindsRust && why.robsChromium))
   below(
     keep,
-    doing.filter(({ option: o }) => o.inTargetProbability >= clearly && (far || o.kind !== 'anneal-and-reharden')),
+    doing.filter(({ option }) => option.inTargetProbability >= clearly && !isTooDear(option)),
   )
-  for (const row of doing) if (row.option.inTargetProbability < kept) below(row, [keep])
+  const isWorse = (option: AdviceOption) => option.inTargetProbability < kept || isTooDear(option)
+  for (const row of doing) if (isWorse(row.option)) below(row, [keep])
   return rows
 }
 

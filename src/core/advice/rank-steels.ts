@@ -4,7 +4,7 @@ import { targetFor } from '../batch/target-for'
 import { quenchWayOf } from '../equipment/quench-way'
 import { foilFor } from '../foil/foil-type'
 import { chance } from '../hardness/stage-reading'
-import type { TargetHrc } from '../rockwell/target'
+import { missOf, REACHED_WITHIN_HRC, type TargetHrc } from '../rockwell/target'
 import type { Workshop } from '../shop/workshop'
 import { standsSaltWater } from '../steel/corrosion'
 import { type Prediction, predict } from '../steel/predict'
@@ -100,8 +100,7 @@ function rankOne(grade: Grade, request: RankRequest): RankedGrade {
   const route = suggestRoute(grade, withinUsual(target, grade), request)
   const p = predict(grade, route)
   const corrosionClass = corrosionClassOn(grade, p)
-  const middle = (target.min + target.max) / 2
-  const miss = Math.max(0, Math.abs(p.finalHrc.mean - middle) - (target.max - target.min) / 2)
+  const miss = Math.abs(missOf(p.finalHrc.mean, target))
   const short = Math.max(0, classRank(corrosionClass) - classRank(use.least))
   const merits: Readonly<Record<Merit, number>> = {
     edge: edgeStability(grade, p, request.edgeDeg),
@@ -183,8 +182,6 @@ interface Grounds {
   readonly edgeDeg: number
 }
 
-/** Nearer to the target than this a grade reaches it, HRC. */
-const REACHED_HRC = 0.3
 /** An edge finer than this, degrees a side, breaks out of a steel of large carbides. Common practice, no published source. */
 const FINE_EDGE_DEG = 15
 
@@ -199,7 +196,7 @@ const reason = ({
 }: Grounds): RankReason => ({
   hrc: p.finalHrc.mean,
   target,
-  reaches: miss < REACHED_HRC ? 'within' : p.finalHrc.mean < target.min ? 'short' : 'above',
+  reaches: miss < REACHED_WITHIN_HRC ? 'within' : p.finalHrc.mean < target.min ? 'short' : 'above',
   edge: wear > 0.7 ? (edgeDeg < FINE_EDGE_DEG ? 'long-and-coarse' : 'long') : wear < 0.25 ? 'very-fine' : 'fine',
   strength: toughness > 0.6 ? 'tough' : toughness < 0.3 ? 'brittle' : 'usual',
   corrosionClass,

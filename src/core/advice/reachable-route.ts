@@ -1,5 +1,5 @@
 import { ASSUMED_THICKNESS_MM } from '../batch/tray'
-import type { TargetHrc } from '../rockwell/target'
+import { middleOf, type TargetHrc } from '../rockwell/target'
 import type { Route } from '../steel/route'
 import { isGrade, type Steel } from '../steel/steel'
 import { type ShopCan, suggestRoute, temperFor } from '../steel/suggest'
@@ -34,6 +34,6 @@ export function reachableRoute(steel: Steel, before: Route, can: Can, wanted: Ta
     )
   const temper = { atC: settingC(BEGINS_AT_C, can.system), holdMin: HOLD_MIN }
   const plain: Route = { ...before, start: undefined, tempers: [temper, temper] }
-  const middle = (wanted.min + wanted.max) / 2
+  const middle = middleOf(wanted)
   return withTemperC(plain, temperFor(steel, plain, middle, LOW_TEMPERS_C, can.system).atC)
 }

@@ -6,3 +6,12 @@ export interface TargetHrc {
 
 /** Returns the middle of a target, HRC. */
 export const middleOf = ({ min, max }: TargetHrc): number => (min + max) / 2
+
+/** Hardness over (positive) or under (negative) a target, HRC; 0 within it. */
+export const missOf = (hrc: number, { min, max }: TargetHrc): number => Math.max(0, hrc - max) + Math.min(0, hrc - min)
+
+/** An expected hardness off a target by no more than this reaches it: no dial and no tester tells, HRC. */
+export const REACHED_WITHIN_HRC = 0.3
+
+/** Whether an expected hardness does not reach a target. */
+export const isOutOf = (target: TargetHrc, hrc: number): boolean => Math.abs(missOf(hrc, target)) > REACHED_WITHIN_HRC

@@ -1,5 +1,5 @@
 import type { Grade } from '../../data/grades'
-import type { TargetHrc } from '../rockwell/target'
+import { middleOf, type TargetHrc } from '../rockwell/target'
 import type { System } from '../units/quantity'
 import { settingsBetween, settingWithin } from '../units/setting'
 import { finalHrcByTempers } from './hrc-path'
@@ -14,8 +14,6 @@ export interface TemperSolution {
   /** Whether the target's middle was met within 0.15 HRC; else the nearest in range is given. */
   readonly met: boolean
 }
-
-const middleOf = (target: TargetHrc) => (target.min + target.max) / 2
 
 /** Temperatures a temper may have. */
 interface TemperRange {

@@ -7,5 +7,5 @@ import { editGroup } from './edit'
 /** Leaves parts of a steel's route, or all of it, to what is suggested; the store works out what that is. */
 export async function suggestFor(batch: Batch, groupId: string, parts: readonly RoutePart[] = ROUTE_PARTS) {
   await editGroup(batch, groupId, 'Suggested route', group => letFollow(group, parts))
-  if (parts === ROUTE_PARTS) undoable('Route suggested for the target and this shop')
+  if (parts === ROUTE_PARTS) undoable('Route worked out for the target and this shop')
 }

@@ -41,6 +41,7 @@ export const QUESTIONS = {
   'pull-list': async () => (await import('./pull-list')).pullList,
   quench: async () => (await import('./quench')).quench,
   'rank-steels': async () => (await import('./rank-steels')).rankSteels,
+  reach: async () => (await import('./reach')).reach,
   'recipe-line': async () => (await import('./heat-line')).recipeLine,
   'recipe-map': async () => (await import('./recipe-map')).recipeMap,
   rockwell: async () => (await import('./rockwell')).rockwell,

@@ -151,6 +151,12 @@ const LOCAL = {
   'edge-belief': { targetHrc: 60, edgeDeg: 15, evidence: [{ hrc: 60.4, sdHrc: 0.3, edgeDeg: 15, result: 'chips' }] },
   'soak-effect': { groups: BATCH?.groups ?? [], groupId: BATCH?.groups[0]?.id ?? '', soakMin: 60 },
   'run-steps': { batch: BATCH, shop: SHOP.shop, tempersDone: null },
+  reach: {
+    grade: GRADE,
+    grades: [GRADE],
+    target: { min: 62, max: 64 },
+    can: { coldToC: null, ovenMaxC: 1200, thicknessMm: 3, system: 'metric' },
+  },
   'suggested-route': {
     grade: GRADE,
     target: { min: 59, max: 61 },

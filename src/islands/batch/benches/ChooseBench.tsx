@@ -1,5 +1,6 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { withRoute } from '../../../core/batch/route-edit'
+import { isOutOf } from '../../../core/rockwell/target'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { putRecipe } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
@@ -14,6 +15,8 @@ import { CHOOSE_VIEWS, ChooseDrawing, type ChooseView } from './choose/ChooseDra
 import { ChooseFigures } from './choose/ChooseFigures'
 import { GroupFields } from './choose/GroupFields'
 import { RouteFields } from './RouteFields'
+
+const WhyNot = lazy(() => import('./choose/WhyNot'))
 
 /** Saves a group's route as version 1 of a new recipe; its name, or null when it was refused. */
 async function saveAsRecipe(group: BatchGroup): Promise<string | null> {
@@ -37,6 +40,8 @@ export function ChooseBench() {
   const { batch, shown, preview } = useBench()
   const { group, grade } = shown
   const [view, setView] = useState<ChooseView>('map')
+  const [asks, setAsks] = useState(false)
+  const misses = isOutOf(group.target, shown.prediction.finalHrc.mean)
   const setRoute = (label: string, route: BatchGroup['route'], settled: boolean) => {
     preview(group.id, route)
     if (settled) void editGroup(batch, group.id, label, g => withRoute(g, route))
@@ -61,7 +66,17 @@ export function ChooseBench() {
             >
               Save as recipe
             </button>
+            {misses && (
+              <button type="button" className="btn" aria-expanded={asks} onClick={() => setAsks(!asks)}>
+                Why not {group.target.min}?
+              </button>
+            )}
           </div>
+          {misses && asks && (
+            <Suspense fallback={<p className="text-small text-ink-2">Looking …</p>}>
+              <WhyNot />
+            </Suspense>
+          )}
         </>
       }
       fields={

@@ -1,0 +1,40 @@
+import * as z from 'zod/mini'
+import { reachOf } from '../../advice/reach'
+import { ok } from '../../codes/result'
+import { between, bounded } from '../../shop/fields'
+import { gradeSheetSchema } from '../../shop/grade-sheet'
+import { routeSchema, targetSchema } from '../../shop/route'
+import { workshopSchema } from '../../shop/workshop'
+import { SYSTEMS } from '../../units/quantity'
+import { question } from '../question'
+import { estimate, list } from '../shapes'
+
+export const reach = question({
+  summary: 'How near a grade comes to a target in this shop, what limits it, and which grades would reach it',
+  request: z.object({
+    grade: gradeSheetSchema,
+    grades: z.readonly(z.array(gradeSheetSchema).check(z.maxLength(200))),
+    target: targetSchema,
+    can: z.object({
+      coldToC: z.nullable(bounded('coldC')),
+      ovenMaxC: between(500, 1400),
+      thicknessMm: bounded('bladeThicknessMm'),
+      system: z.enum(SYSTEMS),
+      oil: workshopSchema.shape.oil,
+    }),
+  }),
+  response: z.object({
+    route: routeSchema,
+    hrc: estimate,
+    missHrc: z.number(),
+    limits: list(
+      z.object({
+        what: z.enum(['cold', 'oven', 'secondary-peak', 'austenite', 'carbon']),
+        gainHrc: z.number(),
+        toC: z.nullable(z.number()),
+      }),
+    ),
+    others: list(z.object({ id: z.string(), name: z.string(), hrc: z.number() })),
+  }),
+  answer: request => ok(reachOf(request)),
+})
