@@ -5,7 +5,13 @@ import { reachOf } from './reach'
 
 const can = { coldToC: -75, ovenMaxC: 1200, thicknessMm: 2.5, system: 'metric' as const }
 const ask = (name: string, min: number, more: Partial<typeof can> | { coldToC: null } = {}) =>
-  reachOf({ grade: gradeOf(name), target: { min, max: min + 1 }, can: { ...can, ...more }, grades: GRADES })
+  reachOf({
+    grade: gradeOf(name),
+    target: { min, max: min + 1 },
+    can: { ...can, ...more },
+    grades: GRADES,
+    experience: null,
+  })
 const whats = (of: ReturnType<typeof ask>) => of.limits.map(limit => limit.what)
 
 describe('why not that hard', () => {

@@ -2,7 +2,7 @@ import type { Grade } from '../../data/grades'
 import type { Estimate } from '../codes/result'
 import { isOutOf, middleOf, missOf, type TargetHrc } from '../rockwell/target'
 import { untemperedHrc } from '../steel/martensite'
-import { type Prediction, predict } from '../steel/predict'
+import { type Prediction, predict, type ShopExperience } from '../steel/predict'
 import type { Route } from '../steel/route'
 import { type ShopCan, suggestRoute, temperFor } from '../steel/suggest'
 import { withTemperC } from '../steel/usual'
@@ -33,6 +33,8 @@ export interface ReachRequest {
   readonly target: TargetHrc
   readonly can: ShopCan & Pick<RankRequest, 'oil'>
   readonly grades: readonly Grade[]
+  /** Correction by the shop's own readings of the grade; null: none. */
+  readonly experience: ShopExperience | null
 }
 
 /** A limit that gives less is not worth a line, HRC. */
@@ -46,10 +48,10 @@ const ENOUGH_CARBON = 0.6
 const MOST_OTHERS = 5
 
 /** Returns how near a grade comes to a target in this shop, what limits it, and which grades would reach it. */
-export function reachOf({ grade, target, can, grades }: ReachRequest): Reach {
+export function reachOf({ grade, target, can, grades, experience }: ReachRequest): Reach {
   const comesTo = (of: Grade, more: Partial<ShopCan> = {}) => {
     const route = suggestRoute(of, target, { ...can, ...more })
-    return { route, prediction: predict(of, route) }
+    return { route, prediction: predict(of, route, of === grade ? experience : null) }
   }
   const { route, prediction } = comesTo(grade)
   const hrc = prediction.finalHrc
@@ -68,7 +70,7 @@ export function reachOf({ grade, target, can, grades }: ReachRequest): Reach {
       ? [{ what: 'oven' as const, toC: maxC, gainHrc: gainOf(comesTo(grade, { ovenMaxC: maxC }).prediction) }]
       : []
   const limits: readonly ReachLimit[] = isShort
-    ? [...colder.slice(0, 1), ...hotter, ...structureLimits(grade, route, prediction, target, can)]
+    ? [...colder.slice(0, 1), ...hotter, ...structureLimits({ grade, target, can, experience }, route, prediction)]
     : []
   return {
     route,
@@ -88,13 +90,11 @@ export function reachOf({ grade, target, can, grades }: ReachRequest): Reach {
 
 /** Limits that lie in the steel: what a temper over the peak, austenite that is left and carbon in solution would give. */
 function structureLimits(
-  grade: Grade,
+  { grade, target, can, experience }: Omit<ReachRequest, 'grades'>,
   route: Route,
   prediction: Prediction,
-  target: TargetHrc,
-  { system }: ShopCan,
 ): ReachLimit[] {
-  const peak = temperFor(grade, route, middleOf(target), PEAK_C, system).atC
+  const peak = temperFor(grade, route, middleOf(target), PEAK_C, can.system).atC
   const { austenite, retainedAustenite } = prediction
   const untempered = untemperedHrc(austenite, grade.made)
   const before = retainedAustenite.afterCold ?? retainedAustenite.asQuenched
@@ -103,7 +103,7 @@ function structureLimits(
     {
       what: 'secondary-peak',
       toC: peak,
-      gainHrc: predict(grade, withTemperC(route, peak)).finalHrc.mean - prediction.finalHrc.mean,
+      gainHrc: predict(grade, withTemperC(route, peak), experience).finalHrc.mean - prediction.finalHrc.mean,
     },
     { what: 'austenite', toC: null, gainHrc: untempered(0) - untempered(before) },
     { what: 'carbon', toC: null, gainHrc: richer(before) - untempered(before) },

@@ -8,6 +8,7 @@ import { workshopSchema } from '../../shop/workshop'
 import { SYSTEMS } from '../../units/quantity'
 import { question } from '../question'
 import { estimate, list } from '../shapes'
+import { learntSchema } from '../shapes/learnt'
 
 export const reach = question({
   summary: 'How near a grade comes to a target in this shop, what limits it, and which grades would reach it',
@@ -22,6 +23,8 @@ export const reach = question({
       system: z.enum(SYSTEMS),
       oil: workshopSchema.shape.oil,
     }),
+    /** Which of the shop's readings it may lean on; absent: none. */
+    learnt: z.optional(learntSchema),
   }),
   response: z.object({
     route: routeSchema,
@@ -36,5 +39,6 @@ export const reach = question({
     ),
     others: list(z.object({ id: z.string(), name: z.string(), hrc: z.number() })),
   }),
-  answer: request => ok(reachOf(request)),
+  answer: ({ learnt, ...request }, memory) =>
+    ok(reachOf({ ...request, experience: memory.experience(learnt ?? null) })),
 })

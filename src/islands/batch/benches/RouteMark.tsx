@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { isOutOf } from '../../../core/rockwell/target'
 import type { RoutePart } from '../../../core/shop/route-parts'
 import { useSay } from '../../../ui/Units'
 import { routePartText } from '../../../words/route-part'
@@ -19,9 +20,11 @@ export function useRouteMarks(): (part: RoutePart) => RouteMark {
   const say = useSay()
   const { batch, shown, begun } = useBench()
   const { group, suggested } = shown
+  // What misses its target is never called suggested for it: it is the nearest that this steel comes.
+  const follows = isOutOf(group.target, shown.prediction.finalHrc.mean) ? 'nearest it comes' : 'suggested'
   return part => {
     if (begun) return { mark: undefined, hint: undefined }
-    if (!group.fixed.includes(part)) return { mark: 'suggested', hint: undefined }
+    if (!group.fixed.includes(part)) return { mark: follows, hint: undefined }
     const text = routePartText(part, suggested, say)
     const take = () => void suggestFor(batch, group.id, [part])
     return {

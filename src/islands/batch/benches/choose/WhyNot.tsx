@@ -9,13 +9,13 @@ import { useBench } from '../../bench-context'
 
 /** What this steel comes to in this shop, what keeps it from the target, and which steels would reach it. */
 export default function WhyNot() {
-  const { shown, shop } = useBench()
+  const { shown, shop, learnt } = useBench()
   const say = useSay()
   const { group, grade, thicknessMm } = shown
   const request = useMemo(() => {
     const wish = routeWish(grade, shop, { target: group.target, thicknessMm })
-    return { ...wish, grades: GRADES, can: { ...wish.can, oil: shop.oil } }
-  }, [grade, shop, group.target, thicknessMm])
+    return { ...wish, grades: GRADES, can: { ...wish.can, oil: shop.oil }, learnt }
+  }, [grade, shop, group.target, thicknessMm, learnt])
   const answer = useAnswer('reach', request)
   if (!answer) return <p className="text-small text-ink-2">Looking …</p>
   if (!answer.ok) return <Problems of={answer.problems} />
