@@ -9,7 +9,7 @@ import { advise, temperLimitsOf } from './advise'
 import type { AdviceOption, AdviceRequest } from './option'
 import { firstReason } from './order'
 
-/** What a maker would call sound advice: each a rule of the trade, common practice, no published source. */
+/** Rules of sound advice, as a maker would put them: each a rule of the trade, common practice, no published source. */
 const random = createRandom(20)
 
 /** A blade of any grade on a plausible route, read somewhere about what it should be, with any target and symptom. */

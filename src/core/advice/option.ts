@@ -16,7 +16,7 @@ export interface AdviceRequest {
   readonly reading: StageReading
   readonly target: TargetHrc
   readonly symptom: Symptom
-  /** What the blade is for: how much a loss of corrosion resistance weighs; absent: as in a kitchen. */
+  /** Use of the blade: how much a loss of corrosion resistance weighs; absent: as in a kitchen. */
   readonly use?: UseName | undefined
   /** Correction by the shop's readings for a hardening begun anew; absent: none. */
   readonly experience?: ShopExperience | null | undefined
@@ -61,7 +61,7 @@ export interface AdviceOption {
   /** How to make it soft, and the route that then comes nearest to what is wanted, for kind 'anneal-and-reharden'. */
   readonly anneal: AnnealCycle | null
   readonly again: Route | null
-  /** What a hardening begun anew is quenched in, where that is oil; null otherwise. */
+  /** Oil that a hardening begun anew is quenched in; null between plates. */
   readonly oil: 'medium-oil' | 'fast-oil' | null
   readonly hrc: Estimate
   /** Expected hardness over (positive) or under (negative) the target, HRC; 0 within it. */

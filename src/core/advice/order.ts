@@ -35,7 +35,7 @@ const REACHES = 0.2
  */
 const CLEARLY = { more: 0.15, times: 2, farHrc: 0.5, hopeless: 0.05 } as const
 
-/** What an option gains, less what its hours, risk and lost corrosion resistance cost. For the order only, never shown. */
+/** Gain of an option, less the cost of its hours, risk and lost corrosion resistance. For the order only, never shown. */
 function worth(option: AdviceOption, { route, symptom, use }: AdviceRequest): number {
   const { inTargetProbability: hit, kind, why } = option
   const finished = route.tempers.length >= FINISHED_TEMPERS
@@ -68,7 +68,7 @@ function weighed(options: readonly AdviceOption[], request: AdviceRequest) {
   const { inTargetProbability: kept, missHrc } = keep.option
   const far = kept < CLEARLY.hopeless || Math.abs(missHrc) >= CLEARLY.farHrc
   const clearly = Math.max(kept + CLEARLY.more, kept * CLEARLY.times)
-  /** What a miss of a few tenths is not worth. */
+  /** Whether a miss of a few tenths is not worth an option. */
   const isTooDear = ({ kind, why }: AdviceOption) =>
     !far && (kind === 'anneal-and-reharden' || (mindsRust && why.robsChromium))
   below(

@@ -8,7 +8,7 @@ import { type ShopCan, suggestRoute, temperFor } from '../steel/suggest'
 import { withTemperC } from '../steel/usual'
 import { cannotDo, type RankRequest } from './rank-steels'
 
-/** What keeps a steel from a target, with the HRC that lifting it alone would give. */
+/** Limit that keeps a steel from a target, with the HRC that lifting it alone would give. */
 export interface ReachLimit {
   /** `toC`: the cold, the oven's or the temper's temperature that would give it; null where it is no setting. */
   readonly what: 'cold' | 'oven' | 'secondary-peak' | 'austenite' | 'carbon'
@@ -16,13 +16,13 @@ export interface ReachLimit {
   readonly toC: number | null
 }
 
-/** What a steel comes to in a shop, against a target. */
+/** Best that a steel comes to in a shop, against a target. */
 export interface Reach {
   readonly route: Route
   readonly hrc: Estimate
   /** Over (positive) or under (negative) the target, HRC; 0 within it. */
   readonly missHrc: number
-  /** What limits it where it falls short, the largest gain first; some share what they give. */
+  /** Limits where it falls short, the largest gain first; some share what they give. */
   readonly limits: readonly ReachLimit[]
   /** Other grades that reach the target here, nearest to its middle first. */
   readonly others: readonly { readonly id: string; readonly name: string; readonly hrc: number }[]

@@ -121,7 +121,7 @@ export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHIN
   }
 }
 
-/** What a run's events come to: the steps confirmed, minutes added, and blades that are gone or fell before they were pulled. */
+/** Replays a run's events: the steps confirmed, minutes added, and blades that are gone or fell before they were pulled. */
 function replayed(run: RunParts, live: readonly RunEvent[]) {
   const gone = new Map<string, GoneBlade>()
   /** They are out of the oven, and nobody pulls them. */

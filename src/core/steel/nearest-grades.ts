@@ -7,7 +7,7 @@ export interface NearGrade {
   readonly differs: readonly OutsideModel[]
 }
 
-/** What tells grades apart, and the step that makes one another steel, wt%. Judged. */
+/** Elements that tell grades apart, and the step that makes one another steel, wt%. Judged. */
 const STEPS: Readonly<Partial<Record<Element, number>>> = {
   C: 0.15,
   N: 0.08,
@@ -20,7 +20,7 @@ const STEPS: Readonly<Partial<Record<Element, number>>> = {
   Co: 1.5,
 }
 
-/** What a range leaves open: traces that nobody adds, wt%. */
+/** Traces that a range leaves open, which nobody adds, wt%. */
 const TRACE = 0.3
 
 function differences(composition: Composition, { nominal, range }: Grade): OutsideModel[] {

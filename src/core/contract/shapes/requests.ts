@@ -109,7 +109,7 @@ export const adviseRequest = z.object({
   }),
   target: targetSchema,
   symptom: z.optional(symptomSchema),
-  /** What the blade is for; absent: as in a kitchen. */
+  /** Use of the blade; absent: as in a kitchen. */
   use: z.optional(z.enum(USE_NAMES)),
   can: adviceCan,
   /** Which of the shop's readings a hardening begun anew may lean on; absent: none. */

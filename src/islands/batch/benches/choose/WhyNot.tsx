@@ -7,7 +7,7 @@ import { othersWords, reachLimitWords, reachWords } from '../../../../words/reac
 import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
 
-/** What this steel comes to in this shop, what keeps it from the target, and which steels would reach it. */
+/** Shows the best that this steel comes to in this shop, what keeps it from the target, and which steels would reach it. */
 export default function WhyNot() {
   const { shown, shop, learnt } = useBench()
   const say = useSay()
