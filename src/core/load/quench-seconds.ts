@@ -1,3 +1,4 @@
+import { FOIL } from '../../data/foil'
 import type { Grade } from '../../data/grades'
 import { PACE } from '../../data/pace'
 import { ASSUMED_THICKNESS_MM, thickestLineOf } from '../batch/tray'
@@ -36,7 +37,8 @@ export function quenchSecondsOf(
     blade: { thicknessMm: blade.thicknessMm, widthMm: blade.widthMm, lengthMm: blade.lengthMm },
     fromC,
     medium: MEDIUM[way],
-    foilMm: 0,
+    // Into oil a blade goes bare.
+    foilMm: way === 'plates' ? FOIL.thicknessMm : 0,
     plates: plateSize(shop),
     plateStartC: shop.plates.startC,
     contactWPerM2K: contactOf(shop),

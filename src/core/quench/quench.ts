@@ -1,3 +1,4 @@
+import { FOIL } from '../../data/foil'
 import { STEEL_THERMAL } from '../../data/thermal'
 import { type Caution, caution } from '../codes/caution'
 import { type WorkingLine, worked } from '../codes/working'
@@ -149,18 +150,16 @@ function clampOne(
  */
 function contactAcross({ contactWPerM2K, clearanceMm = 0, foilMm }: QuenchRequest): number {
   const faces = foilMm > 0 ? 1 : 1 / 2
-  const more = Math.max(0, foilMm - USUAL_FOIL_MM) / 1000 / FOIL_W_PER_MK
+  const more = Math.max(0, foilMm - FOIL.thicknessMm) / 1000 / FOIL_W_PER_MK
   return 1 / (faces / contactWPerM2K + more + clearanceMm / 1000 / GAP_AIR_W_PER_MK)
 }
-/** Foil that contacts and reference figures are stated for, mm. */
-const USUAL_FOIL_MM = 0.05
 /** Stainless foil, W/mK. Textbook value, from memory. */
 const FOIL_W_PER_MK = 20
 
 /** A blade with the heat of its foil, as so much more or less steel than in the usual foil. */
 const withFoil = ({ blade, foilMm }: QuenchRequest): Size => ({
   ...blade,
-  thicknessMm: Math.max(0.1, blade.thicknessMm + 2 * (foilMm - USUAL_FOIL_MM)),
+  thicknessMm: Math.max(0.1, blade.thicknessMm + 2 * (foilMm - FOIL.thicknessMm)),
 })
 /** Air at about 400 °C, W/mK. Textbook value, from memory. */
 const GAP_AIR_W_PER_MK = 0.05
