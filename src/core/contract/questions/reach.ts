@@ -1,13 +1,11 @@
 import * as z from 'zod/mini'
 import { reachOf } from '../../advice/reach'
 import { ok } from '../../codes/result'
-import { between, bounded } from '../../shop/fields'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { routeSchema, targetSchema } from '../../shop/route'
 import { workshopSchema } from '../../shop/workshop'
-import { SYSTEMS } from '../../units/quantity'
 import { question } from '../question'
-import { estimate, list } from '../shapes'
+import { estimate, list, suggestCan } from '../shapes'
 import { learntSchema } from '../shapes/learnt'
 
 export const reach = question({
@@ -16,13 +14,7 @@ export const reach = question({
     grade: gradeSheetSchema,
     grades: z.readonly(z.array(gradeSheetSchema).check(z.maxLength(200))),
     target: targetSchema,
-    can: z.object({
-      coldToC: z.nullable(bounded('coldC')),
-      ovenMaxC: between(500, 1400),
-      thicknessMm: bounded('bladeThicknessMm'),
-      system: z.enum(SYSTEMS),
-      oil: workshopSchema.shape.oil,
-    }),
+    can: z.extend(suggestCan, { oil: workshopSchema.shape.oil }),
     /** Which of the shop's readings it may lean on; absent: none. */
     learnt: z.optional(learntSchema),
   }),

@@ -85,6 +85,14 @@ export const rockwellRequest = z.object({
   ),
 })
 
+/** Abilities of the shop for a route that is suggested. */
+export const suggestCan = z.object({
+  coldToC: z.nullable(bounded('coldC')),
+  ovenMaxC: between(500, 1400),
+  thicknessMm: bounded('bladeThicknessMm'),
+  system: z.enum(SYSTEMS),
+})
+
 /** Abilities of the shop after a reading. */
 export const adviceCan = z.object({
   coldToC: z.nullable(bounded('coldC')),
