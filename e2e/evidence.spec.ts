@@ -85,5 +85,5 @@ test('a logged soak speaks in the search for causes', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives, spring', 'Verdict')
   await page.getByRole('button', { name: 'Likely causes' }).click()
   await expect(page.getByText(/by its log the soak did \d+ % of what was planned/)).toBeVisible()
-  await expect(page.getByRole('row', { name: /soaked too short.* [01] %/ })).toBeVisible()
+  await expect(page.getByText(/Less likely:.*soaked too short [01] %/)).toBeVisible()
 })

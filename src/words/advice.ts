@@ -192,3 +192,11 @@ export function apartWords({
     ? `${reads} Its packet leaked (${leakWords(leak)}): its skin has lost carbon. Grind a little deeper, measure again, and judge it alone.`
     : `${reads} Look at its packet for a leak, and judge it alone.`
 }
+
+/** Names the causes that are hardly ever it, with their chances. */
+export const lessLikelyWords = (
+  causes: readonly { readonly cause: CauseName; readonly probability: number }[],
+): string =>
+  causes.length === 0
+    ? ''
+    : `Less likely: ${causes.map(({ cause, probability }) => `${CAUSE_WORDS[cause].split(':')[0]} ${percentText(probability)}`).join(', ')}.`

@@ -6,7 +6,7 @@ import { soakedShare } from '../../../../core/trace/oven-log'
 import { useBatchLogs } from '../../../../store/hooks'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
-import { CAUSE_TESTS, CAUSE_WORDS } from '../../../../words/advice'
+import { CAUSE_TESTS, CAUSE_WORDS, lessLikelyWords } from '../../../../words/advice'
 import { hrcText, percentText } from '../../../../words/speaker'
 import { stageName } from '../../../../words/stages'
 import { useAnswer } from '../../../../workers/use-answer'
@@ -17,6 +17,9 @@ interface Props {
   readonly hardness: Hardness
   readonly predicted: number
 }
+
+/** Causes shown with their test; the others are named, for they are hardly ever it. */
+const FULL_ROWS = 6
 
 /** Why a reading is off its prediction: causes by likelihood, computed from the model, each with the test that tells it. */
 export function CausesView({ hardness, predicted }: Props) {
@@ -67,7 +70,7 @@ export function CausesView({ hardness, predicted }: Props) {
           </tr>
         </thead>
         <tbody>
-          {answer.value.map(cause => (
+          {answer.value.slice(0, FULL_ROWS).map(cause => (
             <tr key={cause.cause}>
               <td>{CAUSE_WORDS[cause.cause]}</td>
               <td className="w-28">
@@ -82,6 +85,7 @@ export function CausesView({ hardness, predicted }: Props) {
           ))}
         </tbody>
       </table>
+      <p className="mt-1 text-small text-ink-2">{lessLikelyWords(answer.value.slice(FULL_ROWS))}</p>
       <p className="mt-1 text-note text-ink-2">
         How often each happens: common practice, no published source; docs/method.md.
       </p>
