@@ -1,4 +1,4 @@
-import type { AdviceOption, OptionKind } from '../core/advice/option'
+import type { AdviceOption } from '../core/advice/option'
 import type { Toughness } from '../core/advice/option-cost'
 import type { FirstReason } from '../core/advice/order'
 import type { Leak } from '../core/load/packets'
@@ -6,7 +6,7 @@ import type { CauseName } from '../data/causes'
 import { leakWords } from './packets'
 import { hrcText, percentText, type Speaker } from './speaker'
 import { stageName } from './stages'
-import { OPTION_NAMES } from './verdict'
+import { OPTION_NAMES, optionName } from './verdict'
 
 export const TOUGHNESS_WORDS: Readonly<Record<Toughness, string>> = {
   tougher: 'tougher',
@@ -77,10 +77,10 @@ const FIRST_BY: Readonly<Record<FirstReason['by'], (reason: FirstReason) => stri
 }
 
 /** Says why the first option is first, and which reading would put another in its place. */
-export function firstWords(first: OptionKind, reason: FirstReason): string {
+export function firstWords(first: Pick<AdviceOption, 'kind' | 'missHrc'>, reason: FirstReason): string {
   const { by, against, turns } = reason
   const over = against ? ` rather than “${OPTION_NAMES[against]}”` : ''
-  return `“${OPTION_NAMES[first]}”${over}: ${FIRST_BY[by](reason)}. ${
+  return `“${optionName(first)}”${over}: ${FIRST_BY[by](reason)}. ${
     turns
       ? `At a reading of about ${hrcText(turns.readingHrc)} HRC it would be “${OPTION_NAMES[turns.to]}”.`
       : 'No reading within 3 HRC of this one would change that.'

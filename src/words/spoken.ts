@@ -53,6 +53,6 @@ export function spoken(answer: Coded, say: Speaker): object {
         grounds: why,
       })),
     }),
-    ...(first !== undefined && { first: first && options?.[0] ? firstWords(options[0].kind, first) : null }),
+    ...(first !== undefined && { first: first && options?.[0] ? firstWords(options[0], first) : null }),
   }
 }

@@ -8,7 +8,7 @@ import { OPTION_KINDS } from '../core/shop/batch'
 import { CAUTIONS } from '../data/cautions'
 import { GRADES } from '../data/grades'
 import { FULL_ANNEAL } from '../data/grades/sources'
-import { apartWords, CAUSE_TESTS, nothingHelps, stepsOf, whyWords } from './advice'
+import { apartWords, CAUSE_TESTS, firstWords, nothingHelps, stepsOf, whyWords } from './advice'
 import { CAUTION_WORDS } from './cautions'
 import { workingValue } from './figures'
 import { FINDING_WORDS } from './inspection'
@@ -460,6 +460,10 @@ describe('every code is said in both systems, and without a metric unit in °F a
       'Keep it as it is, 2.5 HRC too soft, if that does for its use.',
     ])
     expect(stepsOf({ ...miss, missHrc: 0 }, METRIC)).toEqual(['Finish the blade.'])
+    const reason = { by: 'effort' as const, against: 'temper' as const, chance: 0.1, otherChance: 0.1, turns: null }
+    expect(firstWords({ kind: 'accept', missHrc: 1.2 }, reason)).toMatch(
+      /^“Keep it as it is” rather than “Temper again”/,
+    )
     expect(whyWords({ ...miss, missHrc: 1.2 }, METRIC)).toContain('misses the target by 1.2 HRC: too hard')
   })
 

@@ -65,7 +65,7 @@ export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOu
               {i === 0 && option.kind === 'anneal-and-reharden' && (
                 <p className="text-small text-ink-2">{stepsOf(option, say).join(' ')}</p>
               )}
-              {i === 0 && first && <p className="text-small">{firstWords(option.kind, first)}</p>}
+              {i === 0 && first && <p className="text-small">{firstWords(option, first)}</p>}
               <p className="text-note text-ink-2">
                 {option.kind === 'scrap'
                   ? ''
