@@ -279,7 +279,13 @@ test('over a bare socket TRACE, foreign names and the framework’s own addresse
     for (const host of ['evil.example', '[evil.example', '[::1].evil.example'])
       expect(await ask('GET', path, host)).toMatchObject({ status: 421, nosniff: true })
   }
-  for (const path of ['/_image?href=/icon-512.png&w=4000&f=png', '//_image', '/_server-islands/x', '/_actions/x'])
+  for (const path of [
+    '/_image?href=/icon-512.png&w=4000&f=png',
+    '//_image',
+    '/%5Fimage?href=/icon-512.png',
+    '/_server-islands/x',
+    '/_actions/x',
+  ])
     expect(await ask('GET', path)).toMatchObject({ status: 404, nosniff: true })
   expect((await ask('GET', '/theme.js')).status).toBe(200)
 })

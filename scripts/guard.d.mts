@@ -16,5 +16,8 @@ export interface Refusal {
   readonly message: string
 }
 
+/** The path of a request as the application reads it: without query, unescaped, of a whole address as well. */
+export function pathOf(url: string): string
+
 /** Why a request is not answered; null where it is. `allowed`: further names of this machine, in lower case. */
 export function refusalOf(asked: Asked, allowed: readonly string[]): Refusal | null

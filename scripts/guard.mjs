@@ -22,6 +22,15 @@ function isOwnHost(host, allowed) {
   return OWN_NAMES.has(name) || IPV4.test(name) || IPV6.test(name) || allowed.includes(name)
 }
 
+/** The path of a request as the application reads it: without query, unescaped, of a whole address as well; as it is where it cannot be read. */
+export function pathOf(url) {
+  try {
+    return decodeURIComponent(/^https?:/i.test(url) ? new URL(url).pathname : url.split('?')[0])
+  } catch {
+    return url
+  }
+}
+
 /** Why a request is not answered; null where it is. `allowed`: further names of this machine, in lower case. */
 export function refusalOf(asked, allowed) {
   if (PRIVATE_PATH.test(asked.path) && !asked.path.startsWith('/_astro/'))

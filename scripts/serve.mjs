@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import compression from 'compression'
 import sirv from 'sirv'
 import { ROOT } from './bootstrap.mjs'
-import { refusalOf } from './guard.mjs'
+import { pathOf, refusalOf } from './guard.mjs'
 
 const SAFE_HEADERS = Object.entries(JSON.parse(readFileSync(join(ROOT, 'src', 'server', 'safe-headers.json'), 'utf8')))
 /** Serves files: those with a digest in their name never change, the rest are revalidated and mostly answered by 304. */
@@ -42,7 +42,7 @@ function refused(request, response) {
   const refusal = refusalOf(
     {
       method,
-      path: url.split('?')[0],
+      path: pathOf(url),
       host: headers.host ?? null,
       origin: headers.origin ?? null,
       fetchSite: headers['sec-fetch-site'] ?? null,

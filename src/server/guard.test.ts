@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { type Asked, refusalOf } from '../../scripts/guard.mjs'
+import { type Asked, pathOf, refusalOf } from '../../scripts/guard.mjs'
 
 const asked = (change: Partial<Asked>): Asked => ({
   method: 'POST',
@@ -58,5 +58,17 @@ describe('who is answered', () => {
 
   it('a name it was started with', () => {
     expect(code({ host: 'Workshop.local:4330' }, ['workshop.local'])).toBeNull()
+  })
+})
+
+describe('the path that is judged', () => {
+  it.each([
+    ['/_image?href=/x', '/_image'],
+    ['/%5Fimage', '/_image'],
+    ['http://127.0.0.1:4330/_image?w=1', '/_image'],
+    ['/%61pi/cold', '/api/cold'],
+    ['/%', '/%'],
+  ])('%s is read as %s', (url, path) => {
+    expect(pathOf(url)).toBe(path)
   })
 })

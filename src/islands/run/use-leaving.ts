@@ -31,7 +31,9 @@ export function useLeaving(run: Run) {
     ask: () => {
       if (!asked) return setAsked(true)
       isMeant.current = true
+      // A page that was opened by itself has nothing to go back to.
       if (history.length > 1) history.back()
+      else location.assign('/')
     },
     meant: () => {
       isMeant.current = true
