@@ -1,7 +1,7 @@
 import type { Table } from '../numeric/interpolate'
 import { AMBIENT_C, bladeKg, type ChamberModel } from './chamber'
 import { type DetailedOven, OvenModel } from './oven-model'
-import { clippedPi, REACHED_WITHIN_K } from './programme-control'
+import { clippedPi, type PiControl, REACHED_WITHIN_K } from './programme-control'
 
 const STEP_S = 20
 /** Points of a table are no closer than this, K. */
@@ -9,6 +9,8 @@ const EVERY_K = 20
 /** A climb is followed for so long, and so hot, at most; no programme goes hotter. */
 const LONGEST_CLIMB_S = 6 * 3600
 const HOTTEST_C = 1350
+/** A set point that is never reached keeps a climb at full power, °C. */
+const FAR_C = 10 * HOTTEST_C
 const SETTLING_STEP_S = 5
 const LONGEST_SETTLING_S = 3600
 const LONGEST_FALL_S = 24 * 3600
@@ -55,21 +57,22 @@ export function chamberModelOf(oven: DetailedOven): ChamberModel {
 /** Minutes until the controller calls a temperature reached, from where an oven stands: [°C, min]. */
 function climbOf(model: OvenModel): Table {
   const table: [number, number][] = [[model.indicatedC, 0]]
-  let before = { model: model.clone(), s: 0 }
+  const pi = clippedPi()
+  let before = { model: model.clone(), pi: pi.clone(), s: 0 }
   for (let s = STEP_S; s <= LONGEST_CLIMB_S && model.indicatedC < HOTTEST_C; s += STEP_S) {
-    model.step(1, false, STEP_S)
+    model.step(pi.share(FAR_C, model.indicatedC, STEP_S), false, STEP_S)
     if (model.indicatedC < before.model.indicatedC + EVERY_K) continue
-    const settledS = settlingS(before.model.clone(), model.indicatedC)
+    const settledS = settlingS(before, model.indicatedC)
     if (settledS === null) break
     table.push([model.indicatedC, (before.s + settledS) / 60])
-    before = { model: model.clone(), s }
+    before = { model: model.clone(), pi: pi.clone(), s }
   }
   return table
 }
 
 /** Seconds an oven at full power takes to its set point once the controller eases off; null where it does not get there. */
-function settlingS(model: OvenModel, setC: number): number | null {
-  const pi = clippedPi()
+function settlingS(from: { readonly model: OvenModel; readonly pi: PiControl }, setC: number): number | null {
+  const [model, pi] = [from.model.clone(), from.pi.clone()]
   const reachedC = setC - REACHED_WITHIN_K
   let [s, beforeC] = [0, model.indicatedC]
   while (model.indicatedC < reachedC) {

@@ -8,24 +8,65 @@ export interface ProgrammeSegment {
 /** How near its target a controller calls it reached, K. */
 export const REACHED_WITHIN_K = 1
 /** Proportional band and integral time of the stand-in controller: calibrated on the reference's minutes to 790 °C (docs/method.md). */
-const BAND_K = 16
+const BAND_K = 26
 const INTEGRAL_S = 180
+/** Share of the power that no longer heats at the end of a climb from which the hold begins: calibrated with them. */
+const PRELOAD = 0.33
+/** Rates of climb are smoothed over this, s. */
+const RATE_TAU_S = 60
 
-/** A clipped PI controller: the share of power, 0..1, that follows a set point. */
-export function clippedPi(from = 0) {
-  let integral = from
+interface PiState {
+  readonly integral: number
+  readonly setC: number
+  readonly indicatedC: number | null
+  readonly isClimbing: boolean
+  /** Present and steepest rate since the set point last rose, K/s. */
+  readonly rate: number
+  readonly steepest: number
+}
+
+const AT_REST: PiState = { integral: 0, setC: Number.NEGATIVE_INFINITY, indicatedC: null, isClimbing: false, rate: 0, steepest: 0 }
+
+/**
+ * Returns a clipped PI controller: the share of power, 0..1, that follows a set point. Its integral is held while clipped, so that a
+ * long climb does not wind it up. It leaves the climb knowing something of the power that the hold will need: what no longer heats, 1 − rate/steepest.
+ * Without that it would creep over the last degrees for minutes after a climb without a stop.
+ */
+export function clippedPi(from = AT_REST) {
+  let state = from
   return {
     share(setC: number, indicatedC: number, dtS: number) {
-      const error = setC - indicatedC
-      const raw = error / BAND_K + integral
+      const { isClimbing, rate, steepest } = climb(state, setC, indicatedC, dtS)
+      const proportional = (setC - indicatedC) / BAND_K
+      const isArriving = isClimbing && steepest > 0 && proportional < 1
+      const integral = isArriving ? Math.max(state.integral, PRELOAD * (1 - rate / steepest)) : state.integral
+      const raw = proportional + integral
       const share = Math.min(1, Math.max(0, raw))
-      // Held while clipped, so that a long climb does not wind it up into an overshoot.
-      if (raw === share) integral = Math.min(1, Math.max(0, integral + (error / BAND_K) * (dtS / INTEGRAL_S)))
+      const grown = raw === share ? integral + proportional * (dtS / INTEGRAL_S) : integral
+      state = {
+        integral: Math.min(1, Math.max(0, grown)),
+        setC,
+        indicatedC,
+        isClimbing: isClimbing && !isArriving,
+        rate,
+        steepest,
+      }
       return share
     },
     /** Another one that goes on from here. */
-    clone: () => clippedPi(integral),
+    clone: () => clippedPi(state),
   }
+}
+
+/** Follows how fast the display climbs since the set point last rose. */
+function climb(state: PiState, setC: number, indicatedC: number, dtS: number) {
+  const rose = setC > state.setC
+  const before = rose ? { rate: 0, steepest: 0 } : state
+  const isClimbing = rose || state.isClimbing
+  if (state.indicatedC === null) return { isClimbing, rate: 0, steepest: 0 }
+  const rate =
+    before.rate + ((indicatedC - state.indicatedC) / dtS - before.rate) * (1 - Math.exp(-dtS / RATE_TAU_S))
+  return { isClimbing, rate, steepest: Math.max(before.steepest, rate) }
 }
 export type PiControl = ReturnType<typeof clippedPi>
 

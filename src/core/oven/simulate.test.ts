@@ -37,6 +37,15 @@ describe('the empty oven under its controller', () => {
     expect(off(segments[1]?.endedKWh, kWh)).toBeLessThan(0.03)
   })
 
+  it.each(OVEN_PRESETS.map(({ name }) => name))('%s: gets to 1065 °C straight no later than by way of a stop', name => {
+    const last = (segments: ReturnType<typeof up>) =>
+      simulateOven({ oven: detailed(name), startC: 20, segments, load: [], doorOpen: [] })
+    const straight = last(up(1065, 20))
+    const byStop = last([...up(790, 0), ...up(1065, 0)])
+    expect(straight.segments[0]?.reachedMin ?? Number.NaN).toBeLessThanOrEqual(byStop.segments[1]?.reachedMin ?? 0)
+    expect(Math.max(...straight.curve.map(([, ovenC]) => ovenC))).toBeLessThan(1065 + 2)
+  })
+
   it('crosses 790 °C earlier at full power, without a set point: 33.3 min the small one', () => {
     const model = new OvenModel(detailed('small'))
     let s = 0
