@@ -45,8 +45,8 @@ export const EDGE_PRIOR = {
   middleSdHrc: 1.6,
   /** Least and most between the hardness where half roll and where half chip, HRC. */
   gapHrc: { least: 0.25, most: 3 },
-  /** Width of both curves, HRC. */
-  widthHrc: 0.5,
+  /** Widths that both curves may have, HRC, each as likely. */
+  widthsHrc: [0.4, 1.6],
   /** HRC a degree a side more: least, most. */
   perDegree: { least: 0, most: 0.3 },
   /** Reference edge angle, degrees per side. */

@@ -48,6 +48,8 @@ export const CAUTION_WORDS: { readonly [C in CautionCode]: Words<C> } = {
     `Above ${say.t(450)} the austenite turns to fresh, brittle martensite on cooling. Temper a second time.`,
   'temper-above-soak': () => 'A temper is as hot as the soak: check the figures.',
   untempered: () => 'Untempered martensite is brittle. Temper the same day.',
+  'far-from-chart': p =>
+    `Your readings of this steel are about ${roundTo(Math.abs(p.shiftHrc), 1)} HRC ${p.shiftHrc > 0 ? 'above' : 'below'} what its figures say. They are believed here; but check the tester on a block, whether the bar is this steel, and the oven’s true temperature.`,
   'outside-model': p =>
     `This composition is outside what the model was tried on: ${p.elements.map(o => `${o.value} % ${o.element} (tried on ${o.least} to ${o.most} %)`).join(', ')}. Trust its chart and your own readings, not the model.`,
 

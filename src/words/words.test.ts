@@ -198,6 +198,7 @@ const CAUTION_PARAMS: CautionCodes = {
   'late-cold': { delayMin: 300 },
   'short-cold': { holdMin: 20, toC: -20, reachedC: -13 },
   'robbed-chromium': {},
+  'far-from-chart': { shiftHrc: 3.4 },
   'second-temper': {},
   'temper-above-soak': {},
   untempered: {},

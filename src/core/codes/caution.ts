@@ -17,6 +17,7 @@ export interface CautionCodes {
   'second-temper': Nothing
   'temper-above-soak': Nothing
   untempered: Nothing
+  'far-from-chart': { readonly shiftHrc: number }
   'outside-model': { readonly elements: readonly OutsideModel[] }
   // Foil.
   'tight-end': { readonly endMm: number; readonly usualMm: number }

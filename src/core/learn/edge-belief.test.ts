@@ -52,22 +52,24 @@ describe('what is known of a shop’s edges', () => {
       told(60.1, 'chips'),
     ]
     const s = (x: number) => 1 / (1 + Math.exp(-x))
-    // A logistic curve of width w has the standard deviation πw/√3.
-    const w = Math.sqrt(0.5 ** 2 + (0.3 * Math.sqrt(3)) ** 2 / Math.PI ** 2)
     let [sum, mean] = [0, 0]
-    for (let m = 54; m <= 66; m += 0.01)
-      for (let gap = 0.25; gap <= 3; gap += 0.05) {
-        const p = evidence.reduce(
-          (product, { hrc, result }) => {
-            const chips = s((hrc - m - gap / 2) / w)
-            const rolls = (1 - chips) * s((m - gap / 2 - hrc) / w)
-            return product * (result === 'chips' ? chips : result === 'rolls' ? rolls : 1 - chips - rolls)
-          },
-          Math.exp(-0.5 * ((m - 60) / 1.6) ** 2),
-        )
-        sum += p
-        mean += p * m
-      }
+    for (const width of EDGE_PRIOR.widthsHrc) {
+      // A logistic curve of width w has the standard deviation πw/√3.
+      const w = Math.hypot(width, (0.3 * Math.sqrt(3)) / Math.PI)
+      for (let m = 54; m <= 66; m += 0.02)
+        for (let gap = 0.25; gap <= 3; gap += 0.05) {
+          const p = evidence.reduce(
+            (product, { hrc, result }) => {
+              const chips = s((hrc - m - gap / 2) / w)
+              const rolls = (1 - chips) * s((m - gap / 2 - hrc) / w)
+              return product * (result === 'chips' ? chips : result === 'rolls' ? rolls : 1 - chips - rolls)
+            },
+            Math.exp(-0.5 * ((m - 60) / 1.6) ** 2),
+          )
+          sum += p
+          mean += p * m
+        }
+    }
     const belief = edgeBelief(60, evidence)
     const ours = belief.cells.reduce((a, cell, i) => a + cell.middleHrc * (belief.weights[i] ?? 0), 0)
     expect(ours).toBeCloseTo(mean / sum, 1)
@@ -112,21 +114,25 @@ describe('what is known of a shop’s edges', () => {
  * A made-up shop with a known best hardness: chips and rolls logistic of width 0.5 HRC round two centres 0.5 to 2 apart, their middle
  * in 58 to 62; four blades a batch that scatter by 0.4, read within 0.3; six batches from 60 on.
  */
-function season(seed: number, policy: (belief: EdgeBelief, uniform: () => number) => number) {
+function season(
+  seed: number,
+  policy: (belief: EdgeBelief, uniform: () => number) => number,
+  { widthHrc = 0.5, batches = 6 } = {},
+) {
   const random = createRandom(seed)
   const uniform = () => random.uniform()
   const normal = () => Math.sqrt(-2 * Math.log(uniform() + 1e-12)) * Math.cos(2 * Math.PI * uniform())
   const s = (x: number) => 1 / (1 + Math.exp(-x))
   const [middle, gap] = [58 + 4 * uniform(), 0.5 + 1.5 * uniform()]
-  const chips = (h: number) => s((h - middle - gap / 2) / 0.5)
-  const rolls = (h: number) => s((middle - gap / 2 - h) / 0.5)
+  const chips = (h: number) => s((h - middle - gap / 2) / widthHrc)
+  const rolls = (h: number) => s((middle - gap / 2 - h) / widthHrc)
   const score = (h: number) => (1 - chips(h)) * (1 - rolls(h))
   const evidence: EdgeEvidence[] = []
   let aim = 60
   let held = 0
-  for (let batch = 0; batch < 6; batch++) {
+  for (let batch = 0; batch < batches; batch++) {
     if (batch > 0) aim = policy(edgeBelief(60, evidence), uniform)
-    held += score(aim) / score(middle) / 6
+    held += score(aim) / score(middle) / batches
     for (let i = 0; i < 4; i++) {
       const hrc = aim + 0.4 * normal()
       const result = uniform() < chips(hrc) ? 'chips' : uniform() < rolls(hrc) ? 'rolls' : 'holds'
@@ -183,7 +189,7 @@ describe('what to try next', () => {
     expect(Math.max(...ours.map(one => one.off))).toBeLessThan(1)
     const honest = ours.filter(one => one.holdsBest).length / SEEDS
     // 90 % of 200 within 85 to 95; of few seeds the count itself scatters.
-    const [least, most] = SEEDS < 200 ? [0.72, 1] : [0.85, 0.95]
+    const [least, most] = SEEDS < 200 ? [0.72, 1] : [0.85, 0.96]
     expect(honest).toBeGreaterThanOrEqual(least)
     expect(honest).toBeLessThanOrEqual(most)
   })
@@ -195,5 +201,19 @@ describe('what to try next', () => {
     expect(little.gain).toBeGreaterThan(much.gain)
     expect(much.gain).toBeGreaterThanOrEqual(0)
     expect(Math.abs(much.hrc - 60)).toBeLessThan(1)
+  })
+})
+
+describe('the interval of the best hardness', () => {
+  // Chips and rolls of real edges may be sharper or wider than thought. `EDGE_SEEDS=200` gives the figures of docs/method.md.
+  const SEEDS = Number(process.env.EDGE_SEEDS ?? 40)
+  it.each([0.5, 1, 1.5])('holds the best nine times in ten where the curves are %f HRC wide', widthHrc => {
+    const held = Array.from({ length: SEEDS }, (_, i) =>
+      season(100 + i, belief => bestHardness(belief, DEG).hrc, { widthHrc }),
+    ).filter(one => one.holdsBest).length
+    if (process.env.EDGE_SEEDS) console.log({ widthHrc, held: held / SEEDS })
+    const [least, most] = SEEDS < 200 ? [0.78, 1] : [0.86, 0.96]
+    expect(held / SEEDS).toBeGreaterThanOrEqual(least)
+    expect(held / SEEDS).toBeLessThanOrEqual(most)
   })
 })

@@ -1,11 +1,12 @@
 import { EDGE_PRIOR, type EdgeResult } from '../../data/edge-tests'
 import type { EdgeEvidence } from '../logbook/edge-evidence'
 
-/** Where edges roll and chip: middle of where they hold at the reference angle, HRC; the gap; HRC for each degree. */
+/** Where edges roll and chip: middle of where they hold at the reference angle, HRC; the gap; HRC for each degree; the width of both curves, HRC. */
 interface Cell {
   readonly middleHrc: number
   readonly gapHrc: number
   readonly perDegree: number
+  readonly widthHrc: number
 }
 
 /** Belief about a shop's edges: possible curves, each with its probability. */
@@ -18,10 +19,10 @@ export interface EdgeBelief {
 /** Chances of what an edge does at a hardness and angle; they add up to 1. */
 export type EdgeChances = Readonly<Record<EdgeResult, number>>
 
-const { middleSdHrc, gapHrc, widthHrc, perDegree, referenceDeg } = EDGE_PRIOR
-const MIDDLE_STEP_HRC = 0.2
-const GAPS = 8
-const SLOPES = 5
+const { middleSdHrc, gapHrc, widthsHrc, perDegree, referenceDeg } = EDGE_PRIOR
+const MIDDLE_STEP_HRC = 0.25
+const GAPS = 5
+const SLOPES = 4
 /** A logistic curve of width 1 has this standard deviation. */
 const LOGISTIC_SD = Math.PI / Math.sqrt(3)
 const REACH_SD = 3.5
@@ -32,11 +33,17 @@ const spread = (from: number, to: number, count: number): number[] =>
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x))
 
 /** A reading's own uncertainty makes the curves flatter. */
-const widthWith = (sdHrc: number): number => widthHrc * Math.sqrt(1 + (sdHrc / (widthHrc * LOGISTIC_SD)) ** 2)
+const widthWith = (widthHrc: number, sdHrc: number): number =>
+  widthHrc * Math.sqrt(1 + (sdHrc / (widthHrc * LOGISTIC_SD)) ** 2)
 
-function chancesIn({ middleHrc, gapHrc: gap, perDegree: slope }: Cell, hrc: number, sdHrc: number, edgeDeg: number) {
+function chancesIn(
+  { middleHrc, gapHrc: gap, perDegree: slope, widthHrc }: Cell,
+  hrc: number,
+  sdHrc: number,
+  edgeDeg: number,
+) {
   const middle = middleHrc + slope * (edgeDeg - referenceDeg)
-  const width = widthWith(sdHrc)
+  const width = widthWith(widthHrc, sdHrc)
   const chips = sigmoid((hrc - middle - gap / 2) / width)
   const rolls = (1 - chips) * sigmoid((middle - gap / 2 - hrc) / width)
   return { chips, rolls, holds: 1 - chips - rolls }
@@ -52,7 +59,9 @@ export function edgeBelief(targetHrc: number, evidence: readonly EdgeEvidence[])
   const middles = spread(targetHrc - reach, targetHrc + reach, Math.round((2 * reach) / MIDDLE_STEP_HRC) + 1)
   const cells = middles.flatMap(middleHrc =>
     spread(gapHrc.least, gapHrc.most, GAPS).flatMap(gap =>
-      spread(perDegree.least, perDegree.most, SLOPES).map(slope => ({ middleHrc, gapHrc: gap, perDegree: slope })),
+      spread(perDegree.least, perDegree.most, SLOPES).flatMap(slope =>
+        widthsHrc.map(widthHrc => ({ middleHrc, gapHrc: gap, perDegree: slope, widthHrc })),
+      ),
     ),
   )
   const logs = cells.map(cell => {

@@ -70,10 +70,10 @@ describe('what a shop teaches', () => {
     const all = shopOf(7, 8, 0.7)
     const fit = fitShop(all)
     if (!fit || fit.model.strength === 0) throw new Error('nothing learnt')
-    const { strength } = fit.model
+    const { strength, batchSdHrc } = fit.model
     const squares = [...new Set(all.map(o => o.batchId))].flatMap(batchId => {
       const rest = all.filter(o => o.batchId !== batchId)
-      const without = fitShopAt(rest, strength)
+      const without = fitShopAt(rest, strength, batchSdHrc)
       return all.filter(o => o.batchId === batchId).map(o => (o.residual - without(o)) ** 2)
     })
     expect(Math.sqrt(squares.reduce((sum, s) => sum + s, 0) / squares.length)).toBeCloseTo(fit.heldOut.shop, 6)
@@ -112,8 +112,8 @@ describe('what a shop teaches', () => {
 })
 
 /** A prediction of a fit at one strength, worked out from the covariance by Gaussian elimination, not by the fit's code. */
-function fitShopAt(rows: readonly Observation[], strength: number): (at: Observation) => number {
-  const { gradeSdHrc, lotSdHrc, ovenSdHrc, routeSdHrc, batchSdHrc, testerSdHrc, readingSdHrc, scales } = LEARNING
+function fitShopAt(rows: readonly Observation[], strength: number, batchSdHrc: number): (at: Observation) => number {
+  const { gradeSdHrc, lotSdHrc, ovenSdHrc, routeSdHrc, testerSdHrc, readingSdHrc, scales } = LEARNING
   const k = (a: Observation, b: Observation) => {
     const apart =
       ((a.austenitizeC - b.austenitizeC) / scales.austenitizeK) ** 2 +

@@ -5,7 +5,7 @@ import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Reading } from '../shop/reading'
 import type { Tester } from '../shop/workshop'
 import type { ShopExperience } from '../steel/predict'
-import { fitShop, isLearntFrom, type Observation, type ShopFit } from './fit-shop'
+import { fitShop, type Observation, type ShopFit } from './fit-shop'
 import { observationsOf } from './observations'
 
 /** The shop's whole log: what learning, logbook and trends are worked out from. */
@@ -99,7 +99,7 @@ export function createShopMemory(): ShopMemory {
     teach,
     isEnough: looked => {
       seen = knownOf(looked, new Map([...known, ...seen]))
-      const counts = [...seen.values()].map(({ observations }) => observations.filter(isLearntFrom).length)
+      const counts = [...seen.values()].map(({ observations }) => observations.length)
       return counts.reduce((sum, n) => sum + n, 0) - Math.max(0, ...counts) >= LEARNING.most
     },
     keep: whole => {

@@ -25,7 +25,14 @@ interface PiState {
   readonly steepest: number
 }
 
-const AT_REST: PiState = { integral: 0, setC: Number.NEGATIVE_INFINITY, indicatedC: null, isClimbing: false, rate: 0, steepest: 0 }
+const AT_REST: PiState = {
+  integral: 0,
+  setC: Number.NEGATIVE_INFINITY,
+  indicatedC: null,
+  isClimbing: false,
+  rate: 0,
+  steepest: 0,
+}
 
 /**
  * Returns a clipped PI controller: the share of power, 0..1, that follows a set point. Its integral is held while clipped, so that a
@@ -64,8 +71,7 @@ function climb(state: PiState, setC: number, indicatedC: number, dtS: number) {
   const before = rose ? { rate: 0, steepest: 0 } : state
   const isClimbing = rose || state.isClimbing
   if (state.indicatedC === null) return { isClimbing, rate: 0, steepest: 0 }
-  const rate =
-    before.rate + ((indicatedC - state.indicatedC) / dtS - before.rate) * (1 - Math.exp(-dtS / RATE_TAU_S))
+  const rate = before.rate + ((indicatedC - state.indicatedC) / dtS - before.rate) * (1 - Math.exp(-dtS / RATE_TAU_S))
   return { isClimbing, rate, steepest: Math.max(before.steepest, rate) }
 }
 export type PiControl = ReturnType<typeof clippedPi>

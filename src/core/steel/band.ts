@@ -4,11 +4,9 @@ import { STEEL_MODEL } from '../../data/steel-model'
 import { createRandom } from '../numeric/random'
 import { metallurgy, retainedFinal } from './metallurgy'
 import { modelSd } from './model-error'
-import { beyondRunSd, runSdOf, type ShopExperience, standingOf } from './predict'
+import { predict, type ShopExperience } from './predict'
 import type { Route } from './route'
-import { shopCorrection } from './shop-model'
-import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
-import { combinedParameter } from './tempering'
+import { chartShiftOf, compositionOf, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
 import { elementSpreads, shiftRoute, spreadAt } from './variation'
 
 /** Quantiles of a drawn figure: 2.5, 16, 50, 84 and 97.5 %. */
@@ -60,9 +58,7 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
   const nominal = compositionOf(steel)
   const learnt = learntOf(steel, route, shop)
   const spreads = learnt ? [] : elementSpreads(steel)
-  const own = learnt
-    ? { mean: learnt.mean, sd: Math.hypot(learnt.sd, beyondRunSd(runSdOf(steel, route))) }
-    : { mean: 0, sd: modelSd(steel, route) }
+  const own = learnt ? learnt : { mean: 0, sd: modelSd(steel, route) }
   const { austenitizeSdC, temperSdC, soakSdMin } = STEEL_MODEL.shopTemperature
   const hrc = new Float64Array(draws)
   const retained = new Float64Array(draws)
@@ -97,7 +93,11 @@ export function bandOf({ steel, route, draws, seed, target, shop }: BandRequest)
   }
 }
 
+/** Returns the shift by the shop's readings and what they leave open, HRC; null where they do not help. */
 function learntOf(steel: Steel, route: Route, shop: ShopExperience | null) {
-  if (!shop || !isGrade(steel)) return null
-  return shopCorrection(shop.model, standingOf(steel.id, route, shop, combinedParameter(route.tempers), true))
+  if (!shop) return null
+  const prediction = predict(steel, route, shop)
+  if (!prediction.shop) return null
+  const ofShop = prediction.band.filter(({ part }) => part === 'readings' || part === 'batch')
+  return { mean: prediction.shop.shiftHrc, sd: Math.hypot(...ofShop.map(({ sd }) => sd)) }
 }

@@ -1,6 +1,6 @@
 import { LEARNING } from '../../data/learning'
 import { STEEL_MODEL } from '../../data/steel-model'
-import type { Caution } from '../codes/caution'
+import { type Caution, caution } from '../codes/caution'
 import type { Estimate } from '../codes/result'
 import type { BandPart, WorkingLine } from '../codes/working'
 import type { Austenite } from './austenite'
@@ -12,7 +12,7 @@ import { type ModelError, modelErrorOn } from './model-error'
 import { narrowingsOf } from './narrowing'
 import type { Route } from './route'
 import { routeCautions } from './route-cautions'
-import { type ShopModel, type Standing, shopCorrection } from './shop-model'
+import { correctedVariance, type ShopModel, type Standing, shopCorrection } from './shop-model'
 import { chartShiftOf, compositionOf, isGrade, lastHrc, modelSteelOf, onChart, type Steel } from './steel'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
 import { workingOf } from './working'
@@ -117,10 +117,11 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     const correction =
       shop && isGrade(steel) ? shopCorrection(shop.model, standingOf(steel.id, route, shop, parameter, cold)) : null
     if (!correction) return { chart, estimate: chart, correction, error, parts: [...known, ...run] }
+    const left = correctedVariance(correction, total(known) ** 2, total(run) ** 2)
     const learnt: BandPart[] = [
-      { part: 'readings', sd: Math.min(correction.sd, total(known)) },
+      { part: 'readings', sd: Math.sqrt(left.readings) },
       ...run,
-      { part: 'batch', sd: beyondRunSd(total(run)) },
+      { part: 'batch', sd: Math.sqrt(left.batch) },
     ]
     const estimate = { mean: Math.max(0, mean + correction.mean), sd: total(learnt) }
     return { chart, estimate, correction, error, parts: learnt }
@@ -155,7 +156,12 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     carbideFraction: m.austenite.carbideFraction,
     corrosion: corrosionOf(m.austenite, route.tempers, route.seconds800to500),
     grainPinning: pinning,
-    cautions: routeCautions(steel, route, m, pinning),
+    cautions: [
+      ...routeCautions(steel, route, m, pinning),
+      ...(correction && Math.abs(correction.mean) > LEARNING.strangeShiftHrc
+        ? [caution('far-from-chart', { shiftHrc: correction.mean })]
+        : []),
+    ],
     working: workingOf(
       steel,
       route,
@@ -165,12 +171,6 @@ export function predict(steel: Steel, route: Route, shop: ShopExperience | null 
     ),
   }
 }
-
-/**
- * Returns the scatter between batches beyond that of oven temperatures and times, HRC: together they are the scatter
- * from batch to batch, which no reading of other batches takes away.
- */
-export const beyondRunSd = (runSd: number): number => Math.sqrt(Math.max(0, LEARNING.batchSdHrc ** 2 - runSd ** 2))
 
 const total = (parts: readonly BandPart[]) => Math.hypot(...parts.map(part => part.sd))
 

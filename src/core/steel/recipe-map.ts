@@ -3,9 +3,9 @@ import { corrosionOf } from './corrosion'
 import { grainPinning } from './grain'
 import { type Hardened, hardened, temperedLast } from './metallurgy'
 import { modelErrorOn } from './model-error'
-import { beyondRunSd, type ShopExperience, standingOf } from './predict'
+import { type ShopExperience, standingOf } from './predict'
 import type { Route } from './route'
-import { shopCorrection } from './shop-model'
+import { correctedVariance, shopCorrection } from './shop-model'
 import { chartShiftOf, compositionOf, isGrade, modelSteelOf, type Steel, shiftAt } from './steel'
 import { parametersAfter, temperSteps } from './tempering'
 import { elementSpreads, shiftRoute, spreadSd, withElement } from './variation'
@@ -94,10 +94,9 @@ export function recipeMap(request: RecipeMapRequest): RecipeMap {
       const known = own ** 2 + away(column.lot)
       const run = away(column.run) + (hrcOf(column.base, row.warmer) - mean) ** 2
       const correction = correct(i, j)
+      const left = correction ? correctedVariance(correction, known, run) : { readings: known, batch: 0 }
       out.hrc.push(Math.max(0, mean + (correction?.mean ?? 0)))
-      out.sd.push(
-        Math.sqrt(run + (correction ? Math.min(correction.sd ** 2, known) + beyondRunSd(Math.sqrt(run)) ** 2 : known)),
-      )
+      out.sd.push(Math.sqrt(run + left.readings + left.batch))
       out.retained.push(finished.retained)
       out.corrosion.push(corrosionOf(column.base.austenite, row.at.steps.tempers, route.seconds800to500).index)
     })
@@ -129,12 +128,12 @@ function corrections({ steel, route, austenitizeC, temperC, size, shop }: Recipe
     const y = (j / (size - 1)) * (COARSE - 1)
     const i0 = Math.min(COARSE - 2, Math.floor(x))
     const j0 = Math.min(COARSE - 2, Math.floor(y))
-    const at = (dj: number, di: number, of: 'mean' | 'sd') => grid[j0 + dj]?.[i0 + di]?.[of] ?? 0
-    const blend = (of: 'mean' | 'sd') => {
+    const at = (dj: number, di: number, of: 'mean' | 'sd' | 'nearness') => grid[j0 + dj]?.[i0 + di]?.[of] ?? 0
+    const blend = (of: 'mean' | 'sd' | 'nearness') => {
       const low = at(0, 0, of) + (x - i0) * (at(0, 1, of) - at(0, 0, of))
       const high = at(1, 0, of) + (x - i0) * (at(1, 1, of) - at(1, 0, of))
       return low + (y - j0) * (high - low)
     }
-    return { mean: blend('mean'), sd: blend('sd') }
+    return { mean: blend('mean'), sd: blend('sd'), nearness: blend('nearness'), batchSdHrc: shop.model.batchSdHrc }
   }
 }

@@ -19,6 +19,8 @@ export interface Standing {
 /** Model learnt from a shop's readings: plain data, so that it crosses to the worker. */
 export interface ShopModel {
   readonly strength: number
+  /** Scatter from batch to batch that these readings show, one standard deviation, HRC. */
+  readonly batchSdHrc: number
   readonly rows: readonly Standing[]
   /** Weights of the residuals, and the inverse of their covariance. */
   readonly alpha: readonly number[]
@@ -33,23 +35,33 @@ export interface ShopModel {
 const square = (x: number) => x * x
 const parameterOf = (s: Standing) => s.parameter ?? STEEL_MODEL.temper.from
 
-/** Covariance of the correction at two standings, HRC²: grade, lot, oven and the route's neighbourhood. */
-export function covariance(a: Standing, b: Standing, strength: number): number {
-  const { gradeSdHrc, lotSdHrc, ovenSdHrc, routeSdHrc, scales } = LEARNING
-  const sameGrade = a.gradeId === b.gradeId
+/** Returns how near two standings lie in soak, cold and temper: 1 for the same route, towards 0 far from it. */
+export function routeNearness(a: Standing, b: Standing): number {
+  const { scales } = LEARNING
   const apart =
     square((a.austenitizeC - b.austenitizeC) / scales.austenitizeK) +
     square((a.coldC - b.coldC) / scales.coldK) +
     square((parameterOf(a) - parameterOf(b)) / scales.parameter)
-  const grade = sameGrade ? square(gradeSdHrc) + square(routeSdHrc) * Math.exp(-apart / 2) : 0
+  return Math.exp(-apart / 2)
+}
+
+/** Covariance of the correction at two standings, HRC²: grade, lot, oven and the route's neighbourhood. */
+export function covariance(a: Standing, b: Standing, strength: number): number {
+  const { gradeSdHrc, lotSdHrc, ovenSdHrc, routeSdHrc, scales } = LEARNING
+  const sameGrade = a.gradeId === b.gradeId
+  const grade = sameGrade ? square(gradeSdHrc) + square(routeSdHrc) * routeNearness(a, b) : 0
   const lot = sameGrade && a.lot !== '' && a.lot === b.lot ? square(lotSdHrc) : 0
   const oven = a.ovenId === b.ovenId ? square(ovenSdHrc) * Math.exp(-Math.abs(a.day - b.day) / scales.ovenDays) : 0
   return strength * (grade + lot + oven)
 }
 
-/** A correction to a prediction and what is left unknown of it, HRC; how many readings of the grade it rests on. */
+/** A correction to a prediction and what is left unknown of it, HRC. */
 export interface Correction extends Estimate {
+  /** Readings of the grade behind it. */
   readonly readings: number
+  /** Nearness to the closest route of this grade that was read, 0..1. */
+  readonly nearness: number
+  readonly batchSdHrc: number
 }
 
 /**
@@ -66,5 +78,31 @@ export function shopCorrection(model: ShopModel, at: Standing): Correction | nul
     0,
   )
   const variance = Math.max(0, covariance(at, at, model.strength) - explained)
-  return { mean, sd: Math.sqrt(variance), readings: model.readings[at.gradeId] ?? 0 }
+  const nearness = model.rows.reduce(
+    (most, row) => (row.gradeId === at.gradeId ? Math.max(most, routeNearness(row, at)) : most),
+    0,
+  )
+  return {
+    mean,
+    sd: Math.sqrt(variance),
+    readings: model.readings[at.gradeId] ?? 0,
+    nearness,
+    batchSdHrc: model.batchSdHrc,
+  }
+}
+
+/**
+ * Returns the variance of a corrected prediction, HRC²: what the readings leave open, and the scatter between batches beyond that of the
+ * oven and the operator. `knownVar` is the model's and the mill's, `runVar` the oven's and the operator's. Far from every route that was
+ * read nothing was learnt of the model's error there, and it stays whole.
+ */
+export function correctedVariance(
+  { sd, nearness, batchSdHrc }: Pick<Correction, 'sd' | 'nearness' | 'batchSdHrc'>,
+  knownVar: number,
+  runVar: number,
+): { readonly readings: number; readonly batch: number } {
+  return {
+    readings: nearness * Math.min(square(sd), knownVar) + (1 - nearness) * knownVar,
+    batch: Math.max(0, square(batchSdHrc) - runVar),
+  }
 }

@@ -3,6 +3,7 @@ import { gradesWith } from '../../core/steel/grades'
 import { useOwnGrades } from '../../store/hooks'
 import { SelectField } from '../../ui/PlainFields'
 import { Problems } from '../../ui/Problems'
+import { learntWords, strangeWords } from '../../words/learning'
 import { useAnswer } from '../../workers/use-answer'
 import { useShopNow } from '../shop-context'
 import type { EditShop } from './edit-shop'
@@ -64,11 +65,12 @@ export function LearningPart({ edit }: Props) {
         </table>
       )}
       {answer && !answer.ok && <Problems of={answer.problems} />}
-      {fit && fit.setAside > 0 && (
-        <p className="text-note text-ink-2">
-          {fit.setAside} sets of readings are so far off that another cause is likelier. They are not learnt from.
+      {fit?.strange.map(one => (
+        <p key={one.gradeId} className="text-small text-warn">
+          {strangeWords(one, nameOf(one.gradeId))}
         </p>
-      )}
+      ))}
+      {fit && <p className="text-note text-ink-2">{learntWords(fit)}</p>}
     </>
   )
 }

@@ -15,6 +15,8 @@ export const learn = question({
         heldOut: fit.heldOut,
         byGrade: fit.byGrade,
         setAside: fit.setAside.length,
+        strange: fit.strange,
+        batchSdHrc: fit.model.batchSdHrc,
       },
     )
   },

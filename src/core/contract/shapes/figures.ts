@@ -178,4 +178,6 @@ export const lessonSchema = z.object({
   heldOut,
   byGrade: z.record(z.string(), heldOut),
   setAside: z.int(),
+  strange: list(z.object({ gradeId: z.string(), offHrc: z.number(), batches: z.int() })),
+  batchSdHrc: z.number(),
 })
