@@ -39,6 +39,22 @@ test('answers in the promised shapes', async ({ request }) => {
     })
   ).json()
   expect(advise.options[0].kind).toBe('accept')
+  expect(advise.whyNot).toBeNull()
+  const short = await (
+    await request.post('/api/advise', {
+      data: {
+        steel: { grade: 'X46Cr13' },
+        route: ROUTE,
+        reading: { mean: 57, u95: 0.5, stage: 'temper-1' },
+        target: { min: 62, max: 63 },
+        can: { coldToC: null, anneal: true },
+      },
+    })
+  ).json()
+  expect(short.whyNot.missHrc).toBeLessThan(-1)
+  expect(short.whyNot.says.join(' ')).toMatch(
+    /The nearest that this steel comes .* too soft.*carbon in solution.*These would reach it here/,
+  )
   const schema = await (await request.get('/api/workshop-schema.json')).json()
   expect(schema.$schema).toContain('2020-12')
   const openapi = await (await request.get('/api/openapi.json')).json()

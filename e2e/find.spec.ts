@@ -24,6 +24,19 @@ test('the finder opens by keys and by the rail, and leads to steel, blade, stati
   await expect(field).toHaveCount(0)
 })
 
+test('“why not 63” is answered for the open batch’s steel, or the one it names', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Choose')
+  await page.keyboard.press('Control+k')
+  const field = page.getByRole('combobox', { name: 'Find' })
+  await field.fill('why not 66')
+  const found = page.getByRole('dialog', { name: 'Find' })
+  await expect(found.getByText(/The nearest that .* comes in this shop is .* HRC too soft/)).toBeVisible()
+  await field.fill('why not 61 X46Cr13')
+  await expect(found.getByText(/Why not 61 HRC with X46Cr13/)).toBeVisible()
+  await expect(found.getByText(/more carbon in solution/)).toBeVisible()
+  await expectAccessible(page)
+})
+
 test('a customer noted on a batch is found by name', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Prepare')
   await fill(page, 'Note: whom the blades are for, or anything else', 'for Ása of the ferry')

@@ -1,13 +1,11 @@
 import type { Reach, ReachLimit } from '../core/advice/reach'
-import type { TargetHrc } from '../core/rockwell/target'
 import { listOf } from './lists'
 import { bandText, hrcText, type Speaker } from './speaker'
 
 /** Says what a steel comes to in this shop against a target. */
 export function reachWords(
-  { hrc, missHrc }: Pick<Reach, 'hrc' | 'missHrc'>,
+  { hrc, missHrc, target: { min, max } }: Pick<Reach, 'hrc' | 'missHrc' | 'target'>,
   name: string,
-  { min, max }: TargetHrc,
 ): string {
   const best = `${hrcText(hrc.mean)} ${bandText(hrc.sd)} HRC`
   if (missHrc === 0) return `${name} reaches ${hrcText(min)} to ${hrcText(max)} here: “Suggest a route” gives ${best}.`
@@ -25,6 +23,12 @@ const LIMIT_WORDS: Readonly<Record<ReachLimit['what'], (at: string) => string>> 
 /** Says what lifting one limit alone would give. */
 export const reachLimitWords = ({ what, gainHrc, toC }: ReachLimit, say: Speaker): string =>
   `${hrcText(gainHrc)} HRC more by ${LIMIT_WORDS[what](toC === null ? '' : say.t(toC))}.`
+
+/** Says all of it, a sentence each. */
+export const reachSentences = (reach: Reach, name: string, say: Speaker): string[] =>
+  [reachWords(reach, name), ...reach.limits.map(limit => reachLimitWords(limit, say)), othersWords(reach)].filter(
+    Boolean,
+  )
 
 /** Names the steels that would reach the target here. */
 export const othersWords = ({ others, missHrc }: Pick<Reach, 'others' | 'missHrc'>): string =>

@@ -1,5 +1,6 @@
 import type { AdviceOption } from '../core/advice/option'
 import type { FirstReason } from '../core/advice/order'
+import type { Reach } from '../core/advice/reach'
 import type { AirRefused, Caution } from '../core/codes/caution'
 import { caution } from '../core/codes/caution'
 import type { BandPart, WorkingLine } from '../core/codes/working'
@@ -8,6 +9,7 @@ import type { WhyNot } from '../core/day/limits'
 import { firstWords, stepsOf, whyWords } from './advice'
 import { AIR_LIMIT_SOURCES, AIR_LIMIT_WORDS, airUnit, cautionWords } from './cautions'
 import { whyNotWords } from './day'
+import { reachSentences } from './reach'
 import type { Speaker } from './speaker'
 import { bandPartWords, workingWords } from './working'
 
@@ -21,11 +23,12 @@ interface Coded {
   readonly options?: readonly AdviceOption[]
   readonly why?: WhyNot
   readonly first?: FirstReason | null
+  readonly whyNot?: Reach | null
 }
 
 /** An answer as programs outside get it: what is said in codes has its sentence beside it. */
 export function spoken(answer: Coded, say: Speaker): object {
-  const { cautions, working, band, limits, refused, options, why, first, ...rest } = answer
+  const { cautions, working, band, limits, refused, options, why, first, whyNot, ...rest } = answer
   return {
     ...rest,
     ...(cautions && { cautions: cautions.map(one => ({ ...one, message: cautionWords(one, say) })) }),
@@ -52,6 +55,9 @@ export function spoken(answer: Coded, say: Speaker): object {
         why: whyWords({ ...option, why }, say),
         grounds: why,
       })),
+    }),
+    ...(whyNot !== undefined && {
+      whyNot: whyNot && { ...whyNot, says: reachSentences(whyNot, 'this steel', say) },
     }),
     ...(first !== undefined && { first: first && options?.[0] ? firstWords(options[0], first) : null }),
   }

@@ -18,6 +18,7 @@ export interface ReachLimit {
 
 /** Best that a steel comes to in a shop, against a target. */
 export interface Reach {
+  readonly target: TargetHrc
   readonly route: Route
   readonly hrc: Estimate
   /** Over (positive) or under (negative) the target, HRC; 0 within it. */
@@ -73,6 +74,7 @@ export function reachOf({ grade, target, can, grades, experience }: ReachRequest
     ? [...colder.slice(0, 1), ...hotter, ...structureLimits({ grade, target, can, experience }, route, prediction)]
     : []
   return {
+    target,
     route,
     hrc,
     missHrc: isOut ? missHrc : 0,

@@ -1,7 +1,8 @@
 import { Command } from 'cmdk'
 import { Dialog } from 'radix-ui'
-import { type ReactNode, useMemo, useState } from 'react'
+import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react'
 import type { Found } from '../../core/logbook/find'
+import { whyNotIn } from '../../core/logbook/why-not'
 import { STATIONS } from '../../data/stations'
 import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { FOUND_KINDS, foundWords } from '../../words/finder'
@@ -9,6 +10,8 @@ import { useAnswer } from '../../workers/use-answer'
 import { saveEverything } from '../save-everything'
 import { useShopNow } from '../shop-context'
 import { redo, undo } from '../undo'
+
+const WhyNotFound = lazy(() => import('./WhyNotFound'))
 
 interface Props {
   readonly open: boolean
@@ -79,7 +82,8 @@ function Search({ onDone, onKeys }: { onDone: () => void; onKeys: () => void }) 
     }),
     [own, recipes, shop.ovens],
   )
-  const isAsked = text.trim() !== ''
+  const asksWhy = whyNotIn(text, []) !== null
+  const isAsked = text.trim() !== '' && !asksWhy
   const answer = useAnswer(
     'find',
     useMemo(() => (isAsked ? { ...named, text } : null), [named, text, isAsked]),
@@ -97,10 +101,15 @@ function Search({ onDone, onKeys }: { onDone: () => void; onKeys: () => void }) 
         autoFocus
         value={text}
         onValueChange={setText}
-        placeholder="A batch, a blade’s mark or serial, a steel by any name, a customer, an action …"
+        placeholder="A batch, a blade’s mark or serial, a steel by any name, an action, “why not 61” …"
         className="field min-h-14 !border-0 !border-b !border-rule-strong text-lead"
       />
       <Command.List className="max-h-[60vh] overflow-y-auto">
+        {asksWhy && (
+          <Suspense fallback={<p className="p-4 text-ink-2">Looking …</p>}>
+            <WhyNotFound text={text} batchId={batchHere()} />
+          </Suspense>
+        )}
         {isAsked && !answer && <p className="p-4 text-ink-2">Looking through the log …</p>}
         {isAsked && answer && (
           <Command.Empty className="p-4 text-ink-2">
@@ -139,9 +148,12 @@ const fits = ({ name, words }: Action, text: string): boolean =>
     .split(/\s+/)
     .every(word => `${name} ${words}`.toLowerCase().includes(word))
 
+/** Returns the id of the batch that this page shows, or null. */
+const batchHere = (): string | null => /^\/(?:batch|run|practice|print)\/([^/]+)/.exec(location.pathname)?.[1] ?? null
+
 /** Returns the actions of this page, and the stations of its batch. */
 function actionsHere(onKeys: () => void): Action[] {
-  const batchId = /^\/(?:batch|run|practice|print)\/([^/]+)/.exec(location.pathname)?.[1]
+  const batchId = batchHere()
   return [
     { name: 'New batch', words: 'begin start blades', act: () => goTo('/batches?new') },
     { name: 'Undo', words: 'take back', act: () => void undo() },

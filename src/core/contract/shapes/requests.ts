@@ -122,6 +122,8 @@ export const adviseRequest = z.object({
   can: adviceCan,
   /** Which of the shop's readings a hardening begun anew may lean on; absent: none. */
   learnt: z.optional(learntSchema),
+  /** False leaves out what a hardening begun anew would reach. */
+  whyNot: z.optional(z.boolean()),
 })
 
 const chamberSide = between(40, 2000)

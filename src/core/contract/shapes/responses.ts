@@ -248,9 +248,29 @@ export const firstReasonSchema = z.object({
   turns: z.nullable(z.object({ readingHrc: z.number(), to: optionKind })),
 })
 
+/** How near a grade comes to a target, and what limits it. */
+export const reachResponse = z.object({
+  target: z.object({ min: z.number(), max: z.number() }),
+  route: routeSchema,
+  hrc: estimate,
+  missHrc: z.number(),
+  limits: list(
+    z.object({
+      what: z.enum(['cold', 'oven', 'secondary-peak', 'austenite', 'carbon']),
+      gainHrc: z.number(),
+      toC: z.nullable(z.number()),
+    }),
+  ),
+  others: list(z.object({ id: z.string(), name: z.string(), hrc: z.number() })),
+  /** All of it as sentences; over HTTP. */
+  says: z.optional(list(z.string())),
+})
+
 export const adviseResponse = z.object({
   options: list(optionSchema),
   first: z.nullable(z.union([firstReasonSchema, z.string()])),
+  /** Where a grade's reading misses the target: what a hardening begun anew would reach; null otherwise. */
+  whyNot: z.nullable(reachResponse),
 })
 
 export const errorResponse = z.object({

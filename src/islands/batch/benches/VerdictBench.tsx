@@ -78,6 +78,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
       symptom: group.symptom,
       can: { ...adviceCanOf(batch, shop), thicknessMm: shown.thicknessMm },
       learnt,
+      whyNot: false,
     }),
     [batch, shown.thicknessMm, grade, group, stage, hardness, shop, learnt],
   )
