@@ -58,10 +58,12 @@ test('a grade of one’s own: half typed it survives a reload, wrong it says why
   await page.goto('/steels')
   await page.getByRole('button', { name: 'Add a grade of your own' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Harbour 14')
+  await page.getByText('Composition, wt%').click()
   await page.getByLabel('Nominal C', { exact: true }).fill('1,05')
   await page.getByLabel('Nominal Cr', { exact: true }).fill('140')
   await page.reload()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Harbour 14')
+  await page.getByText('Temperature ranges and target').click()
   await page.getByLabel('Usual austenitize temperature').fill('1950')
   await page.getByRole('button', { name: 'Save this grade' }).click()
   await expect(page.getByText(/add up to 141.1 %|add up to 141.0 %|more than the whole/)).toBeVisible()
@@ -71,8 +73,8 @@ test('a grade of one’s own: half typed it survives a reload, wrong it says why
   await expect(page.getByText(/Did you mean 1950 °F, which is 1066 °C/)).toBeVisible()
   await expect(page.getByLabel('Usual austenitize temperature')).toHaveValue('1950')
   await page.getByLabel('Usual austenitize temperature').fill('1950F')
-  await page.getByLabel(/One row a line/).fill('°F HRC\n300 62\n400 60.5\nabc 3\n500 59')
-  await expect(page.getByText('3 rows of the chart read, taken as °F.')).toBeVisible()
+  await page.getByLabel(/one row a line/).fill('°F HRC\n300 62\n400 60.5\nabc 3\n500 59')
+  await expect(page.getByText('Read: 300 °F → 62 HRC to 500 °F → 59 HRC, 3 rows.')).toBeVisible()
   await expect(page.getByText(/Line 4, “abc 3”/)).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Save this grade' }).click()
@@ -92,6 +94,34 @@ test('a grade of one’s own: half typed it survives a reload, wrong it says why
   await expect(page.getByText(/batches and recipes keep their own copy/)).toBeVisible()
   await page.goto(batch)
   await expect(figure(page, 'Finished hardness')).toBeVisible()
+})
+
+test('a sheet’s composition finds its grade, which is taken with the sheet’s own chart in two presses', async ({
+  page,
+}) => {
+  await page.goto('/steels')
+  await page.getByRole('searchbox', { name: /paste a composition/ }).fill('C 1.05 Cr 17 Mo 0.6 Si 0.5')
+  const near = page.getByRole('region', { name: 'Grades nearest to this composition' })
+  await near.getByRole('button', { name: /Take it with my sheet’s chart.*X105CrMo17/ }).click()
+  const chart = page.getByLabel(/one row a line/)
+  await expect(chart).toBeFocused()
+  await page.getByLabel('Temperatures of the sheet').selectOption('°F')
+  await chart.fill('300 60.5\n400 58.5\n600 56.5')
+  await expect(page.getByText('Read: 300 °F → 60.5 HRC to 600 °F → 56.5 HRC, 3 rows.')).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Save this grade' }).click()
+  await expect(page.getByRole('heading', { level: 2, name: 'X105CrMo17, my sheet' })).toBeVisible()
+})
+
+test('a whole sheet in one paste', async ({ page }) => {
+  await page.goto('/steels?view=own')
+  await page.getByLabel('Name', { exact: true }).fill('Quay 15')
+  await page.getByLabel(/^Paste the sheet/).fill('C 0.68 Cr 13.2 N 0.1 Si 0.5\nTemper °C HRC\n180 61\n200 60\n250 58')
+  await expect(page.getByText('Read: C, N, Si and Cr.')).toBeVisible()
+  await expect(page.getByText('Read: 180 °C → 61 HRC to 250 °C → 58 HRC, 3 rows.')).toBeVisible()
+  await expect(page.getByText('C 0.68, N 0.1, Si 0.5, Cr 13.2')).toBeVisible()
+  await page.getByRole('button', { name: 'Save this grade' }).click()
+  await expect(page.getByRole('heading', { level: 2, name: 'Quay 15' })).toBeVisible()
 })
 
 test('which steel: by use, with the reason; what this shop cannot do is refused', async ({ page }) => {

@@ -297,7 +297,7 @@ describe('which steel', () => {
 
   it('of one’s own takes a composition as it stands in the sheet', async () => {
     render(<SteelsPlace grade="" view="own" />)
-    const field = await screen.findByLabelText('Paste it from the sheet, as a row, a list or a table', {}, LONG)
+    const field = await screen.findByLabelText(/^Paste the sheet/, {}, LONG)
     await act(async () => fireEvent.change(field, { target: { value: '1.05C-14Cr-4Mo, Si max 0.5, Xy 3' } }))
     expect(screen.getByLabelText<HTMLInputElement>('Nominal Cr').value).toBe('14')
     expect(screen.getByLabelText<HTMLInputElement>('Nominal C').value).toBe('1.05')

@@ -1,13 +1,40 @@
 import type { RankReason, Refusal } from '../core/advice/rank-steels'
 import type { OutsideModel } from '../core/codes/caution'
-import type { SkippedLine } from '../core/files/own-grade/chart-text'
+import type { ChartText, SkippedLine } from '../core/files/own-grade/chart-text'
+import type { CompositionText } from '../core/files/own-grade/composition-text'
 import type { Difference, RouteChange } from '../core/steel/compare-routes'
 import type { Knob, Seen, TaleFigureName } from '../core/steel/folklore'
 import type { MisfitDoubt } from '../core/steel/misfit'
 import type { CompositionDoubt } from '../core/steel/nearest-grades'
-import type { CorrosionClass } from '../data/grades'
+import { fFromC } from '../core/units/temperature'
+import { type CorrosionClass, ELEMENTS, type Element, type Grade } from '../data/grades'
 import type { Merit } from '../data/uses'
+import { listOf } from './lists'
 import { hrcText, type Speaker } from './speaker'
+
+/** Says which elements were read of a pasted composition, and what was not understood. */
+export function compositionReadWords({ nominal, least, most, unread }: CompositionText): string {
+  const known = ELEMENTS.filter(element => nominal[element] ?? least[element] ?? most[element])
+  const found = known.length > 0 ? `Read: ${listOf(known)}.` : 'No element was found in it.'
+  return unread.length > 0 ? `${found} Not read: ${unread.slice(0, 6).join(', ')}.` : found
+}
+
+/** Says a composition in one line: 'C 1.05, Cr 14'. */
+export const compositionWords = (shares: Readonly<Partial<Record<Element, string>>>): string =>
+  ELEMENTS.flatMap(element => (shares[element] ? [`${element} ${shares[element]}`] : [])).join(', ')
+
+/** Says the windows of a grade in one line. */
+export const windowsWords = ({ austenitize, temper, usualTarget }: Grade, say: Speaker): string =>
+  `harden ${say.bare(austenitize.minC)} to ${say.t(austenitize.maxC)}, temper ${say.bare(temper.minC)} to ${say.t(temper.maxC)}, ${usualTarget.minHrc} to ${usualTarget.maxHrc} HRC`
+
+/** Says what was read of a tempering chart, in the sheet's own scale. */
+export function chartReadWords({ rows, scale }: Pick<ChartText, 'rows' | 'scale'>): string {
+  const row = ({ temperC, hrc }: ChartText['rows'][number]) =>
+    `${Math.round(scale === 'F' ? fFromC(temperC) : temperC)} °${scale} → ${hrc} HRC`
+  const [first, last] = [rows[0], rows.at(-1)]
+  if (!first || !last) return 'No row of the chart could be read.'
+  return rows.length === 1 ? `Read: ${row(first)}.` : `Read: ${row(first)} to ${row(last)}, ${rows.length} rows.`
+}
 
 const RUST_WORDS: Readonly<Record<CorrosionClass, string>> = {
   sea: 'stands salt water',

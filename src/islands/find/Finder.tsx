@@ -104,12 +104,12 @@ function Search({ onDone, onKeys }: { onDone: () => void; onKeys: () => void }) 
         placeholder="A batch, a blade’s mark or serial, a steel by any name, an action, “why not 61” …"
         className="field min-h-14 !border-0 !border-b !border-rule-strong text-lead"
       />
+      {asksWhy && (
+        <Suspense fallback={<p className="p-4 text-ink-2">Looking …</p>}>
+          <WhyNotFound text={text} batchId={batchHere()} />
+        </Suspense>
+      )}
       <Command.List className="max-h-[60vh] overflow-y-auto">
-        {asksWhy && (
-          <Suspense fallback={<p className="p-4 text-ink-2">Looking …</p>}>
-            <WhyNotFound text={text} batchId={batchHere()} />
-          </Suspense>
-        )}
         {isAsked && !answer && <p className="p-4 text-ink-2">Looking through the log …</p>}
         {isAsked && answer && (
           <Command.Empty className="p-4 text-ink-2">

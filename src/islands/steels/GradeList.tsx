@@ -2,6 +2,7 @@ import { lazy, Suspense, useId, useState } from 'react'
 import { findGrade } from '../../core/steel/grades'
 import type { Grade } from '../../data/grades'
 import { ScrollRegion } from '../../ui/ScrollRegion'
+import type { SheetBase } from './own/OwnGradeForm'
 
 const NearGrades = lazy(() => import('./NearGrades'))
 
@@ -12,6 +13,8 @@ interface Props {
   readonly grades: readonly Grade[]
   readonly shown: Grade
   readonly onShow: (name: string) => void
+  /** Begins a sheet of the maker's own from a grade. */
+  readonly onBase: (base: SheetBase) => void
 }
 
 const FAMILIES = [
@@ -21,7 +24,7 @@ const FAMILIES = [
 ] as const
 
 /** Grades by family, found by any of their names, or by the composition that a sheet states. */
-export function GradeList({ grades, shown, onShow }: Props) {
+export function GradeList({ grades, shown, onShow, onBase }: Props) {
   const id = useId()
   const [sought, setSought] = useState('')
   const matches = (g: Grade) =>
@@ -48,7 +51,7 @@ export function GradeList({ grades, shown, onShow }: Props) {
       />
       {pasted && (
         <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
-          <NearGrades text={sought} grades={grades} onShow={onShow} />
+          <NearGrades text={sought} grades={grades} onShow={onShow} onBase={onBase} />
         </Suspense>
       )}
       {!pasted && found.length === 0 && (

@@ -43,10 +43,12 @@ const SoakChart = lazy(() => import('../../ui/charts/SoakChart'))
 interface Props {
   readonly grade: Grade
   readonly onEdit: (() => void) | null
+  /** Begins a sheet of the maker's own from this grade. */
+  readonly onBase: () => void
 }
 
 /** One grade whole: its tempering curve, its soak curve, what the mill's range does, and every figure with its source. */
-export default function GradeView({ grade, onEdit }: Props) {
+export default function GradeView({ grade, onEdit, onBase }: Props) {
   const shop = useShopNow()
   const suggested = useAnswer(
     'suggested-route',
@@ -54,10 +56,10 @@ export default function GradeView({ grade, onEdit }: Props) {
   )
   if (!suggested) return <p className="py-6 text-ink-2">Working out its curves …</p>
   if (!suggested.ok) return <Problems of={suggested.problems} />
-  return <SuggestedGrade key={grade.id} grade={grade} onEdit={onEdit} suggested={suggested.value} />
+  return <SuggestedGrade key={grade.id} grade={grade} onEdit={onEdit} onBase={onBase} suggested={suggested.value} />
 }
 
-function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggested: PlannedRoute }) {
+function SuggestedGrade({ grade, onEdit, onBase, suggested }: Props & { readonly suggested: PlannedRoute }) {
   const say = useSay()
   const shop = useShopNow()
   const target = useMemo(() => usualTargetOf(grade), [grade])
@@ -94,6 +96,9 @@ function SuggestedGrade({ grade, onEdit, suggested }: Props & { readonly suggest
               Edit this sheet
             </button>
           )}
+          <button type="button" className="btn btn-plain" onClick={onBase}>
+            Lay my sheet’s chart over it
+          </button>
           <button
             type="button"
             className="btn btn-plain"

@@ -4,16 +4,18 @@ import { compositionDoubts, nearestGrades } from '../../core/steel/nearest-grade
 import type { Grade } from '../../data/grades'
 import { Warnings } from '../../ui/Bench'
 import { compositionDoubtWords, differsWords, NOT_A_COMPOSITION, notReadWords } from '../../words/steels'
+import type { SheetBase } from './own/OwnGradeForm'
 
 interface Props {
   /** The pasted line of a sheet. */
   readonly text: string
   readonly grades: readonly Grade[]
   readonly onShow: (id: string) => void
+  readonly onBase: (base: SheetBase) => void
 }
 
 /** Grades nearest to the composition of a pasted sheet, with what differs. */
-export default function NearGrades({ text, grades, onShow }: Props) {
+export default function NearGrades({ text, grades, onShow, onBase }: Props) {
   const composition = useMemo(() => compositionIn(text), [text])
   const { unread } = useMemo(() => parseCompositionText(text), [text])
   const doubts = composition ? compositionDoubts(composition) : []
@@ -33,6 +35,14 @@ export default function NearGrades({ text, grades, onShow }: Props) {
             >
               {grade.name}
               <span className="block text-note text-ink-2">{differsWords(differs)}</span>
+            </button>
+            <button
+              type="button"
+              className="btn btn-plain !px-0"
+              onClick={() => onBase({ grade, pasted: composition })}
+            >
+              Take it with my sheet’s chart
+              <span className="sr-only">: {grade.name}</span>
             </button>
           </li>
         ))}

@@ -5,6 +5,7 @@ import { useOwnGrades } from '../../store/hooks'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
 import { GradeList } from './GradeList'
+import type { SheetBase } from './own/OwnGradeForm'
 
 const GradeView = lazy(() => import('./GradeView'))
 const SuggestView = lazy(() => import('./SuggestView'))
@@ -36,7 +37,9 @@ function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: stri
   const [view, setView] = useState<View>(
     VIEWS.find(([v]) => v === firstView)?.[0] ?? (firstView === 'own' ? 'own' : 'grades'),
   )
-  const go = (nextView: View, nextId = id) => {
+  const [base, setBase] = useState<SheetBase | null>(null)
+  const go = (nextView: View, nextId = id, nextBase: SheetBase | null = null) => {
+    setBase(nextBase)
     history.replaceState(null, '', `/steels?view=${nextView}&grade=${encodeURIComponent(nextId)}`)
     setView(nextView)
     setId(nextId)
@@ -78,7 +81,8 @@ function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: stri
         {view === 'why' && <FolkloreView grades={grades} system={shop.units} />}
         {view === 'own' && (
           <OwnGradeForm
-            key={id}
+            key={base?.grade.id ?? id}
+            base={base}
             edited={own.find(g => g.id === id) ?? null}
             names={grades.map(g => g.name)}
             onDone={g => go('grades', g ?? id)}
@@ -86,9 +90,19 @@ function Steels({ firstGrade, firstView }: { firstGrade: string; firstView: stri
         )}
         {view === 'grades' && (
           <div className="grid gap-x-10 lg:grid-cols-[236px_minmax(0,1fr)]">
-            <GradeList grades={grades} shown={grade} onShow={g => go('grades', g)} />
+            <GradeList
+              grades={grades}
+              shown={grade}
+              onShow={g => go('grades', g)}
+              onBase={from => go('own', '', from)}
+            />
             <Suspense fallback={<p className="text-ink-2">Reading …</p>}>
-              <GradeView key={grade.id} grade={grade} onEdit={isOwn ? () => go('own', grade.id) : null} />
+              <GradeView
+                key={grade.id}
+                grade={grade}
+                onEdit={isOwn ? () => go('own', grade.id) : null}
+                onBase={() => go('own', '', { grade, pasted: null })}
+              />
             </Suspense>
           </div>
         )}

@@ -1,3 +1,4 @@
+import type { System } from '../../units/quantity'
 import { cFromF } from '../../units/temperature'
 
 export interface ChartRow {
@@ -43,14 +44,15 @@ function cellsOf(line: string): string[] {
 
 /**
  * Reads a tempering chart as it is typed, or pasted from a table or CSV: one row a line, temper then hardness, decimal
- * comma or point, °C or °F (named in a header or a cell, or evident from its size). Ranges such as '60-61' give their
- * middle. What cannot be used is said line by line; nothing is guessed.
+ * comma or point, °C or °F (named in a header or a cell, or evident from its size; else in `units`). Ranges such as '60-61' give
+ * their middle. What cannot be used is said line by line; nothing is guessed.
  */
-export function parseChartText(text: string): ChartText {
+export function parseChartText(text: string, units: System = 'metric'): ChartText {
   const lines = text.split(/\r?\n/)
   const skipped: SkippedLine[] = []
   const read: { temper: number; hrc: number; line: number }[] = []
-  const namesF = lines.some(line => FAHRENHEIT.test(line) && !CELSIUS.test(line))
+  const names = (scale: RegExp, other: RegExp) => lines.some(line => scale.test(line) && !other.test(line))
+  const [namesF, namesC] = [names(FAHRENHEIT, CELSIUS), names(CELSIUS, FAHRENHEIT)]
   lines.forEach((line, i) => {
     if (line.trim() === '') return
     const [first = '', ...others] = cellsOf(line)
@@ -71,7 +73,8 @@ export function parseChartText(text: string): ChartText {
     if (hrc < 20 || hrc > 70) skipped.push({ ...at, why: 'not-a-hardness', hrc })
     else read.push({ temper: numberOf(temper[0]), hrc, line: i + 1 })
   })
-  const scale = namesF || read.some(row => row.temper > HOTTEST_C) ? 'F' : 'C'
+  const isF = namesF || read.some(row => row.temper > HOTTEST_C) || (!namesC && units === 'imperial')
+  const scale = isF ? 'F' : 'C'
   const rows = read.flatMap(({ temper, hrc, line }) => {
     const temperC = scale === 'F' ? Math.round(10 * cFromF(temper)) / 10 : temper
     if (temperC >= 50 && temperC <= 750) return [{ temperC, hrc }]

@@ -147,7 +147,7 @@ export function compositionIn(text: string): Composition | null {
     const [from, to] = [number(least[element]), number(most[element])]
     // What has only a most is a trace of the melt: half of it.
     const value = number(nominal[element]) ?? (to === undefined ? from : ((from ?? 0) + to) / 2)
-    if (value !== undefined && Number.isFinite(value)) found[element] = value
+    if (value !== undefined && Number.isFinite(value)) found[element] = Math.round(value * 1000) / 1000
   }
   const { C, ...others } = found
   return C !== undefined && Object.keys(others).length > 0 ? { ...others, C } : null

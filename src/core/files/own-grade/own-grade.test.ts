@@ -9,9 +9,12 @@ import { findGrade } from '../../steel/grades'
 import { finalHrc } from '../../steel/hrc-path'
 import { misfitOf } from '../../steel/misfit'
 import { referenceRoute } from '../../steel/route'
+import type { System } from '../../units/quantity'
 import { doublesBack, parseChartText } from './chart-text'
+import { compositionIn } from './composition-text'
 import { andrewsAc1, fillSheet, hardestSoakC } from './fill-sheet'
-import { draftOf, EMPTY_DRAFT, readSheet, type SheetDraft } from './sheet-draft'
+import { draftFrom, draftOf, emptyDraft, readSheet, type SheetDraft } from './sheet-draft'
+import { sheetTextIn } from './sheet-text'
 
 const named = (name: string) => findGrade(name) as Grade
 
@@ -23,9 +26,11 @@ describe('a tempering chart as text', () => {
     ['semicolons, decimal commas', '200;60,5\n300;57', 'C', [200, 300]],
     ['°F in a heading', '°F;HRC\n400;60,5\n600;57', 'F', [204.4, 315.6]],
     ['°F by its size', '400 60.5\n1000 55', 'F', [204.4, 537.8]],
+    ['°C in a heading of a °F shop', 'Temper °C, HRC\n200 60.5\n300 57', 'C', [200, 300], 'imperial'],
+    ['no unit in a °F shop', '400 60.5\n600 57', 'F', [204.4, 315.6], 'imperial'],
     ['units in cells, ranges', '200 °C  60-61\n300 °C  57 HRC', 'C', [200, 300]],
-  ] as const)('%s', (_, text, scale, tempers) => {
-    const read = parseChartText(text)
+  ] as [string, string, 'C' | 'F', number[], System?][])('%s', (_, text, scale, tempers, units) => {
+    const read = parseChartText(text, units)
     expect(read.scale).toBe(scale)
     expect(read.rows.map(r => r.temperC)).toEqual(tempers)
     expect(read.rows[0]?.hrc).toBeCloseTo(60.5, 0)
@@ -54,14 +59,56 @@ describe('a tempering chart as text', () => {
 
 const SAY = speakerOf('metric')
 
+describe('a sheet in one paste', () => {
+  it.each([
+    ['a list, then a table', 'C 1.05 Cr 14 Mo 4\nTemper °C  HRC\n200  60.5\n300  57'],
+    ['a table of elements over their values', 'C\tCr\tMo\n1.05\t14\t4\n200;60,5\n300;57'],
+    ['ranges, the chart first', '200 60.5\n300 57\nC: 0.95-1.15\nCr: 13-15\nMo: 3.5-4.5'],
+  ])('%s', (_, text) => {
+    const { composition, chart } = sheetTextIn(text, 'metric')
+    expect(compositionIn(composition)).toEqual({ C: 1.05, Cr: 14, Mo: 4 })
+    expect(parseChartText(chart).rows).toEqual([
+      { temperC: 200, hrc: 60.5 },
+      { temperC: 300, hrc: 57 },
+    ])
+  })
+
+  it('is the composition alone where there is no table', () => {
+    expect(sheetTextIn('0.9C-18Cr-1Mo-0.1V', 'imperial').chart).toBe('')
+  })
+})
+
+describe('a sheet that begins from a grade', () => {
+  const grade = named('X105CrMo17')
+
+  it('has the grade’s windows, the pasted composition, no chart yet, and a name of its own', () => {
+    const taken = [`${grade.name}, my sheet`]
+    const begun = draftFrom(grade, { C: 1.0, Cr: 17.2, Mo: 0.5 }, 'imperial', taken)
+    const read = readSheet('own:1', begun, taken)
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    expect(read.value.name).toBe(`${grade.name}, my sheet 2`)
+    expect(read.value.nominal).toEqual({ C: 1.0, Cr: 17.2, Mo: 0.5 })
+    expect(read.value.chart).toBeNull()
+    expect(read.value.austenitize.minC).toBeCloseTo(grade.austenitize.minC, 0)
+  })
+
+  it('keeps its temperatures where the scale is changed afterwards', () => {
+    const begun = { ...draftFrom(grade, null, 'metric', []), units: 'imperial' as const, chart: '300 61\n600 57' }
+    const read = readSheet('own:1', begun, [])
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    expect(read.value.austenitize.maxC).toBe(grade.austenitize.maxC)
+    expect(read.value.chart?.points[0]?.[0]).toBeCloseTo(148.9, 1)
+  })
+})
+
 describe('a sheet as it is typed', () => {
   const draft = (more: Partial<SheetDraft>): SheetDraft => ({
-    ...EMPTY_DRAFT,
+    ...emptyDraft('metric'),
     name: 'Harbour 14',
     nominal: { C: '1,05', Cr: '14', Mo: '4', Si: '0.3', Mn: '0.5' },
     ...more,
   })
-  const read = (more: Partial<SheetDraft>) => readSheet('own:1', draft(more), 'metric', [])
+  const read = (more: Partial<SheetDraft>) => readSheet('own:1', draft(more), [])
   const trouble = (more: Partial<SheetDraft>) => {
     const r = read(more)
     return r.ok ? [] : r.problems.map(p => `${p.path}: ${problemWords(p, SAY)}`)
@@ -141,7 +188,7 @@ describe('a sheet as it is typed', () => {
 
   it('goes to texts and back unchanged, for every shipped grade', () => {
     for (const grade of GRADES) {
-      const r = readSheet('own:1', { ...draftOf(grade, 'metric'), name: `${grade.name} again` }, 'metric', [])
+      const r = readSheet('own:1', { ...draftOf(grade, 'metric'), name: `${grade.name} again` }, [])
       if (!r.ok) throw new Error(`${grade.name}: ${refusalOf(r)}`)
       for (const [element, value] of Object.entries(grade.nominal))
         expect(r.value.nominal).toHaveProperty(element, value)
@@ -159,7 +206,7 @@ describe('a sheet as it is typed', () => {
     )
     fc.assert(
       fc.property(text, text, text, text, text, (C, Cr, austenitizeUsual, chart, temperMax) => {
-        const r = readSheet('own:1', draft({ nominal: { C, Cr }, austenitizeUsual, chart, temperMax }), 'metric', [])
+        const r = readSheet('own:1', draft({ nominal: { C, Cr }, austenitizeUsual, chart, temperMax }), [])
         if (r.ok) expect(gradeSheetSchema.safeParse(r.value).success).toBe(true)
         else for (const p of r.problems) expect(problemWords(p, SAY).length).toBeGreaterThan(5)
       }),

@@ -1,4 +1,4 @@
-import { ELEMENTS, type Element, type Grade } from '../../../data/grades'
+import { type Composition, ELEMENTS, type Element, type Grade } from '../../../data/grades'
 import { SUPPLIER } from '../../../data/grades/sources'
 import { type Problem, problem } from '../../codes/problem'
 import type { Result } from '../../codes/result'
@@ -6,7 +6,7 @@ import { BOUNDS } from '../../shop/bounds'
 import { gradeSheetSchema } from '../../shop/grade-sheet'
 import { problemsOf } from '../../shop/problems'
 import { findGrade } from '../../steel/grades'
-import { formatNumber, otherReading, parseQuantity, type System } from '../../units/quantity'
+import { formatQuantity, otherReading, parseQuantity, type System } from '../../units/quantity'
 import { doublesBack, parseChartText } from './chart-text'
 import { fillSheet } from './fill-sheet'
 import { numberIn, readComposition, type SaySheet, type TypedShares } from './sheet-composition'
@@ -15,6 +15,8 @@ import { numberIn, readComposition, type SaySheet, type TypedShares } from './sh
 export interface SheetDraft extends TypedShares {
   readonly name: string
   readonly made: 'ingot' | 'powder'
+  /** Scale of temperatures that are typed without a unit. */
+  readonly units: System
   readonly note: string
   readonly austenitizeMin: string
   readonly austenitizeUsual: string
@@ -34,7 +36,8 @@ export interface SheetDraft extends TypedShares {
   readonly source: string
 }
 
-export const EMPTY_DRAFT: SheetDraft = {
+export const emptyDraft = (units: System): SheetDraft => ({
+  units,
   name: '',
   made: 'ingot',
   note: '',
@@ -57,7 +60,7 @@ export const EMPTY_DRAFT: SheetDraft = {
   chartTempers: '2',
   chartTemperFor: '',
   source: '',
-}
+})
 
 /** Hold assumed for a chart's tempers if none is stated, min. */
 export const CHART_TEMPER_MIN = 120
@@ -72,9 +75,13 @@ interface Reader {
  * Reads a typed sheet into a grade. What is left empty has a suggested value from the composition; what is wrong is said
  * beside its field in plain words, all of it at once. `id` is the sheet's own; `taken` are names that other grades have.
  */
-export function readSheet(id: string, draft: SheetDraft, system: System, taken: readonly string[]): Result<Grade> {
+export function readSheet(id: string, draft: SheetDraft, taken: readonly string[]): Result<Grade> {
   const problems: Problem[] = []
-  const reader: Reader = { problems, system, say: (path, code, params) => problems.push(problem(code, params, path)) }
+  const reader: Reader = {
+    problems,
+    system: draft.units,
+    say: (path, code, params) => problems.push(problem(code, params, path)),
+  }
   const name = draft.name.trim()
   if (name === '') reader.say('name', 'sheet-no-name', {})
   else if (findGrade(name) || taken.includes(name)) reader.say('name', 'sheet-name-taken', { name })
@@ -179,7 +186,7 @@ function readWindows(draft: SheetDraft, filled: Grade, reader: Reader): Grade {
 
 function readChart(draft: SheetDraft, grade: Grade, reader: Reader): Grade['chart'] {
   if (draft.chart.trim() === '') return null
-  const { rows } = parseChartText(draft.chart)
+  const { rows } = parseChartText(draft.chart, draft.units)
   if (rows.length === 0) {
     reader.say('chart', 'sheet-no-chart-row', {})
     return null
@@ -231,9 +238,9 @@ function readChart(draft: SheetDraft, grade: Grade, reader: Reader): Grade['char
   }
 }
 
-/** A stored sheet as texts again, to be changed. */
+/** Returns a stored sheet as texts again, to be changed: temperatures with their unit, so that they stay what they are. */
 export function draftOf(grade: Grade, system: System): SheetDraft {
-  const t = (c: number) => formatNumber(c, 'temperature', system)
+  const t = (c: number) => formatQuantity(c, 'temperature', system)
   const texts = (pick: (element: Element) => number | undefined) =>
     Object.fromEntries(
       ELEMENTS.flatMap(element => {
@@ -243,6 +250,7 @@ export function draftOf(grade: Grade, system: System): SheetDraft {
     ) as SheetDraft['nominal']
   const { chart } = grade
   return {
+    units: system,
     name: grade.name,
     made: grade.made,
     note: grade.note,
@@ -265,5 +273,36 @@ export function draftOf(grade: Grade, system: System): SheetDraft {
     chartTempers: (['1', '2', '3'] as const)[(chart?.reference.temperCount ?? 2) - 1] ?? '2',
     chartTemperFor: chart ? String(chart.reference.temperHoldMin) : '',
     source: chart?.source ?? grade.compositionSource,
+  }
+}
+
+/**
+ * Returns a grade as the beginning of a sheet of the maker's own: its windows stay, the composition is the sheet's where one was pasted, and
+ * its chart is still to come.
+ */
+export function draftFrom(
+  grade: Grade,
+  pasted: Composition | null,
+  system: System,
+  taken: readonly string[],
+): SheetDraft {
+  const draft = draftOf(grade, system)
+  const names = Array.from(
+    { length: taken.length + 1 },
+    (_, i) => `${grade.name}, my sheet${i === 0 ? '' : ` ${i + 1}`}`,
+  )
+  const texts = Object.entries(pasted ?? grade.nominal).map(([element, value]) => [element, String(value)] as const)
+  return {
+    ...draft,
+    name: names.find(name => !taken.includes(name)) ?? '',
+    nominal: Object.fromEntries(texts),
+    ...(pasted ? { least: {}, most: {} } : {}),
+    chart: '',
+    chartSoakAt: '',
+    chartSoakFor: '',
+    chartCold: '',
+    chartTemperFor: '',
+    chartTempers: '2',
+    source: '',
   }
 }

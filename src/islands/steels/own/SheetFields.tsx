@@ -1,8 +1,7 @@
-import { useId } from 'react'
+import { type ReactNode, useId, useState } from 'react'
 import { get, type Path, useFormContext } from 'react-hook-form'
 import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
-import { formatNumber } from '../../../core/units/quantity'
-import { useSystem } from '../../../ui/Units'
+import { formatQuantity } from '../../../core/units/quantity'
 
 interface TextProps {
   readonly name: Path<SheetDraft>
@@ -19,8 +18,7 @@ interface TextProps {
 /** A text of the sheet with its trouble beneath; what is wrong stays as it was typed. */
 export function Text({ name, label, hideLabel, longest, rows, hint, suggested, plain }: TextProps) {
   const id = useId()
-  const system = useSystem()
-  const { register, formState } = useFormContext<SheetDraft>()
+  const { register, formState, getValues } = useFormContext<SheetDraft>()
   const message = (get(formState.errors, name) as { message?: string } | undefined)?.message
   const placeholder =
     hint ??
@@ -28,7 +26,7 @@ export function Text({ name, label, hideLabel, longest, rows, hint, suggested, p
       ? ''
       : plain
         ? String(suggested)
-        : formatNumber(suggested, 'temperature', system))
+        : formatQuantity(suggested, 'temperature', getValues('units')))
   const shared = {
     id,
     placeholder,
@@ -54,7 +52,7 @@ export function Text({ name, label, hideLabel, longest, rows, hint, suggested, p
 }
 
 interface ChoiceProps {
-  readonly name: 'made' | 'chartTempers'
+  readonly name: 'made' | 'chartTempers' | 'units'
   readonly label: string
   readonly options: readonly (readonly [value: string, label: string])[]
 }
@@ -75,5 +73,29 @@ export function Choice({ name, label, options }: ChoiceProps) {
         ))}
       </select>
     </div>
+  )
+}
+
+interface FoldProps {
+  readonly title: string
+  /** Summary of what is inside, shown while it is folded. */
+  readonly says: string
+  /** Fields inside: a trouble in one of them opens the part. */
+  readonly names: readonly Path<SheetDraft>[]
+  readonly children: ReactNode
+}
+
+/** A part of the sheet that is folded away until it is wanted, or until something in it is wrong. */
+export function Fold({ title, says, names, children }: FoldProps) {
+  const [open, setOpen] = useState(false)
+  const { errors } = useFormContext<SheetDraft>().formState
+  const isWrong = names.some(name => get(errors, name) !== undefined)
+  return (
+    <details open={open || isWrong} onToggle={event => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-touch cursor-pointer py-2">
+        <span className="text-lead">{title}</span> <span className="text-small text-ink-2">{says}</span>
+      </summary>
+      {children}
+    </details>
   )
 }

@@ -1,6 +1,5 @@
 import { useMemo } from 'react'
 import type { Result } from '../../../core/codes/result'
-import { parseChartText } from '../../../core/files/own-grade/chart-text'
 import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
 import { referenceRoute } from '../../../core/steel/route'
 import { usualTargetOf } from '../../../core/steel/usual'
@@ -10,14 +9,12 @@ import { Figure, Warnings } from '../../../ui/Bench'
 import { PredictedFigure } from '../../../ui/PredictedFigure'
 import { useSay, useSystem } from '../../../ui/Units'
 import { counted } from '../../../words/lists'
-import { misfitWords, skippedLineWords } from '../../../words/steels'
+import { misfitWords } from '../../../words/steels'
 import { useAnswer } from '../../../workers/use-answer'
 import { usePredictions } from '../../use-predictions'
 
 /** Previews a sheet while it is typed: a first prediction, the chart's misfit, and unreadable parts. */
 export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<Grade> }) {
-  const say = useSay()
-  const { skipped, rows, scale } = parseChartText(draft.chart)
   return (
     <div>
       <h2 className="text-lead">What this gives</h2>
@@ -30,18 +27,6 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
             : 'Give it a name and a composition: carbon and chromium are enough to begin.'}
         </p>
       )}
-      {draft.chart.trim() !== '' && (
-        <p className="mt-2 text-small">
-          {rows.length} rows of the chart read{scale === 'F' ? ', taken as °F' : ''}.
-        </p>
-      )}
-      <ul>
-        {skipped.map(line => (
-          <li key={line.line} className="border-l-3 border-bad pl-3 text-small">
-            Line {line.line}, “{line.text}”: {skippedLineWords(line, say)}.
-          </li>
-        ))}
-      </ul>
     </div>
   )
 }
