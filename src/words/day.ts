@@ -10,7 +10,7 @@ import { type Speaker, signedText } from './speaker'
 const packets = (n: number): string => counted(n, 'packet')
 
 /** Which limit makes a day impossible, and what would mend it. */
-const WHY_NOT: Readonly<Record<WhyNotCode, (amount: number, who: string, say: Speaker) => string>> = {
+const WHY_NOT: Readonly<Record<WhyNotCode, (amount: number, who: string, say: Speaker, fits: number) => string>> = {
   'no-hours': () => 'There are no working hours. Set when you work.',
   'no-groups': () => 'There is nothing to plan.',
   'windows-apart': (_, who) => `${who} need different temperatures and cannot share a load. Plan them apart.`,
@@ -35,16 +35,25 @@ const WHY_NOT: Readonly<Record<WhyNotCode, (amount: number, who: string, say: Sp
     `${who} would stay in a temper more than ${say.minutes(n)} too long. Working hours closer together mend it.`,
   'start-set': (_, who) => `${who} cannot start at the time set. Let the start go, or move what is before it.`,
   deadline: (_, who) => `${who} cannot be done by the time set. Set a later one, or plan less before it.`,
-  'hours-too-short': (_, who) => `The working hours do not suffice for ${who}. Add hours, or plan less.`,
-  'none-found': (_, who) => `No plan was found for ${who}. Plan less at once, or add hours.`,
+  'hours-too-short': (_, who, _say, fits) =>
+    `The working hours do not suffice for ${who}.${fits > 0 ? ` They do for ${fits}.` : ''} Add hours, or plan less.`,
+  'none-found': (_, who, _say, fits) =>
+    `No plan was found for ${who}.${fits > 0 ? ` One was found for ${fits}.` : ''} Plan less at once, or add hours.`,
 }
 
 /** Why a day cannot be. `nameOf`: what a group is called. */
 export const whyNotWords = (
-  { code, groups, amount }: WhyNot,
+  { code, groups, amount, fits = 0 }: WhyNot,
   say: Speaker,
   nameOf = (id: string): string => id,
-): string => WHY_NOT[code](amount, listOf([...new Set(groups.map(nameOf))]), say)
+): string => WHY_NOT[code](amount, fewOf([...new Set(groups.map(nameOf))]), say, fits)
+
+const MOST_NAMED = 6
+/** Lists names, or the first of them and how many more there are. */
+const fewOf = (names: readonly string[]): string =>
+  names.length <= MOST_NAMED + 1
+    ? listOf(names)
+    : listOf([...names.slice(0, MOST_NAMED), `${names.length - MOST_NAMED} more`])
 
 /** Name of each operator task. */
 const TASKS: Readonly<Record<TaskKind, (who: string) => string>> = {

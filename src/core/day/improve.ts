@@ -65,6 +65,25 @@ export function inserted(
   return placed
 }
 
+/** So many runs in a row that find no place: the hours are full. */
+const FULL_AFTER = 3
+
+/** Returns the runs, in the order given, that find a place one after another; those that find none are left out. */
+export function fitting(network: Network, search: Search, order: readonly number[], budget: Budget): number[] {
+  let placed: Placed | null = null
+  let refused = 0
+  const there = new Set<number>()
+  for (const run of order) {
+    if (refused === FULL_AFTER || budget.left <= 0) break
+    there.add(run)
+    const next = withRun(network, search, { placed, there, run }, { budget, beforeMin: Number.POSITIVE_INFINITY })
+    if (!next) there.delete(run)
+    refused = next ? 0 : refused + 1
+    placed = next ?? placed
+  }
+  return [...there]
+}
+
 /**
  * One more run in a plan. After all that is planned there is room, as long as there are hours; ends much sooner are tried first: where
  * little time is allowed a search either finds a place or knows soon that there is none, where much is it may lose its way.

@@ -29,6 +29,8 @@ export interface WhyNot {
   readonly groups: readonly string[]
   /** The limit in its own unit: packets, min or °C. */
   readonly amount: number
+  /** Number of groups that a plan was found for; absent where it is not a matter of hours. */
+  readonly fits?: number
 }
 
 /** A limit one can do without to see whether it is the one that makes a day impossible. */

@@ -45,6 +45,30 @@ describe('a day against figures of an exact solver', () => {
     })
   })
 
+  it('names an oven that cannot reach the soak, with no entry temperature too', () => {
+    // It comes to 1000 °C at the most, and the steel is hardened at 1050.
+    const weak = { ...REFERENCE_SHOP, oven: { ...REFERENCE_SHOP.oven, tInfC: 1000 } }
+    const hot = { ...kind('A', 2, 120), austenitizeC: [1050, 1080] as const }
+    for (const entryC of [null, 800])
+      expect(plan(weak, [{ ...hot, entryC }])).toMatchObject({
+        feasible: false,
+        why: { code: 'too-hot', groups: ['A'], amount: 1050 },
+      })
+  })
+
+  it('says for how many of sixty there are hours, and names all of them', () => {
+    const groups = Array.from({ length: 60 }, (_, i) => ({ ...kind('A', 2, 600), id: `G${i}` }))
+    const answer = plan({ ...REFERENCE_SHOP, work: daysOf(480, 1080).slice(0, 3) }, groups, 400_000)
+    if (answer.feasible) throw new Error('three days for sixty groups')
+    expect(answer.why.groups).toHaveLength(60)
+    expect(answer.why.fits).toBeGreaterThan(3)
+    expect(answer.why.fits).toBeLessThan(60)
+    // So many, by themselves, are a day.
+    expect(plan({ ...REFERENCE_SHOP, work: daysOf(480, 1080).slice(0, 3) }, groups.slice(0, 4), 400_000).feasible).toBe(
+      true,
+    )
+  })
+
   it('takes the times of the design from one temperature to another', () => {
     const up = (from: number, to: number) => Math.ceil(ruleTransMin(REFERENCE_SHOP.oven, from, to) / 5) * 5
     expect([up(20, 800), up(800, 1060), up(1060, 200)]).toEqual([40, 30, 265])

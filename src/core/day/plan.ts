@@ -2,11 +2,11 @@ import type { DayAnswer, DayPlan, PlanOptions } from './day-plan'
 import { LIMITS, type WhyNot } from './limits'
 import { createRuns } from './partitions'
 import type { DayProblem } from './problem'
-import { solveDay } from './solve'
+import { fittingGroups, solveDay } from './solve'
 import { whyNot } from './why-not'
 
-/** A day with a limit less is looked at for so much of the budget, and no more. */
-const EASED_SHARE = 0.25
+/** Days with a limit less, all of them together, and days of fewer groups are looked at for so much of the budget. */
+const EASED_SHARE = 0.3
 
 /**
  * The best day plan within a budget of work, with a bound no plan can beat; or which limit makes it impossible, and the plan there
@@ -19,20 +19,26 @@ export function planDay(problem: DayProblem, options: PlanOptions): DayAnswer {
   if (plan) return { feasible: true, plan }
   const ids = problem.groups.map(({ id }) => id)
   for (const limit of LIMITS) {
-    const eased = solveDay(limit.without(problem), easedOf(options)).plan
+    const eased = solveDay(limit.without(problem), easedOf(options, EASED_SHARE / LIMITS.length)).plan
     if (!eased) continue
     const amount = Math.min(...problem.groups.map(group => limit.of(group, problem)))
     return {
       feasible: false,
-      why: { code: limit.code, groups: ids.filter((_, i) => isLimited(problem, i, limit.code)), amount },
+      why: {
+        code: limit.code,
+        groups: ids.filter((_, i) => isLimited(problem, i, limit.code)),
+        amount,
+        ...(limit.code === 'hours-too-short' ? { fits: fittingGroups(problem, options) } : {}),
+      },
       nearest: eased,
     }
   }
-  return { feasible: false, why: { code: 'none-found', groups: ids, amount: 0 }, nearest: null }
+  const fits = fittingGroups(problem, options)
+  return { feasible: false, why: { code: 'none-found', groups: ids, amount: 0, fits }, nearest: null }
 }
 
-const easedOf = ({ visits, seed }: PlanOptions): PlanOptions => ({
-  visits: visits * EASED_SHARE,
+const easedOf = ({ visits, seed }: PlanOptions, share = EASED_SHARE): PlanOptions => ({
+  visits: visits * share,
   ...(seed === undefined ? {} : { seed }),
 })
 

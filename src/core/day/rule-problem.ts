@@ -74,8 +74,8 @@ function closingOf(shop: RuleShop, groups: readonly RuleGroup[], indices: readon
   if (austenitizeC > most) return refused('windows-apart', austenitizeC - most)
   const entryC = Math.min(austenitizeC, ...groups.map(group => group.entryC ?? austenitizeC))
   const equaliseMin = Math.max(...groups.map(group => group.equaliseMin))
+  if (!Number.isFinite(ruleTransMin(shop.oven, AMBIENT_C, austenitizeC))) return refused('too-hot', austenitizeC)
   const climbMin = ruleTransMin(shop.oven, entryC, austenitizeC)
-  if (!Number.isFinite(climbMin)) return refused('too-hot', austenitizeC)
   const soakMin = ACT_MIN + upToGrid(climbMin) + equaliseMin
   const pulls = pullSchedule(groups, shop.plates)
   if (pulls.overMin > 0) return refused('soak-too-long', pulls.overMin)

@@ -1,7 +1,10 @@
 import { together } from '../batch/combined-batches'
 import { type BatchBlade, bladesOf } from '../batch/tray'
+import { chamberOf } from '../equipment/chambers'
 import { inspectMinOf } from '../equipment/quench-pace'
 import { type HotTimes, hotTimesOf } from '../load/hot-times'
+import { hottestOf } from '../oven/chamber'
+import { reachC } from '../oven/correction'
 import type { Workshop } from '../shop/workshop'
 import type { ShopDay, ShopGroup } from './day-batch'
 import type { Part } from './day-parts'
@@ -27,6 +30,10 @@ export function hotRun(
   if (!first || (rest.length > 0 && !canJoin(parts))) return REFUSED
   const times = hotTimesOf(together([first.batch, ...rest.map(({ batch }) => batch)]), shop)
   const oven = shop.ovens.findIndex(({ id }) => id === first.batch.ovenId)
+  const needsC = Math.max(...parts.flatMap(({ blades }) => blades.map(({ group }) => group.route.austenitizeC)))
+  const hot = shop.ovens[oven]
+  if (hot && needsC > Math.min(reachC(hot), hottestOf(chamberOf(hot))))
+    return { ok: false, refusal: { code: 'too-hot', amount: needsC } }
   if (!times.ok || times.value.length === 0 || oven < 0)
     return { ok: false, refusal: { code: 'no-plan-for-load', amount: 0 } }
   const { tasks, pullAt } = hotTasks(times.value, shop)

@@ -2,7 +2,7 @@ import { createRandom, type Random } from '../numeric/random'
 import { calendarOf } from './calendar'
 import type { Network } from './day-network'
 import type { DayPlan, PlanOptions } from './day-plan'
-import { improved, inserted, type Placed } from './improve'
+import { fitting, improved, inserted, type Placed } from './improve'
 import { networkOf } from './network'
 import { createRuns, MOST_JOINED_ALL_WAYS, type Partition, partitionsOf, shuffled } from './partitions'
 import { createParts } from './parts'
@@ -110,19 +110,13 @@ function halve(race: Race) {
   }
 }
 
-/** The best plan of groups each of which can be done by itself; null where none was found within the budget. */
-export function solveDay(
-  problem: DayProblem,
-  { visits, seed = 1, costOf, onBetter }: PlanOptions,
-): { readonly plan: DayPlan | null } {
-  const random = createRandom(seed)
-  const budget: Budget = { left: visits }
+/** Returns the ways to join groups into loads that are looked at, the most promising first. */
+function waysOf(problem: DayProblem, random: Random, budget: Budget) {
   const calendar = calendarOf(problem.work, problem.nowMin)
   const runOf = createRuns(problem)
-  const count = problem.atoms.length
   const capacity = capacityOf(problem)
   const parts = createParts(problem, runOf)
-  const ways = partitionsOf(count, runOf, random)
+  const ways = partitionsOf(problem.atoms.length, runOf, random)
     .map((partition): Way => {
       const runs = partition.map(set => runOf(set) as HotRun)
       const network = networkOf(problem, runs, parts.betweenOf(partition))
@@ -137,6 +131,27 @@ export function solveDay(
       }
     })
     .sort((a, b) => a.boundMin - b.boundMin || a.runs.length - b.runs.length)
+  return { ways, parts }
+}
+
+/** Returns how many groups a plan is found for at once, where there are not hours for all. */
+export function fittingGroups(problem: DayProblem, { visits, seed = 1 }: PlanOptions): number {
+  const [way] = waysOf(problem, createRandom(seed), { left: visits }).ways
+  if (!way) return 0
+  return fitting(way.network, way.search, [...way.runs.keys()], { left: visits })
+    .flatMap(run => way.partition[run] ?? [])
+    .reduce((sum, atom) => sum + (problem.atoms[atom]?.length ?? 0), 0)
+}
+
+/** The best plan of groups each of which can be done by itself; null where none was found within the budget. */
+export function solveDay(
+  problem: DayProblem,
+  { visits, seed = 1, costOf, onBetter }: PlanOptions,
+): { readonly plan: DayPlan | null } {
+  const random = createRandom(seed)
+  const budget: Budget = { left: visits }
+  const count = problem.atoms.length
+  const { ways, parts } = waysOf(problem, random, budget)
   const planAs = (way: Way, placed: Placed) => {
     const lowest = Math.min(finishOf(race), ...ways.map(each => each.boundMin))
     const boundMin = lowest - (count > MOST_JOINED_ALL_WAYS ? DRAWN_SLACK_MIN : 0)

@@ -7,6 +7,8 @@ import { planRequest, planResponse } from '../shapes'
 
 /** Visits of a task's start that count as a second: about what a small machine does in one. */
 const VISITS_PER_SECOND = 1_500_000
+/** Beyond so many groups a visit takes longer in proportion. */
+const USUAL_GROUPS = 20
 
 type PlanAnswer = ({ readonly feasible: true } & DayPlan) | Extract<DayAnswer, { feasible: false }>
 
@@ -17,7 +19,9 @@ export const plan = question({
   response: planResponse,
   answer: ({ shop: { coldBox, ...shop }, groups, seconds }): Result<PlanAnswer> => {
     const problem = ruleProblemOf({ ...shop, coldBoxPackets: coldBox?.packets ?? 0 }, groups)
-    const answer = planDay(problem, { visits: seconds * VISITS_PER_SECOND })
+    const answer = planDay(problem, {
+      visits: seconds * VISITS_PER_SECOND * Math.min(1, USUAL_GROUPS / groups.length),
+    })
     return ok(answer.feasible ? { feasible: true, ...answer.plan } : answer)
   },
 })

@@ -88,16 +88,19 @@ export const plannedDay = z.object({
   ),
 })
 
+const dayWhyNot = z.object({
+  code: z.enum(WHY_NOT_CODES),
+  groups: list(z.string()),
+  amount: z.number(),
+  /** Number of groups that a plan was found for, where it is a matter of hours. */
+  fits: z.optional(z.int()),
+})
+
 export const planResponse = z.union([
   z.extend(plannedDay, { feasible: z.literal(true) }),
   z.object({
     feasible: z.literal(false),
-    why: z.object({
-      code: z.enum(WHY_NOT_CODES),
-      message: z.optional(z.string()),
-      groups: list(z.string()),
-      amount: z.number(),
-    }),
+    why: z.extend(dayWhyNot, { message: z.optional(z.string()) }),
     nearest: z.nullable(plannedDay),
   }),
 ])
@@ -190,7 +193,7 @@ export const shopDayResponse = z.object({
       ),
     }),
   ),
-  why: z.nullable(z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() })),
+  why: z.nullable(dayWhyNot),
   groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
 })
 
@@ -206,7 +209,7 @@ export const addedResponse = z.object({
   laterMin: z.nullable(z.number()),
   /** Cost in the shop's currency. */
   cost: z.number(),
-  why: z.nullable(z.object({ code: z.enum(WHY_NOT_CODES), groups: groupIds, amount: z.number() })),
+  why: z.nullable(dayWhyNot),
   groups: list(z.object({ id: z.string(), batchId: z.string(), bladeIds: list(z.string()) })),
 })
 
