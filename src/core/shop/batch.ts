@@ -2,6 +2,7 @@ import * as z from 'zod/mini'
 import { FOLD_WAYS } from '../../data/foil'
 import { ENTRY_SCHOOLS } from '../../data/ovens'
 import { PROTECTION_NAMES } from '../../data/protection'
+import { USE_NAMES } from '../../data/uses'
 import { bladeSchema, fileTestSchema, inspectionSchema, lineSchema, packetSchema } from './blade'
 import { MOST } from './bounds'
 import { between, bounded, id, instant, textUpTo, wholeBounded } from './fields'
@@ -62,6 +63,8 @@ export const groupSchema = z.object({
   fixed: z.array(z.enum(ROUTE_PARTS)).check(z.maxLength(ROUTE_PARTS.length)),
   recipeId: z.nullable(id),
   symptom: symptomSchema,
+  /** Use of these blades; absent: as in a kitchen. */
+  use: z.optional(z.enum(USE_NAMES)),
   /** The steel of this batch that it is tried beside, with one thing of its route changed. */
   trialOf: z.optional(id),
   decisions: z.array(decisionSchema).check(z.maxLength(200)),

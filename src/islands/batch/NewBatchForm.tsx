@@ -48,7 +48,13 @@ export default function NewBatchForm({ grade, onBack }: { grade: Grade; onBack: 
         event.preventDefault()
         // A field that is still being typed in is taken first.
         if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
-        setTimeout(() => void begin())
+        const form = event.currentTarget
+        setTimeout(() => {
+          // What cannot be read is asked about, not replaced.
+          const wrong = form.querySelector<HTMLElement>('[aria-invalid="true"]')
+          if (wrong) wrong.focus()
+          else void begin()
+        })
       }}
     >
       <p>

@@ -76,6 +76,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
       reading: stageReadingOf(hardness),
       target: group.target,
       symptom: group.symptom,
+      use: group.use,
       can: { ...adviceCanOf(batch, shop), thicknessMm: shown.thicknessMm },
       learnt,
       whyNot: false,

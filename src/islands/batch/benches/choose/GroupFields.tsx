@@ -1,7 +1,9 @@
 import { linesOf } from '../../../../core/batch/tray'
 import { newGroup } from '../../../../core/new-batch/new-batch'
+import { withEnd } from '../../../../core/rockwell/target'
 import { BOUNDS, LONGEST, MOST } from '../../../../core/shop/bounds'
 import { gradesWith } from '../../../../core/steel/grades'
+import { USE_NAMES, USES } from '../../../../data/uses'
 import { editBatch } from '../../../../store/batches'
 import { useOwnGrades } from '../../../../store/hooks'
 import { NumberField, SelectField, TextField } from '../../../../ui/PlainFields'
@@ -28,10 +30,10 @@ export function GroupFields() {
     ).then(() => undoable(`${grade.name}, with its usual target and a suggested route`))
   }
   const setTarget = (part: Partial<typeof group.target>) =>
-    editGroup(batch, group.id, 'Target', g => ({ ...g, target: { ...g.target, ...part } }))
+    editGroup(batch, group.id, 'Target', g => ({ ...g, target: withEnd(g.target, part, BOUNDS.hrc) }))
   const removable = batch.groups.length > 1 && linesOf(batch, group.id).length === 0
   return (
-    <div className="mb-3 grid grid-cols-2 gap-3 sm:grid-cols-[1.6fr_1fr_1fr_1fr_auto]">
+    <div className="mb-3 grid grid-cols-2 gap-3 sm:grid-cols-[1.6fr_1fr_1fr_1fr_1fr_auto]">
       <SelectField
         label="Steel"
         value={group.gradeId}
@@ -44,6 +46,12 @@ export function GroupFields() {
         longest={LONGEST.lot}
         mayBeEmpty
         onCommit={lot => editGroup(batch, group.id, 'Lot', g => ({ ...g, lot }))}
+      />
+      <SelectField
+        label="Used"
+        value={group.use ?? 'kitchen'}
+        options={USE_NAMES.map(name => [name, USES[name].label] as const)}
+        onCommit={use => void editGroup(batch, group.id, 'Use', g => ({ ...g, use }))}
       />
       <NumberField
         label="Target from"
