@@ -1,5 +1,17 @@
 import { readFile } from 'node:fs/promises'
-import { beginBatch, expect, figure, fill, openDemoBatch, test } from './shop'
+import { begin, goOn, title } from './hot-run'
+import { beginBatch, expect, figure, fill, findSteel, openDemoBatch, test } from './shop'
+
+test('a word where blades are counted begins no batch', async ({ page }) => {
+  await page.goto('/batches?new')
+  const dialog = page.getByRole('dialog', { name: 'New batch' })
+  await findSteel(page, '440C')
+  await dialog.getByLabel('Blades', { exact: true }).fill('Autumn')
+  await dialog.getByRole('button', { name: 'Begin the batch' }).click()
+  await expect(dialog.getByText(/“Autumn” is not a number/)).toBeVisible()
+  await expect(dialog.getByLabel('Blades', { exact: true })).toBeFocused()
+  await expect(dialog.getByLabel('Blades', { exact: true })).toHaveValue('Autumn')
+})
 
 test('1950 where °C is shown is questioned, kept, and put right with one press', async ({ page }) => {
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
@@ -73,6 +85,40 @@ test('storage that refuses is said, keeps the change on the page, and saves it l
   await expect(page.getByRole('alert')).toHaveCount(0)
   await page.reload()
   await expect(page.getByLabel('Count of A', { exact: true })).toHaveValue('6')
+})
+
+test('a run the browser will not store: every press and remark is in the file, the page asks before it goes, the next one has it all', async ({
+  page,
+}) => {
+  await begin(page, 'shop')
+  await goOn(page)
+  await page.evaluate(() => {
+    for (const kind of ['put', 'add'] as const)
+      IDBObjectStore.prototype[kind] = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+  })
+  await goOn(page)
+  await expect(page.getByText(/does not store this run/)).toBeVisible()
+  await page.keyboard.press('l')
+  await page.getByRole('textbox', { name: 'Remark' }).fill('door stuck at noon')
+  await page.keyboard.press('Enter')
+  await expect(title(page)).toHaveText('Load 2 packets')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save everything to a file' }).first().click()
+  const file = JSON.parse(await readFile(await (await download).path(), 'utf8'))
+  expect(JSON.stringify(file)).toContain('door stuck at noon')
+  const asked = page.waitForEvent('dialog').then(async dialog => {
+    expect(dialog.type()).toBe('beforeunload')
+    await dialog.accept()
+  })
+  await page.reload()
+  await asked
+  await expect(page.getByText(/does not store this run/)).toHaveCount(0)
+  await expect(title(page)).toHaveText('Load 2 packets')
+  await expect
+    .poll(() => page.evaluate(() => Object.keys(localStorage).filter(key => key.includes('ember-run/'))))
+    .toEqual([])
 })
 
 test('the workshop goes out as one file and comes back; files that are not ours change nothing', async ({ page }) => {

@@ -58,7 +58,7 @@ export function Place({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (shop) mirrorTheme(shop.theme)
     // The default stands in while none is stored: it is nobody's.
-    if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready') noteOwn(!shop.isDemo)
+    if (shop && shop !== DEFAULT_WORKSHOP && state === 'ready' && !shop.isDemo) noteOwn(true)
   }, [shop, state])
   // What a page may need later is fetched then, or when a hand is at it: what is shown comes first.
   const isAtRest = useAtRest()
@@ -138,6 +138,13 @@ function useUnfitToast(system: System) {
 function TroubleBanner({ refused }: { refused: Problem | null }) {
   const trouble = useSaveTrouble()
   const found = trouble?.problem ?? refused
+  const holdsUnsaved = trouble !== null
+  useEffect(() => {
+    if (!holdsUnsaved) return
+    const onClose = (event: BeforeUnloadEvent) => event.preventDefault()
+    addEventListener('beforeunload', onClose)
+    return () => removeEventListener('beforeunload', onClose)
+  }, [holdsUnsaved])
   if (!found) return null
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-b-2 border-bad bg-ember-wash px-4 py-3">

@@ -4,7 +4,7 @@ import { UNTOLD } from '../core/files/pieces'
 import { dropFolder, noteBackUp, pickedFolder, pickFolder } from '../store/back-up-folder'
 import { backUpInto, folderOf } from '../store/back-ups'
 import { noteSaved } from '../store/keeping'
-import { unsavedBatches } from '../store/unsaved-batches'
+import { unsavedNow } from '../store/unsaved'
 import { startFilesTask } from '../workers/files-client'
 import { wholeFile } from './save-everything'
 
@@ -31,7 +31,7 @@ export async function backUp({ ask }: { readonly ask: boolean }): Promise<void> 
     if (allowed !== undefined && allowed !== 'granted')
       return void (await noteBackUp({ trouble: problem('back-up-not-allowed', { folder: handle.name }) }))
     const now = new Date()
-    const whole = await wholeFile([...unsavedBatches.get().values()], now.toISOString()).done.catch(() => null)
+    const whole = await wholeFile(unsavedNow(), now.toISOString()).done.catch(() => null)
     const made = whole
       ? await backUpInto(folderOf(handle), whole, now, isReadable)
       : fail('back-up-failed', { what: '' })

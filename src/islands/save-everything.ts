@@ -1,11 +1,10 @@
 import { type ToldShare, UNTOLD } from '../core/files/pieces'
 import { exportText } from '../core/files/write-exchange'
-import type { Batch } from '../core/shop/batch'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { readAll, withUnsaved } from '../store/backup'
+import { readAll } from '../store/backup'
 import { noteSaved } from '../store/keeping'
 import { emptyData } from '../store/seed'
-import { unsavedBatches } from '../store/unsaved-batches'
+import { type Unsaved, unsavedNow, withUnsaved } from '../store/unsaved'
 import { toast } from '../ui/toast'
 import { startFilesTask } from '../workers/files-client'
 import type { Task } from '../workers/open-worker'
@@ -13,7 +12,7 @@ import { download } from './download'
 import { makingFile } from './making-file'
 
 /** Everything as a file, made in its worker; where that cannot be loaded, on the page itself. */
-export function wholeFile(unsaved: readonly Batch[], now: string, told: ToldShare = UNTOLD): Task<Blob> {
+export function wholeFile(unsaved: Unsaved, now: string, told: ToldShare = UNTOLD): Task<Blob> {
   const task = startFilesTask(told, (door, share) => door.save(unsaved, now, share))
   const onThePage = async () =>
     new Blob([exportText(withUnsaved(await readAll(), unsaved), now)], { type: 'application/json' })
@@ -23,7 +22,7 @@ export function wholeFile(unsaved: readonly Batch[], now: string, told: ToldShar
 /** The whole workshop as one file, with what could not be stored included. */
 export async function saveEverything() {
   const now = new Date().toISOString()
-  const unsaved = [...unsavedBatches.get().values()]
+  const unsaved = unsavedNow()
   const name = `tawny-ember-${now.slice(0, 10)}.json`
   try {
     const whole = await makingFile(name, told => wholeFile(unsaved, now, told))

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react'
 import { type Problem, problem } from '../core/codes/problem'
 import { db } from '../store/database'
-import { wasOwn } from '../store/keeping'
+import { noteOwn, wasOwn } from '../store/keeping'
 import { refusalOf } from '../store/save-state'
 import { isSeeded, seedOnce } from '../store/seed'
 import { finishUnfinished } from '../store/unfinished'
@@ -44,6 +44,10 @@ export function useBeginning() {
     state,
     refused,
     /** Goes on after it was emptied: with what was read back, or with a first visit's data. */
-    goOn: (first: 'demo' | 'empty') => void settle(begin(first).then(() => 'ready')),
+    goOn: (first: 'demo' | 'empty') => {
+      // A demo is not missed.
+      if (first === 'demo') noteOwn(false)
+      void settle(begin(first).then(() => 'ready'))
+    },
   }
 }

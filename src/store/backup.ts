@@ -2,8 +2,7 @@ import type { Saving } from '../core/codes/result'
 import { type Adoption, adopt } from '../core/files/adopt'
 import type { WorkshopData } from '../core/files/exchange'
 import { rowsTold, TABLES, type Table, type ToldShare, UNTOLD } from '../core/files/pieces'
-import type { Batch } from '../core/shop/batch'
-import { partBatch, withBlades } from '../core/shop/batch-records'
+import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { furtherOf } from '../core/shop/merge'
 import { db } from './database'
@@ -87,14 +86,3 @@ export async function clearAll(): Promise<Saving> {
 
 /** Everything stored, its batches with their blades. */
 export const batchesOf = (data: WorkshopData) => withBlades(data.batches, data.blades)
-
-/** Everything stored with what could not be stored laid over it. */
-export function withUnsaved(data: WorkshopData, batches: readonly Batch[]): WorkshopData {
-  const parts = batches.map(partBatch)
-  const ids = new Set(parts.map(part => part.record.id))
-  return {
-    ...data,
-    batches: [...data.batches.filter(batch => !ids.has(batch.id)), ...parts.map(part => part.record)],
-    blades: [...data.blades.filter(blade => !ids.has(blade.batchId)), ...parts.flatMap(part => part.blades)],
-  }
-}

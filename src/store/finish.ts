@@ -1,4 +1,5 @@
-import { takeUp } from './journal'
+import { restingRuns, takeUp } from './journal'
+import { finishRun } from './runs'
 import { finishEdit } from './write-batches'
 import { finishShop } from './write-records'
 
@@ -9,4 +10,5 @@ export async function finishTakenUp(): Promise<void> {
     else await finishShop(intent.before, intent.after, key)
     end()
   }
+  for (const run of restingRuns()) await finishRun(run)
 }

@@ -1,8 +1,10 @@
 import * as z from 'zod/mini'
 import { batchSchema } from '../core/shop/batch'
+import { type Run, runSchema } from '../core/shop/run'
 import { workshopSchema } from '../core/shop/workshop'
 import { type Intent, PAGE, tab } from './put-down'
 import { LEFT_ALONE_MS, PREFIX } from './resting'
+import { RUN_PREFIX, unsavedRuns } from './unsaved-runs'
 
 const intentSchema = z.discriminatedUnion('of', [
   z.object({ of: z.literal('batch'), before: batchSchema, after: batchSchema }),
@@ -30,6 +32,22 @@ export function takeUp(nowMs = Date.now()): {
       end()
       return []
     })
+  } catch {
+    return []
+  }
+}
+
+/** Returns the runs that earlier pages could not store. One that cannot be read is let go; of a run this page holds itself nothing is new. */
+export function restingRuns(): Run[] {
+  try {
+    return Object.keys(localStorage)
+      .filter(key => key.startsWith(RUN_PREFIX) && !unsavedRuns.get().has(key.slice(RUN_PREFIX.length)))
+      .flatMap(key => {
+        const read = runSchema.safeParse(parsed(localStorage.getItem(key)))
+        if (read.success) return [read.data as Run]
+        localStorage.removeItem(key)
+        return []
+      })
   } catch {
     return []
   }

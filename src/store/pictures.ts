@@ -10,7 +10,9 @@ const setPictureDeleted = async (id: string, deletedAt: string | null): Promise<
 
 /** Keeps a picture of a blade, and remembers how to take it out again. */
 export async function addPicture(picture: Picture): Promise<Saving> {
-  const outcome = await saving(() => db.pictures.add(fitting(pictureSchema, picture)))
+  const outcome = await saving(() => db.pictures.add(fitting(pictureSchema, picture)), undefined, {
+    pictures: [picture],
+  })
   if (outcome.saved)
     remember({
       label: 'Picture added',

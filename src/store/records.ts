@@ -26,9 +26,9 @@ export const changeOven = (id: string, change: (oven: Oven) => Oven): Promise<Sa
     'Change of an oven',
   )
 
-/** Records readings, and remembers how to take them out again. */
-export const addReadings = (readings: readonly Reading[]): Promise<Saving> =>
-  writing(writers => writers.addReadings(readings))
+/** Records readings, and remembers how to take them out again. `onLater` is called where they are stored only at a later try. */
+export const addReadings = (readings: readonly Reading[], onLater?: () => void): Promise<Saving> =>
+  writing(writers => writers.addReadings(readings, onLater))
 
 /** Takes a reading out; it is kept, and comes back when that is undone. */
 export const removeReading = (id: string, label: string): Promise<Saving> =>

@@ -4,14 +4,15 @@ import { compareInstants } from '../core/numeric/instants'
 import type { Run } from '../core/shop/run'
 import { db } from './database'
 import { runsOfBatches } from './of-batches'
-import { unsavedRuns, withChanges } from './unsaved-runs'
+import { lastKnown, unsavedRuns, withChanges } from './unsaved-runs'
 
 const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resolve(read).catch(() => [])
 
 /** Runs as they stand on this page: what is stored, with what could not be. */
 function useWithUnsaved(runs: readonly Run[] | undefined): readonly Run[] | undefined {
   const changes = useSyncExternalStore(unsavedRuns.subscribe, unsavedRuns.get, unsavedRuns.get)
-  return useMemo(() => runs?.map(run => withChanges(run, changes.get(run.id) ?? [])), [runs, changes])
+  for (const run of runs ?? []) lastKnown.set(run.id, run)
+  return useMemo(() => runs?.map(run => withChanges(run, changes.get(run.id)?.changes ?? [])), [runs, changes])
 }
 
 /** The runs of some batches, newest first: in the shop, or in practice. Undefined while they or the batches are read. */

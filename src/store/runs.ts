@@ -7,17 +7,18 @@ import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { db } from './database'
 import { remember } from './history'
 import { bladesOfBatches } from './of-batches'
-import { fitting, fittingChange, isRefusal, saving, Unfit } from './save-state'
-import { type RunChange, unsavedRuns, withChanges } from './unsaved-runs'
+import { fitting, fittingChange, isRefusal, SAVED, saving, Unfit } from './save-state'
+import { joinedRun, lastKnown, type RunChange, restRun, unsavedRuns, withChanges, withEvents } from './unsaved-runs'
 
 const RETRY_MS = 5000
 let retry: ReturnType<typeof setInterval> | null = null
 
-function keepWaiting(id: string, changes: readonly RunChange[]) {
+function keepWaiting(id: string, changes: readonly RunChange[], whole: Run | null) {
   const next = new Map(unsavedRuns.get())
-  if (changes.length > 0) next.set(id, changes)
+  if (changes.length > 0) next.set(id, { changes, whole })
   else next.delete(id)
   unsavedRuns.set(next)
+  restRun(id, changes.length > 0 ? whole : null)
   if (next.size > 0) retry ??= setInterval(() => void tryAgain(), RETRY_MS)
   else if (retry) {
     clearInterval(retry)
@@ -25,23 +26,41 @@ function keepWaiting(id: string, changes: readonly RunChange[]) {
   }
 }
 
-async function tryAgain() {
-  for (const [id, changes] of unsavedRuns.get()) {
-    if ((await write(id, run => withChanges(run, changes))).saved)
-      keepWaiting(id, (unsavedRuns.get().get(id) ?? []).slice(changes.length))
+/** Tries to store what waits, run by run; gives back the first refusal. */
+async function tryAgain(): Promise<Saving> {
+  for (const [id, { changes }] of unsavedRuns.get()) {
+    const outcome = await write(id, run => withChanges(run, changes))
+    if (!outcome.saved) return outcome
+    const now = unsavedRuns.get().get(id)
+    keepWaiting(id, (now?.changes ?? []).slice(changes.length), now?.whole ?? null)
   }
+  return SAVED
 }
 
 const write = (id: string, change: RunChange): Promise<Saving> =>
-  saving(() =>
-    db.transaction('rw', db.runs, db.blades, db.batches, async () => {
-      const run = await db.runs.get(id)
-      if (!run) return
-      const after = fittingChange(runSchema, run, change(run))
-      await db.runs.put(after)
-      if (after.endedAt !== null && after.mode === 'shop') await noteBlades(after)
-    }),
+  saving(
+    () =>
+      db.transaction('rw', db.runs, db.blades, db.batches, async () => {
+        const run = await db.runs.get(id)
+        if (!run) return
+        lastKnown.set(id, run)
+        const after = fittingChange(runSchema, run, change(run))
+        await db.runs.put(after)
+        lastKnown.set(id, after)
+        if (after.endedAt !== null && after.mode === 'shop') await noteBlades(after)
+      }),
+    tryAgain,
   )
+
+/** Writes what an earlier page kept of a run beside the database; where it is refused again, it is kept here. */
+export async function finishRun(copy: Run): Promise<void> {
+  const join: RunChange = stored => joinedRun(stored, copy)
+  const { saved } = (await db.runs.get(copy.id).catch(() => undefined))
+    ? await write(copy.id, join)
+    : await saving(() => db.runs.put(copy))
+  if (saved) restRun(copy.id, null)
+  else keepWaiting(copy.id, [join], copy)
+}
 
 /**
  * Stores the soak and state of blades once their run is over, and again after a correction: learning, loads
@@ -82,19 +101,22 @@ async function inLeakedPackets(run: Run): Promise<ReadonlySet<string>> {
  * same, and tried again until it does: nobody can press a step twice in front of a hot oven.
  */
 export async function changeRun(id: string, change: RunChange): Promise<Saving> {
-  const before = unsavedRuns.get().get(id) ?? []
-  if (before.length > 0) {
-    keepWaiting(id, [...before, change])
+  const keep = () => {
+    const { changes = [], whole = lastKnown.get(id) ?? null } = unsavedRuns.get().get(id) ?? {}
+    keepWaiting(id, [...changes, change], whole && change(whole))
+  }
+  if (unsavedRuns.get().has(id)) {
+    keep()
     return { saved: false, problems: [] }
   }
   const outcome = await write(id, change)
   const [refused] = outcome.problems
-  if (refused && isRefusal(refused)) keepWaiting(id, [...(unsavedRuns.get().get(id) ?? []), change])
+  if (refused && isRefusal(refused)) keep()
   return outcome
 }
 
 export const logEvents = (id: string, events: readonly RunEvent[]): Promise<Saving> =>
-  changeRun(id, run => ({ ...run, events: [...run.events, ...events] }))
+  changeRun(id, run => withEvents(run, events))
 
 /**
  * A run that begins now. Of one batch only one goes on at a time: where another tab began one in the same moment, that one goes on
@@ -110,6 +132,7 @@ export async function addRun(run: Run): Promise<Saving> {
         .first()
       if (going) throw new Unfit([problem('run-goes-on', {})])
       await db.runs.add(fitting(runSchema, run))
+      lastKnown.set(run.id, run)
     }),
   )
 }

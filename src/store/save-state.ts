@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini'
 import { newProblems, type Problem, problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
+import type { WorkshopData } from '../core/files/exchange'
 import { problemsOf } from '../core/shop/problems'
 import type { ReadOnly } from '../core/shop/read-only'
 import { createSubscribable } from '../core/subscribable'
@@ -81,24 +82,92 @@ function namesOf(error: unknown): string[] {
 
 export const SAVED: Saving = { saved: true, problems: [] }
 
+/** Rows that a refused write would have added, by their table. */
+export type UnsavedRows = Partial<Pick<WorkshopData, 'readings' | 'pictures'>>
+
+/**
+ * A write that the browser refused and that can be done later as well, after whatever was stored since: one that only adds, or that
+ * writes what the page holds by then. Any other would put an older state over a newer one.
+ */
+interface RefusedWrite {
+  readonly again: () => PromiseLike<unknown>
+  readonly rows: UnsavedRows
+}
+
+/** All refused writes of this page, oldest first: one that succeeds takes none of the others away. */
+let refusedWrites: readonly RefusedWrite[] = []
+let isRetrying = false
+
+/** Whether this page holds something that is not stored. */
+export const isAnythingRefused = (): boolean => refusedWrites.length > 0
+
+/** Returns the rows that this page holds and the browser would not store. */
+export function refusedRows(): UnsavedRows {
+  const rows: Record<string, unknown[]> = {}
+  for (const write of refusedWrites)
+    for (const [table, added] of Object.entries(write.rows)) rows[table] = [...(rows[table] ?? []), ...(added ?? [])]
+  return rows as UnsavedRows
+}
+
+/** Lets refused writes go that something newer takes the place of. */
+export const forgetRefused = (isReplaced: (rows: UnsavedRows) => boolean): void => {
+  refusedWrites = refusedWrites.filter(write => !isReplaced(write.rows))
+}
+
+/** Tries every refused write again, oldest first, up to one that is refused once more. */
+async function retryRefused(): Promise<Saving> {
+  if (isRetrying) return SAVED
+  isRetrying = true
+  try {
+    for (const write of refusedWrites) {
+      try {
+        const answered = await write.again()
+        if (isRefused(answered)) return refuse(answered.problems[0] ?? problem('storage-refused', {}))
+      } catch (error) {
+        if (!(error instanceof Unfit)) return refuse(refusalOf(error))
+        unfit(error.problems)
+      }
+      refusedWrites = refusedWrites.filter(other => other !== write)
+    }
+    saveTrouble.set(null)
+    return SAVED
+  } finally {
+    isRetrying = false
+  }
+}
+
+const isRefused = (answer: unknown): answer is Saving =>
+  typeof answer === 'object' && answer !== null && 'saved' in answer && answer.saved === false
+
+function refuse(refused: Problem, retry: SaveTrouble['retry'] = retryRefused): Saving {
+  saveTrouble.set({ problem: refused, retry })
+  return { saved: false, problems: [refused] }
+}
+
 /**
  * Runs a write. What does not fit comes back as problems and blocks nothing that comes after; a refusal of the browser's is shown
- * with a way to try again. Where repeating the write itself would apply it twice, give what to try instead.
+ * with a way to try again. Where repeating the write itself would apply it twice, give what to try instead; `rows`: what it adds, for a
+ * file that is saved meanwhile.
  */
 export async function saving(
   write: () => PromiseLike<unknown>,
   again: () => PromiseLike<unknown> = write,
+  rows: UnsavedRows = {},
 ): Promise<Saving> {
   try {
     await write()
-    saveTrouble.set(null)
-    return SAVED
   } catch (error) {
     if (error instanceof Unfit) return unfit(error.problems)
     const refused = refusalOf(error)
-    saveTrouble.set({ problem: refused, retry: () => saving(again) })
-    return { saved: false, problems: [refused] }
+    const canWait = isRefusal(refused) && (again !== write || Object.keys(rows).length > 0)
+    if (!canWait) return refuse(refused, () => saving(again))
+    if (!refusedWrites.some(other => other.again === again)) refusedWrites = [...refusedWrites, { again, rows }]
+    return refuse(refused)
   }
+  // The browser stores again: so it does for what it refused before.
+  if (isAnythingRefused()) void retryRefused()
+  else saveTrouble.set(null)
+  return SAVED
 }
 
 function unfit(problems: readonly Problem[]): Saving {

@@ -12,7 +12,7 @@ import { newLog } from '../core/trace/oven-log'
 import { PROTECTION } from '../data/protection'
 import { makeDemoWorkshop } from '../simulators/demo/make-demo'
 import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
-import { addAll, clearAll, readAll, replaceAll, withUnsaved } from './backup'
+import { addAll, clearAll, readAll, replaceAll } from './backup'
 import { addBatch, editBatch, setDeleted } from './batches'
 import { db } from './database'
 import { asOne, forgetHistory, newestStep, redoLast, undoStep } from './history'
@@ -28,11 +28,12 @@ import {
   removeReading,
   saveShop,
 } from './records'
-import { addRemark, addRun, changeRun, logEvents } from './runs'
+import { addRemark, addRun, changeRun, finishRun, logEvents } from './runs'
 import { refusalOf, saveTrouble, unfitChange } from './save-state'
 import { seedOnce } from './seed'
+import { unsavedNow, withUnsaved } from './unsaved'
 import { unsavedBatches } from './unsaved-batches'
-import { unsavedRuns } from './unsaved-runs'
+import { RUN_PREFIX, unsavedRuns } from './unsaved-runs'
 
 const fresh = (id: string): Batch => ({ ...trayOf(gradeOf('X65Cr13'), []), id })
 const stored = async (id: string) => (await readBatch(id)) as Batch
@@ -333,13 +334,28 @@ describe('storage that refuses', () => {
     await editBatch(await stored('b6'), 'Name', b => ({ ...b, name: `${b.name}!` }))
     expect(saveTrouble.get()?.problem.code).toBe('storage-full')
     expect(unsavedBatches.get().get('b6')?.name).toBe('Tray!')
-    expect(withUnsaved(await readAll(), [...unsavedBatches.get().values()]).batches.map(b => b.name)).toEqual(['Tray!'])
+    expect(withUnsaved(await readAll(), unsavedNow()).batches.map(b => b.name)).toEqual(['Tray!'])
     expect((await stored('b6')).name).toBe('Tray')
     refusing.mockRestore()
     expect(await saveTrouble.get()?.retry()).toMatchObject({ saved: true })
     expect((await stored('b6')).name).toBe('Tray!')
     expect(unsavedBatches.get().get('b6')).toBeUndefined()
     expect(saveTrouble.get()).toBeNull()
+  })
+
+  it('keeps every refused write, not the last alone, for the file and for the next try', async () => {
+    const refusing = vi
+      .spyOn(db.readings, 'bulkAdd')
+      .mockImplementation(() => Promise.reject(new DOMException('full', 'QuotaExceededError')) as never)
+    const [one, two] = ['u1', 'u2'].map(id => readingOf(`of-${id}`, 60, 'as-quenched', { id, batchId: 'unsaved' }))
+    for (const read of [one, two]) if (read) await addReadings([read])
+    expect(withUnsaved(await readAll(), unsavedNow()).readings.filter(r => r.batchId === 'unsaved')).toHaveLength(2)
+    refusing.mockRestore()
+    // Any write that succeeds brings the others with it.
+    await saveShop(shop => ({ ...shop, name: 'Again' }))
+    await vi.waitFor(() => expect(saveTrouble.get()).toBeNull())
+    expect((await db.readings.bulkGet(['u1', 'u2'])).map(r => r?.id)).toEqual(['u1', 'u2'])
+    expect(unsavedNow().rows).toEqual({})
   })
 })
 
@@ -550,13 +566,43 @@ describe('a run the browser will not store', () => {
     const remark = (id: string) => ({ id, atS: 1, kind: 'remark' as const, text: id })
     expect((await logEvents('f1', [remark('one')])).problems.map(p => p.code)).toEqual(['storage-full'])
     await logEvents('f1', [remark('two')])
-    expect(unsavedRuns.get().get('f1')).toHaveLength(2)
+    expect(unsavedRuns.get().get('f1')?.changes).toHaveLength(2)
     expect((await db.runs.get('f1'))?.events).toEqual([])
     full.mockRestore()
     await vi.advanceTimersByTimeAsync(6000)
     await vi.waitFor(() => expect(unsavedRuns.get().size).toBe(0))
     expect((await db.runs.get('f1'))?.events.map(event => event.id)).toEqual(['one', 'two'])
     vi.useRealTimers()
+  })
+
+  it('rests beside the database at once, and the next page joins it to what is stored, once', async () => {
+    const rested = new Map<string, string>()
+    vi.stubGlobal('localStorage', {
+      setItem: (key: string, text: string) => rested.set(key, text),
+      removeItem: (key: string) => rested.delete(key),
+    })
+    await addRun(run('f3', 'b', 'shop'))
+    const full = vi.spyOn(db.runs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+    const remark = (id: string) => ({ id, atS: 1, kind: 'remark' as const, text: id })
+    await logEvents('f3', [remark('one')])
+    await logEvents('f3', [remark('two')])
+    expect(unsavedNow().runs.map(one => one.events.map(event => event.id))).toEqual([['one', 'two']])
+    const copy = runSchema.parse(JSON.parse(rested.get(`${RUN_PREFIX}f3`) ?? 'null')) as Run
+    // The page is killed; storage answers the next one, and another page had noted the first press meanwhile.
+    unsavedRuns.set(new Map())
+    full.mockRestore()
+    await logEvents('f3', [remark('one'), remark('other')])
+    await finishRun(copy)
+    await finishRun(copy)
+    expect((await db.runs.get('f3'))?.events.map(event => event.id).sort()).toEqual(['one', 'other', 'two'])
+    expect([...rested.keys()]).toEqual([])
+    vi.unstubAllGlobals()
+  })
+
+  it('is laid down whole where the database came back without it', async () => {
+    const copy = { ...run('f4', 'b', 'shop'), events: [{ id: 'x', atS: 2, kind: 'take-back' as const }] }
+    await finishRun(copy)
+    expect((await db.runs.get('f4'))?.events.map(event => event.id)).toEqual(['x'])
   })
 
   it('is not held up by a change that does not fit', async () => {

@@ -1,4 +1,5 @@
 import { LEFT_ALONE_MS, PREFIX } from './resting'
+import { RUN_PREFIX } from './unsaved-runs'
 
 /** Finishes what an earlier page had begun to write when it went. */
 export async function finishUnfinished(): Promise<void> {
@@ -14,7 +15,7 @@ async function finishResting(): Promise<void> {
 
 function isAnythingResting(): boolean {
   try {
-    return Object.keys(localStorage).some(key => key.startsWith(PREFIX))
+    return Object.keys(localStorage).some(key => key.startsWith(PREFIX) || key.startsWith(RUN_PREFIX))
   } catch {
     return false
   }

@@ -13,7 +13,7 @@ import { db } from './database'
 import { isDone, noteDone } from './done'
 import { type Applied, remember, rememberChange } from './history'
 import { restShop } from './rest-shop'
-import { fitting, fittingChange, saving } from './save-state'
+import { fitting, fittingChange, forgetRefused, saving } from './save-state'
 import { followShop, PLAN_TABLES } from './write-batches'
 
 /** Changes the settings and remembers how to take that back. */
@@ -109,9 +109,13 @@ const setDeleted = (ids: readonly string[], deletedAt: string | null): Promise<S
 
 const applied = async (outcome: Promise<Saving>): Promise<Applied> => ((await outcome).saved ? 'done' : 'refused')
 
-/** Records readings, and remembers how to take them out again. */
-export async function addReadings(readings: readonly Reading[]): Promise<Saving> {
-  const outcome = await saving(() => db.readings.bulkAdd(readings.map(reading => fitting(readingSchema, reading))))
+/** Records readings, and remembers how to take them out again. `onLater` is called where they are stored only at a later try. */
+export async function addReadings(readings: readonly Reading[], onLater = () => {}): Promise<Saving> {
+  // Entered anew they take the place of those that were refused.
+  const isSame = (one: Reading) => readings.some(({ bladeId, stage }) => one.bladeId === bladeId && one.stage === stage)
+  forgetRefused(rows => rows.readings?.some(isSame) ?? false)
+  const write = () => db.readings.bulkAdd(readings.map(reading => fitting(readingSchema, reading)))
+  const outcome = await saving(write, () => write().then(onLater), { readings: [...readings] })
   const ids = readings.map(reading => reading.id)
   if (outcome.saved && ids.length > 0)
     remember({

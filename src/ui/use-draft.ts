@@ -2,7 +2,6 @@ import { useEffect, useRef, useState } from 'react'
 import type { Saving } from '../core/codes/result'
 import { continuing } from '../core/continuing'
 import { problemWords } from '../words/problems'
-import { REST_MS } from './kept-text'
 import { useSay } from './Units'
 
 /** Result of reading a typed text: a value to take, or a problem and a suggestion. */
@@ -13,6 +12,9 @@ export type ReadText<T> =
 /** Result of taking a value, if it is reported. */
 // biome-ignore lint/suspicious/noConfusingVoidType: a field may be given a callback that tells nothing.
 export type Taken = void | boolean | Promise<Saving | void>
+
+/** Typing that rests this long is kept, ms. */
+export const REST_MS = 250
 
 interface DraftOptions<T> {
   /** Stored value; null: none. Escape restores it. */

@@ -25,9 +25,10 @@ import { exportPieces } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
 import type { Stage } from '../core/shop/route'
 import { gradesWith } from '../core/steel/grades'
-import { addAll, batchesOf, readAll, replaceAll, withUnsaved } from '../store/backup'
+import { addAll, batchesOf, readAll, replaceAll } from '../store/backup'
 import { db } from '../store/database'
 import { saveTrouble } from '../store/save-state'
+import { type Unsaved, withUnsaved } from '../store/unsaved'
 
 /** Contents of a workshop file, said before anything of it is stored. */
 export interface OpenedFile {
@@ -152,7 +153,7 @@ const door = {
     return new Blob([text], { type: 'text/csv' })
   },
   /** Everything stored as a workshop file, with what could not be stored. */
-  save: async (unsaved: readonly Batch[], exportedAt: string, told: ToldShare): Promise<Blob> => {
+  save: async (unsaved: Unsaved, exportedAt: string, told: ToldShare): Promise<Blob> => {
     // It is read and then written: half of the way each.
     const data = withUnsaved(await readAll(share => told(share / 2)), unsaved)
     return new Blob([...exportPieces(data, exportedAt, share => told((1 + share) / 2))], { type: 'application/json' })

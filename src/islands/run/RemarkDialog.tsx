@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui'
 import { LONGEST } from '../../core/shop/bounds'
-import { useKeptText } from '../../ui/kept-text'
 import { USUAL_REMARKS } from '../../words/remarks'
+import { useKeptText } from '../use-kept-text'
 
 /** A remark for the log, typed or tapped from what is noted most, while the clocks go on. */
 export function RemarkDialog({

@@ -6,6 +6,7 @@ import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { CAUTIONS, DEFER } from '../../data/cautions'
 import { DRILL_LEVELS, type DrillLevel } from '../../data/drill'
+import { noteOwn } from '../../store/keeping'
 import { addRun } from '../../store/runs'
 import { randomBelow } from '../../ui/random'
 import { useSay } from '../../ui/Units'
@@ -67,6 +68,8 @@ export default function RunStart(props: Props) {
       blades: plan.blades,
       events: [],
     })
+    // A hot run is somebody's work, in a demo workshop too: gone, it is missed.
+    if (saved && mode === 'shop') noteOwn(true)
     if (saved) props.onStarted()
     else setTrouble([...problems.map(found => problemWords(found, say)), 'It was not begun.'].join(' '))
   }

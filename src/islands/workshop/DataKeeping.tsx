@@ -1,7 +1,7 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
 import type { LooseEnd } from '../../core/files/loose-ends'
 import { clearAll, replaceAll } from '../../store/backup'
-import { askToKeep, isKept, useLastSaved } from '../../store/keeping'
+import { askToKeep, isKept, noteOwn, useLastSaved } from '../../store/keeping'
 import { Ask } from '../../ui/Ask'
 import { ago } from '../../ui/dates'
 import { toast } from '../../ui/toast'
@@ -92,7 +92,9 @@ function ReadCodeButton() {
 export default function DataKeeping() {
   const { opened, doing, trouble, open, add, replace, close } = useWorkshopFile()
   const demo = async () => {
-    if ((await replaceAll(await demoWorkshop())).saved) toast('The demo workshop is loaded.')
+    if (!(await replaceAll(await demoWorkshop())).saved) return
+    noteOwn(false)
+    toast('The demo workshop is loaded.')
   }
   return (
     <section id="data" className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">

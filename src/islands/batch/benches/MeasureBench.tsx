@@ -13,7 +13,6 @@ import type { Stage } from '../../../core/shop/route'
 import { addReadings } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
 import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
-import { useKeptText } from '../../../ui/kept-text'
 import { SelectField } from '../../../ui/PlainFields'
 import { Problems } from '../../../ui/Problems'
 import { QuantityField } from '../../../ui/QuantityField'
@@ -23,6 +22,7 @@ import { hrcText } from '../../../words/speaker'
 import { stageName } from '../../../words/stages'
 import { unlessTyping } from '../../keys'
 import { undoable } from '../../undo'
+import { useKeptText } from '../../use-kept-text'
 import { useMeasured } from '../../use-measured'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
@@ -109,11 +109,14 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   const own = ofStage.filter(r => r.bladeId === blade.id)
   const predicted = predictionAt(prediction, stage)
   const textKey = `readings ${blade.id} ${stage}`
-  const { text, set: setText, giveBack } = useKeptText(textKey)
+  const { text, set: setText, giveBack, letGo } = useKeptText(textKey)
   const answer = useMeasured(batch, shown.group.id, readings)
   const measured = answer?.ok ? answer.value.blades : undefined
   const hardness = measured && measuredAt(measured, blade.id, stage)
-  const record = async (read: readonly Pick<Reading, 'bladeId' | 'stage' | 'hrc' | 'roundFace' | 'place'>[]) => {
+  const record = async (
+    read: readonly Pick<Reading, 'bladeId' | 'stage' | 'hrc' | 'roundFace' | 'place'>[],
+    onLater?: () => void,
+  ) => {
     const at = new Date().toISOString()
     const fresh = read.map(
       (reading, i): Reading => ({
@@ -126,7 +129,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
         ...(isChecked(shop.tester, at) ? {} : { unchecked: true }),
       }),
     )
-    return (await addReadings(fresh)).saved ? fresh : null
+    return (await addReadings(fresh, onLater)).saved ? fresh : null
   }
   /** After the last blade of a steel the next steel with blades comes, ready to be typed in; after the last of all none. */
   const nextSteel = () => {
@@ -148,10 +151,12 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
     const following = blades[blades.indexOf(blade) + 1]
     if (following) onPick(following.id)
     else nextSteel()
+    const typed = faced.map(read => read.roundFace?.shownHrc ?? read.hrc).join(' ')
     void record(
       faced.map((read, i) => ({ bladeId: blade.id, stage, ...read, ...(places[i] ? { place: places[i] } : {}) })),
+      () => letGo(textKey, typed),
     ).then(fresh => {
-      if (!fresh) return giveBack(textKey, faced.map(read => read.roundFace?.shownHrc ?? read.hrc).join(' '))
+      if (!fresh) return giveBack(textKey, typed)
       undoable(
         `${blade.mark} ${stageName(stage)}: ${fresh.map(r => hrcText(r.hrc)).join(', ')}${faceMm === null ? '' : ', with its round face counted'}`,
       )
