@@ -8,6 +8,7 @@ import { furtherOf } from '../core/shop/merge'
 import { db } from './database'
 import { forgetHistory } from './history'
 import { forgetAnswers } from './kept-answers'
+import { refuseInRun } from './run-going-on'
 import { saving } from './save-state'
 import { emptyData, newWorkshop } from './seed'
 import { allTables, putRecords, storedIn } from './tables'
@@ -36,6 +37,7 @@ export const readAll = (told: ToldShare = UNTOLD): Promise<WorkshopData> =>
 export const replaceAll = async (data: WorkshopData, told: ToldShare = UNTOLD): Promise<Saving> => {
   const outcome = await saving(() =>
     db.transaction('rw', allTables(), async () => {
+      await refuseInRun(() => true)
       await Promise.all(TABLES.map(table => storedIn(table).clear()))
       await db.shop.put(data.shop)
       await putRecords(data, told)

@@ -613,6 +613,38 @@ describe('a run the browser will not store', () => {
   })
 })
 
+describe('a hot run that is going on', () => {
+  const begin = async (id: string) => {
+    await addBatch({ ...fresh(`${id}-batch`), name: 'Hot one', ovenId: DEFAULT_WORKSHOP.hardeningOvenId })
+    await addRun({ ...run(id, `${id}-batch`, 'shop'), startedAt: new Date().toISOString() })
+  }
+  const codes = (outcome: { problems: readonly { code: string }[] }) => outcome.problems.map(one => one.code)
+
+  it('is not taken away by deleting its batch, emptying or replacing the workshop, or removing its oven; ended, all of it goes', async () => {
+    await begin('hot')
+    const batch = await stored('hot-batch')
+    expect(codes(await setDeleted(batch, true))).toEqual(['hot-run-on'])
+    expect(codes(await clearAll())).toEqual(['hot-run-on'])
+    expect(codes(await replaceAll(await readAll()))).toEqual(['hot-run-on'])
+    const without = (ovens: typeof DEFAULT_WORKSHOP.ovens) => ovens.filter(oven => oven.id !== batch.ovenId)
+    expect(codes(await saveShop(shop => ({ ...shop, ovens: without(shop.ovens) })))).toEqual(['hot-run-on'])
+    expect((await db.runs.get('hot'))?.endedAt).toBeNull()
+    // Another batch may go, and a name may change.
+    await addBatch(fresh('cold-batch'))
+    expect((await setDeleted(await stored('cold-batch'), true)).saved).toBe(true)
+    await changeRun('hot', one => ({ ...one, endedAt: NOW }))
+    expect((await setDeleted(await stored('hot-batch'), true)).saved).toBe(true)
+    await db.runs.delete('hot')
+  })
+
+  it('is forgotten after two days', async () => {
+    await addBatch(fresh('old-batch'))
+    await addRun({ ...run('old', 'old-batch', 'shop'), startedAt: new Date(Date.now() - 3 * 86_400_000).toISOString() })
+    expect((await setDeleted(await stored('old-batch'), true)).saved).toBe(true)
+    await db.runs.delete('old')
+  })
+})
+
 describe('a run in the shop that is over', () => {
   const tray = trayOf(gradeOf('X65Cr13'), [{ mark: 'A', count: 2 }], { id: 'g1' })
   const whole = { ...tray, blades: tray.blades.map(blade => ({ ...blade, batchId: 'g1' })) }

@@ -16,6 +16,7 @@ import { isDone, noteDone } from './done'
 import { type Applied, rememberChange, whileWritten } from './history'
 import { bladesOfBatches } from './of-batches'
 import { isBegun, readBatch } from './read-batch'
+import { refuseInRun } from './run-going-on'
 import { isRefusal, saving, Unfit } from './save-state'
 import { keepUnsaved, unsavedBatches } from './unsaved-batches'
 
@@ -100,7 +101,9 @@ async function write(
     const stored = await readBatch(id)
     const before = unsavedBatches.get().get(id) ?? stored
     if (!before) return
-    const changed = { ...change(before), rev: before.rev + 1, updatedAt: new Date().toISOString() }
+    const next = change(before)
+    if (next.deletedAt !== null && before.deletedAt === null) await refuseInRun(run => run.batchIds.includes(id))
+    const changed = { ...next, rev: before.rev + 1, updatedAt: new Date().toISOString() }
     const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
     const after = await withSerials(await withSuggestions(changed, shop))
     const wrong = newProblems(problemsIn(before), problemsIn(after))

@@ -13,6 +13,7 @@ import { db } from './database'
 import { isDone, noteDone } from './done'
 import { type Applied, remember, rememberChange } from './history'
 import { restShop } from './rest-shop'
+import { refuseInRun } from './run-going-on'
 import { fitting, fittingChange, forgetRefused, saving } from './save-state'
 import { followShop, PLAN_TABLES } from './write-batches'
 
@@ -55,6 +56,8 @@ async function writeShop(
       if (intent && (await isDone(intent))) return
       const now = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
       const after = fittingChange(workshopSchema, now, change(now))
+      const gone = now.ovens.filter(oven => !after.ovens.some(other => other.id === oven.id)).map(oven => oven.id)
+      if (gone.length > 0) await refuseInRun((_, ovenIds) => ovenIds.some(id => id !== null && gone.includes(id)))
       await db.shop.put(after)
       await followShop(now, after)
       if (intent) await noteDone(intent)

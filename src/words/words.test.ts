@@ -95,6 +95,7 @@ const PROBLEMS: ProblemCodes = {
   'writers-missing': {},
   'save-failed': { what: 'TypeError' },
   'run-goes-on': {},
+  'hot-run-on': { name: 'Net knives' },
   'back-up-not-allowed': { folder: 'stick' },
   'back-up-failed': { what: 'NotFoundError' },
   'back-up-differs': { name: 'tawny-ember-2026-03-03-180000.json' },

@@ -89,8 +89,10 @@ const door = {
     const adopted = opened && (await addAll(opened, told))
     return adopted ? { stored: { ovens: adopted.ovens, serials: adopted.serials } } : refused()
   },
-  replace: async (told: ToldShare): Promise<Stored<true>> =>
-    opened && (await replaceAll(opened, told)).saved ? { stored: true } : refused(),
+  replace: async (told: ToldShare): Promise<Stored<true>> => {
+    const outcome = opened && (await replaceAll(opened, told))
+    return outcome?.saved ? { stored: true } : { problem: outcome?.problems[0] ?? null }
+  },
   /** Reads a table of old notes and keeps it here: what its columns seem to hold, and how its figures seem to be meant. */
   openRecords: async (file: Blob): Promise<Result<OpenedRecords>> => {
     const table = readTable(await textOf(file))
