@@ -149,6 +149,16 @@ export const runSchema = z.object({
   clock: z
     .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0, 600) }))
     .check(z.minLength(1), z.maxLength(2000)),
+  /** Question about the clock that nobody has answered yet: until then no hold is ready by the doubtful time. Absent: none. */
+  asked: z.optional(
+    z.object({
+      kind: z.enum(['ahead', 'away', 'set-back']),
+      /** How far the clock leapt, or how long the page was gone, s; 0 for 'set-back'. */
+      byS: between(0, 1e9),
+      /** Second of the run's clock that is sure. */
+      seenS: between(0, 1e9),
+    }),
+  ),
   steps: z.array(runStepSchema).check(z.minLength(1), z.maxLength(2000)),
   /** Blades that are hardened in it; none in a run of tempers alone, and in those of earlier versions. */
   blades: z.array(runBladeSchema).check(z.maxLength(MOST.storedBlades)),

@@ -331,6 +331,38 @@ describe('the clock on the page', () => {
     expect(Math.abs((mended?.clock.at(-1)?.runS ?? 0) - 15)).toBeLessThan(1)
   })
 
+  it('stores the question, and a page that is opened anew asks it again and goes on from what is sure', () => {
+    const change = vi.spyOn(store, 'changeRun').mockResolvedValue({ saved: true, problems: [] })
+    const run = { ...begun(), id: 'asked' }
+    const { result, unmount } = renderHook(() => useRunClock(run))
+    act(() => void vi.advanceTimersByTime(10_000))
+    vi.setSystemTime(Date.now() + 3 * 3_600_000)
+    act(() => void vi.advanceTimersByTime(5000))
+    const stored = change.mock.calls.map(([, of]) => of(run)).find(one => one.asked)
+    expect(stored?.asked).toMatchObject({ kind: 'ahead' })
+    expect(Math.abs((stored?.asked?.seenS ?? 0) - 10)).toBeLessThan(1)
+    expect(Math.abs(result.current.nowS - 15)).toBeLessThan(1)
+    seen('asked', { runS: result.current.nowS })
+    unmount()
+    const again = renderHook(() => useRunClock(stored ?? run)).result
+    expect(again.current.question).toMatchObject({ kind: 'ahead' })
+    // Three hours would have made every hold ready.
+    expect(Math.abs(again.current.nowS - 15)).toBeLessThan(2)
+    act(() => again.current.answer({ kind: 'went-on' }))
+    expect(change.mock.calls.at(-1)?.[1](stored ?? run).asked).toBeUndefined()
+    expect(again.current.nowS).toBeGreaterThan(3 * 3600)
+  })
+
+  it('counts no time that a page was gone until it is answered', () => {
+    const run = { ...begun(), id: 'gone', clock: [{ realMs: Date.now() - 50 * 60_000, runS: 0, speed: 1 }] }
+    vi.spyOn(store, 'changeRun').mockResolvedValue({ saved: true, problems: [] })
+    seen('gone', { wallMs: Date.now() - 40 * 60_000, runS: 600 })
+    const { result } = renderHook(() => useRunClock(run))
+    expect(Math.abs(result.current.nowS - 600)).toBeLessThan(2)
+    act(() => result.current.answer({ kind: 'went-on' }))
+    expect(Math.abs(result.current.nowS - 3000)).toBeLessThan(2)
+  })
+
   it('mends a clock that was set back without a word', () => {
     const change = vi.spyOn(store, 'changeRun').mockResolvedValue({ saved: true, problems: [] })
     const run = begun()

@@ -1,6 +1,14 @@
 import { useEffect, useRef, useState } from 'react'
 import * as z from 'zod/mini'
-import { jumpBetween, mendedClock, runSecondsAt, steadySecondsAt, type Tick, withLeg } from '../../core/run/clock'
+import {
+  jumpBetween,
+  mendedClock,
+  realMsAt,
+  runSecondsAt,
+  steadySecondsAt,
+  type Tick,
+  withLeg,
+} from '../../core/run/clock'
 import type { Run } from '../../core/shop/run'
 import { secondsBetween, secondsOf } from '../../core/units/time'
 import { changeRun } from '../../store/runs'
@@ -48,7 +56,7 @@ export type ClockQuestion =
   /** The computer's clock leapt ahead: it slept, or it was set. */
   | { readonly kind: 'ahead'; readonly byS: number; readonly before: Tick; readonly legs: number }
   /** The page was gone without having been closed: a crash, a power cut, a flat battery. */
-  | { readonly kind: 'away'; readonly byS: number; readonly seenS: number }
+  | { readonly kind: 'away'; readonly byS: number; readonly seenS: number; readonly before: Tick }
   /** The page was gone, and the clock stands earlier than when it went. */
   | { readonly kind: 'set-back'; readonly seenS: number }
 
@@ -65,15 +73,37 @@ export type ClockAnswer =
 
 const readTick = (): Tick => ({ wallMs: Date.now(), steadyMs: performance.now() })
 
+/** A moment of this page that stands for a second of the run's clock: from there on the steady clock counts. */
+const tickAt = (clock: Run['clock'], runS: number, agoMs = 0): Tick => ({
+  wallMs: realMsAt(clock, runS),
+  steadyMs: performance.now() - agoMs,
+})
+
+/** Returns what an earlier page asked and nobody answered, or what this one has to ask as it comes. */
 function questionOnArrival(run: Run): ClockQuestion | null {
+  if (run.mode === 'practice' || run.endedAt !== null) return null
   const seen = lastSeen(run.id)
-  if (!seen || run.mode === 'practice') return null
-  const goneMs = Date.now() - seen.wallMs
+  const goneMs = seen ? Date.now() - seen.wallMs : 0
+  const { asked, clock } = run
+  if (asked) {
+    const { byS, kind } = asked
+    const seenS = Math.max(asked.seenS, kind === 'ahead' ? (seen?.runS ?? 0) : 0)
+    if (kind === 'set-back') return { kind, seenS }
+    const before = tickAt(clock, seenS, Math.min(AWAY_FROM_MS, Math.max(0, goneMs)))
+    return kind === 'ahead' ? { kind, byS, before, legs: clock.length } : { kind, byS, seenS, before }
+  }
+  if (!seen) return null
   if (goneMs < -BACK_WITHIN_MS) return { kind: 'set-back', seenS: seen.runS }
   return !seen.left && goneMs > AWAY_FROM_MS
-    ? { kind: 'away', byS: secondsBetween(seen.wallMs, Date.now()), seenS: seen.runS }
+    ? { kind: 'away', byS: secondsBetween(seen.wallMs, Date.now()), seenS: seen.runS, before: tickAt(clock, seen.runS) }
     : null
 }
+
+/** A question as the run stores it. */
+const storedAs = (question: ClockQuestion, clock: Run['clock']): NonNullable<Run['asked']> =>
+  question.kind === 'ahead'
+    ? { kind: 'ahead', byS: question.byS, seenS: Math.max(0, runSecondsAt(clock, question.before.wallMs)) }
+    : { kind: question.kind, byS: 'byS' in question ? question.byS : 0, seenS: question.seenS }
 
 /**
  * Where a run's clock stands, from its stored legs and against a clock that nobody can set. A clock set back is mended without a
@@ -84,6 +114,14 @@ export function useRunClock(run: Run): RunClock {
   const [question, setQuestion] = useState(() => questionOnArrival(run))
   const latest = useRef(run)
   latest.current = run
+  const open = useRef(question)
+  open.current = question
+  // It outlives this page: every question of a run is stored with it.
+  const runId = run.id
+  useEffect(() => {
+    if (question)
+      void changeRun(runId, stored => (stored.asked ? stored : { ...stored, asked: storedAs(question, stored.clock) }))
+  }, [question, runId])
   const last = useRef(tick)
   useEffect(() => {
     const { id, mode } = latest.current
@@ -101,10 +139,10 @@ export function useRunClock(run: Run): RunClock {
       else if (jump.kind === 'ahead') {
         const legs = latest.current.clock.length
         setQuestion(asked => asked ?? { kind: 'ahead', byS: jump.byS, before, legs })
-      } else noteSeen(id, now.wallMs, runSecondsAt(latest.current.clock, now.wallMs), false)
+      } else noteSeen(id, now.wallMs, nowOf(latest.current, open.current, now), false)
       setTick(now)
     })
-    const leave = () => noteSeen(id, Date.now(), runSecondsAt(latest.current.clock, Date.now()), true)
+    const leave = () => noteSeen(id, Date.now(), nowOf(latest.current, open.current, readTick()), true)
     addEventListener('pagehide', leave)
     return () => {
       stopTicking()
@@ -116,26 +154,26 @@ export function useRunClock(run: Run): RunClock {
     const asked = question
     setQuestion(null)
     if (!asked) return
-    if (of.kind === 'clock-was-set' && asked.kind === 'ahead')
-      void changeRun(run.id, stored =>
-        stored.clock.length === asked.legs
-          ? { ...stored, clock: [...mendedClock(stored.clock, asked.before, readTick())] }
-          : stored,
-      )
-    else if (of.kind === 'clock-was-set' && asked.kind === 'away')
-      void changeRun(run.id, stored => ({ ...stored, clock: [...withLeg(stored.clock, Date.now(), asked.seenS)] }))
-    else if (of.kind === 'was-away' && asked.kind === 'set-back')
-      void changeRun(run.id, stored => ({
-        ...stored,
-        clock: [...withLeg(stored.clock, Date.now(), asked.seenS + secondsOf(of.minutes))],
-      }))
+    void changeRun(run.id, ({ asked: _, ...stored }) => ({
+      ...stored,
+      clock: [...clockAnswered(stored.clock, asked, of)],
+    }))
   }
   return { nowS: nowOf(run, question, tick), question, answer }
 }
 
-/** The second a run stands at; while a leap of the clock is not explained, as if it had not been. */
+/** Returns a run's clock once it is known what happened to it. */
+function clockAnswered(clock: Run['clock'], asked: ClockQuestion, of: ClockAnswer): Run['clock'] {
+  if (of.kind === 'clock-was-set' && asked.kind === 'ahead')
+    return clock.length === asked.legs ? mendedClock(clock, asked.before, readTick()) : clock
+  if (of.kind === 'clock-was-set' && asked.kind === 'away') return withLeg(clock, Date.now(), asked.seenS)
+  if (of.kind === 'was-away' && asked.kind === 'set-back')
+    return withLeg(clock, Date.now(), asked.seenS + secondsOf(of.minutes))
+  return clock
+}
+
+/** Returns the second a run stands at; while a leap of the clock or an absence is not explained, as if it had not been. */
 function nowOf(run: Run, question: ClockQuestion | null, tick: Tick): number {
-  if (question?.kind === 'set-back') return question.seenS
-  if (question?.kind !== 'ahead') return runSecondsAt(run.clock, tick.wallMs)
-  return steadySecondsAt(run.clock, question.before, tick)
+  if (question === null) return runSecondsAt(run.clock, tick.wallMs)
+  return question.kind === 'set-back' ? question.seenS : steadySecondsAt(run.clock, question.before, tick)
 }
