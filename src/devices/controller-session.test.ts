@@ -23,7 +23,7 @@ function device(answer: (line: string) => string | Error = () => 'OK') {
   }
   const say = (atS: number, shownC: number | null) =>
     listeners.tell(writeReading({ atS, shownC, setC: 1065, step: 1, power: 1, doorOpen: false, fault: 'none' }))
-  return { port, sent, say }
+  return { port, sent, say, listeners }
 }
 
 describe('a controller that is listened to', () => {
@@ -74,6 +74,25 @@ describe('a controller that is listened to', () => {
     const standIn = openController(device(() => new Error('gone')).port, true)
     expect(await standIn.send([{ kind: 'run' }])).toBe(false)
     expect(standIn.state().trouble).toEqual({ code: 'no-server' })
+  })
+
+  it('takes an answer that is not OK for a refusal, and counts readings no oven can mean', async () => {
+    const odd = device(line => (line.startsWith('PROG') ? 'PROGRAM' : 'OK'))
+    const session = openController(odd.port, false)
+    expect(await session.send([{ kind: 'begin', steps: 1 }, { kind: 'run' }])).toBe(false)
+    expect(odd.sent).toEqual(['PROG 1'])
+    expect(session.state().trouble).toEqual({ code: 'refused', reply: 'PROGRAM' })
+    const { listeners, port } = odd
+    const listening = openController(port, false)
+    for (const line of [
+      'READ t=1 pv=1..2 sp=20 step=1 out=0.50 door=SHUT fault=NONE',
+      'READ t=... pv=20 sp=20 step=1 out=0.50 door=SHUT fault=NONE',
+      'READ t=1 pv=99999 sp=20 step=1 out=0.50 door=SHUT fault=NONE',
+      'READ t=1 pv=20 sp=20 step=1 out=7 door=SHUT fault=NONE',
+      'READ t=1 pv=',
+    ])
+      listeners.tell(line)
+    expect(listening.state()).toMatchObject({ reading: null, samples: [], garbled: 5 })
   })
 
   it('keeps its log up while it is heard, once more on closing, and never writes a new programme over it', async () => {

@@ -2,6 +2,8 @@ import {
   type ControllerCommand,
   type ControllerReading,
   type ControllerTrouble,
+  isReadingLine,
+  isTaken,
   readReading,
   writeCommand,
 } from '../core/oven/line-protocol'
@@ -16,6 +18,8 @@ export interface ControllerState {
   readonly samples: readonly LogPoint[]
   /** Whether what is heard goes on being kept. */
   readonly keeping: boolean
+  /** Readings that could not be understood, torn or with figures no oven can mean: they count for nothing. */
+  readonly garbled: number
 }
 
 /** Saves the samples so far; false when they could not be saved. */
@@ -46,7 +50,13 @@ const SILENT_AFTER_MS = 12_000
  * what it showed since its programme began, and what is wrong with it.
  */
 export function openController(port: LinePort, simulated: boolean): ControllerSession {
-  const state = createSubscribable<ControllerState>({ reading: null, trouble: null, samples: [], keeping: false })
+  const state = createSubscribable<ControllerState>({
+    reading: null,
+    trouble: null,
+    samples: [],
+    keeping: false,
+    garbled: 0,
+  })
   let samples: LogPoint[] = []
   let save: KeepLog | null = null
   let [heardMs, keptMs] = [Date.now(), 0]
@@ -67,6 +77,7 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
   }
   const stopListening = port.onLine(line => {
     const reading = readReading(line)
+    if (!reading && isReadingLine(line)) change({ garbled: state.get().garbled + 1 })
     if (!reading) return
     heardMs = Date.now()
     const min = reading.atS / 60
@@ -97,8 +108,8 @@ export function openController(port: LinePort, simulated: boolean): ControllerSe
       try {
         for (const command of commands) {
           const reply = await port.send(writeCommand(command))
-          if (reply.startsWith('ERR')) {
-            refused = { code: 'refused', reply: reply.slice(4) }
+          if (!isTaken(command, reply)) {
+            refused = { code: 'refused', reply: reply.replace(/^ERR\s*/, '') }
             change({ trouble: troubleNow() })
             return false
           }

@@ -19,6 +19,8 @@ export const hasSerial = (): boolean => typeof navigator !== 'undefined' && door
 const BAUD = 9600
 /** A device that says nothing for so long is taken to be gone, ms. */
 const SILENT_MS = 3000
+/** After an answer that did not come, the cable has to be quiet for so long before anything else is asked, ms. */
+const DRAIN_MS = 4000
 
 /** Asks the person for a serial device and speaks the line protocol with it, 9600 baud, 8N1. */
 export async function openSerialPort(): Promise<LinePort> {
@@ -29,18 +31,42 @@ export async function openSerialPort(): Promise<LinePort> {
   return speakOver(device, 'Controller on a cable')
 }
 
-/** The line protocol over any pair of byte streams: answers go to who asked, READ lines that nobody asked for to the listeners. */
+const wait = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
+
+/** Lines that only ever answer one command, by how they begin. */
+const KINDS = [
+  { begins: 'READ ', of: 'READ?' },
+  { begins: 'ID ', of: 'ID?' },
+] as const
+
+/** A command that waits for its answer. */
+interface Asked {
+  readonly line: string
+  readonly answer: (line: string) => void
+}
+
+/**
+ * Speaks the line protocol over any pair of byte streams. Commands go out one at a time: the line that comes next is the answer, but for a
+ * READ line, which comes by itself unless it was asked for. After an answer that did not come the cable is let run dry, then the device is asked who
+ * it is, and everything up to that answer is let go: a late line never counts for another command.
+ */
 export function speakOver(device: Pick<SerialDevice, 'readable' | 'writable' | 'close'>, name: string): LinePort {
   const listeners = createListeners()
-  const waiting: ((line: string) => void)[] = []
+  let asked: Asked | null = null
+  let isAdrift = false
+  let spokeMs = 0
+  let last: Promise<unknown> = Promise.resolve()
   const reader = device.readable?.getReader()
   const writer = device.writable?.getWriter()
-  const take = (line: string, asked: boolean) => {
-    const answer = asked ? waiting.shift() : undefined
-    if (answer) answer(line)
-    else listeners.tell(line)
+
+  const take = (line: string) => {
+    // Readings come by themselves, however quiet it is.
+    if (!line.startsWith('READ ')) spokeMs = Date.now()
+    const kind = KINDS.find(({ begins }) => line.startsWith(begins))
+    const isAnswer = asked !== null && (kind ? asked.line === kind.of : !isAdrift)
+    if (isAnswer) asked?.answer(line)
+    else if (kind?.of === 'READ?' || (asked === null && !isAdrift)) listeners.tell(line)
   }
-  let readAsked = 0
   const pump = async () => {
     const decoder = new TextDecoder()
     let rest = ''
@@ -50,32 +76,49 @@ export function speakOver(device: Pick<SerialDevice, 'readable' | 'writable' | '
       rest += decoder.decode(part.value, { stream: true })
       const lines = rest.split('\n')
       rest = lines.pop() ?? ''
-      for (const line of lines.map(l => l.trim()).filter(l => l !== '')) {
-        // A READ line answers READ? alone; between times it came by itself.
-        const ofItself = line.startsWith('READ ') && readAsked === 0
-        if (line.startsWith('READ ') && readAsked > 0) readAsked--
-        take(line, !ofItself)
-      }
+      for (const line of lines.map(l => l.trim()).filter(l => l !== '')) take(line)
     }
   }
   void pump().catch(() => undefined)
+
+  const ask = (line: string) =>
+    new Promise<string>((resolve, reject) => {
+      const end = () => {
+        clearTimeout(timer)
+        asked = null
+      }
+      const timer = setTimeout(() => {
+        end()
+        isAdrift = true
+        reject(new Error('the device did not answer'))
+      }, SILENT_MS)
+      asked = {
+        line: line.trim(),
+        answer: reply => {
+          end()
+          resolve(reply)
+        },
+      }
+      writer?.write(new TextEncoder().encode(`${line}\n`)).catch(error => {
+        end()
+        reject(error)
+      })
+    })
+  /** Asks, after what was asked before; first finds the way back where an answer was missed. */
+  const inTurn = async (line: string): Promise<string> => {
+    if (isAdrift) {
+      for (let left = DRAIN_MS; left > 0; left = spokeMs + DRAIN_MS - Date.now()) await wait(left)
+      await ask('ID?')
+      isAdrift = false
+    }
+    return ask(line)
+  }
   return {
     name,
     send(line) {
-      return new Promise((resolve, reject) => {
-        const timer = setTimeout(() => {
-          const at = waiting.indexOf(answer)
-          if (at >= 0) waiting.splice(at, 1)
-          reject(new Error('the device did not answer'))
-        }, SILENT_MS)
-        const answer = (reply: string) => {
-          clearTimeout(timer)
-          resolve(reply)
-        }
-        waiting.push(answer)
-        if (line.trim() === 'READ?') readAsked++
-        writer?.write(new TextEncoder().encode(`${line}\n`)).catch(reject)
-      })
+      const answer = last.then(() => inTurn(line))
+      last = answer.catch(() => undefined)
+      return answer
     },
     onLine: listener => listeners.add(listener),
     async close() {

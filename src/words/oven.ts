@@ -29,6 +29,10 @@ export function keyedStepName({ purpose, heldOn }: Pick<KeyedStep, 'purpose' | '
 }
 
 /** Says the trouble with a connected controller, and what to do. */
+/** Says how many readings of a controller could not be understood. */
+export const garbledWords = (n: number): string =>
+  `${counted(n, 'reading')} of the controller could not be understood and counted for nothing: look at the cable and its speed, 9600 baud.`
+
 export function controllerTroubleWords(trouble: ControllerTrouble): string {
   switch (trouble.code) {
     case 'silent':

@@ -119,16 +119,25 @@ export function readCommand(line: string): Result<ControllerCommand> {
 export const writeReading = (r: ControllerReading): string =>
   `READ t=${tenth(r.atS)} pv=${r.shownC === null ? 'OPEN' : tenth(r.shownC)} sp=${tenth(r.setC)} step=${r.step} out=${r.power.toFixed(2)} door=${r.doorOpen ? 'OPEN' : 'SHUT'} fault=${r.fault.toUpperCase()}`
 
-/** A READ line as a reading; null for any other line, or a torn one. */
+const DECIMAL = String.raw`(-?\d+(?:\.\d+)?)`
+const READING = new RegExp(
+  `^READ t=${DECIMAL} pv=(OPEN|-?\\d+(?:\\.\\d+)?) sp=${DECIMAL} step=(\\d{1,3}) out=${DECIMAL} door=(OPEN|SHUT) fault=([A-Z]+)$`,
+)
+/** What an oven's controller can mean: longest programme, s, and what a thermocouple or a set point can say, °C. */
+const LONGEST_S = 30 * 86_400
+const READABLE_C = { min: -60, max: 1800 }
+
+const isReadable = (c: number | null): boolean => c === null || (c >= READABLE_C.min && c <= READABLE_C.max)
+
+/** Whether a line begins as a reading does. */
+export const isReadingLine = (line: string): boolean => line.startsWith('READ')
+
+/** Returns a READ line as a reading; null for any other line, a torn one, or figures no oven can mean. */
 export function readReading(line: string): ControllerReading | null {
-  const match =
-    /^READ t=(-?[\d.]+) pv=(OPEN|-?[\d.]+) sp=(-?[\d.]+) step=(\d+) out=([\d.]+) door=(OPEN|SHUT) fault=([A-Z]+)$/.exec(
-      line.trim(),
-    )
-  if (!match) return null
-  const fault = CONTROLLER_FAULTS.find(name => name.toUpperCase() === match[7])
-  if (!fault) return null
-  return {
+  const match = READING.exec(line.trim())
+  const fault = CONTROLLER_FAULTS.find(name => name.toUpperCase() === match?.[7])
+  if (!match || !fault) return null
+  const reading: ControllerReading = {
     atS: Number(match[1]),
     shownC: match[2] === 'OPEN' ? null : Number(match[2]),
     setC: Number(match[3]),
@@ -137,7 +146,14 @@ export function readReading(line: string): ControllerReading | null {
     doorOpen: match[6] === 'OPEN',
     fault,
   }
+  const { atS, shownC, setC, power } = reading
+  const isSound = atS >= 0 && atS <= LONGEST_S && isReadable(shownC) && isReadable(setC) && power >= 0 && power <= 1
+  return isSound ? reading : null
 }
+
+/** Whether a reply to a command means that it was taken. */
+export const isTaken = ({ kind }: ControllerCommand, reply: string): boolean =>
+  kind === 'identify' || kind === 'read' ? !reply.startsWith('ERR') : reply.trim() === 'OK'
 
 /** The commands that load a programme, in order. */
 export const programmeCommands = (steps: readonly ControllerStep[]): ControllerCommand[] => [

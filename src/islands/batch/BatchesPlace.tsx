@@ -32,7 +32,8 @@ function Batches() {
   const batches = found?.batches
   const runs = useRunsOfSome(batches)
   if (!found || !batches || !runs) return <p className="p-6 text-ink-2">Reading …</p>
-  const remove = (batch: Batch) => void setDeleted(batch, true).then(({ saved }) => saved && undoable(`${batch.name} deleted`))
+  const remove = (batch: Batch) =>
+    void setDeleted(batch, true).then(({ saved }) => saved && undoable(`${batch.name} deleted`))
   return (
     <div className="px-4 py-6 md:px-8">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">

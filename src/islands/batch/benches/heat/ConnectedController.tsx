@@ -9,7 +9,7 @@ import { changeLog, putLog } from '../../../../store/records'
 import { LogDrawing } from '../../../../ui/drawings/LogDrawing'
 import { toast } from '../../../../ui/toast'
 import { useSay } from '../../../../ui/Units'
-import { controllerTroubleWords } from '../../../../words/oven'
+import { controllerTroubleWords, garbledWords } from '../../../../words/oven'
 import { percentText } from '../../../../words/speaker'
 import { useBench } from '../../bench-context'
 import { newId } from '../../edit'
@@ -27,7 +27,7 @@ interface Props {
 /** A connected controller: what it shows, the programme sent to it, and its log kept with the batch. */
 export function ConnectedController({ load, segments, oven, session, state, disconnect }: Props) {
   const { batch, shop } = useBench()
-  const { reading, trouble, samples, keeping } = state
+  const { reading, trouble, samples, keeping, garbled } = state
   const running = (reading?.step ?? 0) > 0
   const run = async () => {
     const steps = segments.map(s => ({ rateCPerH: s.rateCPerH, targetC: s.setC, holdMin: s.holdMin }))
@@ -76,6 +76,7 @@ export function ConnectedController({ load, segments, oven, session, state, disc
           {controllerTroubleWords(trouble)}
         </p>
       )}
+      {garbled > 0 && <p className="mt-2 text-small text-ink-2">{garbledWords(garbled)}</p>}
       {session.simulated && <StandInControls reading={reading} send={session.send} />}
       {samples.length > 1 && (
         <LogDrawing
