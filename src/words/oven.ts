@@ -1,6 +1,7 @@
 import type { TimeFormat } from '../core/files/oven-log/time-cells'
 import type { ControllerSettings, KeyedStep } from '../core/oven/keyed-programme'
 import type { ControllerTrouble } from '../core/oven/line-protocol'
+import { counted } from './lists'
 
 /** How the times of a log are written. */
 export function timeFormatWords(format: TimeFormat): string {

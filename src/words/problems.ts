@@ -180,6 +180,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     `This is not a workshop file of this application. ${EXPORT_AGAIN} Choose a file made by “Save everything”.`,
   'file-newer': p =>
     `This file was written by a newer version of the application (file version ${p.version}, this one reads ${p.known}). ${EXPORT_AGAIN} Update, then read it again.`,
+  'id-twice': () => 'is the id of another row too',
+  'time-impossible': p => `is a time before ${p.first} or after ${p.last}`,
   'file-broken': (p, say) =>
     `This file is damaged: ${p.found.map(found => `${found.path} ${problemWords(found, say)}`).join('; ')}${p.more > 0 ? `, and ${p.more} more` : ''}. ${EXPORT_AGAIN}`,
   'file-empty': () => 'This file is empty.',

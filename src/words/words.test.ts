@@ -95,6 +95,8 @@ const PROBLEMS: ProblemCodes = {
   'writers-missing': {},
   'save-failed': { what: 'TypeError' },
   'run-goes-on': {},
+  'id-twice': {},
+  'time-impossible': { first: 1990, last: 2100 },
   'hot-run-on': { name: 'Net knives' },
   'back-up-not-allowed': { folder: 'stick' },
   'back-up-failed': { what: 'NotFoundError' },

@@ -106,6 +106,8 @@ export interface ProblemCodes {
   'file-not-json': Nothing
   'file-not-ours': Nothing
   'file-newer': { readonly version: number; readonly known: number }
+  'id-twice': Nothing
+  'time-impossible': { readonly first: number; readonly last: number }
   'file-broken': { readonly found: readonly Problem[]; readonly more: number }
   'file-empty': Nothing
   'drawing-too-large': { readonly mostMegabytes: number }

@@ -60,6 +60,13 @@ describe('blades as CSV', () => {
   it('keeps what a spreadsheet would take for a formula as text, commas, quotes and lines as they are', () => {
     expect(rows[0]?.batch).toBe('\'=SUM(1), "first"\nbatch')
   })
+
+  it('keeps a formula after a line break inside a cell as text too: a reader that breaks there sees none', () => {
+    const sly = { ...batch, name: 'note\n=HYPERLINK("x")\r\n+1\r@a' }
+    const csv = bladesCsv([sly], readings, DEFAULT_WORKSHOP.tester)
+    for (const line of csv.split(/[\r\n]+/)) expect(line).not.toMatch(/^"?[=+@-]/)
+    expect(rowsOf(csv)[0]?.batch).toBe("note\n'=HYPERLINK(\"x\")\r\n'+1\r'@a")
+  })
 })
 
 describe('costs and logs as CSV', () => {

@@ -45,6 +45,20 @@ describe('the workshop file', () => {
     expect(refusalOf(result)).toMatch(/batches\.0\.rev must be at least 0/)
   })
 
+  it('is refused where two rows have one id, a clock stands still, or a time is of no workshop', () => {
+    const file = JSON.parse(text)
+    const first = file.readings[0]
+    const told = (more: object) => refusalOf(parseExchange(JSON.stringify({ ...file, ...more })))
+    expect(told({ readings: [...file.readings, first] })).toMatch(
+      new RegExp(`readings\\.${file.readings.length}\\.id is the id of another row too`),
+    )
+    for (const at of ['1989-12-31T23:59:59.000Z', '2101-01-01T00:00:00.000Z'])
+      expect(told({ readings: [{ ...first, at }] })).toMatch(/readings\.0\.at is a time before 1990 or after 2100/)
+    const run = file.runs[0]
+    for (const speed of [0, -1, null])
+      expect(told({ runs: [{ ...run, clock: [{ ...run.clock[0], speed }] }] })).toMatch(/runs\.0\.clock\.0\.speed/)
+  })
+
   it('is JSON as any writer would indent it, of any number of rows', () => {
     for (const data of [demo, { ...demo, runs: [], readings: manyReadings(2001) }]) {
       const { shop, batches, blades, readings, recipes, runs, grades, logs, pictures } = data

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { type Problem, problem } from '../codes/problem'
 import { fail, ok, type Result } from '../codes/result'
 import { problemsOf } from '../shop/problems'
 import { type StoredWorkshop, workshopWithIds } from '../shop/upgrade-to-ids'
@@ -79,16 +80,46 @@ export function parseExchange(text: string, told: ToldShare = UNTOLD): Result<Ex
     return fail('file-newer', { version: head.data.version, known: EXCHANGE_VERSION })
   const upgraded = UPGRADES.slice(head.data.version - 1).reduce((file, upgrade) => upgrade(file), json as StoredFile)
   const fits = checkedInPieces(upgraded, told)
-  if (fits) return ok(fits)
+  if (fits) return sound(fits)
   // What does not fit is named by its place in the whole.
   const whole = exchangeSchema.safeParse(upgraded)
-  if (whole.success) return ok(whole.data)
-  const problems = problemsOf(whole.error, upgraded)
-  return fail(
+  return whole.success ? sound(whole.data) : broken(problemsOf(whole.error, upgraded))
+}
+
+const broken = (problems: readonly Problem[]): Result<never> =>
+  fail(
     'file-broken',
     { found: problems.slice(0, MOST_PROBLEMS), more: Math.max(0, problems.length - MOST_PROBLEMS) },
     problems[0]?.path,
   )
+
+/** A file whose rows each fit; refused where two have one id, or one tells of a time no workshop had. */
+function sound(file: Exchange): Result<Exchange> {
+  const problems = TABLES.flatMap(table => [...idsTwice(table, file[table]), ...impossibleTimes(table, file[table])])
+  return problems.length > 0 ? broken(problems) : ok(file)
+}
+
+function idsTwice(table: Table, rows: readonly { readonly id: string }[]): Problem[] {
+  const seen = new Set<string>()
+  return rows.flatMap(({ id }, i) => {
+    const isTwice = seen.has(id)
+    seen.add(id)
+    return isTwice ? [problem('id-twice', {}, `${table}.${i}.id`)] : []
+  })
+}
+
+const INSTANT = /^(\d{4})-\d\d-\d\dT/
+/** Before the application's time, and after anybody's: a clock was wrong. */
+const YEARS = { first: 1990, last: 2100 }
+
+/** Times outside of what a workshop can have noted, wherever they stand in a row. */
+function impossibleTimes(path: string, value: unknown): Problem[] {
+  if (typeof value === 'string') {
+    const year = Number(INSTANT.exec(value)?.[1] ?? YEARS.first)
+    return year < YEARS.first || year > YEARS.last ? [problem('time-impossible', YEARS, path)] : []
+  }
+  if (typeof value !== 'object' || value === null) return []
+  return Object.entries(value).flatMap(([key, part]) => impossibleTimes(`${path}.${key}`, part))
 }
 
 const restSchema = z.omit(exchangeSchema, Object.fromEntries(TABLES.map(table => [table, true])) as Record<Table, true>)

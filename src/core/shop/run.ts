@@ -147,7 +147,7 @@ export const runSchema = z.object({
   ),
   /** The run's clock: from each real instant it goes on at a speed, until the next. */
   clock: z
-    .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0, 600) }))
+    .array(z.object({ realMs: between(0, 1e14), runS: between(0, 1e9), speed: between(0.01, 600) }))
     .check(z.minLength(1), z.maxLength(2000)),
   /** Question about the clock that nobody has answered yet: until then no hold is ready by the doubtful time. Absent: none. */
   asked: z.optional(
