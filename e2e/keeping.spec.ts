@@ -65,7 +65,7 @@ test('a recipe is saved from a batch, planned from, and retired', async ({ page 
   await page.goto('/recipes')
   await expect(page.getByRole('heading', { name: 'X153CrMoV12, 59.5 to 61.5 HRC' })).toBeVisible()
   await page.getByRole('button', { name: 'Archive' }).click()
-  await expect(page.getByText(/, retired;/)).toBeVisible()
+  await expect(page.getByText(/, archived;/)).toBeVisible()
   await page.getByRole('button', { name: 'Plan a batch' }).click()
   await expect(page.getByRole('heading', { name: 'Prepare' })).toBeVisible()
 })

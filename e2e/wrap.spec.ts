@@ -25,7 +25,7 @@ test('a blade takes its outline from a drawing; what does not belong is left out
   await fill(page, 'Tang end of C', '2.1')
   await expect(page.getByText('1 mm under the tang’s end')).toBeVisible()
   await page.getByLabel(/Stress relief first/).click()
-  await expect(page.getByText(/Up to 650 °C 1202 °F/).first()).toBeVisible()
+  await expect(page.getByText(/Up to 650 °C \(1202 °F\)/).first()).toBeVisible()
   await expectAccessible(page)
 })
 

@@ -25,3 +25,19 @@ describe('the language of the code', () => {
     expect(startsIn('/** Returns what came of it. */')).toEqual([])
   })
 })
+
+/** Coined words that stood on screens, for which the trade has its own. */
+const COINED =
+  /Not said yet|lets go near|Press its figure|What befell|Vice late|root mean square|after the GUM|no order is sooner|Act by act|Plan it so|Draw the halves|thought best now|Order by lot|prices have no currency|Ask it to keep the log|Exposed to the heat|loaded equalised|only the model’s word|'a (kg|m²|blade)'/
+
+describe('the language of the screens', () => {
+  it('has none of the coined words that were replaced', () => {
+    const shown = sources().filter(name => /^src\/(words|islands|ui)\//.test(name))
+    expect(shown.filter(name => COINED.test(readFileSync(name, 'utf8')))).toEqual([])
+  })
+
+  it('would refuse one', () => {
+    expect(COINED.test("['coatPerM2', 'Anti-scale coat', 'a m²']")).toBe(true)
+    expect(COINED.test('per m²')).toBe(false)
+  })
+})

@@ -117,24 +117,24 @@ export function stepsOf(
       ]
     case 'temper':
       return [
-        `Temper ${say.minutes(temper?.holdMin ?? 0)} at ${say.both(temper?.atC ?? 0)}, then cool to room temperature.`,
+        `Temper ${say.minutes(temper?.holdMin ?? 0)} at ${say.keyed(temper?.atC ?? 0)}, then cool to room temperature.`,
       ]
     case 'cold':
       return [
-        `Cold at ${say.both(cold?.toC ?? 0)} for ${say.minutes(cold?.holdMin ?? 0)}.`,
-        `Temper ${say.minutes(temper?.holdMin ?? 0)} at ${say.both(temper?.atC ?? 0)}, since new martensite is brittle.`,
+        `Cold at ${say.keyed(cold?.toC ?? 0)} for ${say.minutes(cold?.holdMin ?? 0)}.`,
+        `Temper ${say.minutes(temper?.holdMin ?? 0)} at ${say.keyed(temper?.atC ?? 0)}, since new martensite is brittle.`,
       ]
     case 'anneal-and-reharden':
       return [
         ...(anneal
           ? [
-              `Anneal wrapped: ${say.both(anneal.atC)} for ${say.minutes(anneal.holdMin)}, then ${say.perHour(anneal.coolCPerH)} down to ${say.both(anneal.downToC)}, then oven off.`,
+              `Anneal wrapped: ${say.keyed(anneal.atC)} for ${say.minutes(anneal.holdMin)}, then ${say.perHour(anneal.coolCPerH)} down to ${say.keyed(anneal.downToC)}, then oven off.`,
             ]
           : []),
         'Check straightness and decarburised skin.',
         ...(again
           ? [
-              `Harden again: ${say.both(again.austenitizeC)} for ${say.minutes(again.soakMin)}${oil ? `, quenched in ${OIL_WORDS[oil]} (hot oil: mind the caution at the step)` : ''}${again.cold ? `, cold at ${say.both(again.cold.toC)}` : ''}, tempers ${again.tempers.map(t => say.both(t.atC)).join(' and ')}.`,
+              `Harden again: ${say.keyed(again.austenitizeC)} for ${say.minutes(again.soakMin)}${oil ? `, quenched in ${OIL_WORDS[oil]} (hot oil: mind the caution at the step)` : ''}${again.cold ? `, cold at ${say.keyed(again.cold.toC)}` : ''}, tempers ${again.tempers.map(t => say.keyed(t.atC)).join(' and ')}.`,
             ]
           : []),
       ]

@@ -11,7 +11,7 @@ export function annealWords(anneal: AnnealCycle, { prices }: Pick<Workshop, 'pri
   const cost = prices
     ? ` With the hardening after it about ${say.roundMoney(attendedH * prices.hour + kWh * (prices.kWh ?? 0))} of time and power.`
     : ''
-  return `In foil, climb at most ${say.perHour(300)} to ${say.both(anneal.atC)}, hold ${say.minutes(anneal.holdMin)}, then ${say.perHour(anneal.coolCPerH)} down to ${say.both(anneal.downToC)}, then oven off with its door shut. The oven is taken for ${Math.round(annealHours(anneal))} h and the climb.${cost}`
+  return `In foil, climb at most ${say.perHour(300)} to ${say.keyed(anneal.atC)}, hold ${say.minutes(anneal.holdMin)}, then ${say.perHour(anneal.coolCPerH)} down to ${say.keyed(anneal.downToC)}, then oven off with its door shut. The oven is taken for ${Math.round(annealHours(anneal))} h and the climb.${cost}`
 }
 
 /** Why blades should not be hardened a third time. */

@@ -20,7 +20,7 @@ describe('a recipe’s card', () => {
     expect(names.indexOf('Quench')).toBe(names.indexOf('Soak') + 1)
     expect(names.includes('Cold')).toBe(latest.route.cold !== null)
     const soak = steps.find(([what]) => what === 'Soak')
-    expect(soak?.[1]).toBe(metric.both(latest.route.austenitizeC))
+    expect(soak?.[1]).toBe(metric.keyed(latest.route.austenitizeC))
   })
 
   it('says the same on Markdown as on paper: every step and every note', () => {

@@ -25,9 +25,9 @@ const band = (e: { readonly mean: number; readonly sd: number } | null | undefin
 /** A recipe step by step, temperatures in both scales. */
 export const recipeSteps = (grade: Grade, route: PlannedRoute, { hrc }: Prediction, say: Speaker): RecipeStep[] => [
   ...grade.equalise.map(
-    (e, i): RecipeStep => [`Preheat ${i + 1}`, say.both(e.atC), `${say.minutes(e.holdMin)}, until even`],
+    (e, i): RecipeStep => [`Preheat ${i + 1}`, say.keyed(e.atC), `${say.minutes(e.holdMin)}, until even`],
   ),
-  ['Soak', say.both(route.austenitizeC), `${say.minutes(route.soakMin)} once the blade is there`],
+  ['Soak', say.keyed(route.austenitizeC), `${say.minutes(route.soakMin)} once the blade is there`],
   [
     'Quench',
     'plates, clamped at once',
@@ -37,7 +37,7 @@ export const recipeSteps = (grade: Grade, route: PlannedRoute, { hrc }: Predicti
     ? [
         [
           'Cold',
-          say.both(route.cold.toC),
+          say.keyed(route.cold.toC),
           `${say.minutes(route.cold.holdMin)}, straight after the quench; reads ${band(hrc.afterCold)}`,
         ] as const,
       ]
@@ -45,7 +45,7 @@ export const recipeSteps = (grade: Grade, route: PlannedRoute, { hrc }: Predicti
   ...route.tempers.map(
     (t, i): RecipeStep => [
       `Temper ${i + 1}`,
-      say.both(t.atC),
+      say.keyed(t.atC),
       `${say.minutes(t.holdMin)}, then cool to room; reads ${band(hrc.afterTempers[i])}`,
     ],
   ),
@@ -58,7 +58,7 @@ export function recipeNotes(grade: Grade, route: PlannedRoute, p: Prediction, sa
     foil.ok ? `Foil type ${foil.value.name}.` : foil.problems.map(found => problemWords(found, say)).join(' '),
     `Cold: ${grade.cold.advice}. ${coldWhyWords(grade, say)}`,
     `${Math.round(p.retainedAustenite.final * 100)} % retained austenite, ${p.austenite.Cr.toFixed(1)} % chromium in solution.`,
-    `Grinding must stay below ${say.both(route.tempers.at(-1)?.atC ?? 150)}.`,
+    `Grinding must stay below ${say.keyed(route.tempers.at(-1)?.atC ?? 150)}.`,
     ...p.cautions.map(c => cautionWords(c, say)),
   ]
 }

@@ -1,7 +1,7 @@
 import { bladesOf } from '../core/batch/tray'
 import type { Batch } from '../core/shop/batch'
 import type { RunStep } from '../core/shop/run'
-import { formatBoth, formatNumber, formatQuantity, type System } from '../core/units/quantity'
+import { bothScales, formatNumber, formatQuantity, type System } from '../core/units/quantity'
 import { PACE } from '../data/pace'
 import { counted, marksOfBlades } from './lists'
 
@@ -16,7 +16,7 @@ export interface StepWords {
 export function stepWords(step: RunStep, batch: Batch, system: System): StepWords {
   if (step.told) return step.told
   const { names } = step
-  const t = (c: number | undefined) => formatBoth(c ?? 0, system)
+  const t = (c: number | undefined) => bothScales(c ?? 0, system)
   const marks = marksOfBlades(batch, step.bladeIds)
   const n = step.bladeIds.length
   const previous = names.afterBladeId === undefined ? null : marksOfBlades(batch, [names.afterBladeId])

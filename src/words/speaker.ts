@@ -2,7 +2,6 @@ import { halfWidth95 } from '../core/numeric/coverage'
 import { once } from '../core/numeric/once'
 import {
   bothScales,
-  formatBoth,
   formatDifference,
   formatFine,
   formatNumber,
@@ -25,9 +24,8 @@ export interface Speaker {
   readonly system: System
   /** A temperature: '1066 °C'. */
   readonly t: (c: number) => string
-  /** A temperature to be keyed into an oven, in both scales: '1066 °C 1950 °F', or within a sentence '1066 °C (1950 °F)'. */
+  /** A temperature where an oven is keyed or a printed sheet is read, in both scales: '1066 °C (1950 °F)'. */
   readonly keyed: (c: number) => string
-  readonly both: (c: number) => string
   /** The number of a temperature without its unit. */
   readonly bare: (c: number) => string
   /** A difference of temperatures, without and with its sign: '11 °C', '+11 °C'. */
@@ -107,8 +105,7 @@ export function speakerOf(system: System, currency?: string): Speaker {
   return {
     system,
     t: c => formatQuantity(c, 'temperature', system),
-    keyed: c => formatBoth(c, system),
-    both: c => bothScales(c, system),
+    keyed: c => bothScales(c, system),
     bare: c => formatNumber(c, 'temperature', system),
     d: k => formatDifference(Math.abs(k), system).replace(/^\+/, ''),
     signed: k => formatDifference(k, system),

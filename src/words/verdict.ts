@@ -32,7 +32,7 @@ export function decisionWords(decision: Decision, say: Speaker): { what: string;
   const steps = [
     OPTION_NAMES[kind],
     ...(cold && kind === 'cold' ? [`${say.t(cold.toC)}`] : []),
-    ...(temper ? [`temper ${say.minutes(temper.holdMin)} at ${say.both(temper.atC)}`] : []),
+    ...(temper ? [`temper ${say.minutes(temper.holdMin)} at ${say.t(temper.atC)}`] : []),
   ]
   return {
     what: `${steps.join(', ')}.`,

@@ -123,7 +123,7 @@ const DECIMAL = String.raw`(-?\d+(?:\.\d+)?)`
 const READING = new RegExp(
   `^READ t=${DECIMAL} pv=(OPEN|-?\\d+(?:\\.\\d+)?) sp=${DECIMAL} step=(\\d{1,3}) out=${DECIMAL} door=(OPEN|SHUT) fault=([A-Z]+)$`,
 )
-/** What an oven's controller can mean: longest programme, s, and what a thermocouple or a set point can say, °C. */
+/** Figures an oven's controller can mean: longest programme, s, and what a thermocouple or a set point can say, °C. */
 const LONGEST_S = 30 * 86_400
 const READABLE_C = { min: -60, max: 1800 }
 

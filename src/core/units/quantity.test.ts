@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatBoth, formatNumber, formatQuantity, otherReading, parseQuantity, type System } from './quantity'
+import {
+  bothScales,
+  formatNumber,
+  formatQuantity,
+  formatTemperature,
+  otherReading,
+  parseQuantity,
+  type System,
+} from './quantity'
 
 const read = (text: string, dimension: Parameters<typeof parseQuantity>[1], system: System = 'metric') => {
   const result = parseQuantity(text, dimension, system)
@@ -95,8 +103,9 @@ describe('formatting', () => {
   })
 
   it('puts both scales on a temperature to key in', () => {
-    expect(formatBoth(1065.56, 'metric')).toBe('1066 °C 1950 °F')
-    expect(formatBoth(1065.56, 'imperial')).toBe('1950 °F 1066 °C')
+    expect(bothScales(1065.56, 'metric')).toBe('1066 °C (1950 °F)')
+    expect(bothScales(1065.56, 'imperial')).toBe('1950 °F (1066 °C)')
+    expect(formatTemperature(1065.56, 'imperial')).toBe('1950 °F')
   })
 
   it('writes long durations in hours', () => {

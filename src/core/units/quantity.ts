@@ -153,18 +153,12 @@ function formatHours(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`
 }
 
-/**
- * A temperature to be keyed into an oven: always both scales, the shown one first.
- * @example formatBoth(1065.6, 'metric') // '1066 °C 1950 °F'
- */
-export function formatBoth(celsius: number, system: System): string {
-  const c = formatQuantity(celsius, 'temperature', 'metric')
-  const f = formatQuantity(celsius, 'temperature', 'imperial')
-  return system === 'metric' ? `${c} ${f}` : `${f} ${c}`
-}
+/** Returns a temperature in the scale a shop is shown. */
+export const formatTemperature = (celsius: number, system: System): string =>
+  formatQuantity(celsius, 'temperature', system)
 
 /**
- * A temperature in both scales within a sentence, the shown one first.
+ * Returns a temperature in both scales, the shown one first: where an oven is keyed, or a printed sheet is read.
  * @example bothScales(1065.6, 'metric') // '1066 °C (1950 °F)'
  */
 export function bothScales(celsius: number, system: System): string {

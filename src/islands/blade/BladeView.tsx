@@ -66,10 +66,10 @@ export default function BladeView({ batch, blade }: { batch: Batch; blade: Batch
       : []),
     [
       'Soak',
-      `${say.both(route.austenitizeC)}, ${say.minutes(route.soakMin)} planned${blade.record.soakedMin === undefined ? '' : `, ${blade.record.soakedMin.toFixed(1)} min as run`}`,
+      `${say.t(route.austenitizeC)}, ${say.minutes(route.soakMin)} planned${blade.record.soakedMin === undefined ? '' : `, ${blade.record.soakedMin.toFixed(1)} min as run`}`,
     ],
     ['Cold', route.cold ? say.t(route.cold.toC) : 'none'],
-    ['Tempers', route.tempers.map(t => say.both(t.atC)).join(', ') || 'none'],
+    ['Tempers', route.tempers.map(t => say.t(t.atC)).join(', ') || 'none'],
     [
       'Packet',
       packet

@@ -3,7 +3,7 @@ import { worked } from '../../core/codes/working'
 import { heatUpMin } from '../../core/oven/chamber'
 import { mainsCurrent } from '../../core/oven/mains-current'
 import type { Oven } from '../../core/shop/oven'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import { formatQuantity, formatTemperature } from '../../core/units/quantity'
 import { saveShop } from '../../store/records'
 import { Ask } from '../../ui/Ask'
 import { Figure, Warnings } from '../../ui/Bench'
@@ -63,7 +63,7 @@ export function OvenFigures({ oven, set }: { oven: Oven; set: (part: Partial<Ove
         }
       />
       <p className="mt-2 text-note text-ink-2">
-        Hottest it may go: {formatBoth(oven.maxC, shop.units)}. Mains wiring is for a licensed electrician.
+        Hottest it may go: {formatTemperature(oven.maxC, shop.units)}. Mains wiring is for a licensed electrician.
       </p>
       <div className="mt-4 flex flex-wrap gap-3">
         {oven.use === 'hardening' && shop.hardeningOvenId !== oven.id && (

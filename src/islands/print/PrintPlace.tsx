@@ -7,7 +7,7 @@ import { correctionAt, keyedC } from '../../core/oven/correction'
 import { keyIn } from '../../core/oven/keyed-programme'
 import type { Batch } from '../../core/shop/batch'
 import type { Oven } from '../../core/shop/oven'
-import { formatBoth, formatDifference, formatQuantity } from '../../core/units/quantity'
+import { bothScales, formatDifference, formatQuantity } from '../../core/units/quantity'
 import { useBatch, useReadings } from '../../store/hooks'
 import { RollDrawing } from '../../ui/foil/RollDrawing'
 import { Problems } from '../../ui/Problems'
@@ -97,7 +97,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
           <div key={load.austenitizeC} className="keep-together mb-5">
             <h2 className="text-large">
               Load {i + 1}: {marksOf(load.blades.map(b => b.mark))},{' '}
-              {load.entryC <= AMBIENT_C ? 'in cold' : `in at ${formatBoth(keyedC(oven, load.entryC), shop.units)}`}
+              {load.entryC <= AMBIENT_C ? 'in cold' : `in at ${bothScales(keyedC(oven, load.entryC), shop.units)}`}
             </h2>
             {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} className="" />}
             <p className="mt-1">
@@ -120,7 +120,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
             .map(g => (
               <tr key={g.id}>
                 <td>Cold, {g.gradeName}</td>
-                <td className="font-semibold">{formatBoth(g.route.cold?.toC ?? 0, shop.units)}</td>
+                <td className="font-semibold">{bothScales(g.route.cold?.toC ?? 0, shop.units)}</td>
                 <td>{formatQuantity(g.route.cold?.holdMin ?? 0, 'duration', shop.units)}</td>
               </tr>
             ))}
@@ -129,7 +129,7 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
               <td>
                 Temper {load.round}, {marksOf(load.blades.map(b => b.mark))}
               </td>
-              <td className="font-semibold">{formatBoth(keyedC(tempering, load.atC), shop.units)}</td>
+              <td className="font-semibold">{bothScales(keyedC(tempering, load.atC), shop.units)}</td>
               <td>{formatQuantity(load.holdMin, 'duration', shop.units)}, then cool to room</td>
             </tr>
           ))}
@@ -290,7 +290,7 @@ function Labels({ batch }: { batch: Batch }) {
             <p className="font-semibold">{group.gradeName}</p>
             <p className="text-note">
               {formatQuantity(line.thicknessMm, 'length', shop.units)};{' '}
-              {formatBoth(group.route.austenitizeC, shop.units)}, {Math.round(group.route.soakMin)} min
+              {bothScales(group.route.austenitizeC, shop.units)}, {Math.round(group.route.soakMin)} min
             </p>
             <p className="text-note text-ink-2">
               {serial} · {batch.name}

@@ -2,7 +2,7 @@ import X from 'lucide-react/icons/x'
 import type { ComparedRoute } from '../../core/steel/compare-routes'
 import { toughnessTendency } from '../../core/steel/toughness'
 import { ovenHoursOf } from '../../core/trace/oven-time'
-import { formatBoth, formatQuantity, type System } from '../../core/units/quantity'
+import { formatQuantity, formatTemperature, type System } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { useSay } from '../../ui/Units'
 import { Working } from '../../ui/Working'
@@ -25,7 +25,7 @@ interface Props {
 /** Up to three routes side by side: what each gives, and what each costs. */
 export function CompareTable({ grade, drafts, compared, activeKey, system, onActive, onRemove }: Props) {
   const say = useSay()
-  const t = (c: number) => formatBoth(c, system)
+  const t = (c: number) => formatTemperature(c, system)
   const rows: readonly (readonly [label: string, cell: (route: ComparedRoute) => React.ReactNode])[] = [
     ['Soak', r => `${t(r.route.austenitizeC)}, ${Math.round(r.route.soakMin)} min`],
     ['Cold', r => (r.route.cold ? formatQuantity(r.route.cold.toC, 'temperature', system) : 'none')],

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { Recipe } from '../../core/shop/recipe'
 import { gradeOf, gradesWith } from '../../core/steel/grades'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import { formatQuantity, formatTemperature } from '../../core/units/quantity'
 import { useOwnGrades, useRecipes } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
@@ -96,7 +96,7 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
           </h2>
           <p className="text-small text-ink-2">
             version {latest.number}, {ago(latest.at)}
-            {recipe.retired ? ', retired' : ''}; target {recipe.target.min} to {recipe.target.max} HRC
+            {recipe.retired ? ', archived' : ''}; target {recipe.target.min} to {recipe.target.max} HRC
           </p>
         </div>
         {prediction && (
@@ -112,7 +112,7 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
       <dl className="mt-2 grid grid-cols-[90px_1fr] gap-y-1 text-small">
         <dt className="text-ink-2">Soak</dt>
         <dd>
-          {formatBoth(route.austenitizeC, shop.units)}, {formatQuantity(route.soakMin, 'duration', shop.units)}
+          {formatTemperature(route.austenitizeC, shop.units)}, {formatQuantity(route.soakMin, 'duration', shop.units)}
         </dd>
         <dt className="text-ink-2">Cold</dt>
         <dd>
@@ -123,7 +123,9 @@ function RecipeCard({ recipe }: { recipe: Recipe }) {
         <dt className="text-ink-2">Tempers</dt>
         <dd>
           {route.tempers
-            .map(t => `${formatBoth(t.atC, shop.units)} for ${formatQuantity(t.holdMin, 'duration', shop.units)}`)
+            .map(
+              t => `${formatTemperature(t.atC, shop.units)} for ${formatQuantity(t.holdMin, 'duration', shop.units)}`,
+            )
             .join(', then ') || 'none'}
         </dd>
         <dt className="text-ink-2">Versions</dt>

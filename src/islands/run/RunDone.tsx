@@ -3,7 +3,7 @@ import { eventsOf, liveEvents } from '../../core/run/live-events'
 import { recordOf } from '../../core/run/record'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
-import { formatBoth } from '../../core/units/quantity'
+import { bothScales } from '../../core/units/quantity'
 import { ago } from '../../ui/dates'
 import { useSystem } from '../../ui/Units'
 import { SAFE_WORDS, STOP_WORDS } from '../../words/incidents'
@@ -56,7 +56,7 @@ export default function RunDone({ batch, run, earlier, waiting, onAgain }: Props
             Temper {waiting[0].round} alone
             <small>
               {waiting
-                .map(load => `${marksOf(load.blades.map(b => b.mark))} at ${formatBoth(load.atC, system)}`)
+                .map(load => `${marksOf(load.blades.map(b => b.mark))} at ${bothScales(load.atC, system)}`)
                 .join('; ')}
             </small>
           </button>

@@ -39,7 +39,7 @@ export function OvenFigure({ oven, onShows }: { oven: RunOven; onShows: (c: numb
             {shownUnitLabel('temperature', say.system)}{' '}
             <span className="text-bone-2">{c === null ? '' : formatQuantity(c, 'temperature', other)}</span>
           </p>
-          <p className="text-bone-2">{step && step.ovenSetC > 0 ? `set ${say.both(step.ovenSetC)}` : 'oven off'}</p>
+          <p className="text-bone-2">{step && step.ovenSetC > 0 ? `set ${say.keyed(step.ovenSetC)}` : 'oven off'}</p>
           {state.oven && wanted !== null && (
             <p>
               {state.oven === 'hot' ? 'too hot, down to' : 'at'} {say.t(wanted)}

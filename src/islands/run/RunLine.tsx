@@ -34,7 +34,7 @@ export function RunLine({ run, batch }: { run: Run; batch: Batch }) {
     <section aria-label="The run on the Heat Line" className="mb-8">
       <h2 className="mb-1 text-heading font-semibold">The run on the Heat Line: {group.gradeName}</h2>
       <p className="mb-2 text-lead text-bone-2">
-        Grey: planned. Solid: the oven by its model
+        Grey: planned. Solid: the oven, calculated
         {readings > 0 ? `, corrected by ${counted(readings, 'reading')} of its display` : ''}.
       </p>
       <HeatLine stretches={stretches} others={[]} system={units} stations={null} trace={trace} now={null} />

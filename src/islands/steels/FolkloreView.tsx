@@ -1,6 +1,6 @@
 import { useId, useMemo, useState } from 'react'
 import { COLD_STEPS_C, knobOf, TALES, type TaleName } from '../../core/steel/folklore'
-import { formatBoth, type System } from '../../core/units/quantity'
+import { formatTemperature, type System } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { AlongKnob } from '../../ui/drawings/AlongKnob'
 import { SelectField } from '../../ui/PlainFields'
@@ -120,7 +120,7 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
 }
 
 const settingText = (kind: 'temperature' | 'cold', at: number, system: System): string => {
-  if (kind === 'temperature') return formatBoth(at, system)
+  if (kind === 'temperature') return formatTemperature(at, system)
   const c = COLD_STEPS_C[Math.round(at)] ?? null
-  return c === null ? 'none' : formatBoth(c, system)
+  return c === null ? 'none' : formatTemperature(c, system)
 }

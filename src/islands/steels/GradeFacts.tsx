@@ -1,6 +1,6 @@
 import { foilFor } from '../../core/foil/foil-type'
 import { usualSoakMin } from '../../core/steel/usual'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import { formatQuantity, formatTemperature } from '../../core/units/quantity'
 import type { CorrosionClass, Grade, QuenchNeed } from '../../data/grades'
 import { useSay } from '../../ui/Units'
 import { coldWhyWords } from '../../words/marked'
@@ -24,7 +24,7 @@ const THICKNESSES_MM = [2, 3, 4, 5]
 export function GradeFacts({ grade }: { grade: Grade }) {
   const say = useSay()
   const shop = useShopNow()
-  const both = (c: number) => formatBoth(c, shop.units)
+  const both = (c: number) => formatTemperature(c, shop.units)
   const time = (min: number) => formatQuantity(min, 'duration', shop.units)
   const foil = foilFor(grade.austenitize.maxC)
   const { anneal, chart } = grade

@@ -4,7 +4,7 @@ import { NOTHING } from '../../core/codes/said'
 import type { PlannedRoute } from '../../core/shop/route'
 import { steelRequest } from '../../core/steel/grades'
 import { usualTargetOf, withTemperC } from '../../core/steel/usual'
-import { formatBoth } from '../../core/units/quantity'
+import { formatTemperature } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { Figure, Warnings } from '../../ui/Bench'
 import { PredictedFigure } from '../../ui/PredictedFigure'
@@ -80,7 +80,7 @@ function SuggestedGrade({ grade, onEdit, onBase, suggested }: Props & { readonly
     'grade-curves',
     useMemo(() => ({ grade, route }), [grade, route]),
   )
-  const both = (c: number) => formatBoth(c, shop.units)
+  const both = (c: number) => formatTemperature(c, shop.units)
   const begin = async () => {
     const id = await newRecipe(grade, shop)
     if (id) location.href = `/recipe/${id}`

@@ -5,7 +5,7 @@ import type { Answer } from '../../core/contract/questions'
 import { usualOvenOf } from '../../core/equipment/ovens'
 import { reachC } from '../../core/oven/correction'
 import { BOUNDS } from '../../core/shop/bounds'
-import { formatBoth } from '../../core/units/quantity'
+import { formatTemperature } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
 import { MERITS, USE_NAMES, USES, type UseName, type UseWeights } from '../../data/uses'
 import { NumberField } from '../../ui/PlainFields'
@@ -197,8 +197,8 @@ function RankedRow({ ranked, grade, place, onGrade }: RowProps) {
           {grade.name}
         </button>{' '}
         <span className="text-small text-ink-2">
-          {formatBoth(route.austenitizeC, shop.units)}, {route.cold ? 'cold, ' : ''}temper twice at{' '}
-          {formatBoth(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} {bandText(hrc.sd)} HRC
+          {formatTemperature(route.austenitizeC, shop.units)}, {route.cold ? 'cold, ' : ''}temper twice at{' '}
+          {formatTemperature(route.tempers[0]?.atC ?? 0, shop.units)}: {hrc.mean.toFixed(1)} {bandText(hrc.sd)} HRC
         </span>
         <p className="text-small">{rankWords(why)}</p>
         <Merits of={ranked} />

@@ -14,7 +14,7 @@ interface Props {
 
 const FIELDS = [
   ['hour', 'An hour of your work', '', 'hourPrice'],
-  ['coatPerM2', 'Anti-scale coat', 'a m²', 'coatPricePerM2'],
+  ['coatPerM2', 'Anti-scale coat', 'per m²', 'coatPricePerM2'],
   ['argonPerPacket', 'Argon into a packet', 'a packet', 'argonPricePerPacket'],
   ['argonPerM3', 'Argon from the bottle', 'a m³', 'argonPricePerM3'],
   ['vacuumPerBlade', 'Vacuum, sent out', 'a blade', 'vacuumPricePerBlade'],

@@ -5,7 +5,7 @@ import { interpolateLinear } from '../../core/numeric/interpolate'
 import type { TargetHrc } from '../../core/rockwell/target'
 import type { CurvePoint } from '../../core/steel/temper-curve'
 import { CURVE_RANGE_C } from '../../core/steel/usual'
-import { formatBoth, formatNumber, type System } from '../../core/units/quantity'
+import { formatNumber, formatTemperature, type System } from '../../core/units/quantity'
 import { useDrag } from '../use-drag'
 import { token } from './chart-look'
 import { useChart } from './use-chart'
@@ -72,7 +72,7 @@ export default function TemperChart({
           aria-valuemin={DRAG_C.min}
           aria-valuemax={DRAG_C.max}
           aria-valuenow={atC}
-          aria-valuetext={`${formatBoth(atC, system)}, ${hrc.toFixed(1)} HRC`}
+          aria-valuetext={`${formatTemperature(atC, system)}, ${hrc.toFixed(1)} HRC`}
           className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-ew-resize touch-none place-items-center rounded-full"
           style={spot}
           {...grip(() => ({ atC }))}
@@ -89,7 +89,7 @@ export default function TemperChart({
           <span
             className={`pointer-events-none absolute top-8 whitespace-nowrap bg-ash px-1 text-small font-semibold ${atC > 420 ? 'right-5' : 'left-5'}`}
           >
-            {hrc.toFixed(1)} HRC at {formatBoth(atC, system)}
+            {hrc.toFixed(1)} HRC at {formatTemperature(atC, system)}
           </span>
         </div>
       )}

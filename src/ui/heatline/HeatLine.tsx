@@ -4,7 +4,7 @@ import type { Moment } from '../../core/trace/cursor-time'
 import type { TracePoint } from '../../core/trace/run-trace'
 import type { Stretch } from '../../core/trace/timeline'
 import type { System } from '../../core/units/quantity'
-import { formatBoth, formatQuantity } from '../../core/units/quantity'
+import { formatQuantity, formatTemperature } from '../../core/units/quantity'
 import type { StationName } from '../../data/stations'
 import { stretchWords } from '../../words/heatline'
 import { useWidth } from '../use-width'
@@ -40,7 +40,8 @@ function labelOf({ stretch, x0, x1 }: PlacedStretch, scale: HeatScale, system: S
   const at = (fill: string, text: string, matters: number): Label[] => [
     { key: `${x0}`, middle: (x0 + x1) / 2, text, fill, matters },
   ]
-  if (stretch.phase === 'soak') return at('#ffd9a6', `${formatBoth(c, system)}, ${stretchWords(stretch.note)}`, 3)
+  if (stretch.phase === 'soak')
+    return at('#ffd9a6', `${formatTemperature(c, system)}, ${stretchWords(stretch.note)}`, 3)
   if (stretch.phase === 'temper') return at('#ecdcae', `${shown} ${stretchWords(stretch.note)}`, 2)
   if (stretch.phase === 'cold') return at('#a9dcf7', `${shown} ${stretchWords(stretch.note)}`, 2)
   if (stretch.note?.code !== 'load') return []

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { formatBoth, type System } from '../../core/units/quantity'
+import { formatTemperature, type System } from '../../core/units/quantity'
 import { useDrag } from '../use-drag'
 import { useUnhurried } from '../use-unhurried'
 import type { MapAxes, MapPoint } from './axes'
@@ -74,7 +74,7 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
   const x = axes.x(austenitizeC)
   const y = axes.y(temperC)
   const onLeft = crowded !== x > axes.box.right - 190
-  const spoken = `${point.key}: soak ${formatBoth(austenitizeC, system)}, temper ${formatBoth(temperC, system)}, ${hrc.toFixed(1)} HRC`
+  const spoken = `${point.key}: soak ${formatTemperature(austenitizeC, system)}, temper ${formatTemperature(temperC, system)}, ${hrc.toFixed(1)} HRC`
   return (
     <div
       ref={handle}
@@ -112,7 +112,7 @@ export function PointHandle({ point, crowded, field, axes, system, onMove }: Pro
         {point.key} {hrc.toFixed(1)}
         {dragged && (
           <span className="block text-note font-normal">
-            {formatBoth(austenitizeC, system)}, {formatBoth(temperC, system)}
+            {formatTemperature(austenitizeC, system)}, {formatTemperature(temperC, system)}
           </span>
         )}
       </span>

@@ -88,9 +88,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
   const [sending, setSending] = useState<Option | null>(null)
   const take = (option: Option) => {
     if (option.kind === 'anneal-and-reharden') return setSending(option)
-    void takeOption({ batch, group, option, hardness }).then(() =>
-      toast(`${KIND[option.kind]}: added to the route, with its reason.`),
-    )
+    void takeOption({ batch, group, option, hardness }).then(() => toast(`${KIND[option.kind]}: added to the route.`))
   }
   return (
     <Bench

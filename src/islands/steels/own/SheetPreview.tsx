@@ -3,7 +3,7 @@ import type { Result } from '../../../core/codes/result'
 import type { SheetDraft } from '../../../core/files/own-grade/sheet-draft'
 import { referenceRoute } from '../../../core/steel/route'
 import { usualTargetOf } from '../../../core/steel/usual'
-import { formatBoth, formatQuantity } from '../../../core/units/quantity'
+import { formatQuantity, formatTemperature } from '../../../core/units/quantity'
 import type { Grade } from '../../../data/grades'
 import { Figure, Warnings } from '../../../ui/Bench'
 import { PredictedFigure } from '../../../ui/PredictedFigure'
@@ -56,7 +56,7 @@ function Readout({ grade }: { grade: Grade }) {
   return (
     <>
       <PredictedFigure
-        label={`${formatBoth(route.austenitizeC, system)}, tempered twice at ${formatBoth(route.tempers[0]?.atC ?? 0, system)}`}
+        label={`${formatTemperature(route.austenitizeC, system)}, tempered twice at ${formatTemperature(route.tempers[0]?.atC ?? 0, system)}`}
         prediction={prediction}
       />
       <Warnings lines={prediction.cautions} />
@@ -80,7 +80,7 @@ function Readout({ grade }: { grade: Grade }) {
             <tbody>
               {misfit.rows.map(row => (
                 <tr key={row.temperC}>
-                  <td className="!py-0.5">{formatBoth(row.temperC, system)}</td>
+                  <td className="!py-0.5">{formatTemperature(row.temperC, system)}</td>
                   <td className="!py-0.5">{row.chartHrc}</td>
                   <td className="!py-0.5">{row.modelHrc.toFixed(1)}</td>
                   <td className="!py-0.5">
@@ -113,7 +113,7 @@ function AsCharted({ grade }: { grade: Grade }) {
   const { cold, tempers } = route
   return (
     <p className="my-2 text-small">
-      On the chart’s own route ({formatBoth(route.austenitizeC, system)}, {Math.round(route.soakMin)} min,{' '}
+      On the chart’s own route ({formatTemperature(route.austenitizeC, system)}, {Math.round(route.soakMin)} min,{' '}
       {cold ? `cold at ${formatQuantity(cold.toC, 'temperature', system)}` : 'no cold'},{' '}
       {counted(tempers.length, 'temper')} at {formatQuantity(temperC, 'temperature', system)}) it is predicted at{' '}
       <strong>{prediction.finalHrc.mean.toFixed(1)} HRC</strong>; the chart says {hrc}.

@@ -20,7 +20,7 @@ export function SharedSoak() {
     }))
   return (
     <p className="mb-2 border-l-3 border-ember pl-3 text-small">
-      All of these steels can share one soak at {say.both(shared.atC)}:{' '}
+      All of these steels can share one soak at {say.t(shared.atC)}:{' '}
       {shared.changes.map(c => `${c.gradeName} ${signedText(c.hrc)} HRC (from ${say.t(c.fromC)})`).join(', ')}.{' '}
       <button type="button" className="link min-h-touch font-semibold" onClick={take}>
         Use one shared soak

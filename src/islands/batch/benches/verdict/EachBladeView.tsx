@@ -9,7 +9,7 @@ import {
   waitingTemper,
 } from '../../../../core/batch/added-temper'
 import type { Batch } from '../../../../core/shop/batch'
-import { formatBoth, formatQuantity } from '../../../../core/units/quantity'
+import { formatQuantity, formatTemperature } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'
@@ -57,7 +57,7 @@ export function EachBladeView() {
     void editBatch(batch, `Temper ${marksIn(group.bladeIds)}`, b => addTemperAfter(b, judgedOf(group), temper)).then(
       () =>
         toast(
-          `Temper at ${formatBoth(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: see Temper and the next run.`,
+          `Temper at ${formatTemperature(temper.atC, shop.units)} for ${marksIn(group.bladeIds)}: see Temper and the next run.`,
         ),
     )
   }
@@ -72,7 +72,8 @@ export function EachBladeView() {
             <div className="min-w-60 flex-1">
               <p className="text-lead">
                 <strong>{marksIn(group.bladeIds)}</strong>: {KIND[group.kind].toLowerCase()}
-                {group.temper && `, ${formatBoth(group.temper.atC, shop.units)} for ${holdText(group.temper.holdMin)}`}
+                {group.temper &&
+                  `, ${formatTemperature(group.temper.atC, shop.units)} for ${holdText(group.temper.holdMin)}`}
               </p>
               <p className="text-note text-ink-2">
                 To {hrcText(group.fromHrc)}
@@ -157,7 +158,7 @@ function AddedOr({
   return (
     <span className="flex flex-wrap items-center gap-3">
       <span className="text-small">
-        {say.both(waiting.atC)} for {holdText(waiting.holdMin)} waits at Temper.
+        {say.t(waiting.atC)} for {holdText(waiting.holdMin)} waits at Temper.
       </span>
       {judged.every(one => isOwnTemper(batch, one)) && (
         <button type="button" className="btn" onClick={onTakeOut}>

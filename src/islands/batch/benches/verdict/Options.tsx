@@ -3,7 +3,7 @@ import type { FirstReason } from '../../../../core/advice/order'
 import { sameTemper } from '../../../../core/batch/added-temper'
 import type { Temper } from '../../../../core/shop/route'
 import type { Workshop } from '../../../../core/shop/workshop'
-import { formatBoth } from '../../../../core/units/quantity'
+import { formatTemperature } from '../../../../core/units/quantity'
 import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { firstWords, nothingHelps, stepsOf, TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
@@ -41,7 +41,8 @@ export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOu
       {waiting && (
         <p className="mt-2 flex flex-wrap items-center gap-3 border-l-3 border-ember pl-3">
           <span>
-            {formatBoth(waiting.atC, shop.units)} for {holdText(waiting.holdMin)} is in the route and waits at Temper.
+            {formatTemperature(waiting.atC, shop.units)} for {holdText(waiting.holdMin)} is in the route and waits at
+            Temper.
           </span>
           <button type="button" className="btn" onClick={onTakeOut}>
             Take it out
@@ -59,7 +60,7 @@ export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOu
               <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
                 {optionName(option)}
                 {option.temper &&
-                  `, ${formatBoth(option.temper.atC, shop.units)} for ${holdText(option.temper.holdMin)}`}
+                  `, ${formatTemperature(option.temper.atC, shop.units)} for ${holdText(option.temper.holdMin)}`}
               </h3>
               <p className="text-small">{whyWords(option, say)}</p>
               {i === 0 && option.kind === 'anneal-and-reharden' && (

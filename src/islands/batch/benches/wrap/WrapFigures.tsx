@@ -1,6 +1,6 @@
 import { worked } from '../../../../core/codes/working'
 import { foilCostPerBlade } from '../../../../core/cost/protection-cost'
-import { formatBoth } from '../../../../core/units/quantity'
+import { formatTemperature } from '../../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { FOIL_MARGIN_C } from '../../../../data/foil'
 import { CautionNote, Figure, Warnings } from '../../../../ui/Bench'
@@ -24,9 +24,9 @@ export function WrapFigures({ wrap, mm }: WrapProps) {
     <>
       {foil.ok ? (
         <Figure
-          label={`Foil type for ${formatBoth(hottestC, shop.units)}`}
+          label={`Foil type for ${formatTemperature(hottestC, shop.units)}`}
           value={foil.value.name}
-          unit={`up to ${formatBoth(foil.value.maxC, shop.units)}`}
+          unit={`up to ${formatTemperature(foil.value.maxC, shop.units)}`}
           working={[worked('hottest-step', hottestC, 'C', { marginK: FOIL_MARGIN_C })]}
         />
       ) : (
