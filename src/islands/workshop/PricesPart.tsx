@@ -17,16 +17,16 @@ const FIELDS = [
   ['coatPerM2', 'Anti-scale coat', 'per m²', 'coatPricePerM2'],
   ['argonPerPacket', 'Argon into a packet', 'a packet', 'argonPricePerPacket'],
   ['argonPerM3', 'Argon from the bottle', 'a m³', 'argonPricePerM3'],
-  ['vacuumPerBlade', 'Vacuum, sent out', 'a blade', 'vacuumPricePerBlade'],
-  ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'a blade', 'abrasivesPricePerBlade'],
+  ['vacuumPerBlade', 'Vacuum, sent out', 'per blade', 'vacuumPricePerBlade'],
+  ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'per blade', 'abrasivesPricePerBlade'],
 ] as const
 
 /** Further costs of a blade, and their defaults. */
 const FURTHER = [
   ['steelPerKg', 'Steel', 'per kg', 'steelPricePerKg', 0],
-  ['beltsPerBlade', 'Belts to finish', 'a blade', 'beltsPricePerBlade', BELTS_PER_BLADE],
-  ['prepareMin', 'Your minutes before the heat', 'a blade', 'taskMin', TASK_MIN.preparePerBlade],
-  ['finishMin', 'Your minutes to finish', 'a blade', 'taskMin', TASK_MIN.finishPerBlade],
+  ['beltsPerBlade', 'Belts to finish', 'per blade', 'beltsPricePerBlade', BELTS_PER_BLADE],
+  ['prepareMin', 'Your minutes before the heat', 'per blade', 'taskMin', TASK_MIN.preparePerBlade],
+  ['finishMin', 'Your minutes to finish', 'per blade', 'taskMin', TASK_MIN.finishPerBlade],
 ] as const
 
 /** Fields for the prices of the ways to keep air out: the Wrap bench compares them by these. */
