@@ -2,6 +2,7 @@ import type { Saving } from '../core/codes/result'
 import { type Adoption, adopt } from '../core/files/adopt'
 import type { WorkshopData } from '../core/files/exchange'
 import { rowsTold, TABLES, type Table, type ToldShare, UNTOLD } from '../core/files/pieces'
+import { joinedRun } from '../core/run/join'
 import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { furtherOf } from '../core/shop/merge'
@@ -61,6 +62,7 @@ export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Prom
       const taken = new Set(batches.map(batch => batch.id))
       // A sheet that is here stays as it is: what is planned from it carries its own copy.
       const sheets = new Set(here.grades.map(grade => grade.id))
+      const ownRuns = new Map(here.runs.map(run => [run.id, run]))
       const further = {
         ...data,
         batches,
@@ -68,7 +70,12 @@ export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Prom
         blades: data.blades.filter(blade => taken.has(blade.batchId)),
         readings: furtherOf(here.readings, data.readings, reading => (reading.deletedAt ? 1 : 0)),
         recipes: furtherOf(here.recipes, data.recipes, recipe => recipe.versions.length),
-        runs: furtherOf(here.runs, data.runs, run => run.events.length),
+        // The presses and remarks of both are kept.
+        runs: data.runs.flatMap(run => {
+          const own = ownRuns.get(run.id)
+          const joined = own ? joinedRun(own, run) : run
+          return own && JSON.stringify(own) === JSON.stringify(joined) ? [] : [joined]
+        }),
         grades: data.grades.filter(grade => !sheets.has(grade.id)),
         // A log only grows, while its controller is listened to; what was said of it here stays.
         logs: furtherOf(here.logs, data.logs, log => log.points.length),

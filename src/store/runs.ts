@@ -1,14 +1,16 @@
 import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
+import { NOTHING_FOUND } from '../core/load/inspect'
 import { packetsOf } from '../core/load/packets'
-import { leakedIn, soakedMinOf, statesIn } from '../core/run/record'
+import { joinedRun, withEvents } from '../core/run/join'
+import { inspectedIn, leakedIn, soakedMinOf, statesIn } from '../core/run/record'
 import { withBlades } from '../core/shop/batch-records'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
 import { db } from './database'
 import { remember } from './history'
 import { bladesOfBatches } from './of-batches'
 import { fitting, fittingChange, isRefusal, SAVED, saving, Unfit } from './save-state'
-import { joinedRun, lastKnown, type RunChange, restRun, unsavedRuns, withChanges, withEvents } from './unsaved-runs'
+import { lastKnown, type RunChange, restRun, unsavedRuns, withChanges } from './unsaved-runs'
 
 const RETRY_MS = 5000
 let retry: ReturnType<typeof setInterval> | null = null
@@ -47,7 +49,9 @@ const write = (id: string, change: RunChange): Promise<Saving> =>
         const after = fittingChange(runSchema, run, change(run))
         await db.runs.put(after)
         lastKnown.set(id, after)
-        if (after.endedAt !== null && after.mode === 'shop') await noteBlades(after)
+        if (after.mode !== 'shop') return
+        await noteInspected(run, after)
+        if (after.endedAt !== null) await noteBlades(after)
       }),
     tryAgain,
   )
@@ -60,6 +64,27 @@ export async function finishRun(copy: Run): Promise<void> {
     : await saving(() => db.runs.put(copy))
   if (saved) restRun(copy.id, null)
   else keepWaiting(copy.id, [join], copy)
+}
+
+/** Stores with blades and batches what the run's count says, as it is confirmed or taken back; what was entered at Inspect stays. */
+async function noteInspected(before: Run, after: Run): Promise<void> {
+  const [was, is] = [inspectedIn(before), inspectedIn(after)]
+  const changed = [...new Set([...was, ...is])].filter(id => was.has(id) !== is.has(id))
+  if (changed.length === 0) return
+  const blades = (await db.blades.bulkGet(changed)).flatMap(blade => blade ?? [])
+  for (const blade of blades) {
+    const { inspection, ...rest } = blade
+    if (is.has(blade.id) && !inspection) await db.blades.put({ ...rest, inspection: NOTHING_FOUND })
+    else if (!is.has(blade.id) && JSON.stringify(inspection) === JSON.stringify(NOTHING_FOUND))
+      await db.blades.put(rest)
+  }
+  for (const batchId of new Set(blades.map(blade => blade.batchId))) {
+    const batch = await db.batches.get(batchId)
+    const count = (ids: ReadonlySet<string>) => blades.filter(one => one.batchId === batchId && ids.has(one.id)).length
+    if (batch?.countedOut === null && count(is) > 0) await db.batches.put({ ...batch, countedOut: count(is) })
+    else if (batch && count(is) === 0 && batch.countedOut === count(was))
+      await db.batches.put({ ...batch, countedOut: null })
+  }
 }
 
 /**

@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { addLine, setCount } from '../core/batch/tray-edit'
 import { continuing } from '../core/continuing'
 import { fillSheet } from '../core/files/own-grade/fill-sheet'
+import { NOTHING_FOUND } from '../core/load/inspect'
 import { buildRunSteps } from '../core/run-plan/run-steps'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { type Run, runSchema } from '../core/shop/run'
@@ -558,6 +559,23 @@ describe('undo of everything a page does', () => {
   })
 })
 
+describe('a file that is added', () => {
+  it('brings the remarks and presses of a run that both sides went on with, and keeps its own', async () => {
+    const remark = (id: string) => ({ id, atS: Number(id.slice(1)), kind: 'remark' as const, text: id })
+    const own = {
+      ...run('j1', 'jb', 'shop'),
+      startedAt: '2026-01-05T08:00:00.000Z',
+      events: [remark('r1'), remark('r4')],
+    }
+    await db.runs.put(own)
+    const file = { ...(await readAll()), runs: [{ ...own, events: [remark('r2'), remark('r3'), remark('r5')] }] }
+    await addAll(file)
+    await addAll(file)
+    expect((await db.runs.get('j1'))?.events.map(event => event.id)).toEqual(['r1', 'r2', 'r3', 'r4', 'r5'])
+    await db.runs.delete('j1')
+  })
+})
+
 describe('a run the browser will not store', () => {
   it('goes on on the page, keeps what is pressed meanwhile in order, and is stored as soon as it can be', async () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] })
@@ -675,6 +693,37 @@ describe('a run in the shop that is over', () => {
     }))
     expect((await blade('A1'))?.soakedMin).toBeCloseTo(soaked + 5, 6)
     expect((await blade('A2'))?.states).toEqual([])
+  })
+
+  it('leaves at Inspect what was counted and looked at in it, at once; taken back, what was entered by hand stays', async () => {
+    const batch = {
+      ...whole,
+      id: 'i1',
+      blades: whole.blades.map(one => ({ ...one, id: `i-${one.id}`, batchId: 'i1' })),
+    }
+    await addBatch(batch)
+    const run = {
+      ...over('shop'),
+      id: 'i-run',
+      batchIds: ['i1'],
+      steps: plan.steps.map(step => ({ ...step, bladeIds: step.bladeIds.map(id => `i-${id}`) })),
+    }
+    await addRun(run)
+    const upTo = plan.steps.findIndex(step => step.kind === 'inspect')
+    const presses = events.filter(event => event.kind === 'confirm').slice(0, upTo + 1)
+    await logEvents('i-run', presses)
+    expect((await stored('i1')).countedOut).toBe(2)
+    expect((await blade('i-A1'))?.inspection).toMatchObject({ cracked: false, bowMm: null })
+    const found = await stored('i1')
+    await editBatch(found, 'Looked', b => ({
+      ...b,
+      blades: b.blades.map(one => (one.id === 'i-A2' ? { ...one, inspection: { ...NOTHING_FOUND, bowMm: 1.2 } } : one)),
+    }))
+    await logEvents('i-run', [{ id: 'back', atS: 1e6, kind: 'take-back' }])
+    expect((await stored('i1')).countedOut).toBeNull()
+    expect(await blade('i-A1')).not.toHaveProperty('inspection')
+    expect((await blade('i-A2'))?.inspection?.bowMm).toBe(1.2)
+    await changeRun('i-run', one => ({ ...one, endedAt: NOW }))
   })
 
   it('leaves a leak with every blade of the packet, and takes it off when the call was wrong; what the hand found stays', async () => {

@@ -1,4 +1,4 @@
-import type { Run, RunEvent } from '../core/shop/run'
+import type { Run } from '../core/shop/run'
 import { createSubscribable } from '../core/subscribable'
 
 export type RunChange = (run: Run) => Run
@@ -18,18 +18,6 @@ export const lastKnown = new Map<string, Run>()
 /** Returns a run with some changes in it, in order. */
 export const withChanges = (run: Run, changes: readonly RunChange[]): Run =>
   changes.reduce((changed, change) => change(changed), run)
-
-/** Returns a run with some events added; those it holds already are not added again. */
-export function withEvents<R extends Pick<Run, 'events'>>(run: R, events: readonly RunEvent[]): R {
-  const ids = new Set(run.events.map(event => event.id))
-  return { ...run, events: [...run.events, ...events.filter(event => !ids.has(event.id))] }
-}
-
-/** Returns a stored run with what a copy of it holds beyond it: the copy's page could not store that. */
-export const joinedRun = (stored: Run, copy: Run): Run => ({
-  ...withEvents(stored, copy.events),
-  endedAt: stored.endedAt ?? copy.endedAt,
-})
 
 /** A copy of an unsaved run rests here, in a second kind of storage: the first may be full while this one is not. */
 export const RUN_PREFIX = 'tawny-ember-run/'

@@ -20,6 +20,17 @@ export interface Inspection {
   readonly hrc: number | null
 }
 
+/** A blade that was looked at, and nothing found. */
+export const NOTHING_FOUND: Inspection = {
+  bowMm: null,
+  bentAt: null,
+  cracked: false,
+  colour: null,
+  skates: null,
+  bites: null,
+  hrc: null,
+}
+
 export type InspectVerdict = 'go' | 'straighten' | 'find-out' | 'stop'
 
 export interface Inspected {

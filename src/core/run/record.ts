@@ -55,6 +55,13 @@ export const soakedMinOf = (run: Run): ReadonlyMap<string, number> =>
     ),
   )
 
+/** Blades that a run counted out and saw straight and whole; those that left it before its end are not among them. */
+export function inspectedIn(run: Run): ReadonlySet<string> {
+  const { confirmed, gone } = runStateAt(run, 0)
+  const seen = confirmed.flatMap(({ step }) => (step.kind === 'inspect' ? step.bladeIds : []))
+  return new Set(seen.filter(id => !gone.has(id)))
+}
+
 const CAME_TO: Partial<Record<Incident, BladeState>> = { cracked: 'cracked', missing: 'lost', 'set-aside': 'set-aside' }
 
 /** Returns the states of blades from a run, with the instant; of those that left it before its end. */

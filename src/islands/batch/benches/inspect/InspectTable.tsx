@@ -1,6 +1,6 @@
 import { stateOf } from '../../../../core/batch/blade-state'
 import type { InspectVerdict } from '../../../../core/load/inspect'
-import { bowLimitMm, inspect } from '../../../../core/load/inspect'
+import { bowLimitMm, inspect, NOTHING_FOUND } from '../../../../core/load/inspect'
 import type { BladeInspection } from '../../../../core/shop/blade'
 import { BOUNDS } from '../../../../core/shop/bounds'
 import { BENT_AT, COLOUR_WORDS, COLOURS } from '../../../../data/inspection'
@@ -20,15 +20,6 @@ interface Props {
   readonly onChoose: (bladeId: string) => void
 }
 
-const NOTHING: BladeInspection = {
-  bowMm: null,
-  bentAt: null,
-  cracked: false,
-  colour: null,
-  skates: null,
-  bites: null,
-  hrc: null,
-}
 const VERDICT_WORDS: Readonly<Record<InspectVerdict, string>> = {
   go: 'go on',
   straighten: 'straighten',
@@ -62,7 +53,7 @@ export function InspectTable({ chosen, onChoose }: Props) {
         <tbody>
           {blades.map(({ id, mark, line, group, record }) => {
             const looked = record.inspection !== undefined
-            const seen = record.inspection ?? NOTHING
+            const seen = record.inspection ?? NOTHING_FOUND
             const due = groups.find(g => g.group.id === group.id)?.prediction.hrc.asQuenched
             const { verdict } = inspect(seen, line, due ?? null)
             // A crack that was only seen has its word already.
@@ -119,13 +110,13 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
   const blade = blades.find(b => b.id === bladeId)
   if (!blade) return null
   const { mark, line, group, record } = blade
-  const seen = record.inspection ?? NOTHING
+  const seen = record.inspection ?? NOTHING_FOUND
   const due = groups.find(g => g.group.id === group.id)?.prediction.hrc.asQuenched ?? null
   const { reasons } = inspect(seen, line, due)
   const set = (part: Partial<BladeInspection>) =>
     editBlade(batch, bladeId, `${mark} looked at`, b => ({
       ...b,
-      inspection: { ...NOTHING, ...b.inspection, ...part },
+      inspection: { ...NOTHING_FOUND, ...b.inspection, ...part },
     }))
   const file = (value: string) => (value === '' ? null : Number(value))
   return (
@@ -195,7 +186,7 @@ export function InspectOne({ bladeId }: { bladeId: string }) {
         <button
           type="button"
           className="btn self-end"
-          onClick={() => void set({ ...NOTHING, bowMm: 0, colour: 'bright' })}
+          onClick={() => void set({ ...NOTHING_FOUND, bowMm: 0, colour: 'bright' })}
         >
           Straight and bright
         </button>
