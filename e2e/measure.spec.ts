@@ -122,6 +122,23 @@ test('blades that differ are parted, and those that need it make the next temper
   await page.getByRole('button', { name: 'Add this temper' }).first().click()
   await page.getByRole('link', { name: 'Temper', exact: true }).click()
   await expect(page.getByRole('row', { name: /^Temper 3 .* A2 / })).toBeVisible()
+  // The blade with a temper of its own is read after it, the others where they were.
+  await page.getByRole('link', { name: 'Measure', exact: true }).click()
+  await page.getByLabel('Blade', { exact: true }).selectOption('A2')
+  await expect(stage.locator('option:checked')).toHaveText('after temper 3')
+  await page.getByLabel('Blade', { exact: true }).selectOption('A1')
+  await expect(stage.locator('option:checked')).toHaveText('after temper 2')
+})
+
+test('what is accepted is finished in one press, and its certificates are one press further', async ({ page }) => {
+  await openDemoBatch(page, 'Boat knives', 'Verdict')
+  await page.getByRole('button', { name: 'Accept these blades' }).click()
+  const kept = page.getByRole('region', { name: 'Kept as it is' })
+  await kept.getByRole('button', { name: /^Finish these \d+/ }).click()
+  await expect(kept.getByRole('button', { name: 'Finished' })).toBeDisabled()
+  await expectAccessible(page)
+  await kept.getByRole('link', { name: 'Print their certificates' }).click()
+  await expect(page).toHaveURL(/\/certificate\//)
 })
 
 test('causes are listed by likelihood with the test that tells each', async ({ page }) => {

@@ -14,3 +14,6 @@ export const FINISH_WORDS: Readonly<Record<FinishTask, { readonly name: string; 
   surface: { name: 'Surface', how: 'Grind through the decarburised skin before the last grit; it stays soft.' },
   edge: { name: 'Edge set', how: 'An edge that turned blue has become soft: grind it back to grey steel.' },
 }
+
+/** Names the press that finishes so many blades. */
+export const finishWords = (count: number): string => (count === 1 ? 'Finish this blade' : `Finish these ${count}`)

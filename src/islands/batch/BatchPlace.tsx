@@ -1,6 +1,7 @@
 import { lazy, Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import { stationStates } from '../../core/batch/station-states'
+import { bladesOf } from '../../core/batch/tray'
 import type { BatchModel } from '../../core/bench/batch-model'
 import type { Problem } from '../../core/codes/problem'
 import { goesIntoOil } from '../../core/equipment/quench-way'
@@ -91,10 +92,16 @@ interface BenchesProps {
   readonly preview: Bench['preview']
 }
 
+/** Returns the group of the blade that the address names; undefined where it names none. */
+const groupAsked = (batch: Batch): string | undefined => {
+  const bladeId = new URLSearchParams(location.search).get('blade')
+  return bladesOf(batch).find(blade => blade.id === bladeId)?.group.id
+}
+
 /** Header, Heat Line and the bench of one station, for the steel that is shown. */
 function Benches({ model, station, go, preview }: BenchesProps) {
   const { batch, shop } = model
-  const [groupId, setGroupId] = useState(batch.groups[0]?.id ?? '')
+  const [groupId, setGroupId] = useState(() => groupAsked(batch) ?? batch.groups[0]?.id ?? '')
   const shown = model.groups.find(g => g.group.id === groupId) ?? model.groups[0]
   const { trace, now, run, runs } = useTrace(model, shown)
   // Until it is known nothing is called a suggestion.

@@ -27,6 +27,8 @@ export default function RunDone({ batch, run, earlier, waiting, onAgain }: Props
   const system = useSystem()
   const practice = run.mode === 'practice'
   const [stop] = eventsOf(liveEvents(run.events), 'stop')
+  // The blades of the last temper are read first.
+  const readFirst = run.steps.findLast(step => step.kind === 'temper-out')?.bladeIds[0]
   return (
     <div className="mx-auto w-full max-w-[1240px] p-6 md:p-10">
       <h1 className="text-figure-small font-semibold">
@@ -47,7 +49,10 @@ export default function RunDone({ batch, run, earlier, waiting, onAgain }: Props
             To the real run
           </a>
         ) : (
-          <a className="run-action" href={`/batch/${batch.id}/measure`}>
+          <a
+            className="run-action"
+            href={`/batch/${batch.id}/measure${readFirst ? `?blade=${encodeURIComponent(readFirst)}` : ''}`}
+          >
             Enter readings
           </a>
         )}

@@ -16,7 +16,7 @@ const FIELDS = [
   ['hour', 'An hour of your work', '', 'hourPrice'],
   ['coatPerM2', 'Anti-scale coat', 'per m²', 'coatPricePerM2'],
   ['argonPerPacket', 'Argon into a packet', 'a packet', 'argonPricePerPacket'],
-  ['argonPerM3', 'Argon from the bottle', 'a m³', 'argonPricePerM3'],
+  ['argonPerM3', 'Argon from the bottle', 'per m³', 'argonPricePerM3'],
   ['vacuumPerBlade', 'Vacuum, sent out', 'per blade', 'vacuumPricePerBlade'],
   ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'per blade', 'abrasivesPricePerBlade'],
 ] as const
@@ -58,7 +58,7 @@ export function PricesPart({ edit }: Props) {
       ))}
       <NumberField
         label="Electricity"
-        unit="a kWh"
+        unit="per kWh"
         value={prices.kWh ?? 0}
         {...BOUNDS.kWhPrice}
         onCommit={kWh => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), kWh } }))}
@@ -129,7 +129,7 @@ function CheapHours({ prices, edit }: Props & { readonly prices: Prices }) {
           ))}
           <NumberField
             label="Electricity then"
-            unit="a kWh"
+            unit="per kWh"
             value={cheap.kWh}
             {...BOUNDS.kWhPrice}
             onCommit={kWh => save(now => now.cheap && { ...now.cheap, kWh })}

@@ -1,5 +1,4 @@
 import type { System } from '../../core/units/quantity'
-import { fFromC } from '../../core/units/temperature'
 import { temperatureTicks } from '../ticks'
 import type { MapAxes } from './axes'
 
@@ -9,11 +8,10 @@ const NAME_REACHES = 38
 /** Half of a tick's figure, px. */
 const HALF_FIGURE = 16
 
-/** Ticks in the shown scale below and left; along the soak, which gets keyed in, the other scale under it. */
+/** Ticks in the shown scale below and left. */
 export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) {
   const { box } = axes
   const unit = system === 'metric' ? '°C' : '°F'
-  const other = (c: number) => (system === 'metric' ? `${Math.round(fFromC(c))} °F` : `${Math.round(c)} °C`)
   const narrow = box.right - box.left < 420
   // One that would stand in the axis's name is left out.
   const ticks = temperatureTicks(axes.austenitizeC.min, axes.austenitizeC.max, narrow ? 4 : 7, system).filter(
@@ -32,9 +30,6 @@ export function AxisLabels({ axes, system }: { axes: MapAxes; system: System }) 
           />
           <text x={axes.x(c)} y={box.bottom + 17}>
             {value}
-          </text>
-          <text x={axes.x(c)} y={box.bottom + 32} fontSize={13}>
-            {other(c)}
           </text>
         </g>
       ))}

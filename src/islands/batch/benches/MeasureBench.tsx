@@ -73,7 +73,7 @@ const VIEWS = [
 export function MeasureBench() {
   const { shown, blades: all } = useBench()
   const blades = all.filter(b => b.group.id === shown.group.id)
-  const [pickedId, setPickedId] = useState<string | null>(null)
+  const [pickedId, setPickedId] = useState<string | null>(() => new URLSearchParams(location.search).get('blade'))
   const blade = blades.find(b => b.id === pickedId) ?? blades[0]
   const following = blade && blades[(blades.indexOf(blade) + 1) % blades.length]?.id
   useEffect(() => tinykeys(window, { n: unlessTyping(() => following && setPickedId(following)) }), [following])
@@ -104,7 +104,9 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   // A blade with a temper of its own has a stage more than its group.
   const route = routeOfBlade(blade)
   const stages = stagesOf(route)
-  const stage = pickedStage ?? latestStage(route, ofGroup) ?? stages.at(-1) ?? 'as-quenched'
+  // A blade with a temper of its own is read after it, whatever the others were read at.
+  const usual = blade.record.tempers?.length ? stages.at(-1) : latestStage(route, ofGroup)
+  const stage = (pickedStage && stages.includes(pickedStage) ? pickedStage : usual) ?? stages.at(-1) ?? 'as-quenched'
   const ofStage = ofGroup.filter(r => r.stage === stage)
   const own = ofStage.filter(r => r.bladeId === blade.id)
   const predicted = predictionAt(prediction, stage)

@@ -7,6 +7,8 @@ import type { GroupModel } from '../../../core/bench/batch-model'
 import type { Hardness } from '../../../core/hardness/hardness'
 import { stageReadingOf } from '../../../core/hardness/stage-reading'
 import { halfWidth95 } from '../../../core/numeric/coverage'
+import type { BatchGroup } from '../../../core/shop/batch'
+import type { Stage } from '../../../core/shop/route'
 import { steelRequest } from '../../../core/steel/grades'
 import { Bench } from '../../../ui/Bench'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
@@ -18,6 +20,7 @@ import { stageName } from '../../../words/stages'
 import { optionName } from '../../../words/verdict'
 import { useAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
+import { Accepted } from './verdict/Accepted'
 import { CausesView } from './verdict/CausesView'
 import { EachBladeView } from './verdict/EachBladeView'
 import { KIND } from './verdict/kind-words'
@@ -63,6 +66,10 @@ const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
   />
 )
 
+/** Whether the last decision kept what was measured at a stage as it is. */
+const isAccepted = (last: BatchGroup['decisions'][number] | undefined, stage: Stage): boolean =>
+  last?.by === 'option' && last.kind === 'accept' && last.from.stage === stage
+
 function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness }) {
   const { batch, shop, learnt } = useBench()
   const { group, prediction, grade } = shown
@@ -88,7 +95,11 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
   const [sending, setSending] = useState<Option | null>(null)
   const take = (option: Option) => {
     if (option.kind === 'anneal-and-reharden') return setSending(option)
-    void takeOption({ batch, group, option, hardness }).then(() => toast(`${KIND[option.kind]}: added to the route.`))
+    void takeOption({ batch, group, option, hardness }).then(() =>
+      toast(
+        option.temper || option.cold ? `${KIND[option.kind]}: added to the route.` : `${KIND[option.kind]}: noted.`,
+      ),
+    )
   }
   return (
     <Bench
@@ -116,6 +127,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
                   : []
               }
             />
+            {isAccepted(group.decisions.at(-1), stage) && <Accepted />}
             {advice?.ok && (
               <Options
                 options={advice.value.options}

@@ -48,7 +48,7 @@ export function GroupFields() {
         onCommit={lot => editGroup(batch, group.id, 'Lot', g => ({ ...g, lot }))}
       />
       <SelectField
-        label="Used"
+        label="Use"
         value={group.use ?? 'kitchen'}
         options={USE_NAMES.map(name => [name, USES[name].label] as const)}
         onCommit={use => void editGroup(batch, group.id, 'Use', g => ({ ...g, use }))}
