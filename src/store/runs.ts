@@ -69,9 +69,9 @@ export async function finishRun(copy: Run): Promise<void> {
 /** Stores with blades and batches what the run's count says, as it is confirmed or taken back; what was entered at Inspect stays. */
 async function noteInspected(before: Run, after: Run): Promise<void> {
   const [was, is] = [inspectedIn(before), inspectedIn(after)]
-  const changed = [...new Set([...was, ...is])].filter(id => was.has(id) !== is.has(id))
-  if (changed.length === 0) return
-  const blades = (await db.blades.bulkGet(changed)).flatMap(blade => blade ?? [])
+  const all = new Set([...was, ...is])
+  if ([...all].every(id => was.has(id) === is.has(id))) return
+  const blades = (await db.blades.bulkGet([...all])).flatMap(blade => blade ?? [])
   for (const blade of blades) {
     const { inspection, ...rest } = blade
     if (is.has(blade.id) && !inspection) await db.blades.put({ ...rest, inspection: NOTHING_FOUND })
@@ -80,10 +80,10 @@ async function noteInspected(before: Run, after: Run): Promise<void> {
   }
   for (const batchId of new Set(blades.map(blade => blade.batchId))) {
     const batch = await db.batches.get(batchId)
-    const count = (ids: ReadonlySet<string>) => blades.filter(one => one.batchId === batchId && ids.has(one.id)).length
-    if (batch?.countedOut === null && count(is) > 0) await db.batches.put({ ...batch, countedOut: count(is) })
-    else if (batch && count(is) === 0 && batch.countedOut === count(was))
-      await db.batches.put({ ...batch, countedOut: null })
+    const count = (ids: ReadonlySet<string>) =>
+      blades.filter(one => one.batchId === batchId && ids.has(one.id)).length || null
+    // Only what a run counted before is counted anew: a number that was entered by hand stays.
+    if (batch?.countedOut === count(was)) await db.batches.put({ ...batch, countedOut: count(is) })
   }
 }
 
