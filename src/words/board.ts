@@ -76,6 +76,13 @@ const GONE_WORDS: Partial<Record<Incident, string>> = {
   'set-aside': 'set aside',
 }
 
+/** Says since when the oven does not heat. */
+export const stillOffWords = (
+  { atS, seconds }: { readonly atS: number; readonly seconds: number },
+  nowS: number,
+): string =>
+  `The oven has not heated for ${clockText(Math.max(0, nowS - atS) + seconds)}. Its blades cool; their clocks stand below their heat.`
+
 /** Question once the power is back and blades are in the oven. */
 export const afterCutWords = ({ seconds }: { readonly seconds: number }): string =>
   `The oven had no power for ${clockText(seconds)}. How does it go on?`

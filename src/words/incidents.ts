@@ -119,6 +119,6 @@ export const happenedWords = (event: IncidentEvent, batch: Pick<Batch, 'lines' |
 export function incidentText(event: IncidentEvent, batch: Pick<Batch, 'lines' | 'blades' | 'groups'>): string {
   const which = event.bladeIds.length > 0 ? `: ${marksOfBlades(batch, event.bladeIds)}` : ''
   const asks: readonly string[] = INCIDENTS[event.incident].asks
-  const long = asks.some(one => one !== 'blades') ? `, ${lasted(event.seconds)}` : ''
+  const long = event.stillOff ? ', still off' : asks.some(one => one !== 'blades') ? `, ${lasted(event.seconds)}` : ''
   return `${INCIDENT_WORDS[event.incident].name}${which}${long}`
 }

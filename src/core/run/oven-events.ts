@@ -23,6 +23,9 @@ const TEMPER_STEPS: ReadonlySet<string> = new Set(['temper-cool', 'temper-start'
 const COMES_IN: ReadonlySet<string> = new Set(['load', 'temper-in'])
 const GOES_OUT: ReadonlySet<string> = new Set(['pull', 'temper-out'])
 
+/** An oven that is still off stays so until it is called on again, s. */
+const UNTIL_CALLED_S = 100_000_000
+
 /** Parts of a run that its ovens depend on. */
 export type OvenRun = Pick<Run, 'steps' | 'events'> & Partial<Pick<Run, 'drill' | 'people'>>
 
@@ -37,9 +40,9 @@ function spellsOf(run: OvenRun, live: readonly RunEvent[]) {
         untilS: atS + surprise.seconds,
         does: INCIDENTS[surprise.incident].does,
       }))
-    : eventsOf(live, 'incident').map(({ atS, seconds, incident }) => ({
+    : eventsOf(live, 'incident').map(({ atS, seconds, incident, stillOff }) => ({
         fromS: Math.max(0, atS - seconds),
-        untilS: atS,
+        untilS: stillOff ? UNTIL_CALLED_S : atS,
         does: INCIDENTS[incident].does,
       }))
   return all.filter(({ does }) => does === 'door-open' || does === 'no-power')

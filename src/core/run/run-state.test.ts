@@ -4,7 +4,7 @@ import { INCIDENT_NAMES, INCIDENTS } from '../../data/incidents'
 import { befell, pressed, pressedAt, runOf, showed, takenBack, trayOfBlades, withEvents } from '../../testing/run'
 import { createRandom } from '../numeric/random'
 import type { Run, RunEvent } from '../shop/run'
-import { cutToAnswer } from './after-cut'
+import { cutToAnswer, heatingAgain, stillOffOf } from './after-cut'
 import { ovenEventsOf } from './oven-events'
 import { type OvenKnown, runStateAt } from './run-state'
 
@@ -129,6 +129,24 @@ describe('a hold that was cut', () => {
     expect(cut(sinceS + 3000, 1200)).toBe(due + 1200)
     // The cut began while the oven still heated up: that was no hold.
     expect(cut(sinceS + 600, 1800)).toBe(due + 600)
+  })
+
+  it('that is still off grows for as long as it is, and is asked about when the oven heats again', () => {
+    const off = { ...befell(sinceS + 600, 'controller-error'), stillOff: true } as RunEvent
+    const dark = withEvents(holding, off)
+    expect([600, 1800, 9000].map(s => runStateAt(dark, sinceS + s).dueS)).toEqual([due, due + 1200, due + 8400])
+    expect(stillOffOf(dark)?.id).toBe(off.id)
+    const spells = (of: Run) =>
+      ovenEventsOf(of, true).flatMap(event => (event.kind === 'no-power' ? [[event.atS, event.untilS]] : []))
+    expect(spells(dark)[0]?.[1]).toBeGreaterThan(sinceS + 1e6)
+    const again = { ...dark, events: heatingAgain(dark.events, sinceS + 1800) }
+    expect(stillOffOf(again)).toBeNull()
+    expect(runStateAt(again, sinceS + 9000).dueS).toBe(due + 1200)
+    expect(spells(again)).toEqual([[sinceS + 600, sinceS + 1800]])
+    const soaking = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600), { ...off, atS: 4000 })
+    expect(cutToAnswer(runStateAt(soaking, 4100))).toBeNull()
+    const heats = { ...soaking, events: heatingAgain(soaking.events, 4200) }
+    expect(cutToAnswer(runStateAt(heats, 4201))?.seconds).toBe(200)
   })
 
   it('asks how it goes on while blades are in the oven that hardens, once', () => {

@@ -110,8 +110,14 @@ export function runStateAt(run: RunParts, nowS: number, oven: OvenKnown = NOTHIN
   /** Returns the hold time lost to a power cut, s. */
   function withoutPower(of: RunStep): number {
     if (!HELD_HOT.has(of.kind)) return 0
-    const cuts = incidents.filter(one => INCIDENTS[one.incident].does === 'no-power' && one.atS > sinceS)
-    return cuts.reduce((sum, one) => sum + Math.min(one.seconds, one.atS - sinceS), 0)
+    const cuts = incidents
+      .filter(one => INCIDENTS[one.incident].does === 'no-power')
+      .map(({ atS, seconds, stillOff }) => {
+        const untilS = stillOff ? Math.max(atS, nowS) : atS
+        return { fromS: atS - seconds, untilS }
+      })
+      .filter(({ untilS }) => untilS > sinceS)
+    return cuts.reduce((sum, { fromS, untilS }) => sum + untilS - Math.max(fromS, sinceS), 0)
   }
 
   /** Until when something that happened since the present step began makes it wait. */

@@ -105,6 +105,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     text: textUpTo('remark'),
     /** Of a cut of power with blades in the oven: whether what they had soaked counts. Absent: not said yet. */
     afterCut: z.optional(z.enum(['go-on', 'soak-anew'])),
+    /** It has not passed yet: the oven does not heat since it was called. Absent: it had passed. */
+    stillOff: z.optional(z.boolean()),
   }),
   /** Called off: why, and what was made safe. */
   z.object({

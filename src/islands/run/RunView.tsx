@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import { cutToAnswer } from '../../core/run/after-cut'
+import { cutToAnswer, stillOffOf } from '../../core/run/after-cut'
 import { boardOf } from '../../core/run/board'
 import { rolesOf } from '../../core/run/cues'
 import { type Helper, helperOf } from '../../core/run/practice-helper'
@@ -8,7 +8,7 @@ import type { Run, RunStep } from '../../core/shop/run'
 import { unsavedRuns } from '../../store/unsaved-runs'
 import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
-import { afterCutStanding, countWords, meanwhileWords } from '../../words/board'
+import { afterCutStanding, countWords, meanwhileWords, stillOffWords } from '../../words/board'
 import { clockText } from '../../words/clock-text'
 import { roleName, roleWords } from '../../words/cues'
 import { helperWords } from '../../words/drill'
@@ -23,7 +23,7 @@ import { OverSoak } from './OverSoak'
 import { RemarkDialog } from './RemarkDialog'
 import { RunBoard } from './RunBoard'
 import { OvenFigure, TimeLeft } from './RunFigures'
-import { addMinutes, logRemark, logShown, takeBack } from './run-log'
+import { addMinutes, logHeatsAgain, logRemark, logShown, takeBack } from './run-log'
 import { loadRunPrefs, runPrefs, setRunPrefs } from './run-prefs'
 import { SomethingHappened } from './SomethingHappened'
 import { changeSpeed, SpeedControl } from './SpeedControl'
@@ -114,6 +114,7 @@ export default function RunView({ batch, run }: Props) {
         </p>
       </header>
       <Troubles oven={oven} runId={run.id} />
+      <StillOff run={run} nowS={nowS} />
       {run.drill && <SurpriseNote run={run} batch={batch} nowS={nowS} />}
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
         <OvenFigure oven={oven} onShows={c => void logShown(run, c, 'hand')} />
@@ -233,6 +234,26 @@ function EarlyWords({ step, shownBy, shownC }: { step: RunStep; shownBy: string;
   return shownBy === 'model' && wanted !== null && shownC !== null
     ? `It should show ${say.t(shownC)} now. Does yours show ${say.t(wanted)}? Press again`
     : 'Not yet. Press again to go on all the same'
+}
+
+/** Says that the oven does not heat, and for how long, until it is called on again. */
+function StillOff({ run, nowS }: { run: Run; nowS: number }) {
+  const off = stillOffOf(run)
+  return off === null ? null : (
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-4 border-l-4 border-[#ff8a6a] bg-soot-2 p-3 text-large"
+    >
+      <p>{stillOffWords(off, nowS)}</p>
+      <button
+        type="button"
+        className="min-h-[72px] border-2 border-soot-rule px-4 text-large text-bone"
+        onClick={() => void logHeatsAgain(run)}
+      >
+        It heats again
+      </button>
+    </div>
+  )
 }
 
 /** Lists obstacles to trusting what is shown, or to storing what is pressed. */

@@ -51,8 +51,9 @@ const ALL_THAT_HAPPENS = keyed<Incident | 'stop' | 'nothing'>([
 /** Records an incident in one press, with no more questions than it needs. */
 export function SomethingHappened({ run, batch, state, boundKey, callOff = false, onClose }: Props) {
   const [asked, setAsked] = useState<Asked>({ kind: callOff ? 'why-stop' : 'what' })
-  const log = (incident: Incident, bladeIds: readonly string[], seconds: number) => {
-    void logIncident(run, { incident, bladeIds, seconds, text: '' })
+  const log = (incident: Incident, bladeIds: readonly string[], seconds: number | 'still-off') => {
+    const lasted = seconds === 'still-off' ? { seconds: 0, stillOff: true as const } : { seconds }
+    void logIncident(run, { incident, bladeIds, ...lasted, text: '' })
     onClose()
   }
   const asks = (incident: Incident): readonly string[] => INCIDENTS[incident].asks
@@ -92,14 +93,19 @@ export function SomethingHappened({ run, batch, state, boundKey, callOff = false
       // The usual one first: it is taken with one long press.
       const sorted = [usual, ...steps.filter(one => one !== usual)]
       return (
-        <Choices
+        <Choices<number | 'still-off'>
           key="how-long"
           label={INCIDENT_WORDS[incident].asks}
           boundKey={boundKey}
-          choices={sorted.map(value => ({
-            value: inSeconds ? value : secondsOf(value),
-            label: `${value} ${inSeconds ? 's' : 'min'}`,
-          }))}
+          choices={[
+            ...sorted.map(value => ({
+              value: inSeconds ? value : secondsOf(value),
+              label: `${value} ${inSeconds ? 's' : 'min'}`,
+            })),
+            ...(INCIDENTS[incident].does === 'no-power'
+              ? [{ value: 'still-off' as const, label: 'It is still off' }]
+              : []),
+          ]}
           onChoose={seconds => log(incident, bladeIds, seconds)}
         />
       )

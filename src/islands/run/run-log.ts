@@ -1,3 +1,4 @@
+import { heatingAgain } from '../../core/run/after-cut'
 import { runSecondsAt } from '../../core/run/clock'
 import { arrivalOf, type OvenKnown, type RunState } from '../../core/run/run-state'
 import type { Run, RunEvent } from '../../core/shop/run'
@@ -49,8 +50,15 @@ export const logIncident = (
     readonly bladeIds: readonly string[]
     readonly seconds: number
     readonly text: string
+    readonly stillOff?: true
   },
 ) => logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'incident', ...of, bladeIds: [...of.bladeIds] }])
+
+/** Notes that the oven heats again: what was still off has passed. */
+export const logHeatsAgain = (run: Run) => {
+  const { atS } = momentOf(run, Date.now())
+  return changeRun(run.id, stored => ({ ...stored, events: [...heatingAgain(stored.events, atS)] }))
+}
 
 /** Says of a cut of power how it goes on. */
 export const answerCut = (run: Run, incidentId: string, afterCut: 'go-on' | 'soak-anew') =>
