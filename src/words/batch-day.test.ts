@@ -7,13 +7,17 @@ const say = speakerOf('metric')
 describe('a batch’s day in words', () => {
   it('says how long blades stand, and what to do only where that is too long', () => {
     const fine = { groupId: 'g', standsMin: 45, limitMin: 240 }
-    expect(standingWords(fine, 'X65Cr13', say)).toBe(
+    expect(standingWords(fine, 'X65Cr13', say, false)).toBe(
       'X65Cr13 stands 45 min between the quench and its first temper; 4 h is the most.',
     )
     expect(standsTooLong(fine)).toBe(false)
     const long = { groupId: 'g', standsMin: 250.4, limitMin: 120 }
     expect(standsTooLong(long)).toBe(true)
-    expect(standingWords(long, 'X100CrMoV5', say)).toMatch(/stands 4 h 10 .* 2 h is the most\. It may crack meanwhile/)
+    expect(standingWords(long, 'X100CrMoV5', say, false)).toMatch(
+      /stands 4 h 10 .* 2 h is the most\. It may crack meanwhile.*snap temper.*in an oven of its own/,
+    )
+    // Who has one is not told to.
+    expect(standingWords(long, 'X100CrMoV5', say, true)).not.toMatch(/oven of its own/)
     // On the limit is within it.
     expect(standsTooLong({ ...long, standsMin: 120 })).toBe(false)
   })

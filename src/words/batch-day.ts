@@ -3,12 +3,23 @@ import type { Speaker } from './speaker'
 
 const whole = (minutes: number, say: Speaker) => say.minutes(Math.round(minutes))
 
-/** How long the blades of a steel stand before their first temper, and what to do where that is too long. */
-export function standingWords({ standsMin, limitMin }: Standing, gradeName: string, say: Speaker): string {
+/** A short first temper that keeps a blade from cracking while it waits. Common practice, no published source. */
+const SNAP_TEMPER = { atC: 150, holdMin: 60 }
+
+/**
+ * Says how long the blades of a steel stand before their first temper, and what to do where that is too long. `ownOven`: whether the shop
+ * tempers in another oven than it hardens in.
+ */
+export function standingWords(
+  { standsMin, limitMin }: Standing,
+  gradeName: string,
+  say: Speaker,
+  ownOven: boolean,
+): string {
   const stands = `${gradeName} stands ${whole(standsMin, say)} between the quench and its first temper; ${whole(limitMin, say)} is the most`
   return standsMin <= limitMin
     ? `${stands}.`
-    : `${stands}. It may crack meanwhile. Temper it in an oven of its own, or harden fewer loads in one day.`
+    : `${stands}. It may crack meanwhile. Give it a snap temper first (${say.t(SNAP_TEMPER.atC)} for ${say.minutes(SNAP_TEMPER.holdMin)}), ${ownOven ? '' : 'temper it in an oven of its own, '}or harden fewer loads in one day.`
 }
 
 export const standsTooLong = ({ standsMin, limitMin }: Standing): boolean => standsMin > limitMin

@@ -144,14 +144,16 @@ function ProgrammeSheet({ model, oven, tempering }: { model: BatchModel; oven: O
 }
 
 /** How long all of it takes, and how long each steel stands before its first temper. */
-function DayLines({ model: { day, groups } }: { model: BatchModel }) {
+function DayLines({ model: { day, groups, shop } }: { model: BatchModel }) {
   const say = useSay()
   if (!day) return null
   const nameOf = (groupId: string) => groups.find(g => g.group.id === groupId)?.group.gradeName ?? ''
   return (
     <p className="mb-1">
       The whole batch takes about {say.minutes(Math.round(day.totalMin))} from oven on to the last temper out.{' '}
-      {day.standings.map(standing => `${standingWords(standing, nameOf(standing.groupId), say)} `)}
+      {day.standings.map(
+        standing => `${standingWords(standing, nameOf(standing.groupId), say, shop.temperingOvenId !== null)} `,
+      )}
     </p>
   )
 }

@@ -105,7 +105,7 @@ function GroupCurve() {
 /** How long all of the batch takes, and how long its blades stand before their first temper. */
 function DayFigure() {
   const say = useSay()
-  const { day, shown } = useBench()
+  const { day, shown, shop } = useBench()
   if (!day) return null
   const standing = day.standings.find(one => one.groupId === shown.group.id)
   return (
@@ -118,7 +118,7 @@ function DayFigure() {
       />
       {standing && (
         <p className={`my-2 text-small ${standsTooLong(standing) ? 'font-semibold text-bad' : ''}`}>
-          {standingWords(standing, shown.group.gradeName, say)}
+          {standingWords(standing, shown.group.gradeName, say, shop.temperingOvenId !== null)}
         </p>
       )}
     </>

@@ -57,15 +57,21 @@ export function RunOfReadings({
         submit()
       }}
     >
-      <label htmlFor={id} className="label">
-        Readings of {mark}, HRC
-      </label>
+      <div className="flex items-baseline justify-between gap-2">
+        <label htmlFor={id} className="label">
+          Readings of {mark}, HRC
+        </label>
+        <span aria-hidden="true" className="text-note text-ink-2">
+          R
+        </span>
+      </div>
       <div className="flex gap-2">
         <input
           ref={field}
           id={id}
           {...{ [READINGS_FIELD]: '' }}
           className="field"
+          aria-keyshortcuts="R"
           inputMode="decimal"
           autoComplete="off"
           placeholder="61 60.5 61"
