@@ -41,7 +41,7 @@ test('units are one setting; what is keyed in shows both', async ({ page }) => {
   await expect(page.getByLabel('Austenitize temperature', { exact: true })).toHaveValue('1950')
   await page.getByRole('link', { name: 'Heat', exact: true }).click()
   await page.getByRole('button', { name: 'Programme' }).click()
-  await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1950 °F 1066 °C')
+  await expect(page.getByRole('row', { name: /Soak/ })).toContainText('1950 °F (1066 °C)')
 })
 
 test('two tabs on one batch: both edits stand, and each sees the other', async ({ page, context }) => {

@@ -130,6 +130,20 @@ test('blades that differ are parted, and those that need it make the next temper
   await expect(stage.locator('option:checked')).toHaveText('after temper 2')
 })
 
+test('under a finger the buttons of a table are 44 px', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({
+    baseURL: baseURL ?? '',
+    hasTouch: true,
+    isMobile: true,
+    viewport: { width: 820, height: 1180 },
+  })
+  const page = await context.newPage()
+  await openDemoBatch(page, 'Boat knives', 'Inspect')
+  const box = await page.getByRole('button', { name: 'A2', exact: true }).first().boundingBox()
+  expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(44)
+  await context.close()
+})
+
 test('what is accepted is finished in one press, and its certificates are one press further', async ({ page }) => {
   await openDemoBatch(page, 'Boat knives', 'Verdict')
   await page.getByRole('button', { name: 'Accept these blades' }).click()

@@ -118,6 +118,22 @@ test('the keys: confirm, take back, a minute more, a remark, leave and come back
   await expect(title(page)).toHaveText('Equalise at 790')
 })
 
+test('a controller that is still off is said until it heats again', async ({ page }) => {
+  await begin(page, 'shop')
+  await goOn(page)
+  await page.keyboard.press('x')
+  const asked = page.getByRole('dialog')
+  await asked.getByRole('button', { name: 'Controller error' }).click()
+  await asked.getByRole('button', { name: 'It is still off' }).click()
+  const off = page.getByRole('alert').filter({ hasText: 'The oven has not heated for' })
+  await expect(off).toBeVisible()
+  await page.reload()
+  await expect(off).toBeVisible()
+  await expectAccessible(page)
+  await off.getByRole('button', { name: 'It heats again' }).click()
+  await expect(off).toHaveCount(0)
+})
+
 test('a pedal that bounces is one press, and a press before its time asks for a second one', async ({ page }) => {
   await begin(page, 'shop')
   for (let i = 0; i < 3; i++) await page.keyboard.press('Space', { delay: 20 })
