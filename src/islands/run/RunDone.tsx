@@ -27,8 +27,9 @@ export default function RunDone({ batch, run, earlier, waiting, onAgain }: Props
   const system = useSystem()
   const practice = run.mode === 'practice'
   const [stop] = eventsOf(liveEvents(run.events), 'stop')
-  // The blades of the last temper are read first.
-  const readFirst = run.steps.findLast(step => step.kind === 'temper-out')?.bladeIds[0]
+  // After tempers alone the blades of the last one are read first.
+  const last = run.steps.findLast(step => step.kind === 'temper-out')
+  const readFirst = run.blades.length === 0 ? last?.bladeIds[0] : undefined
   return (
     <div className="mx-auto w-full max-w-[1240px] p-6 md:p-10">
       <h1 className="text-figure-small font-semibold">
