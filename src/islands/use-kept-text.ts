@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { keepTyped, leaveTyped, typedBefore } from '../store/typed-text'
 import { REST_MS } from '../ui/use-draft'
 
@@ -37,17 +37,24 @@ export function useKeptText(key: string): KeptText {
   }, [key])
   useEffect(() => {
     if (now === undefined) return
-    const keep = () => void keepTyped(key, now)
-    const leave = () => leaveTyped(key, now)
-    const timer = now === '' ? undefined : setTimeout(keep, REST_MS)
-    if (now === '') keep()
+    if (now === '') return void keepTyped(key, now)
+    const timer = setTimeout(() => void keepTyped(key, now), REST_MS)
+    return () => clearTimeout(timer)
+  }, [key, now])
+  const latest = useRef(typed)
+  latest.current = typed
+  useEffect(() => {
+    const withText = (put: (of: string, text: string) => unknown) => {
+      const text = latest.current[key]
+      if (text !== undefined) put(key, text)
+    }
+    const leave = () => withText(leaveTyped)
     addEventListener('pagehide', leave)
     return () => {
-      clearTimeout(timer)
       removeEventListener('pagehide', leave)
-      // Another text is shown now, or this one is gone from the page: what was typed up to then is kept.
-      keep()
+      // Another text is shown from now on, or this one is gone from the page: what was typed up to then is kept.
+      withText(keepTyped)
     }
-  }, [key, now])
+  }, [key])
   return { text: now ?? '', set, giveBack, letGo }
 }

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useMemo, useSyncExternalStore } from 'react'
+import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import { compareInstants } from '../core/numeric/instants'
 import type { Run } from '../core/shop/run'
 import { db } from './database'
@@ -11,7 +11,9 @@ const noneIfRefused = <T>(read: PromiseLike<T[]>): Promise<T[]> => Promise.resol
 /** Runs as they stand on this page: what is stored, with what could not be. */
 function useWithUnsaved(runs: readonly Run[] | undefined): readonly Run[] | undefined {
   const changes = useSyncExternalStore(unsavedRuns.subscribe, unsavedRuns.get, unsavedRuns.get)
-  for (const run of runs ?? []) lastKnown.set(run.id, run)
+  useEffect(() => {
+    for (const run of runs ?? []) lastKnown.set(run.id, run)
+  }, [runs])
   return useMemo(() => runs?.map(run => withChanges(run, changes.get(run.id)?.changes ?? [])), [runs, changes])
 }
 

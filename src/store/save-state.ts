@@ -98,9 +98,6 @@ interface RefusedWrite {
 let refusedWrites: readonly RefusedWrite[] = []
 let isRetrying = false
 
-/** Whether this page holds something that is not stored. */
-export const isAnythingRefused = (): boolean => refusedWrites.length > 0
-
 /** Returns the rows that this page holds and the browser would not store. */
 export function refusedRows(): UnsavedRows {
   const rows: Record<string, unknown[]> = {}
@@ -165,7 +162,7 @@ export async function saving(
     return refuse(refused)
   }
   // The browser stores again: so it does for what it refused before.
-  if (isAnythingRefused()) void retryRefused()
+  if (refusedWrites.length > 0) void retryRefused()
   else saveTrouble.set(null)
   return SAVED
 }

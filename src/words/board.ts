@@ -81,7 +81,7 @@ export const stillOffWords = (
   { atS, seconds }: { readonly atS: number; readonly seconds: number },
   nowS: number,
 ): string =>
-  `The oven has not heated for ${clockText(Math.max(0, nowS - atS) + seconds)}. Its blades cool; their clocks stand below their heat.`
+  `The oven has not heated for ${clockText(Math.max(0, nowS - atS) + seconds)}. Blades in it cool: below their heat no soak counts.`
 
 /** Question once the power is back and blades are in the oven. */
 export const afterCutWords = ({ seconds }: { readonly seconds: number }): string =>

@@ -26,6 +26,8 @@ export interface AdviceRequest {
     /** The hottest its oven can hold, °C, and the thickest blade, mm: for hardening again; absent: what the grade needs, and 3 mm. */
     readonly ovenMaxC?: number | undefined
     readonly thicknessMm?: number | undefined
+    /** The quench oil there is, for other steels; absent: plates alone. */
+    readonly oil?: 'medium-oil' | 'fast-oil' | undefined
     /** The scale the tempering oven is keyed in. */
     readonly system: System
   }

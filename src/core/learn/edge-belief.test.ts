@@ -189,7 +189,7 @@ describe('what to try next', () => {
     expect(Math.max(...ours.map(one => one.off))).toBeLessThan(1)
     const honest = ours.filter(one => one.holdsBest).length / SEEDS
     // 90 % of 200 within 85 to 95; of few seeds the count itself scatters.
-    const [least, most] = SEEDS < 200 ? [0.72, 1] : [0.85, 0.96]
+    const [least, most] = SEEDS < 200 ? [0.72, 1] : [0.85, 0.95]
     expect(honest).toBeGreaterThanOrEqual(least)
     expect(honest).toBeLessThanOrEqual(most)
   })

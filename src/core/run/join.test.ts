@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { runOf, trayOfBlades } from '../../testing/run'
+import { befell, runOf, trayOfBlades } from '../../testing/run'
 import type { Run, RunEvent } from '../shop/run'
+import { heatingAgain, stillOffOf } from './after-cut'
 import { joinedRun } from './join'
 
 const remark = (id: string, atS: number, more: object = {}): RunEvent => ({
@@ -26,6 +27,27 @@ describe('two records of one run', () => {
     const corrected = run([remark('a', 4, { pressedS: 10 })])
     for (const joined of [joinedRun(pressed, corrected), joinedRun(corrected, pressed)])
       expect(joined.events[0]?.atS).toBe(4)
+  })
+
+  it('take what was answered and what is back on, and the clock that went further with its question', () => {
+    const off = { ...befell(10, 'controller-error'), stillOff: true } as RunEvent
+    const back = { ...run([]), events: heatingAgain([off], 40) }
+    const cut = befell(50, 'power-cut', [], 5)
+    const here = run([off, cut])
+    const there = {
+      ...back,
+      events: [...back.events, { ...cut, afterCut: 'go-on' } as RunEvent],
+      clock: [...here.clock, { realMs: 9e12, runS: 5, speed: 1 }],
+      asked: { kind: 'away' as const, byS: 90, seenS: 5 },
+    }
+    for (const joined of [joinedRun(here, there), joinedRun(there, here)]) {
+      expect(stillOffOf(joined)).toBeNull()
+      expect(joined.events.map(event => event.kind === 'incident' && event.afterCut)).toEqual([undefined, 'go-on'])
+      expect([joined.clock, joined.asked]).toEqual([there.clock, there.asked])
+    }
+    // Answered, with the leg that the answer added: the question of the older record does not come back.
+    const answered = { ...here, clock: [...there.clock, { realMs: 9e12 + 1, runS: 6, speed: 1 }] }
+    expect(joinedRun(there, answered).asked).toBeUndefined()
   })
 
   it('have ended where one of them has', () => {

@@ -6,20 +6,30 @@ export function withEvents<R extends Pick<Run, 'events'>>(run: R, events: readon
   return { ...run, events: [...run.events, ...events.filter(event => !ids.has(event.id))] }
 }
 
-/** Whether an event was put right by hand after it was pressed. */
-const isCorrected = (event: RunEvent): boolean => event.pressedS !== undefined
+/** How far an event has gone since it was pressed: its time put right, what it asked answered, what was still off back on. */
+const stepsOf = (event: RunEvent): number =>
+  Number(event.pressedS !== undefined) +
+  (event.kind === 'incident' ? Number(event.afterCut !== undefined) + Number(!event.stillOff) : 0)
 
 /**
- * Returns one run of two records of it: the events of both, each once, in order of time; of one that was corrected in one of them, the
- * correction. What the first says of all else stays.
+ * Returns one run of two records of it: the events of both, each once and as it went further, in order of time. The clock, with its open question,
+ * is that of the record whose clock went further: legs are only ever added. What the first says of all else stays.
  */
 export function joinedRun(one: Run, other: Run): Run {
   const theirs = new Map(other.events.map(event => [event.id, event]))
   const own = one.events.map(event => {
     const their = theirs.get(event.id)
-    return their && isCorrected(their) && !isCorrected(event) ? their : event
+    return their && stepsOf(their) > stepsOf(event) ? their : event
   })
   const { events } = withEvents({ events: own }, other.events)
   const inTime = events.map((event, i) => ({ event, i })).sort((a, b) => a.event.atS - b.event.atS || a.i - b.i)
-  return { ...one, events: inTime.map(({ event }) => event), endedAt: one.endedAt ?? other.endedAt }
+  const { asked: _, ...rest } = one
+  const { clock, asked } = other.clock.length > one.clock.length ? other : one
+  return {
+    ...rest,
+    clock,
+    ...(asked && { asked }),
+    events: inTime.map(({ event }) => event),
+    endedAt: one.endedAt ?? other.endedAt,
+  }
 }

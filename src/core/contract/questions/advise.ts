@@ -44,6 +44,6 @@ const whyNotOf = (grade: Grade, { target, can, experience }: AdviceRequest) =>
       ovenMaxC: can.ovenMaxC ?? grade.austenitize.maxC,
       thicknessMm: can.thicknessMm ?? ASSUMED_THICKNESS_MM,
       system: can.system,
-      oil: 'fast-oil',
+      oil: can.oil,
     },
   })

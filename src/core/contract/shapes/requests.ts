@@ -100,6 +100,8 @@ export const adviceCan = z.object({
   /** The hottest its oven can hold and the thickest blade: for hardening again. */
   ovenMaxC: z.optional(between(500, 1400)),
   thicknessMm: z.optional(bounded('bladeThicknessMm')),
+  /** The quench oil there is; absent: plates alone. */
+  oil: z.optional(z.enum(['medium-oil', 'fast-oil'])),
   /** The scale tempers are keyed in; absent: °C. */
   system: z._default(z.enum(SYSTEMS), 'metric'),
 })

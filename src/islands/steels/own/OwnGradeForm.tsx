@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
-import { type FieldErrors, FormProvider, useForm, useWatch } from 'react-hook-form'
+import { type FieldErrors, FormProvider, type Path, useForm, useWatch } from 'react-hook-form'
 import type { Problem } from '../../../core/codes/problem'
 import { parseChartText } from '../../../core/files/own-grade/chart-text'
 import {
@@ -61,17 +61,23 @@ export interface SheetBase {
 
 const COMPOSITION_FIELDS = ['nominal', 'least', 'most'] as const
 const CHART_FIELDS = ['chartSoakAt', 'chartSoakFor', 'chartCold', 'chartTemperFor'] as const
-const RANGE_FIELDS = [
-  'austenitizeUsual',
-  'austenitizeMin',
-  'austenitizeMax',
-  'soakMin',
-  'soakMax',
-  'temperMin',
-  'temperMax',
-  'targetMin',
-  'targetMax',
-] as const
+/** Fields of the ranges, with what stands in where one is left empty; `plain`: minutes or HRC, in no scale of temperature. */
+const RANGE_FIELDS: readonly {
+  readonly name: Path<SheetDraft>
+  readonly label: string
+  readonly of: (grade: Grade) => number
+  readonly plain?: true
+}[] = [
+  { name: 'austenitizeUsual', label: 'Usual austenitize temperature', of: grade => grade.austenitize.defaultC },
+  { name: 'austenitizeMin', label: 'Lowest austenitize temperature', of: grade => grade.austenitize.minC },
+  { name: 'austenitizeMax', label: 'Highest austenitize temperature', of: grade => grade.austenitize.maxC },
+  { name: 'soakMin', label: 'Soak of thin blades, min', of: grade => grade.soak.minMin, plain: true },
+  { name: 'soakMax', label: 'Soak of thick blades, min', of: grade => grade.soak.maxMin, plain: true },
+  { name: 'temperMin', label: 'Lowest temper', of: grade => grade.temper.minC },
+  { name: 'temperMax', label: 'Highest temper', of: grade => grade.temper.maxC },
+  { name: 'targetMin', label: 'Usual target from', of: grade => grade.usualTarget.minHrc, plain: true },
+  { name: 'targetMax', label: 'Usual target to', of: grade => grade.usualTarget.maxHrc, plain: true },
+]
 
 interface Props {
   readonly edited: GradeSheet | null
@@ -198,55 +204,15 @@ export default function OwnGradeForm({ edited, base, names, onDone }: Props) {
           <Fold
             title="Temperature ranges and target"
             says={read.ok ? windowsWords(read.value, say) : 'suggested from the composition'}
-            names={RANGE_FIELDS}
+            names={RANGE_FIELDS.map(({ name }) => name)}
           >
             <p className="mb-2 text-note text-ink-2">
               Leave empty what the sheet does not say: a value suggested from the composition stands in.
             </p>
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-              <Text
-                name="austenitizeUsual"
-                label="Usual austenitize temperature"
-                suggested={read.ok ? read.value.austenitize.defaultC : null}
-              />
-              <Text
-                name="austenitizeMin"
-                label="Lowest austenitize temperature"
-                suggested={read.ok ? read.value.austenitize.minC : null}
-              />
-              <Text
-                name="austenitizeMax"
-                label="Highest austenitize temperature"
-                suggested={read.ok ? read.value.austenitize.maxC : null}
-              />
-              <div className="grid grid-cols-2 gap-2">
-                <Text
-                  name="soakMin"
-                  label="Soak of thin blades, min"
-                  suggested={read.ok ? read.value.soak.minMin : null}
-                  plain
-                />
-                <Text
-                  name="soakMax"
-                  label="Soak of thick blades, min"
-                  suggested={read.ok ? read.value.soak.maxMin : null}
-                  plain
-                />
-              </div>
-              <Text name="temperMin" label="Lowest temper" suggested={read.ok ? read.value.temper.minC : null} />
-              <Text name="temperMax" label="Highest temper" suggested={read.ok ? read.value.temper.maxC : null} />
-              <Text
-                name="targetMin"
-                label="Usual target from"
-                suggested={read.ok ? read.value.usualTarget.minHrc : null}
-                plain
-              />
-              <Text
-                name="targetMax"
-                label="Usual target to"
-                suggested={read.ok ? read.value.usualTarget.maxHrc : null}
-                plain
-              />
+              {RANGE_FIELDS.map(({ of, ...field }) => (
+                <Text key={field.name} {...field} suggested={read.ok ? of(read.value) : null} />
+              ))}
             </div>
           </Fold>
           <Fold title="Source and note" says={draft.source || 'the supplier’s sheet'} names={['source', 'note']}>
