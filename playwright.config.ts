@@ -15,6 +15,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    // Clocks of 24 hours, whatever the machine's own language.
+    locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     // Each test has a browser of its own, which would lay the whole application down for itself; what is about that lets it in.

@@ -10,7 +10,7 @@ const CORE = ['src/core/**/*.test.ts', 'src/words/**/*.test.ts']
 export default getViteConfig({
   test: {
     // Laws are checked on many cases; a busy machine must not fail them.
-    testTimeout: 60_000,
+    testTimeout: 120_000,
     // It must meet the same build of the storage library as the application, or it would never hear of a change.
     server: { deps: { inline: ['dexie-react-hooks'] } },
     // Both cores of a small machine: by default one is left idle.
@@ -26,6 +26,7 @@ export default getViteConfig({
         test: {
           name: 'around it',
           include: ['src/**/*.test.{ts,tsx}'],
+          setupFiles: ['src/testing/patience.ts'],
           exclude: CORE,
           benchmark: { include: [] },
         },

@@ -75,7 +75,7 @@ test('a newer version is offered, never forced, never in a run; pages still open
   page,
   context,
 }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(600_000)
   await startServer(BUILT)
   await openDemoBatch(page, 'Skerry fillets', 'Choose')
   await kept(page)
@@ -84,6 +84,8 @@ test('a newer version is offered, never forced, never in a run; pages still open
   const open = await context.newPage()
   await open.goto(page.url())
   await expect(open.getByRole('heading', { level: 2, name: 'Choose' })).toBeVisible()
+  // The browser lets an old version go once nothing is on its way through it: what the server breaks off it waits for, for minutes.
+  for (const one of [page, run, open]) await one.waitForLoadState('networkidle')
   await stopServer()
 
   const newer = await mkdtemp(join(tmpdir(), 'tawny-ember-'))

@@ -14,6 +14,8 @@ export const PACE = {
   warmMin: 25,
   /** Loading, with the door open. */
   loadMin: 3,
+  /** Hands at the door for one act: blades put in or taken out. */
+  doorMin: 5,
   /** A bare blade in a tempering oven with a fan is through after this. */
   temperLagMin: 15,
   /** From a temper to room temperature in still air. */

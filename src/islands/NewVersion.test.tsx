@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto'
-import { cleanup, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import type { Run } from '../core/shop/run'
 import { db } from '../store/database'
@@ -39,6 +39,14 @@ it('a newer version is not offered while a run goes on in whatever tab, and is o
   expect(offer()).toBeNull()
   await db.runs.update('run-1', { endedAt: new Date().toISOString() })
   await waitFor(() => expect(offer()).not.toBeNull())
+})
+
+it('once asked, it says that the browser may take its time, and offers nothing more', async () => {
+  render(<NewVersion />)
+  await waitFor(() => expect(offer()).not.toBeNull())
+  fireEvent.click(offer() as HTMLElement)
+  expect(screen.getByRole('status').textContent).toContain('within five minutes')
+  expect(offer()).toBeNull()
 })
 
 it.each([

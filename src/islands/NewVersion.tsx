@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react'
+import { useEffect, useState, useSyncExternalStore } from 'react'
 import { changeOver, isNewerWaiting, keepOffline, watchNewer } from '../offline/newer-version'
 import { useRunGoingOn } from '../store/run-going-on'
 import { addressPart } from './address'
@@ -15,15 +15,27 @@ export function NewVersion() {
 
 /** Not while a run is going on in another tab either: data that a newer version brings further the run could no longer write. */
 function Offer() {
+  const [isAsked, setAsked] = useState(false)
   if (useRunGoingOn() !== false) return null
   return (
     <div role="status" className="no-print flex flex-wrap items-center gap-3 border-b border-rule bg-raised px-4 py-2">
       <p className="min-w-60 flex-1 text-small">
-        A newer Tawny Ember is ready. This page goes on with the one it has until you change over.
+        {isAsked
+          ? 'Changing over. This page loads anew as soon as the browser lets the old version go: at once, or within five minutes. Until then it works as before.'
+          : 'A newer Tawny Ember is ready. This page goes on with the one it has until you change over.'}
       </p>
-      <button type="button" className="btn" onClick={changeOver}>
-        Change over
-      </button>
+      {!isAsked && (
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            setAsked(true)
+            changeOver()
+          }}
+        >
+          Change over
+        </button>
+      )}
     </div>
   )
 }

@@ -9,6 +9,7 @@ import { useSaveTrouble, useShop } from '../store/hooks'
 import { noteOwn } from '../store/keeping'
 import { unfitChange } from '../store/save-state'
 import { fetchWriters } from '../store/writing'
+import { setClock } from '../ui/dates'
 import { toast, waitingMessages } from '../ui/toast'
 import { CurrencyProvider, UnitsProvider } from '../ui/Units'
 import { problemWords } from '../words/problems'
@@ -52,6 +53,8 @@ if (typeof document !== 'undefined')
 export function Place({ children }: { children: ReactNode }) {
   const { state, refused, goOn } = useBeginning()
   const shop = useShop()
+  // Before anything below is drawn with a time in it.
+  setClock(shop?.clock)
   useUnfitToast(shop?.units ?? 'metric')
   useUndoKeys()
   useSavingAtHand()

@@ -19,8 +19,6 @@ const NOW = new Date()
 const made = makeBigShop(100, 5, NOW)
 // One reading a blade is enough here, and stored sooner.
 const big = { ...made, readings: made.readings.filter((_, i) => i % 5 === 0), runs: [], logs: [] }
-const LONG = { timeout: 45_000 }
-
 beforeAll(async () => {
   preparePage()
   expect((await replaceAll(big)).saved).toBe(true)
@@ -33,16 +31,16 @@ const listed = () => screen.getAllByRole('listitem').length
 describe('a log of many batches', { timeout: 150_000 }, () => {
   it('is listed from its newest, further back when asked, and searched in all of it', async () => {
     render(<BatchesPlace />)
-    await screen.findByRole('button', { name: `Show older ones (${big.batches.length - 60} more)` }, LONG)
+    await screen.findByRole('button', { name: `Show older ones (${big.batches.length - 60} more)` })
     expect(listed()).toBe(60)
     fireEvent.click(screen.getByRole('button', { name: /Show older ones/ }))
-    await waitFor(() => expect(listed()).toBe(big.batches.length), LONG)
+    await waitFor(() => expect(listed()).toBe(big.batches.length))
     fireEvent.change(screen.getByLabelText('Find a batch'), { target: { value: 'lighthouse' } })
     const named = big.batches.filter(batch => batch.name.toLowerCase().includes('lighthouse')).length
     expect(named).toBeGreaterThan(2)
-    await waitFor(() => expect(listed()).toBe(named), LONG)
+    await waitFor(() => expect(listed()).toBe(named))
     fireEvent.change(screen.getByLabelText('Find a batch'), { target: { value: 'no such knife' } })
-    await screen.findByText(/No batch has “no such knife”/, {}, LONG)
+    await screen.findByText(/No batch has “no such knife”/)
   })
 
   it('is in hand as far as it waits for something: unread batches, what changed last, and what is asked for', async () => {
@@ -60,17 +58,17 @@ describe('a log of many batches', { timeout: 150_000 }, () => {
       )
     }
     const { rerender } = render(<Shown also={[]} />)
-    const first = (await screen.findByText(/batches:/, {}, LONG)).textContent ?? ''
+    const first = (await screen.findByText(/batches:/)).textContent ?? ''
     for (const id of unread) expect(first).toContain(id)
     expect(first).not.toContain(oldest?.id)
     expect(Number.parseInt(first, 10)).toBeLessThan(60)
     rerender(<Shown also={[oldest?.id ?? '']} />)
-    await screen.findByText(new RegExp(oldest?.id ?? 'none'), {}, LONG)
+    await screen.findByText(new RegExp(oldest?.id ?? 'none'))
     // Its first reading is heard of, though those without one were looked up past what listens.
     const [some] = big.readings
     if (!some) throw new Error('no reading')
     await db.readings.add({ ...some, id: 'its-first', batchId: unread[0] ?? '' })
-    await screen.findByText(/the first unread was read/, {}, LONG)
+    await screen.findByText(/the first unread was read/)
     await db.readings.delete('its-first')
   })
 
@@ -100,7 +98,7 @@ describe('a log of many batches', { timeout: 150_000 }, () => {
       return <p>{inHand ? `${inHand.batches.length} in hand` : 'waiting'}</p>
     }
     render(<Shown />)
-    const shown = (await screen.findByText(/in hand/, {}, LONG)).textContent ?? ''
+    const shown = (await screen.findByText(/in hand/)).textContent ?? ''
     expect(Number.parseInt(shown, 10)).toBeGreaterThanOrEqual(40)
   })
 })

@@ -43,8 +43,6 @@ const skerry = named('Skerry fillets')
 const net = named('Net knives')
 const galley = named('Galley knives')
 const recipe = demo.recipes[0]
-const LONG = { timeout: 20_000 }
-
 beforeAll(async () => {
   preparePage()
   await replaceAll(demo)
@@ -72,7 +70,7 @@ describe.each(['metric', 'imperial'] as const)('every place in %s', units => {
   it.each(PLACES)('%s: says something, and nothing a computer would', async (_, place, shows) => {
     setShop({ ...demo.shop, units })
     const { container } = render(place())
-    await waitFor(() => expect(container.textContent).toMatch(shows), LONG)
+    await waitFor(() => expect(container.textContent).toMatch(shows))
     expect(container.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/)
   })
 })
@@ -83,7 +81,7 @@ describe('one figure in every place', () => {
   it('the logbook has every blade that was read, as it was worked out', async () => {
     setShop(demo.shop)
     render(<LogbookPlace />)
-    const shown = await screen.findAllByRole('row', {}, LONG)
+    const shown = await screen.findAllByRole('row')
     // All are there to be scrolled to; drawn are those in sight.
     expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe(String(rows.length + 1))
     expect(shown.length).toBeLessThan(rows.length)
@@ -95,7 +93,7 @@ describe('one figure in every place', () => {
     if (!row) throw new Error('a reading')
     const hrc = hrcText(row.hrc)
     render(<BladePlace id={row.bladeId} />)
-    expect((await screen.findByRole('row', { name: /after temper 2/ }, LONG)).textContent).toContain(`${hrc} HRC`)
+    expect((await screen.findByRole('row', { name: /after temper 2/ })).textContent).toContain(`${hrc} HRC`)
     const own = certificatesOf(
       {
         batch: net,
@@ -116,19 +114,19 @@ describe('what can be done', () => {
   it('a run begins once, and its steps are confirmed one at a time', async () => {
     setShop(demo.shop)
     render(<RunPlace batchId={skerry.id} mode="practice" />)
-    const practice = await screen.findByRole('button', { name: /^Practice/ }, LONG)
+    const practice = await screen.findByRole('button', { name: /^Practice/ })
     await act(async () => {
       fireEvent.click(practice)
       fireEvent.click(practice)
     })
-    await screen.findByText('Shop ready', { selector: 'strong' }, LONG)
+    await screen.findByText('Shop ready', { selector: 'strong' })
     const runs = async () => (await db.runs.where('batchIds').equals(skerry.id).toArray()).filter(r => !r.endedAt)
     expect(await runs()).toHaveLength(1)
     fireEvent.keyDown(window, { key: ' ', code: 'Space' })
     fireEvent.keyUp(window, { key: ' ', code: 'Space' })
-    await waitFor(async () => expect((await runs())[0]?.events.filter(e => e.kind === 'confirm')).toHaveLength(1), LONG)
+    await waitFor(async () => expect((await runs())[0]?.events.filter(e => e.kind === 'confirm')).toHaveLength(1))
     fireEvent.keyDown(window, { key: 'z', code: 'KeyZ' })
-    await waitFor(async () => expect((await runs())[0]?.events.at(-1)?.kind).toBe('take-back'), LONG)
+    await waitFor(async () => expect((await runs())[0]?.events.at(-1)?.kind).toBe('take-back'))
     // A key that is held down is one press.
     fireEvent.keyDown(window, { key: ' ', code: 'Space', repeat: true })
     fireEvent.keyUp(window, { key: ' ', code: 'Space' })
@@ -139,34 +137,34 @@ describe('what can be done', () => {
   it('steels are ranked for a use, and those this shop cannot harden are named with the reason', async () => {
     setShop(demo.shop)
     render(<SteelsPlace grade="" view="suggest" />)
-    expect(await screen.findAllByRole('button', { name: 'Plan a batch' }, LONG)).not.toHaveLength(0)
+    expect(await screen.findAllByRole('button', { name: 'Plan a batch' })).not.toHaveLength(0)
     expect(screen.getByText('Not in this shop')).toBeTruthy()
     cleanup()
     setShop({ ...demo.shop, oil: 'fast-oil' })
     render(<SteelsPlace grade="" view="suggest" />)
-    await waitFor(() => expect(screen.queryByText(/C75S/)?.closest('ol')).toBeTruthy(), LONG)
+    await waitFor(() => expect(screen.queryByText(/C75S/)?.closest('ol')).toBeTruthy())
     expect(screen.queryByText('Not in this shop')).toBeNull()
   })
 
   it('a tale follows its knob', async () => {
     render(<SteelsPlace grade="" view="" />)
-    const why = await screen.findByRole('button', { name: /Why is that/ }, LONG)
+    const why = await screen.findByRole('button', { name: /Why is that/ })
     fireEvent.click(why)
-    const knob = await screen.findByRole<HTMLInputElement>('slider', {}, LONG)
+    const knob = await screen.findByRole<HTMLInputElement>('slider')
     const figure = () => document.querySelector('section .figure')?.textContent
-    await waitFor(() => expect(figure()).toMatch(/\d/), LONG)
+    await waitFor(() => expect(figure()).toMatch(/\d/))
     const before = figure()
     fireEvent.change(knob, { target: { value: '380' } })
-    await waitFor(() => expect(figure()).not.toBe(before), LONG)
+    await waitFor(() => expect(figure()).not.toBe(before))
   })
 
   it('learning that is switched off says so, and says nothing of a shop on a recipe', async () => {
     setShop({ ...demo.shop, learning: false })
     const { container } = render(<RecipesPlace />)
-    await waitFor(() => expect(container.textContent).toMatch(/± \d\.\d HRC/), LONG)
+    await waitFor(() => expect(container.textContent).toMatch(/± \d\.\d HRC/))
     cleanup()
     render(<WorkshopPlace />)
-    const select = await screen.findByLabelText<HTMLSelectElement>('Your own readings', {}, LONG)
+    const select = await screen.findByLabelText<HTMLSelectElement>('Your own readings')
     expect(select.value).toBe('off')
   })
 })

@@ -354,7 +354,7 @@ describe('storage that refuses', () => {
     refusing.mockRestore()
     // Any write that succeeds brings the others with it.
     await saveShop(shop => ({ ...shop, name: 'Again' }))
-    await vi.waitFor(() => expect(saveTrouble.get()).toBeNull())
+    await vi.waitFor(() => expect(saveTrouble.get()).toBeNull(), { timeout: 45_000 })
     expect((await db.readings.bulkGet(['u1', 'u2'])).map(r => r?.id)).toEqual(['u1', 'u2'])
     expect(unsavedNow().rows).toEqual({})
   })
@@ -588,7 +588,7 @@ describe('a run the browser will not store', () => {
     expect((await db.runs.get('f1'))?.events).toEqual([])
     full.mockRestore()
     await vi.advanceTimersByTimeAsync(6000)
-    await vi.waitFor(() => expect(unsavedRuns.get().size).toBe(0))
+    await vi.waitFor(() => expect(unsavedRuns.get().size).toBe(0), { timeout: 45_000 })
     expect((await db.runs.get('f1'))?.events.map(event => event.id)).toEqual(['one', 'two'])
     vi.useRealTimers()
   })

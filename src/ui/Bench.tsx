@@ -48,7 +48,11 @@ export function Bench({ title, says, views, drawing, figures, fields }: BenchPro
           {views}
         </header>
         {drawing}
-        {fields && <div className="mt-4">{fields}</div>}
+        {fields && (
+          <div id="fields" tabIndex={-1} className="mt-4 focus:outline-none">
+            {fields}
+          </div>
+        )}
       </div>
       <div className="min-w-0 lg:pt-1">{figures}</div>
     </section>

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { ago, day, format } from './dates'
+import { ago, clock, day, format, setClock } from './dates'
 
 beforeEach(() => {
   vi.useFakeTimers({ now: new Date(2031, 2, 3, 14, 6) })
@@ -8,7 +8,18 @@ afterEach(() => void vi.useRealTimers())
 
 const before = (seconds: number) => new Date(Date.now() - seconds * 1000).toISOString()
 
+test('a clock has the hours a workshop set, noon and midnight among them, and else those of the language', () => {
+  const times = [new Date(2031, 2, 3, 0, 5), new Date(2031, 2, 3, 12, 0), new Date(2031, 2, 3, 14, 6)]
+  setClock('12')
+  expect(times.map(clock)).toEqual(['12:05 am', '12:00 pm', '2:06 pm'])
+  setClock('24')
+  expect(times.map(clock)).toEqual(['00:05', '12:00', '14:06'])
+  setClock(undefined)
+  expect(times.map(clock)[2]).toMatch(/^(14:06|2:06 pm)$/)
+})
+
 test('an instant of this year has its time, another its year', () => {
+  setClock('24')
   expect(format(before(0))).toBe('3 Mar, 14:06')
   expect(format(new Date(2030, 11, 31, 9, 5).toISOString())).toBe('31 Dec 2030')
   expect(day(new Date(2031, 8, 9).toISOString())).toBe('9 Sep')

@@ -1,17 +1,35 @@
 import { once } from '../core/numeric/once'
+import type { Workshop } from '../core/shop/workshop'
 
 // Made with the first date that is shown: making one takes a slow tablet tens of milliseconds.
 const month = once(() => new Intl.DateTimeFormat('en', { month: 'short' }))
 const weekday = once(() => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }))
 const agoIn = once(() => new Intl.RelativeTimeFormat('en'))
 
-const two = (n: number): string => String(n).padStart(2, '0')
+type Hours = NonNullable<Workshop['clock']>
+let set: Hours | undefined
+const ofLanguage = once(
+  (): Hours => (new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions().hour12 ? '12' : '24'),
+)
+
+/** Takes the hours a workshop set; undefined: those of the browser's language. */
+export const setClock = (hours: Hours | undefined): void => {
+  set = hours
+}
+
+/** The wall's clock: '14:06', or '2:06 pm'. */
+export function clock(date: Date): string {
+  const [h, m] = [date.getHours(), String(date.getMinutes()).padStart(2, '0')]
+  return (set ?? ofLanguage()) === '24'
+    ? `${String(h).padStart(2, '0')}:${m}`
+    : `${h % 12 === 0 ? 12 : h % 12}:${m} ${h < 12 ? 'am' : 'pm'}`
+}
 
 /** An instant as a day and time: '3 Mar, 14:06'; with the year when it is not this one. */
 export function format(instant: string): string {
   const date = new Date(instant)
   return date.getFullYear() === new Date().getFullYear()
-    ? `${day(instant)}, ${two(date.getHours())}:${two(date.getMinutes())}`
+    ? `${day(instant)}, ${clock(date)}`
     : `${day(instant)} ${date.getFullYear()}`
 }
 

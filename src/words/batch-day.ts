@@ -1,5 +1,7 @@
 import type { PlacedTemper, Standing } from '../core/run-plan/batch-day'
-import type { Speaker } from './speaker'
+import type { SharedTempers, TemperChange } from '../core/run-plan/shared-tempers'
+import { hoursText } from './clock-text'
+import { hrcText, percentText, type Speaker } from './speaker'
 
 const whole = (minutes: number, say: Speaker) => say.minutes(Math.round(minutes))
 
@@ -34,3 +36,33 @@ export function temperWaitWords(
   if (Math.round(coolingMin) > 0) return `after ${whole(coolingMin, say)}: the blades cool`
   return 'straight away'
 }
+
+/** Names a plan of tempers: how far it may move them. */
+export const withinWords = ({ withinK, changes }: SharedTempers, say: Speaker): string =>
+  changes.length === 0 ? 'As planned' : withinK === 0 ? 'No temperature changed' : `Changed by up to ${say.d(withinK)}`
+
+/** Says what a shared temper does to a steel: '238 to 243 °C, 58.9 to 58.6 HRC, chance in target 71 to 66 %'. */
+export function temperChangeWords(
+  { gradeName, fromC, toC, holdMin, fromHrc, hrc, fromChance, chance }: TemperChange,
+  say: Speaker,
+): string {
+  const to = fromC === toC ? `${say.t(toC)}, held ${say.minutes(holdMin)}` : `${say.bare(fromC)} to ${say.t(toC)}`
+  const chances =
+    fromChance === null || chance === null
+      ? ''
+      : `, chance in target ${percentText(fromChance)} to ${percentText(chance)}`
+  return `${gradeName}: ${to}, ${hrcText(fromHrc)} to ${hrcText(hrc)} HRC${chances}`
+}
+
+/** Says what the shortest of some plans would save; null where none is shorter. */
+export function savingWords(plans: readonly SharedTempers[], say: Speaker): string | null {
+  const [planned, shortest] = [plans[0], plans.at(-1)]
+  if (!planned || !shortest || shortest === planned) return null
+  const moved =
+    shortest.withinK === 0 ? 'at the same temperatures' : `with tempers changed by up to ${say.d(shortest.withinK)}`
+  return `${hoursText(planned.totalMin - shortest.totalMin)} h sooner in ${shortest.loads} loads ${moved}`
+}
+
+/** Says that nothing is to be won by sharing; `withinK`: how far a temper would have been moved. */
+export const nothingSharedWords = (withinK: number, say: Speaker): string =>
+  `No plan is shorter: no steels of this batch that are tempered apart would share a load within ${say.d(withinK)}.`

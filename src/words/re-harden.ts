@@ -3,7 +3,7 @@ import type { Workshop } from '../core/shop/workshop'
 import type { AnnealCycle } from '../data/grades'
 import { VERDICT_COSTS } from '../data/verdict-costs'
 import { listOf } from './lists'
-import type { Speaker } from './speaker'
+import { hrcText, type Speaker } from './speaker'
 
 /** An anneal as it is keyed and done, what it takes of the oven, and what the whole re-hardening costs. */
 export function annealWords(anneal: AnnealCycle, { prices }: Pick<Workshop, 'prices'>, say: Speaker): string {
@@ -23,3 +23,7 @@ export const sendBackWords = (count: number): string =>
   count === 0
     ? 'Tick the blades that are to be hardened again.'
     : 'They leave this batch as sent back, and stand in a batch of their own with the best route that can still be reached. What was read here stays here.'
+
+/** What was read of one blade, beside its mark. */
+export const measuredWords = (hrc: number | undefined): string =>
+  hrc === undefined ? 'not read' : `${hrcText(hrc)} HRC`

@@ -8,13 +8,10 @@ import {
   formatQuantity,
   type System,
 } from '../core/units/quantity'
+import { SCALED } from '../core/units/scaled'
 
-const SQUARE_FEET_PER_M2 = 10.7639
-const CUBIC_FEET_PER_M3 = 35.3147
-const QUARTS_PER_LITRE = 1.05669
 /** W/m²K in BTU/(h·ft²·°F), W/K in BTU/(h·°F), inch-pound units by their definitions. */
 const BTU_HFT2F_PER_WM2K = 0.17611
-const BTU_HF_PER_WK = 1.89563
 const BTU_PER_KJ = 0.947817
 const BTU_LB_PER_KJ_KG = 0.429923
 const LB_FT3_PER_KG_M3 = 0.062428
@@ -67,6 +64,8 @@ const rate = (k: number, system: System, per: string) =>
 
 /** Hardness as it is shown everywhere: one decimal, HRC left to the sentence. */
 export const hrcText = (hrc: number): string => hrc.toFixed(1)
+/** The same, or a dash where it is not known. */
+export const hrcOrDash = (hrc: number | null | undefined): string => (typeof hrc === 'number' ? hrcText(hrc) : '—')
 /** A difference with its sign, such as +0.3 or −1.2; what rounds to nothing has none. */
 export const signedText = (x: number, decimals = 1): string => {
   const size = Math.abs(x).toFixed(decimals)
@@ -114,17 +113,18 @@ export function speakerOf(system: System, currency?: string): Speaker {
     perSecond: k => rate(k, system, 'per second'),
     length: mm => formatQuantity(mm, 'length', system),
     thin: mm => `${formatFine(mm, system)} ${metric ? 'mm' : 'in'}`,
-    metres: m => (metric ? `${decimals(m, 2)} m` : `${decimals(m / 0.3048, 1)} ft`),
-    perLength: price => (metric ? `${money(price)} per metre` : `${money(price * 0.3048)} per foot`),
-    area: m2 => (metric ? `${decimals(m2, 2)} m²` : `${decimals(m2 * SQUARE_FEET_PER_M2, 1)} ft²`),
+    metres: m => (metric ? `${decimals(m, 2)} m` : `${decimals(m / SCALED.pricePerM.perMetric, 1)} ft`),
+    perLength: price =>
+      metric ? `${money(price)} per metre` : `${money(price * SCALED.pricePerM.perMetric)} per foot`,
+    area: m2 => (metric ? `${decimals(m2, 2)} m²` : `${decimals(m2 / SCALED.pricePerM2.perMetric, 1)} ft²`),
     room: m3 =>
-      metric ? `${decimals(m3, m3 < 10 ? 2 : 0)} m³` : `${decimals(m3 * CUBIC_FEET_PER_M3, m3 < 1 ? 1 : 0)} ft³`,
-    litres: l => (metric ? `${decimals(l, 1)} L` : `${decimals(l * QUARTS_PER_LITRE, 1)} qt`),
+      metric ? `${decimals(m3, m3 < 10 ? 2 : 0)} m³` : `${decimals(m3 * SCALED.volume.perMetric, m3 < 1 ? 1 : 0)} ft³`,
+    litres: l => (metric ? `${decimals(l, 1)} L` : `${decimals(l * SCALED.bath.perMetric, 1)} qt`),
     mass: kg => formatQuantity(kg, 'mass', system),
     minutes: min => formatQuantity(min, 'duration', system),
     transfer: w =>
       metric ? `${Math.round(w)} W/m²K` : `${decimals(w * BTU_HFT2F_PER_WM2K, w < 60 ? 1 : 0)} BTU/h·ft²·°F`,
-    leak: w => (metric ? `${decimals(w, 2)} W/K` : `${decimals(w * BTU_HF_PER_WK, 2)} BTU/h·°F`),
+    leak: w => (metric ? `${decimals(w, 2)} W/K` : `${decimals(w * SCALED.leak.perMetric, 2)} BTU/h·°F`),
     density: rho => (metric ? `${Math.round(rho)} kg/m³` : `${Math.round(rho * LB_FT3_PER_KG_M3)} lb/ft³`),
     heat: kJ => (metric ? `${decimals(kJ, 0)} kJ` : `${decimals(kJ * BTU_PER_KJ, 0)} BTU`),
     heatPerMass: kJ => (metric ? `${decimals(kJ, 1)} kJ/kg` : `${decimals(kJ * BTU_LB_PER_KJ_KG, 1)} BTU/lb`),

@@ -20,7 +20,7 @@ describe('a worker that cannot be loaded', () => {
     const { ask, doorOf } = await import('./client')
     const { logVersion, watchLog } = doorOf('trends')
     watchLog('log')
-    await vi.waitFor(() => expect(logVersion.get()?.log).toBeGreaterThan(0))
+    await vi.waitFor(() => expect(logVersion.get()?.log).toBeGreaterThan(0), { timeout: 45_000 })
     expect(logVersion.get()?.learnt).toBeGreaterThan(0)
     await expect(ask('trends', { by: 'oven' })).rejects.toThrow('not there')
   })

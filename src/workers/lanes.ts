@@ -23,6 +23,7 @@ export const RESTS_ON: Readonly<Partial<Record<QuestionName, keyof LogVersion>>>
   predictions: 'learnt',
   'recipe-map': 'learnt',
   'recipe-versions': 'log',
+  'shared-tempers': 'learnt',
   'temper-curve': 'learnt',
   trends: 'log',
 }
@@ -46,6 +47,7 @@ const LONG: ReadonlySet<QuestionName> = new Set([
   'rank-steels',
   'recipe-map',
   'run-steps',
+  'shared-tempers',
   'tale',
   'year-cost',
 ])

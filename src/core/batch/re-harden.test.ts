@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { gradeOf, groupOf, NOW, trayOf } from '../../testing/tray'
 import { batchSchema } from '../shop/batch'
 import { stateOf } from './blade-state'
-import { annealHours, sentBack } from './re-harden'
+import { annealHours, needingIt, sentBack } from './re-harden'
 import { bladesOf, timesHardened } from './tray'
 
 const grade = gradeOf('X65Cr13')
@@ -43,5 +43,15 @@ describe('blades that are hardened again', () => {
   it('takes the oven for the hold and the slow fall', () => {
     // Hold of 2 h at 870 °C, then 20 °C an hour to 600 °C: 2 + 270/20 h, by hand.
     expect(annealHours({ atC: 870, holdMin: 120, coolCPerH: 20, downToC: 600, source: '' })).toBeCloseTo(15.5, 9)
+  })
+
+  it('are those that miss the target; what was not read goes with them only where all that was read needs it', () => {
+    const target = { min: 59, max: 61 }
+    const read = (bladeId: string, measured: number) => ({ bladeId, measured })
+    const ids = ['A1', 'A2', 'A3', 'A4']
+    expect(needingIt(ids, [read('A1', 60), read('A2', 56.5), read('A3', 61.2)], target)).toEqual(['A2'])
+    expect(needingIt(ids, [read('A1', 56), read('A2', 56.5)], target)).toEqual(ids)
+    expect(needingIt(ids, [], target)).toEqual(ids)
+    expect(needingIt(ids, [read('A1', 60), read('A2', 60.4)], target)).toEqual([])
   })
 })

@@ -1,4 +1,5 @@
 import type { AnnealCycle } from '../../data/grades/grade'
+import { isOutOf, type TargetHrc } from '../rockwell/target'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { BladeStateEvent } from '../shop/blade'
 import type { PlannedRoute } from '../shop/route'
@@ -92,4 +93,20 @@ export function sentBack(
     ),
     to,
   }
+}
+
+/**
+ * Blades of some that need to be hardened again by their own readings: those that miss the target. What was not read is among them
+ * where every blade that was read needs it. With no reading of single blades it is all of them.
+ */
+export function needingIt(
+  bladeIds: readonly string[],
+  needs: readonly { readonly bladeId: string; readonly measured: number }[],
+  target: TargetHrc,
+): string[] {
+  const read = new Map(needs.map(({ bladeId, measured }) => [bladeId, measured]))
+  const misses = (id: string) => isOutOf(target, read.get(id) ?? Number.NaN)
+  const own = bladeIds.filter(id => read.has(id))
+  if (own.every(misses)) return [...bladeIds]
+  return own.filter(misses)
 }

@@ -1,3 +1,5 @@
+import { PACE } from '../../data/pace'
+
 /** Hands at work, from and to, min from midnight of the first day. */
 export type Window = readonly [fromMin: number, toMin: number]
 
@@ -5,7 +7,7 @@ export type Window = readonly [fromMin: number, toMin: number]
 export const GRID_MIN = 5
 
 /** Hands take so long for one thing: a door opened, packets put in or taken out, min. Rule of the day plan. */
-export const ACT_MIN = 5
+export const ACT_MIN = PACE.doorMin
 
 /** An oven as the day knows it. */
 export interface DayOven {

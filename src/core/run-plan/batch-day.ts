@@ -5,9 +5,9 @@ import { ok, type Result } from '../codes/result'
 import { chamberOf } from '../equipment/chambers'
 import { ovenOf, temperingOvenOf } from '../equipment/ovens'
 import { inspectMinOf } from '../equipment/quench-pace'
-import { hotTimesOf } from '../load/hot-times'
+import { type HotTimes, hotTimesOf } from '../load/hot-times'
 import { type Load, loadsOf, type TemperLoad, temperLoadsOf } from '../load/loads'
-import { type OrderedJob, type TemperJob, temperOrder } from '../load/temper-order'
+import { type OrderedJob, type TemperJob, type TemperOven, temperOrder } from '../load/temper-order'
 import { AMBIENT_C, fallenC } from '../oven/chamber'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Oven } from '../shop/oven'
@@ -26,8 +26,18 @@ export interface Standing {
   readonly limitMin: number
 }
 
+/** A stay in the cold, min from oven on. */
+export interface ColdStay {
+  readonly startMin: number
+  readonly endMin: number
+}
+
 /** A batch from oven on to the end of its last temper, one after another as one pair of hands does it. */
 export interface BatchDay {
+  /** Loads that have blades, in their order. */
+  readonly hot: readonly Omit<HotTimes, 'load'>[]
+  /** From the cold in until its blades have warmed up; null: none. */
+  readonly cold: ColdStay | null
   readonly tempers: readonly PlacedTemper[]
   readonly standings: readonly Standing[]
   /** When the last blade is quenched, and when all is done, min from oven on. */
@@ -37,11 +47,24 @@ export interface BatchDay {
 
 type DayShop = Pick<Workshop, 'ovens' | 'plates' | 'oil' | 'roomC' | 'units' | 'temperingOvenId' | 'inspectMin'>
 
+/** A batch up to its tempers: what no temper changes. */
+export interface HotPart extends Untempered, Pick<BatchDay, 'hot' | 'quenchedMin'> {
+  readonly loads: readonly Load[]
+  /** The oven that tempers, from when the blades are ready. */
+  readonly oven: TemperOven
+}
+
 /**
  * How long all of a batch takes, in which order its tempers are done soonest, and how long its blades stand untempered. Errors: as
  * ovenOf and temperingOvenOf.
  */
 export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
+  const hot = hotPartOf(batch, shop)
+  return hot.ok ? ok(dayAfter(hot.value, batch)) : hot
+}
+
+/** From oven on until the blades are ready to be tempered. Errors: as ovenOf and temperingOvenOf. */
+export function hotPartOf(batch: Batch, shop: DayShop): Result<HotPart> {
   const [hardens, tempers] = [ovenOf(shop, batch), temperingOvenOf(shop, batch)]
   if (!hardens.ok) return hardens
   if (!tempers.ok) return tempers
@@ -57,23 +80,32 @@ export function batchDayOf(batch: Batch, shop: DayShop): Result<BatchDay> {
   const readyMin = cold?.endMin ?? lookedAtMin
   const own = shop.temperingOvenId === null || tempers.value.id === hardens.value.id
   const hottest = loads.at(-1)?.austenitizeC ?? AMBIENT_C
-  const placed = placeTempers(temperLoadsOf(batch), dueOf({ quenchedAt, cold }), {
-    chamber: chamberOf(tempers.value),
-    readyMin,
-    atC: own && loads.length > 0 ? fallenC(chamberOf(hardens.value), hottest, readyMin - offMin) : AMBIENT_C,
-    coolBetweenMin: PACE.coolBetweenMin,
-  })
   return ok({
-    tempers: placed,
-    standings: standingsOf(batch, loads, { quenchedAt, cold, placed }),
+    loads,
+    hot: hot.value.map(({ load: _, ...times }) => times),
+    quenchedAt,
+    cold,
     quenchedMin,
-    totalMin: Math.max(readyMin, ...placed.map(({ endMin }) => endMin)),
+    oven: {
+      chamber: chamberOf(tempers.value),
+      readyMin,
+      atC: own && loads.length > 0 ? fallenC(chamberOf(hardens.value), hottest, readyMin - offMin) : AMBIENT_C,
+      coolBetweenMin: PACE.coolBetweenMin,
+    },
   })
 }
 
-interface ColdStay {
-  readonly startMin: number
-  readonly endMin: number
+/** The tempers of a batch after what came before them. */
+export function dayAfter(hot: HotPart, batch: Batch): BatchDay {
+  const placed = placeTempers(temperLoadsOf(batch), dueOf(hot), hot.oven)
+  return {
+    hot: hot.hot,
+    cold: hot.cold,
+    tempers: placed,
+    standings: standingsOf(batch, hot, placed),
+    quenchedMin: hot.quenchedMin,
+    totalMin: Math.max(hot.oven.readyMin, ...placed.map(({ endMin }) => endMin)),
+  }
 }
 
 /** All that goes into the cold goes in together, as soon as it was looked at: how long it may wait is a limit, not an appointment. */
@@ -87,14 +119,14 @@ function coldOf(loads: readonly Load[], startMin: number): ColdStay | null {
 function placeTempers(
   loads: readonly TemperLoad[],
   dueMinOf: (load: TemperLoad) => number | undefined,
-  oven: Parameters<typeof temperOrder>[1],
+  oven: TemperOven,
 ): PlacedTemper[] {
   const jobs = loads.map((load): TemperJob => {
     const dueMin = dueMinOf(load)
     return {
       round: load.round,
       atC: load.atC,
-      inOvenMin: load.holdMin + PACE.temperLagMin,
+      inOvenMin: load.holdMin + PACE.temperLagMin + PACE.doorMin,
       bladeIds: load.blades.map(blade => blade.id),
       ...(dueMin === undefined ? {} : { dueMin }),
     }
@@ -138,16 +170,8 @@ export const placeColdTempers = (loads: readonly TemperLoad[], oven: Oven): Plac
 
 function standingsOf(
   { groups }: Pick<Batch, 'groups'>,
-  loads: readonly Load[],
-  {
-    quenchedAt,
-    cold,
-    placed,
-  }: {
-    readonly quenchedAt: ReadonlyMap<string, number>
-    readonly cold: ColdStay | null
-    readonly placed: readonly PlacedTemper[]
-  },
+  { loads, quenchedAt, cold }: HotPart,
+  placed: readonly PlacedTemper[],
 ): Standing[] {
   return groups.flatMap((group): Standing[] => {
     const grade = gradeOf(group)

@@ -51,6 +51,8 @@ export const workshopSchema = z.object({
   said: z.array(z.enum(SETUP_STEPS)).check(z.maxLength(SETUP_STEPS.length)),
   units: z.enum(SYSTEMS),
   theme: z.enum(['system', 'light', 'dark']),
+  /** Hours a clock is read by; absent: as the browser's language has them. */
+  clock: z.optional(z.enum(['12', '24'])),
   /** How blades are numbered through the whole log: YY or YYYY for the year, N for each digit at the least. */
   serialPattern: textUpTo('serialPattern').check(z.refine(isSerialPattern, rule('not-a-serial-pattern'))),
   ovens: z.array(ovenSchema).check(z.minLength(1), z.maxLength(24)),

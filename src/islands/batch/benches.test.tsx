@@ -48,7 +48,7 @@ afterEach(cleanup)
 async function open(batch: Batch, station: StationName, units: Workshop['units'] = 'metric') {
   setShop({ ...demo.shop, units })
   const view = render(<BatchPlace id={batch.id} station={station} />)
-  await screen.findByRole('heading', { level: 2 }, { timeout: 20_000 })
+  await screen.findByRole('heading', { level: 2 })
   return view
 }
 /** The big figure under a label. */
@@ -65,9 +65,7 @@ describe.each(['metric', 'imperial'] as const)('every bench in %s', units => {
   it.each(STATIONS)('%s: says something, and nothing a computer would', async station => {
     for (const name of ['Skerry fillets', 'Net knives']) {
       const { container, unmount } = await open(named(name), station, units)
-      await waitFor(() => expect(container.textContent).not.toMatch(/Drawing the map|Running the oven|Judging/), {
-        timeout: 20_000,
-      })
+      await waitFor(() => expect(container.textContent).not.toMatch(/Drawing the map|Running the oven|Judging/))
       expect(container.textContent).not.toMatch(/NaN|undefined|Infinity|\[object|null /)
       const bench = screen.getByRole('heading', { level: 2 }).closest('section') ?? container
       if (units === 'imperial') expect(bench.textContent).not.toMatch(/\d mm\b|\d kg\b/)
@@ -91,7 +89,7 @@ describe('what the benches show is what the batch model says', () => {
   it('Temper: what each load should read afterwards', async () => {
     setShop({ ...demo.shop, learning: false })
     render(<BatchPlace id={skerry.id} station="temper" />)
-    const rows = await screen.findAllByRole('row', { name: /^Temper \d/ }, { timeout: 20_000 })
+    const rows = await screen.findAllByRole('row', { name: /^Temper \d/ })
     expect(rows).toHaveLength(Object.keys(figures.expected).length)
   })
 
@@ -207,14 +205,14 @@ describe('what is missing', () => {
     if (!group) throw new Error('group')
     const batch = await change('Boat knives', { groups: [{ ...group, gradeId: 'lost', gradeName: 'Harbour 14' }] })
     render(<BatchPlace id={batch.id} station="heat" />)
-    const alert = await screen.findByRole('alert', {}, { timeout: 20_000 })
+    const alert = await screen.findByRole('alert')
     expect(alert.textContent).toContain('Harbour 14 is not known here.')
     const select = screen.getByLabelText<HTMLSelectElement>('Instead of Harbour 14')
     const option = within(select).getByText<HTMLOptionElement>('X105CrMo17')
     await act(async () => fireEvent.change(select, { target: { value: option.value } }))
     await waitFor(async () => expect((await stored(batch.id)).groups[0]?.gradeName).toBe('X105CrMo17'))
     expect((await stored(batch.id)).groups[0]).toMatchObject({ id: group.id, lot: group.lot })
-    await screen.findByRole('heading', { level: 2, name: 'Heat' }, { timeout: 20_000 })
+    await screen.findByRole('heading', { level: 2, name: 'Heat' })
   })
 
   it('a batch that is not here says so', async () => {

@@ -6,6 +6,7 @@ import { outward } from '../../core/numeric/round'
 import type { Batch } from '../../core/shop/batch'
 import type { Workshop } from '../../core/shop/workshop'
 import { DAY_MIN, dayOfMinute, dayStartMin, fullHours } from '../../core/units/time'
+import { clock } from '../../ui/dates'
 import type { BoardBlock, BoardLane, DayBoardProps } from '../../ui/drawings/day/board'
 import { shortTask, stayWords } from '../../words/day'
 import { counted, marksOfBlades } from '../../words/lists'
@@ -15,9 +16,9 @@ import type { Day, DayPlan } from './use-day'
 const MOST_DAYS = 5
 
 /** The wall's clock at a minute of the plan, and with its day where that is not the first. */
-export const clockAt = (origin: Date, min: number): string => format(addMinutes(origin, min), 'HH:mm')
+export const clockAt = (origin: Date, min: number): string => clock(addMinutes(origin, min))
 export const dayAndClock = (origin: Date, min: number): string =>
-  format(addMinutes(origin, min), min < DAY_MIN ? 'HH:mm' : 'EEE HH:mm')
+  `${min < DAY_MIN ? '' : `${format(addMinutes(origin, min), 'EEE')} `}${clockAt(origin, min)}`
 
 /** A night's work belongs to the evening it follows from as well: who works past midnight sees it before midnight, h. */
 const NIGHT_ENDS_MIN = 300

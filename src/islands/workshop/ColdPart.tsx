@@ -1,7 +1,7 @@
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { USUAL_BOX_MM, USUAL_ROOM_C } from '../../data/cold'
-import { NumberField } from '../../ui/PlainFields'
+import { ScaledField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { useShopNow } from '../shop-context'
 import { ColdMediumField } from './ColdMediumField'
@@ -49,15 +49,16 @@ export function ColdPart({ edit }: Props) {
           {...BOUNDS.vesselKg}
           onCommit={vesselKg => set({ vesselKg })}
         />
-        <NumberField
+        <ScaledField
           label="Heat leak of the box"
-          unit="W/K"
+          kind="leak"
           value={cold.lossWPerK}
           {...BOUNDS.lossWPerK}
           onCommit={lossWPerK => set({ lossWPerK })}
         />
-        <NumberField
-          label={cold.medium === 'liquid-nitrogen' ? 'Price per litre' : 'Price per kg'}
+        <ScaledField
+          label="Price of the coolant"
+          kind={cold.medium === 'liquid-nitrogen' ? 'pricePerLitre' : 'pricePerKg'}
           value={cold.price ?? 0}
           {...BOUNDS.coolantPrice}
           onCommit={price => set({ price })}

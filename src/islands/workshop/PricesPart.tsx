@@ -2,7 +2,7 @@ import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { BELTS_PER_BLADE, TASK_MIN } from '../../data/task-times'
-import { NumberField } from '../../ui/PlainFields'
+import { NumberField, ScaledField } from '../../ui/PlainFields'
 import { asMinutes, asTime } from '../../ui/time-of-day'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
@@ -14,16 +14,20 @@ interface Props {
 
 const FIELDS = [
   ['hour', 'An hour of your work', '', 'hourPrice'],
-  ['coatPerM2', 'Anti-scale coat', 'per m²', 'coatPricePerM2'],
   ['argonPerPacket', 'Argon into a packet', 'a packet', 'argonPricePerPacket'],
-  ['argonPerM3', 'Argon from the bottle', 'per m³', 'argonPricePerM3'],
   ['vacuumPerBlade', 'Vacuum, sent out', 'per blade', 'vacuumPricePerBlade'],
   ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'per blade', 'abrasivesPricePerBlade'],
 ] as const
 
+/** Prices by what is weighed or measured. */
+const MEASURED = [
+  ['steelPerKg', 'Steel', 'pricePerKg', 'steelPricePerKg'],
+  ['coatPerM2', 'Anti-scale coat', 'pricePerM2', 'coatPricePerM2'],
+  ['argonPerM3', 'Argon from the bottle', 'pricePerM3', 'argonPricePerM3'],
+] as const
+
 /** Further costs of a blade, and their defaults. */
 const FURTHER = [
-  ['steelPerKg', 'Steel', 'per kg', 'steelPricePerKg', 0],
   ['beltsPerBlade', 'Belts to finish', 'per blade', 'beltsPricePerBlade', BELTS_PER_BLADE],
   ['prepareMin', 'Your minutes before the heat', 'per blade', 'taskMin', TASK_MIN.preparePerBlade],
   ['finishMin', 'Your minutes to finish', 'per blade', 'taskMin', TASK_MIN.finishPerBlade],
@@ -42,6 +46,16 @@ export function PricesPart({ edit }: Props) {
           label={label}
           unit={unit}
           value={prices[name]}
+          {...BOUNDS[bound]}
+          onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
+        />
+      ))}
+      {MEASURED.map(([name, label, kind, bound]) => (
+        <ScaledField
+          key={name}
+          label={label}
+          kind={kind}
+          value={prices[name] ?? 0}
           {...BOUNDS[bound]}
           onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
         />

@@ -2,7 +2,7 @@ import { lazy, Suspense, useEffect } from 'react'
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import { nextSerials } from '../../core/shop/serial'
-import { NumberField, SelectField, TextField } from '../../ui/PlainFields'
+import { ScaledField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
@@ -56,6 +56,16 @@ function WorkshopView() {
             ]}
             onCommit={theme => edit({ theme })}
           />
+          <SelectField
+            label="Hours of the clock"
+            value={shop.clock ?? 'language'}
+            options={[
+              ['language', 'as the browser’s language'],
+              ['24', '24: 14:06'],
+              ['12', '12: 2:06 pm'],
+            ]}
+            onCommit={clock => edit({ clock: clock === 'language' ? undefined : clock })}
+          />
           <SerialField value={shop.serialPattern} onCommit={serialPattern => edit({ serialPattern })} />
         </Part>
         <Part title="Ovens">
@@ -80,8 +90,9 @@ function WorkshopView() {
             {...BOUNDS.foilLeftMm}
             onCommit={leftMm => edit(s => ({ foil: { ...s.foil, leftMm } }))}
           />
-          <NumberField
-            label="Price per metre"
+          <ScaledField
+            label="Price of foil"
+            kind="pricePerM"
             value={shop.foil.pricePerM}
             {...BOUNDS.foilPricePerM}
             onCommit={pricePerM => edit(s => ({ foil: { ...s.foil, pricePerM } }))}

@@ -51,6 +51,7 @@ export const QUESTIONS = {
   'recipe-versions': async () => (await import('./recipe-versions')).recipeVersions,
   'year-cost': async () => (await import('./year-cost')).yearCosts,
   'edge-belief': async () => (await import('./edge-belief')).edgeBeliefs,
+  'shared-tempers': async () => (await import('./shared-tempers')).sharedTempers,
   'soak-effect': async () => (await import('./soak-effect')).soakEffects,
   'suggested-route': async () => (await import('./suggested-route')).suggestedRoute,
   tale: async () => (await import('./tale')).tale,

@@ -149,6 +149,7 @@ const LOCAL = {
   'recipe-versions': { recipe: SHOP.recipes[0] },
   'year-cost': { batches: [BATCH], shop: SHOP.shop, attendedMin: {} },
   'edge-belief': { targetHrc: 60, edgeDeg: 15, evidence: [{ hrc: 60.4, sdHrc: 0.3, edgeDeg: 15, result: 'chips' }] },
+  'shared-tempers': { batch: BATCH, shop: SHOP.shop },
   'soak-effect': { groups: BATCH?.groups ?? [], groupId: BATCH?.groups[0]?.id ?? '', soakMin: 60 },
   'run-steps': { batch: BATCH, shop: SHOP.shop, tempersDone: null },
   reach: {

@@ -156,6 +156,14 @@ export const pullPlanSchema = z.object({
 })
 
 export const daySchema = z.object({
+  hot: list(
+    z.object({
+      loadedMin: z.number(),
+      reachedMin: z.number(),
+      pulls: list(z.object({ bladeId: z.string(), pullMin: z.number(), outMin: z.number() })),
+    }),
+  ),
+  cold: z.nullable(z.object({ startMin: z.number(), endMin: z.number() })),
   tempers: list(
     z.object({
       key: z.string(),

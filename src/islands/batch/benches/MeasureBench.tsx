@@ -211,7 +211,16 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
         />
       }
       fields={
-        <div className="grid gap-3 sm:grid-cols-[120px_180px_1fr]">
+        <div className="grid gap-3 sm:grid-cols-[1fr_120px_180px]">
+          <RunOfReadings
+            mark={blade.mark}
+            text={text}
+            faceMm={faceMm}
+            known={own.map(r => r.roundFace?.shownHrc ?? r.hrc)}
+            predictedHrc={predicted?.mean ?? null}
+            onText={setText}
+            onAdd={add}
+          />
           <SelectField
             label="Blade"
             value={blade.id}
@@ -223,15 +232,6 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
             value={stage}
             options={stages.map(s => [s, stageName(s)] as const)}
             onCommit={setStage}
-          />
-          <RunOfReadings
-            mark={blade.mark}
-            text={text}
-            faceMm={faceMm}
-            known={own.map(r => r.roundFace?.shownHrc ?? r.hrc)}
-            predictedHrc={predicted?.mean ?? null}
-            onText={setText}
-            onAdd={add}
           />
           <div className="flex flex-wrap items-center gap-2 sm:col-span-3">
             <TesterButton underItHrc={predicted?.mean ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />

@@ -1,7 +1,8 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { withRoute } from '../../../core/batch/route-edit'
 import { worked } from '../../../core/codes/working'
 import { temperAirWPerM2K, temperLagS } from '../../../core/oven/temper-lag'
+import type { SharedTempers } from '../../../core/run-plan/shared-tempers'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { formatQuantity } from '../../../core/units/quantity'
 import { minutesOf } from '../../../core/units/time'
@@ -11,18 +12,21 @@ import { PredictedFigure } from '../../../ui/PredictedFigure'
 import { Problems } from '../../../ui/Problems'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
-import { standingWords, standsTooLong } from '../../../words/batch-day'
+import { savingWords, standingWords, standsTooLong } from '../../../words/batch-day'
 import { hoursText } from '../../../words/clock-text'
+import { useExactAnswer } from '../../../workers/use-answer'
 import { useBench } from '../bench-context'
 import { editGroup } from '../edit'
 import { EmptyTray } from './EmptyTray'
 import { RouteCurve } from './RouteCurve'
 import { TemperFields } from './RouteFields'
 import { LoggedTemperView } from './temper/LoggedTemperView'
+import { SharedTempersView } from './temper/SharedTempersView'
 import { TemperLoads } from './temper/TemperLoads'
 
 const VIEWS = [
   ['loads', 'Loads'],
+  ['share', 'Fewer loads'],
   ['after', 'Logged temper'],
 ] as const
 
@@ -30,6 +34,11 @@ const VIEWS = [
 export function TemperBench() {
   const { batch, shown, shop, blades, temperingOven } = useBench()
   const [view, setView] = useState<(typeof VIEWS)[number][0]>('loads')
+  const isMixed = batch.groups.length > 1
+  const plans = useExactAnswer(
+    'shared-tempers',
+    useMemo(() => (isMixed ? { batch, shop } : null), [isMixed, batch, shop]),
+  )
   if (blades.length === 0) return <EmptyTray title="Temper" what="the temper loads" />
   const { group, prediction } = shown
   const last = group.route.tempers[group.route.tempers.length - 1]
@@ -40,12 +49,14 @@ export function TemperBench() {
     <Bench
       title="Temper"
       says={`In ${shop.temperingOvenId !== null ? 'the tempering oven' : 'the hardening oven, once it has cooled'}. Let the blades cool to room temperature between tempers.`}
-      views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
+      views={<ViewChoice views={VIEWS.filter(([key]) => isMixed || key !== 'share')} view={view} onView={setView} />}
       drawing={
         !temperingOven.ok ? (
           <Problems of={temperingOven.problems} />
         ) : view === 'loads' ? (
           <TemperLoads oven={temperingOven.value} />
+        ) : view === 'share' ? (
+          <SharedTempersView plans={plans ?? null} />
         ) : (
           <LoggedTemperView oven={temperingOven.value} />
         )
@@ -54,6 +65,7 @@ export function TemperBench() {
         <>
           <PredictedFigure label="Finished hardness" prediction={prediction} />
           <DayFigure />
+          {view === 'loads' && plans?.ok && <Saving plans={plans.value} onShow={() => setView('share')} />}
           <LagFigure
             label={`${formatQuantity(shown.thicknessMm, 'length', shop.units)} blade is heated through after`}
             thicknessMm={shown.thicknessMm}
@@ -122,6 +134,20 @@ function DayFigure() {
         </p>
       )}
     </>
+  )
+}
+
+/** Shows what the tempers would save by sharing loads, with the way to it. */
+function Saving({ plans, onShow }: { plans: readonly SharedTempers[]; onShow: () => void }) {
+  const saving = savingWords(plans, useSay())
+  return (
+    saving && (
+      <p className="my-2 text-small">
+        <button type="button" className="link min-h-touch text-left font-semibold" onClick={onShow}>
+          {saving}
+        </button>
+      </p>
+    )
   )
 }
 

@@ -28,6 +28,7 @@ import { Options } from './verdict/Options'
 import { SendBack } from './verdict/SendBack'
 import { TrialView } from './verdict/TrialView'
 import { type Option, takeOption, takeOutDecided } from './verdict/take-option'
+import { VerdictChange } from './verdict/VerdictChange'
 import { VerdictFigures } from './verdict/VerdictFigures'
 
 const VIEWS = [
@@ -128,6 +129,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
               }
             />
             {isAccepted(group.decisions.at(-1), stage) && <Accepted />}
+            {advice?.ok && advice.value.options[0] && <VerdictChange now={advice.value.options[0]} asked={request} />}
             {advice?.ok && (
               <Options
                 options={advice.value.options}

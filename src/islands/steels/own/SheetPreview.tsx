@@ -22,9 +22,11 @@ export function SheetPreview({ draft, read }: { draft: SheetDraft; read: Result<
         <Readout grade={read.value} />
       ) : (
         <p className="mt-1 text-small text-ink-2">
-          {draft.nominal.C
-            ? 'Something on the sheet does not fit yet; it is said beside its field when you save.'
-            : 'Give it a name and a composition: carbon and chromium are enough to begin.'}
+          {!draft.nominal.C
+            ? 'Give it a name and a composition: carbon and chromium are enough to begin.'
+            : draft.name.trim() === ''
+              ? 'Give it a name.'
+              : 'Something on the sheet does not fit yet; it is said beside its field when you save.'}
         </p>
       )}
     </div>

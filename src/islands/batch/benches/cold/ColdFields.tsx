@@ -6,7 +6,7 @@ import type { Workshop } from '../../../../core/shop/workshop'
 import { BATHS, type BathFluid } from '../../../../data/cold'
 import { SNAP_TEMPER_C } from '../../../../data/delays'
 import { saveShop } from '../../../../store/records'
-import { NumberField, SelectField } from '../../../../ui/PlainFields'
+import { NumberField, ScaledField, SelectField } from '../../../../ui/PlainFields'
 import { QuantityField } from '../../../../ui/QuantityField'
 import { useSay } from '../../../../ui/Units'
 import { useBench } from '../../bench-context'
@@ -69,23 +69,23 @@ export function ColdFields() {
           onCommit={fluid => set(now => ({ bath: { ...now.bath, fluid } }))}
         />
       )}
-      <NumberField
+      <ScaledField
         label={isNitrogen ? 'Nitrogen standing in the box' : 'Bath volume'}
-        unit="L"
+        kind="bath"
         value={cold.bath.litres}
         {...BOUNDS.bathLitres}
         onCommit={litres => set(now => ({ bath: { ...now.bath, litres } }))}
       />
-      <NumberField
+      <ScaledField
         label="Room"
-        unit="m³"
+        kind="volume"
         value={cold.room.m3}
         {...BOUNDS.roomM3}
         onCommit={m3 => set(now => ({ room: { ...now.room, m3 } }))}
       />
       <NumberField
         label="Air changes"
-        unit="/h"
+        unit="per hour"
         value={cold.room.airChangesPerH}
         {...BOUNDS.airChangesPerH}
         onCommit={airChangesPerH => set(now => ({ room: { ...now.room, airChangesPerH } }))}

@@ -9,7 +9,7 @@ import { useNewestBatches } from '../../../../store/hooks'
 import { useRunsOf } from '../../../../store/run-hooks'
 import { Figure } from '../../../../ui/Bench'
 import { CostTable } from '../../../../ui/CostTable'
-import { NumberField } from '../../../../ui/PlainFields'
+import { NumberField, ScaledField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
 import { useSay } from '../../../../ui/Units'
 import {
@@ -73,9 +73,10 @@ export function CostView() {
         </p>
         <div className="grid max-w-xl grid-cols-2 gap-3 md:grid-cols-3">
           {batch.groups.map(group => (
-            <NumberField
+            <ScaledField
               key={group.id}
-              label={`Steel ${group.lot || group.gradeName}, price per kg`}
+              label={`Price of steel ${group.lot || group.gradeName}`}
+              kind="pricePerKg"
               value={group.steelPerKg ?? shop.prices?.steelPerKg ?? 0}
               {...BOUNDS.steelPricePerKg}
               onCommit={steelPerKg =>

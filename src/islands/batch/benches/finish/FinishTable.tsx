@@ -14,7 +14,7 @@ export function FinishTable() {
       finished: FINISH_TASKS.filter(other => (other === task ? done : finished.includes(other))),
     }))
   return (
-    <ScrollRegion label="What is done on each blade" className="max-h-[264px] overflow-y-auto">
+    <ScrollRegion label="What is done on each blade" className="max-h-[calc(var(--row)*8.25)] overflow-y-auto">
       <table className="sheet">
         <thead className="sticky top-0 bg-ash">
           <tr>

@@ -38,7 +38,7 @@ export function InspectTable({ chosen, onChoose }: Props) {
   const { blades, groups } = useBench()
   const say = useSay()
   return (
-    <div className="max-h-[176px] overflow-y-auto">
+    <div className="max-h-[calc(var(--row)*5.5)] overflow-y-auto">
       <table className="sheet">
         <caption className="sr-only">Findings for each blade</caption>
         <thead className="sticky top-0 bg-ash">

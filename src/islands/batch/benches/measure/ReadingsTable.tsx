@@ -22,7 +22,7 @@ interface Props {
 /** Every blade of the group with its hardness at a stage and the readings it rests on; each can be taken out, and brought back. */
 export function ReadingsTable({ blades, stage, readings, measured, shownId, onPick }: Props) {
   return (
-    <ScrollRegion label="Readings of this stage" className="mt-1 max-h-[112px] overflow-y-auto">
+    <ScrollRegion label="Readings of this stage" className="mt-1 max-h-[calc(var(--row)*3.5)] overflow-y-auto">
       <table className="sheet">
         <thead className="sticky top-0 bg-ash">
           <tr>

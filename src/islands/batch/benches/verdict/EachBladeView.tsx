@@ -8,6 +8,7 @@ import {
   takeOutTemper,
   waitingTemper,
 } from '../../../../core/batch/added-temper'
+import type { Answered } from '../../../../core/contract/questions'
 import type { Batch } from '../../../../core/shop/batch'
 import { formatQuantity, formatTemperature } from '../../../../core/units/quantity'
 import { editBatch } from '../../../../store/batches'
@@ -23,21 +24,29 @@ import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
 
+/** What each blade of the batch needs by its own evidence; undefined until it was judged once. */
+export function useEachBlade(): Answered<'each-blade'> | undefined {
+  const { batch, shop, readings } = useBench()
+  return useAnswer(
+    'each-blade',
+    useMemo(
+      () => ({
+        batch,
+        readings,
+        tester: shop.tester,
+        can: adviceCanOf(batch, shop),
+        learning: shop.learning !== false,
+      }),
+      [batch, readings, shop],
+    ),
+  )
+}
+
 /** Each blade by its own readings and files; those that need the same make the next load. */
 export function EachBladeView() {
-  const { batch, shop, readings, blades } = useBench()
+  const { batch, shop, blades } = useBench()
   const say = useSay()
-  const request = useMemo(
-    () => ({
-      batch,
-      readings,
-      tester: shop.tester,
-      can: adviceCanOf(batch, shop),
-      learning: shop.learning !== false,
-    }),
-    [batch, readings, shop],
-  )
-  const answer = useAnswer('each-blade', request)
+  const answer = useEachBlade()
   const marks = new Map(blades.map(blade => [blade.id, blade.mark]))
   const marksIn = (ids: readonly string[]) => marksOf(ids.flatMap(id => marks.get(id) ?? []))
   if (!answer) return <p className="py-6 text-ink-2">Judging each blade …</p>

@@ -8,7 +8,7 @@ import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
 import { firstWords, nothingHelps, stepsOf, TOUGHNESS_WORDS, whyWords } from '../../../../words/advice'
 import { bandText, holdText, hrcText, percentText, type Speaker } from '../../../../words/speaker'
-import { optionName, TAKE_WORDS } from '../../../../words/verdict'
+import { optionText, TAKE_WORDS } from '../../../../words/verdict'
 import { useBench } from '../../bench-context'
 import type { Option } from './take-option'
 
@@ -57,11 +57,7 @@ export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOu
             className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_auto]"
           >
             <div className="min-w-0">
-              <h3 className={i === 0 ? 'text-lead' : 'text-body'}>
-                {optionName(option)}
-                {option.temper &&
-                  `, ${formatTemperature(option.temper.atC, shop.units)} for ${holdText(option.temper.holdMin)}`}
-              </h3>
+              <h3 className={i === 0 ? 'text-lead' : 'text-body'}>{optionText(option, say)}</h3>
               <p className="text-small">{whyWords(option, say)}</p>
               {i === 0 && option.kind === 'anneal-and-reharden' && (
                 <p className="text-small text-ink-2">{stepsOf(option, say).join(' ')}</p>

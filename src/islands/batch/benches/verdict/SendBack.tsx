@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { standing } from '../../../../core/batch/blade-state'
-import { MOST_HARDENED, markedSentBack, sentBack } from '../../../../core/batch/re-harden'
+import { MOST_HARDENED, markedSentBack, needingIt, sentBack } from '../../../../core/batch/re-harden'
 import { timesHardened } from '../../../../core/batch/tray'
 import type { Hardness } from '../../../../core/hardness/hardness'
 import type { BatchGroup } from '../../../../core/shop/batch'
@@ -9,10 +9,11 @@ import { gradeOf } from '../../../../core/steel/grades'
 import { addBatch, editBatch } from '../../../../store/batches'
 import { Warnings } from '../../../../ui/Bench'
 import { useSay } from '../../../../ui/Units'
-import { annealWords, hardenedAgainWords, sendBackWords } from '../../../../words/re-harden'
+import { annealWords, hardenedAgainWords, measuredWords, sendBackWords } from '../../../../words/re-harden'
 import { SheetDialog } from '../../../SheetDialog'
 import { useBench } from '../../bench-context'
 import { newId, sayProblems } from '../../edit'
+import { useEachBlade } from './EachBladeView'
 import { type Option, takeOption } from './take-option'
 
 interface Props {
@@ -27,12 +28,23 @@ export function SendBack({ option, group, hardness, onClose }: Props) {
   const { batch, shop, blades } = useBench()
   const say = useSay()
   const own = standing(blades.filter(blade => blade.group.id === group.id))
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(own.map(blade => blade.id)))
+  const judged = useEachBlade()
+  const needs = judged?.ok ? judged.value.needs : []
+  const [picked, setPicked] = useState<ReadonlySet<string> | null>(null)
+  const chosen =
+    picked ??
+    new Set(
+      needingIt(
+        own.map(blade => blade.id),
+        needs,
+        group.target,
+      ),
+    )
   const [why, setWhy] = useState(group.symptom === null ? '' : `the edge ${group.symptom}`)
   const grade = gradeOf(group)
   const often = own.filter(blade => chosen.has(blade.id) && timesHardened(blade) >= MOST_HARDENED)
   const tick = (id: string, on: boolean) =>
-    setChosen(now => new Set(on ? [...now, id] : [...now].filter(other => other !== id)))
+    setPicked(new Set(on ? [...chosen, id] : [...chosen].filter(other => other !== id)))
   const send = async () => {
     const route = { ...group.route, ...option.again }
     const back = { why: why.trim(), nowIso: new Date().toISOString() }
@@ -65,6 +77,7 @@ export function SendBack({ option, group, hardness, onClose }: Props) {
               onChange={event => tick(blade.id, event.target.checked)}
             />
             {blade.mark}
+            <span className="text-ink-2">{measuredWords(needs.find(need => need.bladeId === blade.id)?.measured)}</span>
           </label>
         ))}
       </fieldset>
