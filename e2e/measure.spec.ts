@@ -201,3 +201,16 @@ test('the day’s check on a block is kept, and its drift is said', async ({ pag
   await expect(page.getByText(/Fit to use/)).toBeVisible()
   await expectAccessible(page)
 })
+
+test('the field of readings is one Tab from the link over the page, and R goes there', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Measure')
+  const field = page.getByLabel(/^Readings of A1, HRC/)
+  await expect(field).toBeVisible()
+  await page.getByRole('link', { name: 'Go to the work' }).focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Tab')
+  await expect(field).toBeFocused()
+  await page.getByRole('heading', { level: 2 }).click()
+  await page.keyboard.press('r')
+  await expect(field).toBeFocused()
+})

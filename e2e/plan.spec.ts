@@ -1,4 +1,4 @@
-import { beginBatch, expect, expectAccessible, figure, fill, startEmpty, test } from './shop'
+import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
 
 const to = async (page: import('@playwright/test').Page, station: string) => {
   await page.getByRole('link', { name: station, exact: true }).click()
@@ -108,8 +108,14 @@ test('blades that would soak too long are named with what would mend it, and the
   await expect(page.getByRole('row', { name: /Soak/ }).locator('.figure').last()).toHaveText(held)
   await page.goto(`/print/${page.url().split('/')[4]}`)
   await expect(page.getByText(why)).toBeVisible()
-  await expect(page.getByRole('row', { name: /^0:00 A1 / })).toBeVisible()
+  // On the wall's clock from when the oven is switched on, with what each should read in the end.
+  await page.getByLabel('Oven on at').fill('06:00')
+  await expect(page.getByText(/On at 06:00, last temper out at \d\d:\d\d/)).toBeVisible()
+  await expect(page.getByRole('row', { name: /^0[78]:\d\d \d+:\d\d A1 \d+ \d\d\.\d/ })).toBeVisible()
   await expect(page.getByRole('row', { name: /A14 / }).first()).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Rack from above/ })).toBeVisible()
+  await page.getByLabel('Oven sheet').uncheck()
+  await expect(page.getByRole('heading', { name: /oven sheet/ })).toHaveCount(0)
 })
 
 test('one oven for both says how long all of it takes, and how long the blades stand', async ({ page }) => {
@@ -141,4 +147,22 @@ test('a batch like another has its steels and blades, and nothing of what became
   await expect(page.getByRole('button', { name: '6 × X65Cr13' })).toBeVisible()
   await to(page, 'Measure')
   await expect(page.getByText(/not measured|No reading/i).first()).toBeVisible()
+})
+
+test('temper loads at close temperatures share one at a press, said with its cost, and Undo parts them', async ({
+  page,
+}) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Temper')
+  const loads = page.getByRole('row', { name: /^Temper \d/ })
+  await expect(loads).toHaveCount(4)
+  await page.getByRole('button', { name: /h sooner in 2 loads.*chance in target/ }).click()
+  const plan = page.getByRole('row', { name: /^Changed by up to 25 °C 2 / })
+  await expect(plan).toContainText(/X65Cr13: 170 to \d+ °C, .* HRC, chance in target/)
+  await expectAccessible(page)
+  await plan.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByText('No plan is shorter')).toBeVisible()
+  await page.getByRole('button', { name: 'Loads', exact: true }).click()
+  await expect(loads).toHaveCount(2)
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
+  await expect(loads).toHaveCount(4)
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { standingWords, standsTooLong, temperWaitWords } from './batch-day'
+import { savingWords, standingWords, standsTooLong, temperChangeWords, temperWaitWords, withinWords } from './batch-day'
 import { speakerOf } from './speaker'
 
 const say = speakerOf('metric')
@@ -26,5 +26,38 @@ describe('a batch’s day in words', () => {
     expect(temperWaitWords({ coolingMin: 30, fallingMin: 0 }, say)).toBe('after 30 min: the blades cool')
     expect(temperWaitWords({ coolingMin: 30, fallingMin: 95 }, say)).toBe('after 1 h 35: the oven cools down')
     expect(temperWaitWords({ coolingMin: 0, fallingMin: 0.2 }, say)).toBe('straight away')
+  })
+})
+
+describe('tempers that share loads, in words', () => {
+  const change = {
+    groupId: 'g',
+    gradeName: 'X65Cr13',
+    fromC: 238,
+    toC: 243,
+    holdMin: 120,
+    fromHrc: 58.94,
+    hrc: 58.62,
+    fromChance: 0.71,
+    chance: 0.66,
+  }
+  const planned = { withinK: 0, loads: 6, totalMin: 1079, changes: [] }
+  const shared = { withinK: 5, loads: 4, totalMin: 799, changes: [{ ...change, chance: 0.9 }, change] }
+
+  it('says what one costs a steel, and what all of it saves with the worst chance that it leaves', () => {
+    expect(temperChangeWords(change, say)).toBe(
+      'X65Cr13: 238 to 243 °C, 58.9 to 58.6 HRC, chance in target 71 % to 66 %',
+    )
+    expect(temperChangeWords({ ...change, toC: 238, fromChance: null }, say)).toBe(
+      'X65Cr13: 238 °C, held 2 h, 58.9 to 58.6 HRC',
+    )
+    expect(savingWords([planned, shared], say)).toBe(
+      '4:40 h sooner in 4 loads with tempers changed by up to 5 °C; the chance in target is then at least 66 % (X65Cr13)',
+    )
+    expect(savingWords([planned], say)).toBeNull()
+    expect([planned, shared].map(plan => withinWords(plan, speakerOf('imperial')))).toEqual([
+      'As planned',
+      'Changed by up to 9 °F',
+    ])
   })
 })

@@ -60,7 +60,12 @@ export function savingWords(plans: readonly SharedTempers[], say: Speaker): stri
   if (!planned || !shortest || shortest === planned) return null
   const moved =
     shortest.withinK === 0 ? 'at the same temperatures' : `with tempers changed by up to ${say.d(shortest.withinK)}`
-  return `${hoursText(planned.totalMin - shortest.totalMin)} h sooner in ${shortest.loads} loads ${moved}`
+  const [worst] = [...shortest.changes].sort((a, b) => (a.chance ?? 0) - (b.chance ?? 0))
+  const chance =
+    worst?.chance == null
+      ? ''
+      : `; the chance in target is then at least ${percentText(worst.chance)} (${worst.gradeName})`
+  return `${hoursText(planned.totalMin - shortest.totalMin)} h sooner in ${shortest.loads} loads ${moved}${chance}`
 }
 
 /** Says that nothing is to be won by sharing; `withinK`: how far a temper would have been moved. */

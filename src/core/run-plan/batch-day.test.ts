@@ -77,7 +77,7 @@ describe('a batch from oven on to its last temper', () => {
 
   it('is nothing for an empty tray, and refused by name without an oven', () => {
     const empty = dayOf(two, trayOf(gradeOf('X65Cr13'), []))
-    expect(empty).toEqual({ tempers: [], standings: [], quenchedMin: 0, totalMin: 0 })
+    expect(empty).toEqual({ hot: [], cold: null, tempers: [], standings: [], quenchedMin: 0, totalMin: 0 })
     expect(refusalOf(batchDayOf({ ...mixed, ovenId: 'gone', ovenName: 'Old Faithful' }, one))).toContain('Old Faithful')
     expect(batchDayOf(mixed, { ...two, temperingOvenId: 'gone' }).ok).toBe(false)
   })

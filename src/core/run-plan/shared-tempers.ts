@@ -60,7 +60,7 @@ interface Movable {
 /**
  * The batch as planned, then each shorter plan in which steels tempered at nearly the same temperature share their loads, by how far a
  * temper is moved: 5 to 25 °C, or 5 to 25 °F where the shop reads that scale. Steels that share have the longest of their holds. The
- * temperature is the setting that moves the hardness of the steel it moves most the least. Errors: as hotPartOf.
+ * temperature is the setting at which the steel that fares worst has the best chance of its target. Errors: as hotPartOf.
  */
 export function sharedTempers(batch: Batch, shop: Workshop, experienceOf: ExperienceOf): Result<SharedTempers[]> {
   // No temper changes what comes before it.
@@ -106,7 +106,18 @@ function shortest(
 }
 
 const isBetter = (a: SharedTempers, b: SharedTempers): boolean =>
-  a.totalMin < b.totalMin - 1 || (a.totalMin < b.totalMin + 1 && mostMoved(a.changes) < mostMoved(b.changes))
+  a.totalMin < b.totalMin - 1 || (a.totalMin < b.totalMin + 1 && faresBetter(a.changes, b.changes))
+
+/** Chances this close are one, and the hardness that moves less decides. */
+const SAME_CHANCE = 0.005
+
+function faresBetter(a: readonly TemperChange[], b: readonly TemperChange[]): boolean {
+  const gain = leastChance(a) - leastChance(b)
+  return gain > SAME_CHANCE || (gain > -SAME_CHANCE && mostMoved(a) < mostMoved(b))
+}
+
+const leastChance = (changes: readonly TemperChange[]): number =>
+  Math.min(1, ...changes.map(({ chance }) => chance ?? 0))
 
 const mostMoved = (changes: readonly TemperChange[]): number =>
   Math.max(0, ...changes.map(({ hrc, fromHrc }) => Math.abs(hrc - fromHrc)))
@@ -177,7 +188,7 @@ function sharedBy(set: readonly Movable[], { shop, experienceOf, withinK }: Aske
     set.map(one => changeOf(one, { toC, holdMin, experience: experienceOf(one.group) })),
   )
   return outcomes.reduce<TemperChange[] | null>(
-    (best, one) => (best === null || mostMoved(one) < mostMoved(best) ? one : best),
+    (best, one) => (best === null || faresBetter(one, best) ? one : best),
     null,
   )
 }

@@ -46,8 +46,8 @@ export function OvenSheet({ model, oven, tempering, onAt }: Props) {
         {say.signed(correctionAt(oven, Math.max(...batch.groups.map(g => g.route.austenitizeC))))} included.{' '}
         {day && (
           <>
-            On at <strong className="figure text-lead">{at(0)}</strong>, last temper out at{' '}
-            <strong className="figure text-lead">{at(day.totalMin)}</strong>.
+            On at <strong className="figure text-title">{at(0)}</strong>, last temper out at{' '}
+            <strong className="figure text-title">{at(day.totalMin)}</strong>.
           </>
         )}
       </p>
@@ -132,8 +132,9 @@ function LoadPart({ load, index, model, oven, at }: PartProps) {
         </h2>
         {times && (
           <p className="text-body">
-            In at <strong className="figure">{at(times.loadedMin)}</strong>, at full heat at{' '}
-            <strong className="figure">{at(times.reachedMin)}</strong>. Loaded at <Box wide /> full heat at <Box wide />
+            In at <strong className="figure text-title">{at(times.loadedMin)}</strong>, at full heat at{' '}
+            <strong className="figure text-title">{at(times.reachedMin)}</strong>. Loaded at <Box wide />, at full heat
+            at <Box wide />
           </p>
         )}
         {keyed.ok ? <KeyedTable steps={keyed.value} oven={oven} /> : <Problems of={keyed.problems} className="" />}
@@ -150,7 +151,7 @@ function LoadPart({ load, index, model, oven, at }: PartProps) {
           <p className="text-small">{holdWords(pulls.hold)}</p>
           <table className="sheet mt-1">
             <caption className="text-left text-note text-ink-2">
-              Pull order, at full heat when planned; later, all later by as much
+              Pull order. If full heat comes later than planned, every pull is later by as much.
             </caption>
             <thead>
               <tr>
@@ -165,11 +166,11 @@ function LoadPart({ load, index, model, oven, at }: PartProps) {
             <tbody>
               {pulls.pulls.map((pull, i) => (
                 <tr key={pull.bladeId}>
-                  <td className="figure">{times ? at(times.pulls[i]?.pullMin ?? 0) : '…'}</td>
+                  <td className="figure text-title">{times ? at(times.pulls[i]?.pullMin ?? 0) : '…'}</td>
                   <td className="figure">{clockText(pull.pullAtS)}</td>
                   <td className="figure text-title">{marks.get(pull.bladeId)}</td>
                   <td className="figure">{Math.round(pull.soakMin)}</td>
-                  <td className="figure">{hrcOrDash(pull.hrc)}</td>
+                  <td className="figure text-lead">{hrcOrDash(pull.hrc)}</td>
                   <td>
                     <Box wide />
                   </td>
@@ -197,8 +198,8 @@ function ColdRow({ model: { batch, blades, day }, at }: { model: BatchModel; at:
         {[...new Set(batch.groups.flatMap(({ route }) => (route.cold ? [say.keyed(route.cold.toC)] : [])))].join(', ')}
       </td>
       <td>{say.minutes(holdMin)}</td>
-      <td className="figure">{day?.cold ? at(day.cold.startMin) : '…'}</td>
-      <td className="figure">{day?.cold ? at(day.cold.endMin - PACE.warmMin) : '…'}</td>
+      <td className="figure text-lead">{day?.cold ? at(day.cold.startMin) : '…'}</td>
+      <td className="figure text-lead">{day?.cold ? at(day.cold.endMin - PACE.warmMin) : '…'}</td>
       <td>—</td>
       <td>
         <Box /> <Box />
@@ -223,8 +224,8 @@ function TemperRow({ load, model: { groups }, oven, at }: TemperProps) {
       <td>{marksOf(load.blades.map(b => b.mark))}</td>
       <td className="figure text-lead whitespace-nowrap">{say.keyed(keyedC(oven, load.atC))}</td>
       <td>{say.minutes(load.holdMin)}</td>
-      <td className="figure">{load.place ? at(load.place.startMin) : '…'}</td>
-      <td className="figure">{load.place ? at(load.place.endMin) : '…'}</td>
+      <td className="figure text-lead">{load.place ? at(load.place.startMin) : '…'}</td>
+      <td className="figure text-lead">{load.place ? at(load.place.endMin) : '…'}</td>
       <td className="figure">
         {load.expected
           .map(({ hrc, groupId }) => `${hrcOrDash(hrc)}${load.expected.length > 1 ? ` (${nameOf(groupId)})` : ''}`)

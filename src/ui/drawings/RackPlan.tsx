@@ -12,7 +12,7 @@ export function RackPlan({ chamber, packets, places }: Props) {
   return (
     <svg
       viewBox={chamberViewBox(chamber)}
-      className="max-h-[52mm] w-full"
+      className="max-h-[38mm] w-full"
       preserveAspectRatio="xMinYMid meet"
       role="img"
       aria-label={`Rack from above, door on the left: ${packets.map(({ mark }) => mark).join(', ')}`}

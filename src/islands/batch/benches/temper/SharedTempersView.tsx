@@ -47,7 +47,7 @@ export function SharedTempersView({ plans }: { plans: Result<readonly SharedTemp
                   {plan.changes.length > 0 && (
                     <button
                       type="button"
-                      className="btn"
+                      className="btn whitespace-nowrap"
                       aria-label={`Take it: ${plan.loads} loads`}
                       onClick={() => take(plan)}
                     >
