@@ -1,6 +1,6 @@
 import { createPortal } from 'react-dom'
 
-/** Says on every page that the workshop is made up, with the way to one's own: at the foot of the rail, on a phone above the page. */
+/** Says on every page that the workshop is made up, with the way to one's own: at the foot of the rail, on a phone under the page. */
 export function DemoNote() {
   const rail = document.getElementById('rail-foot')
   const says = (

@@ -78,8 +78,8 @@ export function Place({ children }: { children: ReactNode }) {
         <ShopProvider value={shop}>
           <UnitsProvider value={shop.units}>
             <CurrencyProvider value={shop.currency}>
-              {shop.isDemo && <DemoNote />}
               {children}
+              {shop.isDemo && <DemoNote />}
               <Everywhere />
               <Suspense fallback={null}>{isAtRest && <BackUps isOwn={!shop.isDemo} />}</Suspense>
             </CurrencyProvider>

@@ -41,13 +41,19 @@ beforeEach(async () => {
 afterEach(cleanup)
 
 describe('setting a shop up', () => {
-  it('goes through the five steps; going on says the step, skipping does not', async () => {
+  it('goes through the steps; going on says the step, skipping does not', async () => {
     render(<StartPlace />)
     expect(screen.getByRole('heading', { level: 2 }).textContent).toBe('Units and currency')
     fireEvent.click(screen.getByRole('button', { name: 'Save and continue' }))
     await screen.findByRole('heading', { level: 2, name: 'Oven and controller' })
     expect((await stored()).said).toEqual(['units'])
-    for (const next of ['Quench plates', 'Cold treatment', 'Hardness tester or files', 'The first batch']) {
+    for (const next of [
+      'Quench plates',
+      'Cold treatment',
+      'Hardness tester or files',
+      'Foil and prices',
+      'The first batch',
+    ]) {
       fireEvent.click(screen.getByRole('button', { name: 'Skip for now' }))
       await screen.findByRole('heading', { level: 2, name: next })
     }

@@ -23,7 +23,7 @@ describe('foil in words', () => {
       'Along the roll, 139 mm from its left edge, between 0 mm and 336 mm from the free end',
     )
     expect(cutWords({ kind: 'across', ...cut, atMm: 336.55 }, 610, speakerOf('imperial'))).toBe(
-      'Across the whole roll, 13 1/4 in from the free end',
+      'Across the whole roll, 13.25 in from the free end',
     )
   })
 })

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { unsaidOf, withSaid } from '../core/shop/said'
 import { FINISH_TASKS } from '../data/finishing'
+import { PROTECTION } from '../data/protection'
 import { SETUP_STEPS } from '../data/setup'
 import { STATIONS } from '../data/stations'
 import { farReadingWords } from './far-reading'
@@ -32,14 +33,16 @@ describe('what is not said of a shop yet', () => {
       expect(said, step).toMatch(/\.$/)
     }
     expect(assumedWords('oven', DEFAULT_WORKSHOP, metric)).toBe('An oven of 2.2 kW is assumed.')
-    expect(assumedWords('plates', DEFAULT_WORKSHOP, imperial)).toContain('63/64 in')
+    expect(assumedWords('plates', DEFAULT_WORKSHOP, imperial)).toContain('0.984 in')
     // 10 K of a usual oven's error are 18 °F.
     expect(uncertainWords('oven', imperial)).toContain('18 °F')
   })
 
   it('grows shorter by what is said, and is nothing in a made-up shop', () => {
     const shop = withSaid(withSaid(DEFAULT_WORKSHOP, 'plates'), 'units')
-    expect(unsaidOf(shop)).toEqual(['oven', 'cold', 'tester'])
+    expect(unsaidOf(shop)).toEqual(['oven', 'cold', 'tester', 'prices'])
+    // Whoever entered prices in the Workshop has said them.
+    expect(unsaidOf({ ...shop, prices: PROTECTION.prices })).toEqual(['oven', 'cold', 'tester'])
     expect(withSaid(shop, 'plates')).toBe(shop)
     expect(unsaidOf({ ...DEFAULT_WORKSHOP, isDemo: true })).toEqual([])
   })

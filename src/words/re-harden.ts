@@ -24,6 +24,6 @@ export const sendBackWords = (count: number): string =>
     ? 'Tick the blades that are to be hardened again.'
     : 'They leave this batch as sent back, and stand in a batch of their own with the best route that can still be reached. What was read here stays here.'
 
-/** What was read of one blade, beside its mark. */
+/** Says what was read of one blade, beside its mark. */
 export const measuredWords = (hrc: number | undefined): string =>
   hrc === undefined ? 'not read' : `${hrcText(hrc)} HRC`

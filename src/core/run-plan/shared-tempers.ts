@@ -22,7 +22,7 @@ const inKelvin = (steps: number, system: System): number => (steps * SETTING_STE
 /** A plan has to end by so much sooner to be named, min. */
 const WORTH_MIN = 5
 
-/** What sharing does to one steel of a batch. */
+/** Change that sharing makes to one steel of a batch. */
 export interface TemperChange {
   readonly groupId: string
   readonly gradeName: string
@@ -151,7 +151,7 @@ interface Asked {
   readonly withinK: number
 }
 
-/** What changes where each set shares its tempers; null where a set has no setting in common. */
+/** Returns what changes where each set shares its tempers; null where a set has no setting in common. */
 function changesOf(sets: readonly (readonly Movable[])[], asked: Asked): TemperChange[] | null {
   const changes: TemperChange[] = []
   for (const set of sets) {

@@ -5,6 +5,9 @@ import type { Workshop } from './workshop'
 export const withSaid = (shop: Workshop, step: SetupStep): Workshop =>
   shop.said.includes(step) ? shop : { ...shop, said: [...shop.said, step] }
 
-/** Returns the set-up steps that are not answered yet, in the order they are asked; none for a demo workshop. */
-export const unsaidOf = ({ said, isDemo }: Workshop): SetupStep[] =>
-  isDemo ? [] : SETUP_STEPS.filter(step => !said.includes(step))
+/**
+ * Returns the set-up steps that are not answered yet, in the order they are asked; none for a demo workshop. Prices that were entered
+ * in the Workshop are answered.
+ */
+export const unsaidOf = ({ said, isDemo, prices }: Workshop): SetupStep[] =>
+  isDemo ? [] : SETUP_STEPS.filter(step => !said.includes(step) && !(step === 'prices' && prices !== undefined))

@@ -90,9 +90,9 @@ describe('parseQuantity', () => {
 })
 
 describe('formatting', () => {
-  it('writes workshop fractions of an inch, and decimals where no 64th is near', () => {
-    expect(formatQuantity(3.175, 'length', 'imperial')).toBe('1/8 in')
-    expect(formatQuantity(38.1, 'length', 'imperial')).toBe('1 1/2 in')
+  it('writes inches in thousandths, whether or not they are a fraction of the rule', () => {
+    expect(formatQuantity(3.175, 'length', 'imperial')).toBe('0.125 in')
+    expect(formatQuantity(38.1, 'length', 'imperial')).toBe('1.5 in')
     expect(formatQuantity(2.2, 'length', 'imperial')).toBe('0.087 in')
   })
 

@@ -108,21 +108,6 @@ export function parseQuantity(text: string, dimension: Dimension, system: System
     : ok(base)
 }
 
-/** Sixty-fourths of an inch as a workshop writes them: 0.125 → '1/8'; null when no 64th is within 0.0008 in. */
-function inchFraction(inches: number): string | null {
-  const whole = Math.floor(inches + 1e-9)
-  let top = Math.round((inches - whole) * 64)
-  if (Math.abs(whole + top / 64 - inches) > 0.0008) return null
-  if (top === 0) return String(whole)
-  if (top === 64) return String(whole + 1)
-  let bottom = 64
-  while (top % 2 === 0) {
-    top /= 2
-    bottom /= 2
-  }
-  return whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`
-}
-
 const decimals = (value: number, places: number): string => Number(value.toFixed(places)).toString().replace('-', '−')
 
 /** A base-unit value as the number a person sees in the shown unit, without the unit. */
@@ -133,14 +118,15 @@ export function formatNumber(base: number, dimension: Dimension, system: System)
   if (dimension === 'mass') return decimals(value, 2)
   // Gauges and foil are told apart by hundredths, blades are not.
   if (system === 'metric') return decimals(value, Math.abs(value) < 1 ? 2 : 1)
-  return inchFraction(value) ?? decimals(value, 3)
+  // A caliper's thousandths, always: a fraction beside a decimal cannot be compared. Fractions are read where they are typed.
+  return decimals(value, 3)
 }
 
 /** A length as gauges and calipers give it, without its unit: hundredths of a millimetre, ten-thousandths of an inch. */
 export const formatFine = (mm: number, system: System): string =>
   system === 'metric' ? mm.toFixed(2) : (mm / 25.4).toFixed(4)
 
-/** A base-unit value with its unit: '1066 °C', '1/8 in', '2.02 kg'; durations from 60 min on as '2 h 05'. */
+/** A base-unit value with its unit: '1066 °C', '0.125 in', '2.02 kg'; durations from 60 min on as '2 h 05'. */
 export function formatQuantity(base: number, dimension: Dimension, system: System): string {
   if (dimension === 'duration' && base >= 60) return formatHours(base)
   return `${formatNumber(base, dimension, system)} ${shownUnitLabel(dimension, system)}`

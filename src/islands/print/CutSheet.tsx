@@ -7,7 +7,7 @@ import { cutWords } from '../../words/cuts'
 import { type Laid, useWrap } from '../batch/use-wrap'
 import { useShopNow } from '../shop-context'
 
-/** What is cut off the roll, sheet by sheet; each cut drawn where that is asked for. */
+/** Cut list of the roll, sheet by sheet; each cut drawn where that is asked for. */
 export function CutSheet({ batch, isEachCutDrawn }: { batch: Batch; isEachCutDrawn: boolean }) {
   const shop = useShopNow()
   const { lines, answer, foil, laid } = useWrap(batch)

@@ -3,8 +3,9 @@ import { ofSize } from '../../core/shop/defaults'
 import type { Oven } from '../../core/shop/oven'
 import type { Workshop } from '../../core/shop/workshop'
 import { OVEN_PRESETS } from '../../data/ovens'
+import { PROTECTION } from '../../data/protection'
 import type { SetupStep } from '../../data/setup'
-import { SelectField } from '../../ui/PlainFields'
+import { NumberField, ScaledField, SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
@@ -139,10 +140,50 @@ function TesterFields({ edit }: Props) {
   )
 }
 
+function PricesFields({ edit }: Props) {
+  const shop = useShopNow()
+  const { foil } = shop
+  const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
+  const price = (part: Partial<NonNullable<Workshop['prices']>>) =>
+    edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), ...part } }))
+  return (
+    <div className="grid grid-cols-2 items-end gap-3">
+      <QuantityField
+        label="Roll width"
+        dimension="length"
+        value={foil.rollWidthMm}
+        {...BOUNDS.rollWidthMm}
+        onCommit={rollWidthMm => edit(s => ({ foil: { ...s.foil, rollWidthMm } }))}
+      />
+      <ScaledField
+        label="Price of foil"
+        kind="pricePerM"
+        value={foil.pricePerM}
+        {...BOUNDS.foilPricePerM}
+        onCommit={pricePerM => edit(s => ({ foil: { ...s.foil, pricePerM } }))}
+      />
+      <NumberField
+        label="An hour of your work"
+        value={prices.hour}
+        {...BOUNDS.hourPrice}
+        onCommit={hour => price({ hour })}
+      />
+      <NumberField
+        label="Electricity"
+        unit="per kWh"
+        value={prices.kWh ?? 0}
+        {...BOUNDS.kWhPrice}
+        onCommit={kWh => price({ kWh })}
+      />
+    </div>
+  )
+}
+
 const FIELDS: Readonly<Record<SetupStep, (props: Props) => React.ReactNode>> = {
   units: UnitsFields,
   oven: OvenFields,
   plates: PlatesFields,
   cold: ColdMediumField,
   tester: TesterFields,
+  prices: PricesFields,
 }

@@ -3,6 +3,7 @@ import { guessFromLanguage } from '../../core/shop/locale'
 import { unsaidOf, withSaid } from '../../core/shop/said'
 import { SETUP_STEPS, type SetupStep } from '../../data/setup'
 import { clearAll } from '../../store/backup'
+import { useNewestBatches } from '../../store/hooks'
 import { saveShop } from '../../store/records'
 import { Ask } from '../../ui/Ask'
 import { SetupDrawing } from '../../ui/drawings/SetupDrawing'
@@ -22,7 +23,7 @@ export default function StartPlace() {
   )
 }
 
-/** The first hour: what the product is for, five short steps about the shop, then the first batch. */
+/** The first hour: what the product is for, a few short steps about the shop, then the first batch, its practice and its paper. */
 function Start() {
   const shop = useShopNow()
   const [step, setStep] = useState<SetupStep | 'batch'>(() => unsaidOf(shop)[0] ?? 'units')
@@ -83,7 +84,7 @@ function LeaveDemo({ onLeft }: { onLeft: () => void }) {
   )
 }
 
-/** The five steps and the first batch, with what is said already. */
+/** The steps and the first batch, with what is said already. */
 function Steps({ at, onStep }: { at: SetupStep | 'batch'; onStep: (step: SetupStep | 'batch') => void }) {
   const { said } = useShopNow()
   const tab = (key: SetupStep | 'batch', label: string, done: boolean) => (
@@ -144,7 +145,9 @@ function Step({ step, onNext }: { step: SetupStep; onNext: (next: SetupStep | 'b
   )
 }
 
+/** The first batch, then its practice and its paper, each at one press once there is a batch. */
 function FirstBatch() {
+  const batch = useNewestBatches(1)?.batches[0]
   return (
     <section aria-label="The first batch" className="mt-5 max-w-3xl">
       <h2 className="text-heading">The first batch</h2>
@@ -152,12 +155,32 @@ function FirstBatch() {
         A batch is the blades you harden as one job. Name a steel, say how many blades and how thick they are: route,
         packets, programme and tempers are suggested. You can change each of them.
       </p>
-      <div className="flex flex-wrap gap-2">
-        <NewBatchButton />
-        <a className="btn" href="/workshop">
-          See everything in the Workshop
-        </a>
-      </div>
+      {batch ? (
+        <>
+          <p className="mb-2">
+            <strong>{batch.name}</strong> is planned. Go through its run once at the desk, with nothing hot, and take
+            its sheet to the oven.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <a className="btn btn-ember" href={`/practice/${batch.id}`}>
+              Practise its run
+            </a>
+            <a className="btn" href={`/print/${batch.id}`}>
+              Print its oven sheet
+            </a>
+            <a className="btn" href={`/batch/${batch.id}/choose`}>
+              Look at its plan
+            </a>
+          </div>
+        </>
+      ) : (
+        <div className="flex flex-wrap gap-2">
+          <NewBatchButton />
+          <a className="btn" href="/workshop">
+            See everything in the Workshop
+          </a>
+        </div>
+      )}
     </section>
   )
 }

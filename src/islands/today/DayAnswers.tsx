@@ -40,6 +40,25 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
   const movedMin = useMovedMin(plan, day)
   return (
     <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-flow-col lg:auto-cols-fr lg:grid-cols-none">
+      {next && (
+        <Answer
+          name="Next"
+          isFirst
+          figure={at(Math.max(next.startMin, day.nowMin))}
+          note={taskWords(next.kind, nameOf(next.groups))}
+        />
+      )}
+      {lane && lane.onMin !== null && lane.onMin >= day.nowMin - 5 && (
+        <Answer
+          name="Oven on"
+          figure={at(lane.onMin)}
+          note={
+            latestStart
+              ? `load by ${at(latestStart.startMin)} at the latest to be done by ${at(latestStart.byMin)}`
+              : (shop.ovens.find(oven => oven.id === lane.ovenId)?.name ?? '')
+          }
+        />
+      )}
       <Answer
         name="Done at"
         figure={at(plan.finishMin)}
@@ -60,24 +79,6 @@ export function DayAnswers({ plan, day, nameOf }: Props) {
           </span>
         )}
       </Answer>
-      {next && (
-        <Answer
-          name="Next"
-          figure={at(Math.max(next.startMin, day.nowMin))}
-          note={taskWords(next.kind, nameOf(next.groups))}
-        />
-      )}
-      {lane && lane.onMin !== null && lane.onMin >= day.nowMin - 5 && (
-        <Answer
-          name="Oven on"
-          figure={at(lane.onMin)}
-          note={
-            latestStart
-              ? `load by ${at(latestStart.startMin)} at the latest to be done by ${at(latestStart.byMin)}`
-              : (shop.ovens.find(oven => oven.id === lane.ovenId)?.name ?? '')
-          }
-        />
-      )}
       {hands && (
         <Answer
           name="Your hands"
@@ -114,14 +115,16 @@ interface AnswerProps {
   readonly name: string
   readonly figure: string
   readonly note: string
+  /** Whether one opens the day for it: it stands over the others on a phone. */
+  readonly isFirst?: boolean
   readonly children?: ReactNode
 }
 
-const Answer = ({ name, figure, note, children }: AnswerProps) => (
-  <div className="flex flex-col">
+const Answer = ({ name, figure, note, isFirst, children }: AnswerProps) => (
+  <div className={`flex flex-col ${isFirst ? 'max-sm:col-span-2' : ''}`}>
     <dt className="text-small text-ink-2">{name}</dt>
-    <dd className="figure my-1 text-page">{figure}</dd>
-    <dd className="text-small text-ink-2">
+    <dd className={`figure my-1 text-page ${isFirst ? 'max-sm:text-figure-large' : ''}`}>{figure}</dd>
+    <dd className={`text-small text-ink-2 ${isFirst ? 'max-sm:text-lead max-sm:text-ink' : ''}`}>
       {note}
       {children}
     </dd>

@@ -49,10 +49,10 @@ function Today({ inHand }: { inHand: InHand | undefined }) {
   const { name: shopName } = useShopNow()
   return (
     <div className="mx-auto max-w-6xl px-4 py-6 md:px-8">
-      <header className="mb-6 flex flex-wrap items-end justify-between gap-3">
+      <header className="mb-3 flex items-end justify-between gap-3 md:mb-6">
         <div>
           <p className="text-ink-2">{shopName}</p>
-          <h1 className="figure text-figure-large">{today()}</h1>
+          <h1 className="figure text-page md:text-figure-large">{today()}</h1>
         </div>
         <span className="no-print">
           <NewBatchButton />
@@ -203,7 +203,7 @@ function FirstSteps({ batches }: { batches: readonly Batch[] }) {
     <section aria-label="Not set" className="no-print mb-6 border-l-3 border-ember pl-3">
       {batches.length === 0 && (
         <p className="mb-2 max-w-3xl text-lead">
-          Tawny Ember is for makers who harden stainless and high-alloy blades in a programmable oven. Five short steps
+          Tawny Ember is for makers who harden stainless and high-alloy blades in a programmable oven. A few short steps
           set it up; each can be skipped.
         </p>
       )}

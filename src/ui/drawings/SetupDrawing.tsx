@@ -10,6 +10,7 @@ const NAMES: Readonly<Record<SetupStep, string>> = {
   plates: 'A blade between two plates in a vice, with an air nozzle',
   cold: 'A blade standing in a cold box with a bath',
   tester: 'A hardness tester over a blade, and a file beside it',
+  prices: 'A roll of foil with a sheet drawn off it, and coins',
 }
 
 /** Drawing of a set-up step. */
@@ -94,6 +95,16 @@ const DRAWINGS: Readonly<Record<SetupStep, React.ReactNode>> = {
       <path d="M116 76 L127 64" stroke={HOT} />
       <rect x={262} y={70} width={12} height={90} fill={GREY} stroke="none" />
       <path d="M262 80 l12 8 M262 94 l12 8 M262 108 l12 8 M262 122 l12 8 M262 136 l12 8" stroke="#1c1713" />
+    </g>
+  ),
+  prices: (
+    <g fill="none" stroke={GREY} strokeWidth={3}>
+      <circle cx={84} cy={92} r={44} fill="#2a231d" />
+      <circle cx={84} cy={92} r={14} />
+      <path d="M84 136 H236 V128 H92" fill={BONE} stroke="none" />
+      {[0, 1, 2].map(i => (
+        <ellipse key={i} cx={246} cy={96 - i * 14} rx={30} ry={9} fill="#2a231d" stroke={HOT} />
+      ))}
     </g>
   ),
 }

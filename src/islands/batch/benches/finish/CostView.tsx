@@ -21,6 +21,7 @@ import {
   quoteWords,
 } from '../../../../words/cost'
 import { useAnswer } from '../../../../workers/use-answer'
+import { InventedPrices } from '../../../InventedPrices'
 import { useBench } from '../../bench-context'
 import { editGroup } from '../../edit'
 
@@ -68,6 +69,7 @@ export function CostView() {
           unit={perGoodWords(cost, say)}
           working={[worked('batch-cost', cost.total, 'money', { good: cost.good })]}
         />
+        <InventedPrices />
         <p className="py-2 text-small">
           Hours: {hoursWords(cost)}. {FOIL_FROM_WORDS[cost.foil]}
         </p>

@@ -24,7 +24,7 @@ import { useAnswer } from '../../../../workers/use-answer'
 import { useBench } from '../../bench-context'
 import { KIND } from './kind-words'
 
-/** What each blade of the batch needs by its own evidence; undefined until it was judged once. */
+/** Asks what each blade of the batch needs by its own evidence; undefined until it was judged once. */
 export function useEachBlade(): Answered<'each-blade'> | undefined {
   const { batch, shop, readings } = useBench()
   return useAnswer(

@@ -10,6 +10,7 @@ import { useSay } from '../../../../ui/Units'
 import { shortRollWords } from '../../../../words/cuts'
 import { percentText } from '../../../../words/speaker'
 import { CurrencyField } from '../../../CurrencyField'
+import { InventedPrices } from '../../../InventedPrices'
 import { useBench } from '../../bench-context'
 import type { WrapProps } from './wrap-props'
 
@@ -71,6 +72,7 @@ function RollFigures({ wrap, mm }: WrapProps) {
           says={`at ${say.perLength(shop.foil.pricePerM)}, ${percentText(laid.wasteShare)} of it waste`}
         />
       )}
+      <InventedPrices />
       {shop.currency === undefined && <CurrencyField />}
       {short && !batch.foilCutAt && <Warnings lines={[{ code: 'short-roll', message: short }]} />}
     </>
