@@ -1,8 +1,8 @@
 import { beginBatch, expect, expectAccessible, fill, startEmpty, test } from './shop'
 
-test.use({ asks: 'looked at' })
+test.use({ asks: 'looked at', locale: 'en-US' })
 
-test('from the made-up workshop to a first batch of one’s own: five steps, each said or skipped', async ({ page }) => {
+test('from the made-up workshop to a first batch of one’s own: six steps, each said or skipped', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByText('Everything here is made up.')).toBeVisible()
   await page.getByRole('link', { name: 'start your own workshop' }).click()
@@ -23,6 +23,10 @@ test('from the made-up workshop to a first batch of one’s own: five steps, eac
   await page.getByLabel('Coldest the shop has').selectOption('none')
   await page.getByRole('button', { name: 'Save and continue' }).click()
   await page.getByRole('button', { name: 'Skip for now' }).click()
+  // Prices come in the units that were chosen.
+  await expect(page.getByLabel('Price of foil')).toBeVisible()
+  await expect(page.getByText('per metre', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Skip for now' }).click()
   await beginBatch(page, 'D2', { blades: 3 })
   await expect(page.getByRole('heading', { level: 2, name: 'Prepare' })).toBeVisible()
   await page.getByRole('link', { name: 'Choose', exact: true }).click()
@@ -30,8 +34,14 @@ test('from the made-up workshop to a first batch of one’s own: five steps, eac
   await expect(page.getByLabel('Cold', { exact: true })).toHaveValue('none')
   await page.goto('/')
   const unsaid = page.getByRole('region', { name: 'Not set' })
-  await expect(unsaid.getByRole('listitem')).toHaveText([/^Quench plates\./, /^Hardness tester or files\./])
+  await expect(unsaid.getByRole('listitem')).toHaveText([/^Quench plates\./, /^Hardness tester or files\./, /^Foil and prices\./])
   await expect(page.getByText('Everything here is made up.')).toHaveCount(0)
+  // The way from there to the oven: practice and paper at one press each.
+  await page.goto('/start')
+  await page.getByRole('button', { name: 'Then: the first batch' }).click()
+  await expect(page.getByRole('link', { name: 'Practise its run' })).toHaveAttribute('href', /^\/practice\//)
+  await page.getByRole('link', { name: 'Print its oven sheet' }).click()
+  await expect(page.getByRole('heading', { name: /oven sheet/ })).toBeVisible()
 })
 
 test('an empty workshop keeps nothing of the made-up one', async ({ page }) => {

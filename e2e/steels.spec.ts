@@ -159,3 +159,41 @@ test('folklore follows its knob, and learning can be switched off', async ({ pag
   await expect(page.getByText(/Chance of/)).toBeVisible()
   await expect(page.getByText(/Your \d+ readings of this steel/)).toHaveCount(0)
 })
+
+test('a recipe is laid beside one of another steel, with what came of each; it cannot be saved as a version of it', async ({
+  page,
+}) => {
+  await page.goto('/recipes')
+  await page
+    .getByRole('link', { name: /X65Cr13/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { name: 'Recipe map' })).toBeVisible()
+  const others = page.getByLabel('Another recipe, of any steel')
+  const name = await others
+    .locator('option')
+    .filter({ hasText: /X105|D2|X153|galley|chopper/i })
+    .first()
+    .innerText()
+  await others.selectOption({ label: name })
+  await expect(page.getByText(/^B is a route of .*: it stands here to compare\.$/)).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Measured / })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^HRC / }).getByText(/^\d\d\.\d$/)).toHaveCount(2)
+  await expect(page.getByRole('button', { name: 'Plan a batch' })).toBeDisabled()
+  await expectAccessible(page)
+})
+
+test('two batches begin with those read last, and a tale with the maker’s own batch', async ({ page }) => {
+  await page.goto('/logbook')
+  await page.getByRole('button', { name: 'Two batches' }).click()
+  const [one, other] = [page.getByLabel('One batch'), page.getByLabel('Beside it')]
+  await expect(one).toBeVisible()
+  expect(await one.inputValue()).not.toBe(await other.inputValue())
+  await expect(page.getByRole('row', { name: /^Hardness .*\d\d\.\d/ }).first()).toBeVisible()
+  await page.goto('/steels?view=why')
+  const own = page.getByRole('button', { name: /^Skerry fillets and galley knives: / })
+  await expect(own).toBeVisible()
+  await page.getByRole('slider').fill('300')
+  await own.click()
+  await expect(page.getByRole('slider')).not.toHaveValue('300')
+})

@@ -144,6 +144,21 @@ export const useFirstYear = (): number | undefined =>
     return oldest ? new Date(oldest.createdAt).getFullYear() : new Date().getFullYear()
   }, [])
 
+/** Ids of the batches that were read last, newest first, so many at most; undefined while loading. */
+export const useLatestReadIds = (most: number): readonly string[] | undefined =>
+  useLiveQuery(async () => {
+    const ids = new Set<string>()
+    await noneIfRefused(
+      db.readings
+        .orderBy('at')
+        .reverse()
+        .until(() => ids.size >= most)
+        .filter(reading => reading.deletedAt === null && ids.add(reading.batchId).size > 0)
+        .toArray(),
+    )
+    return [...ids].slice(0, most)
+  }, [most])
+
 export const useReadings = (batchId: string): Reading[] | undefined =>
   useLiveQuery(
     () =>

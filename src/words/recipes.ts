@@ -3,6 +3,10 @@ import { counted } from './lists'
 import { hrcText } from './speaker'
 import { edgesGainWords, outcomeWords } from './trial'
 
+/** Result of a version in a cell of a table: '60.3 HRC, 10 of 12 within target'. */
+export const versionShort = ({ meanHrc, inTarget }: VersionOutcome): string =>
+  meanHrc === null ? 'not yet' : `${hrcText(meanHrc)} HRC, ${inTarget.count} of ${inTarget.of} within target`
+
 /** Says the outcome of a version, and whether it did what it was for. */
 export function versionWords({ blades, batches, meanHrc, inTarget, edges, against }: VersionOutcome): string {
   if (meanHrc === null) return 'No blade was read yet that went by it.'

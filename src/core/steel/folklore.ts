@@ -1,4 +1,5 @@
 import type { Grade } from '../../data/grades'
+import type { Route } from './route'
 
 export const TALES = ['hardness-rust', 'cold', 'twice', 'not-450', 'hotter-softer'] as const
 export type TaleName = (typeof TALES)[number]
@@ -42,6 +43,15 @@ export interface TaleAnswer {
 
 /** Cold ways along the knob: none, freezer, dry ice, liquid nitrogen. */
 export const COLD_STEPS_C: readonly (number | null)[] = [null, -18, -75, -196]
+
+/** Where a route stands on the knob of a tale; null where it has no such step, or lies beyond the knob's ends. */
+export function settingOf(tale: TaleName, grade: Grade, route: Route): number | null {
+  const { moves, min, max } = knobOf(tale, grade)
+  const hottest = Math.max(...route.tempers.map(({ atC }) => atC))
+  const at =
+    moves === 'soak' ? route.austenitizeC : moves === 'cold' ? COLD_STEPS_C.indexOf(route.cold?.toC ?? null) : hottest
+  return at >= min && at <= max ? at : null
+}
 
 /** The knob of a tale for a grade. */
 export function knobOf(tale: TaleName, grade: Grade): Knob {

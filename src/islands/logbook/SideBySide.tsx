@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { type Side, sidesOf } from '../../core/logbook/side-by-side'
 import type { Batch } from '../../core/shop/batch'
 import { routeChanges } from '../../core/steel/compare-routes'
-import { useBatch, useBatchNames, useReadings } from '../../store/hooks'
+import { useBatch, useBatchNames, useLatestReadIds, useReadings } from '../../store/hooks'
 import { day } from '../../ui/dates'
 import { SelectField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
@@ -10,13 +10,21 @@ import { edgeCounts, hardnessList, routeLine, soakedRange } from '../../words/si
 import { routeChangeWords } from '../../words/steels'
 import { useShopNow } from '../shop-context'
 
+/** Batches read last that are looked at: a deleted one is passed over. */
+const MOST_READ = 6
+
 /** Two batches beside one another: what was done, what was read, what the edges did. */
 export default function SideBySide() {
   const names = useBatchNames()
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
-  const idOf = (i: 0 | 1): string => chosen[i] ?? names?.[i]?.id ?? ''
+  // What was finished last is what one compares; where less than two were read, the newest stand in.
+  const read = useLatestReadIds(MOST_READ)
+  const usual = [
+    ...new Set([...(read ?? []).filter(id => names?.some(one => one.id === id)), ...(names ?? []).map(({ id }) => id)]),
+  ]
+  const idOf = (i: 0 | 1): string => chosen[i] ?? usual[i] ?? ''
   const [one, other] = [useBatch(idOf(0)), useBatch(idOf(1))]
-  if (!names) return <p className="py-6 text-ink-2">Reading …</p>
+  if (!names || !read) return <p className="py-6 text-ink-2">Reading …</p>
   if (names.length < 2) return <p className="py-6">Two batches are needed to lay one beside the other.</p>
   const options = names.map(batch => [batch.id, `${batch.name}, ${day(batch.createdAt)}`] as const)
   return (

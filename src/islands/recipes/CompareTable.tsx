@@ -1,4 +1,6 @@
 import X from 'lucide-react/icons/x'
+import { useMemo } from 'react'
+import type { Recipe } from '../../core/shop/recipe'
 import type { ComparedRoute } from '../../core/steel/compare-routes'
 import { toughnessTendency } from '../../core/steel/toughness'
 import { ovenHoursOf } from '../../core/trace/oven-time'
@@ -7,13 +9,14 @@ import type { Grade } from '../../data/grades'
 import { useSay } from '../../ui/Units'
 import { Working } from '../../ui/Working'
 import { cautionWords } from '../../words/cautions'
+import { versionShort } from '../../words/recipes'
 import { bandText, hrcText, percentText } from '../../words/speaker'
 import { toughnessText } from '../../words/steels'
+import { useAnswer } from '../../workers/use-answer'
 import type { DraftRoute, RecipeRoute } from './recipe-edit'
 import { useRecipeLine } from './use-recipe-line'
 
 interface Props {
-  readonly grade: Grade
   readonly drafts: readonly DraftRoute[]
   readonly compared: readonly ComparedRoute[]
   readonly activeKey: string
@@ -23,8 +26,9 @@ interface Props {
 }
 
 /** Up to three routes side by side: what each gives, and what each costs. */
-export function CompareTable({ grade, drafts, compared, activeKey, system, onActive, onRemove }: Props) {
+export function CompareTable({ drafts, compared, activeKey, system, onActive, onRemove }: Props) {
   const say = useSay()
+  const isOfOneSteel = new Set(drafts.map(({ grade }) => grade.id)).size === 1
   const t = (c: number) => formatTemperature(c, system)
   const rows: readonly (readonly [label: string, cell: (route: ComparedRoute) => React.ReactNode])[] = [
     ['Soak', r => `${t(r.route.austenitizeC)}, ${Math.round(r.route.soakMin)} min`],
@@ -62,7 +66,14 @@ export function CompareTable({ grade, drafts, compared, activeKey, system, onAct
       'Oven time',
       r => {
         const draft = drafts.find(({ key }) => key === r.name)
-        return draft && <OvenTime route={draft.route} grade={grade} />
+        return draft && <OvenTime route={draft.route} grade={draft.grade} />
+      },
+    ],
+    [
+      'Measured',
+      r => {
+        const from = drafts.find(({ key }) => key === r.name)?.from
+        return from ? <Measured {...from} /> : '—'
       },
     ],
     ...(compared.some(r => r.prediction.cautions.length > 0)
@@ -96,6 +107,7 @@ export function CompareTable({ grade, drafts, compared, activeKey, system, onAct
                   onClick={() => onActive(d.key)}
                 >
                   <strong className={d.key === activeKey ? 'text-ember' : undefined}>{d.key}</strong> {d.label}
+                  {!isOfOneSteel && <span className="block font-normal">{d.grade.name}</span>}
                 </button>
                 {d.key !== 'A' && (
                   <button
@@ -128,6 +140,16 @@ export function CompareTable({ grade, drafts, compared, activeKey, system, onAct
       </tbody>
     </table>
   )
+}
+
+/** What came of a version of a recipe where it was used and measured. */
+function Measured({ recipe, number }: { recipe: Recipe; number: number }) {
+  const outcomes = useAnswer(
+    'recipe-versions',
+    useMemo(() => ({ recipe }), [recipe]),
+  )
+  const found = outcomes?.ok ? outcomes.value.find(one => one.number === number) : null
+  return <>{found ? versionShort(found) : outcomes ? 'not yet' : '…'}</>
 }
 
 /** How long the plan above it takes the oven, its climb and its tempers included. */

@@ -4,10 +4,11 @@ import { middleOf } from '../../core/rockwell/target'
 import { LONGEST } from '../../core/shop/bounds'
 import type { Recipe } from '../../core/shop/recipe'
 import { routeChanges } from '../../core/steel/compare-routes'
-import { steelRequest } from '../../core/steel/grades'
+import { gradeOf, steelRequest } from '../../core/steel/grades'
 import { usualCold } from '../../core/steel/route'
 import { withTemperC } from '../../core/steel/usual'
 import type { Grade } from '../../data/grades'
+import { useRecipes } from '../../store/hooks'
 import { ago } from '../../ui/dates'
 import { toast } from '../../ui/toast'
 import { useSay, useSystem } from '../../ui/Units'
@@ -19,15 +20,24 @@ import { sayProblems } from '../batch/edit'
 import { CodeButton } from '../code/CodeButton'
 import { useShopNow } from '../shop-context'
 import { useKeptText } from '../use-kept-text'
-import type { DraftRoute } from './recipe-edit'
-import { duplicateRecipe, latestOf, planBatch, type RecipeRoute, saveVersion, setRetired } from './recipe-edit'
+import {
+  type AddedRoute,
+  type DraftRoute,
+  duplicateRecipe,
+  latestOf,
+  planBatch,
+  type RecipeRoute,
+  saveVersion,
+  setRetired,
+  versionDraft,
+} from './recipe-edit'
 
 interface Props {
   readonly recipe: Recipe
   readonly grade: Grade
   readonly drafts: readonly DraftRoute[]
   readonly active: DraftRoute
-  readonly onAdd: (label: string, route: RecipeRoute) => void
+  readonly onAdd: (added: AddedRoute) => void
 }
 
 /** Actions for the point: a new version with its reason, another route beside it, a batch, a card. */
@@ -51,7 +61,11 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
   return (
     <div className="mt-3">
       <Beside recipe={recipe} grade={grade} drafts={drafts} onAdd={onAdd} />
-      {changes ? (
+      {active.grade.id !== grade.id ? (
+        <p className="mt-3 border-t border-rule pt-2 text-small text-ink-2">
+          {active.key} is a route of {active.grade.name}: it stands here to compare.
+        </p>
+      ) : changes ? (
         <div className="mt-3 border-t border-rule pt-3">
           <label htmlFor={whyId} className="label">
             Changed: {changes}. Why?
@@ -76,21 +90,26 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
         </p>
       )}
       <div className="mt-3 flex flex-wrap gap-2">
-        <button type="button" className="btn" onClick={() => void planBatch(recipe, active.route, shop)}>
+        <button
+          type="button"
+          className="btn"
+          disabled={active.grade.id !== grade.id}
+          onClick={() => void planBatch(recipe, active.route, shop)}
+        >
           Plan a batch
         </button>
         <a className="btn" href={`/print/recipe/${recipe.id}`}>
           Card
         </a>
         <CodeButton of={async () => (await import('../../core/files/code')).carriedRecipe(recipe)} name={recipe.name} />
-        <button type="button" className="btn" onClick={() => void duplicate()}>
+        <button type="button" className="btn" disabled={active.grade.id !== grade.id} onClick={() => void duplicate()}>
           Duplicate
         </button>
         <button type="button" className="btn btn-plain" onClick={() => setRetired(recipe, !recipe.retired)}>
           {recipe.retired ? 'Restore' : 'Archive'}
         </button>
       </div>
-      <Versions recipe={recipe} full={drafts.length >= 3} onAdd={onAdd} />
+      <Versions recipe={recipe} grade={grade} full={drafts.length >= 3} onAdd={onAdd} />
     </div>
   )
 }
@@ -98,14 +117,23 @@ export function RecipeActions({ recipe, grade, drafts, active, onAdd }: Props) {
 /** Other ways to the same hardness, put beside the point. */
 function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade' | 'drafts' | 'onAdd'>) {
   const system = useSystem()
+  const recipes = useRecipes()
   if (drafts.length >= 3) return <p className="text-note text-ink-2">Three routes are the most side by side.</p>
   const [first] = drafts
   if (!first) return null
   const middle = middleOf(recipe.target)
+  const own = (label: string, route: RecipeRoute): AddedRoute => ({ label, route, grade, from: null })
+  const others = (recipes ?? []).filter(other => other.id !== recipe.id && !other.retired && gradeOf(other))
+  const addRecipe = (id: string) => {
+    const other = others.find(one => one.id === id)
+    const otherGrade = other && gradeOf(other)
+    const added = other && otherGrade && versionDraft(other, otherGrade, latestOf(other).number, other.name)
+    if (added) onAdd(added)
+  }
   /** Adds a route with the temper in a range that comes nearest to the middle of the target. */
   const addAt = (label: string, route: RecipeRoute, range: { readonly minC: number; readonly maxC: number }) =>
     void askOnce('temper-for', { steel: steelRequest(grade), route, wantedHrc: middle, range, system }).then(found =>
-      found.ok ? onAdd(label, withTemperC(route, found.value.atC)) : sayProblems(found.problems, system),
+      found.ok ? onAdd(own(label, withTemperC(route, found.value.atC))) : sayProblems(found.problems, system),
     )
   return (
     <div className="flex flex-wrap items-center gap-2">
@@ -126,19 +154,36 @@ function Beside({ recipe, grade, drafts, onAdd }: Pick<Props, 'recipe' | 'grade'
         type="button"
         className="btn"
         onClick={() =>
-          onAdd(first.route.cold ? 'no cold' : 'dry ice', {
-            ...first.route,
-            cold: first.route.cold ? null : usualCold(COLD_C['dry-ice']),
-          })
+          onAdd(
+            own(first.route.cold ? 'no cold' : 'dry ice', {
+              ...first.route,
+              cold: first.route.cold ? null : usualCold(COLD_C['dry-ice']),
+            }),
+          )
         }
       >
         {first.route.cold ? 'no cold' : 'dry ice'}
       </button>
+      {others.length > 0 && (
+        <select
+          className="field w-auto min-w-40"
+          aria-label="Another recipe, of any steel"
+          value=""
+          onChange={event => addRecipe(event.target.value)}
+        >
+          <option value="">another recipe</option>
+          {others.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      )}
     </div>
   )
 }
 
-function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAdd: Props['onAdd'] }) {
+function Versions({ recipe, grade, full, onAdd }: Pick<Props, 'recipe' | 'grade' | 'onAdd'> & { full: boolean }) {
   // The whole log is looked through for it: only when it is wished.
   const [open, setOpen] = useState(false)
   const outcomes = useAnswer(
@@ -169,7 +214,10 @@ function Versions({ recipe, full, onAdd }: { recipe: Recipe; full: boolean; onAd
               <button
                 type="button"
                 className="link min-h-row"
-                onClick={() => onAdd(`version ${version.number}`, version.route)}
+                onClick={() => {
+                  const added = versionDraft(recipe, grade, version.number, `version ${version.number}`)
+                  if (added) onAdd(added)
+                }}
               >
                 compare
               </button>

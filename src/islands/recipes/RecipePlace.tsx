@@ -18,7 +18,7 @@ import { useLearnt } from '../use-learnt'
 import { usePredictions } from '../use-predictions'
 import { useRecipeMap } from '../use-recipe-map'
 import { MapRouteFields } from './MapRouteFields'
-import { type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
+import { type AddedRoute, type DraftRoute, latestOf, type RecipeRoute } from './recipe-edit'
 import { useRecipeLine } from './use-recipe-line'
 
 /** A recipe's route as a Heat Line, without a batch: its stations are not places yet. */
@@ -80,15 +80,21 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
   const shop = useShopNow()
   const latest = latestOf(recipe)
   const [drafts, setDrafts] = useState<readonly DraftRoute[]>([
-    { key: 'A', label: `version ${latest.number}`, route: latest.route },
+    {
+      key: 'A',
+      label: `version ${latest.number}`,
+      route: latest.route,
+      grade,
+      from: { recipe, number: latest.number },
+    },
   ])
   const [activeKey, setActiveKey] = useState('A')
   const active = drafts.find(d => d.key === activeKey) ?? (drafts[0] as DraftRoute)
   const learnt = useLearnt()
-  const map = useRecipeMap(grade, active.route, recipe.target, learnt)
-  const limits = useMemo(() => mapLimits(grade, shop), [grade, shop])
+  const map = useRecipeMap(active.grade, active.route, recipe.target, learnt)
+  const limits = useMemo(() => mapLimits(active.grade, shop), [active.grade, shop])
   const predictions = usePredictions(
-    useMemo(() => drafts.map(({ route }) => ({ grade, route })), [drafts, grade]),
+    useMemo(() => drafts.map(({ route, grade: own }) => ({ grade: own, route })), [drafts]),
     learnt,
   )
   // While a route that was just added is worked out, those that were there are shown.
@@ -100,12 +106,12 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
     // Not urgent: the point keeps to the hand, and figures and Heat Line follow as they can.
     startTransition(() => {
       setActiveKey(key)
-      setDrafts(all => all.map(d => (d.key === key ? { ...d, route } : d)))
+      setDrafts(all => all.map(d => (d.key === key ? { ...d, route, from: null } : d)))
     })
-  const add = (label: string, route: RecipeRoute) => {
+  const add = (added: AddedRoute) => {
     const key = KEYS.find(k => !drafts.some(d => d.key === k))
     if (!key) return
-    setDrafts([...drafts, { key, label, route }])
+    setDrafts([...drafts, { key, ...added }])
     setActiveKey(key)
   }
   const remove = (key: string) => {
@@ -122,7 +128,7 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
             HRC
           </p>
         </header>
-        <RecipeHeatLine route={active.route} grade={grade} />
+        <RecipeHeatLine route={active.route} grade={active.grade} />
       </div>
       <section
         aria-label="Recipe map"
@@ -141,13 +147,15 @@ function RecipeView({ recipe, grade }: { recipe: Recipe; grade: Grade }) {
                 <RecipeMap
                   map={map.value}
                   target={recipe.target}
-                  points={drafts.map((d, i) => ({
-                    key: d.key,
-                    austenitizeC: d.route.austenitizeC,
-                    temperC: Math.max(100, ...d.route.tempers.map(t => t.atC)),
-                    active: d.key === active.key,
-                    hrc: compared[i]?.prediction.finalHrc.mean ?? null,
-                  }))}
+                  points={drafts
+                    .filter(d => d.grade.id === active.grade.id)
+                    .map(d => ({
+                      key: d.key,
+                      austenitizeC: d.route.austenitizeC,
+                      temperC: Math.max(100, ...d.route.tempers.map(t => t.atC)),
+                      active: d.key === active.key,
+                      hrc: compared.find(({ name }) => name === d.key)?.prediction.finalHrc.mean ?? null,
+                    }))}
                   limits={limits}
                   system={shop.units}
                   height={MAP_HEIGHT}

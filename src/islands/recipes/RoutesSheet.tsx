@@ -5,7 +5,7 @@ import { useSystem } from '../../ui/Units'
 import { differenceWords } from '../../words/steels'
 import { CompareTable } from './CompareTable'
 import { RecipeActions } from './RecipeActions'
-import type { DraftRoute, RecipeRoute } from './recipe-edit'
+import type { AddedRoute, DraftRoute } from './recipe-edit'
 
 interface Props {
   readonly recipe: Recipe
@@ -16,7 +16,7 @@ interface Props {
   readonly active: DraftRoute
   readonly onActive: (key: string) => void
   readonly onRemove: (key: string) => void
-  readonly onAdd: (label: string, route: RecipeRoute) => void
+  readonly onAdd: (added: AddedRoute) => void
 }
 
 /** The routes of a recipe side by side, what sets them apart, and what can be done with the chosen one. */
@@ -26,7 +26,6 @@ export default function RoutesSheet({ recipe, grade, drafts, compared, active, o
   return (
     <div className="min-w-0">
       <CompareTable
-        grade={grade}
         drafts={drafts.slice(0, compared.length)}
         compared={compared}
         activeKey={active.key}

@@ -17,6 +17,18 @@ export interface DraftRoute {
   readonly key: string
   readonly label: string
   readonly route: RecipeRoute
+  readonly grade: Grade
+  /** The recipe and the version it is, as long as it was not moved; null: a route of its own. */
+  readonly from: { readonly recipe: Recipe; readonly number: number } | null
+}
+
+/** A draft without its key. */
+export type AddedRoute = Omit<DraftRoute, 'key'>
+
+/** A version of a recipe as a draft. */
+export const versionDraft = (recipe: Recipe, grade: Grade, number: number, label: string): AddedRoute | null => {
+  const version = recipe.versions.find(one => one.number === number)
+  return version ? { label, route: version.route, grade, from: { recipe, number } } : null
 }
 
 /** The newest version of a recipe; a stored one has at least one. */

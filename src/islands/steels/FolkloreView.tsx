@@ -1,13 +1,18 @@
 import { useId, useMemo, useState } from 'react'
-import { COLD_STEPS_C, knobOf, TALES, type TaleName } from '../../core/steel/folklore'
+import type { Batch, BatchGroup } from '../../core/shop/batch'
+import { COLD_STEPS_C, knobOf, settingOf, TALES, type TaleName } from '../../core/steel/folklore'
 import { formatTemperature, type System } from '../../core/units/quantity'
 import type { Grade } from '../../data/grades'
+import { useNewestBatches } from '../../store/hooks'
 import { AlongKnob } from '../../ui/drawings/AlongKnob'
 import { SelectField } from '../../ui/PlainFields'
 import { useSay } from '../../ui/Units'
 import { inUnits } from '../../words/marked'
 import { KNOB_WORDS, seenWords } from '../../words/steels'
 import { useAnswer } from '../../workers/use-answer'
+
+/** Newest batches that are looked through for one of the steel shown. */
+const NEWEST = 60
 
 const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string }>> = {
   'hardness-rust': {
@@ -41,8 +46,14 @@ const TOLD: Readonly<Record<TaleName, { title: string; said: string; so: string 
 export default function FolkloreView({ grades, system }: { grades: readonly Grade[]; system: System }) {
   const say = useSay()
   const [tale, setTale] = useState<TaleName>('hardness-rust')
-  const [name, setName] = useState(grades[0]?.name ?? '')
-  const grade = grades.find(g => g.name === name) ?? (grades[0] as Grade)
+  const [name, setName] = useState('')
+  const batches = useNewestBatches(NEWEST)?.batches
+  const own = batches?.flatMap(batch => batch.groups.map(group => ({ batch, group })))
+  // The steel of the newest batch is the one a maker asks about.
+  const newest = own?.map(({ group }) => grades.find(g => g.id === group.gradeId)).find(g => g !== undefined)
+  const grade = grades.find(g => g.name === name) ?? newest ?? (grades[0] as Grade)
+  const ofGrade = own?.find(({ group }) => group.gradeId === grade.id) ?? null
+  if (!batches) return null
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[250px_minmax(0,1fr)]">
       <div>
@@ -67,16 +78,25 @@ export default function FolkloreView({ grades, system }: { grades: readonly Grad
           ))}
         </ul>
       </div>
-      <Tale key={`${tale} ${grade.name}`} tale={tale} grade={grade} system={system} />
+      <Tale key={`${tale} ${grade.name}`} tale={tale} grade={grade} system={system} own={ofGrade} />
     </div>
   )
 }
 
-function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: System }) {
+interface TaleProps {
+  readonly tale: TaleName
+  readonly grade: Grade
+  readonly system: System
+  /** The maker's newest batch of this steel, and its group; null: none. */
+  readonly own: { readonly batch: Batch; readonly group: BatchGroup } | null
+}
+
+function Tale({ tale, grade, system, own }: TaleProps) {
   const say = useSay()
   const id = useId()
   const knob = useMemo(() => knobOf(tale, grade), [tale, grade])
-  const [at, setAt] = useState(knob.first)
+  const ownAt = own && settingOf(tale, grade, own.group.route)
+  const [at, setAt] = useState(ownAt ?? knob.first)
   const answer = useAnswer(
     'tale',
     useMemo(() => ({ tale, grade, at }), [tale, grade, at]),
@@ -106,6 +126,14 @@ function Tale({ tale, grade, system }: { tale: TaleName; grade: Grade; system: S
           onChange={event => setAt(Number(event.target.value))}
         />
       </div>
+      {own && ownAt !== null && (
+        <p className="mb-3 text-small">
+          <button type="button" className="link min-h-touch" onClick={() => setAt(ownAt)}>
+            {own.batch.name}: {settingText(knob.kind, ownAt, system)}
+          </button>
+          {at === ownAt && ', as it is shown here'}
+        </p>
+      )}
       <div className={`grid gap-x-8 gap-y-4 sm:grid-cols-2 ${(told?.figures.length ?? 0) > 2 ? 'xl:grid-cols-3' : ''}`}>
         {told?.figures.map(figure => (
           <AlongKnob key={figure.name} figure={figure} at={at} />
