@@ -15,6 +15,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    // A field that cannot be filled is said long before the test's own end.
+    actionTimeout: 60_000,
     // Clocks of 24 hours, whatever the machine's own language.
     locale: 'en-GB',
     viewport: { width: 1280, height: 800 },

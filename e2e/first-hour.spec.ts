@@ -34,7 +34,11 @@ test('from the made-up workshop to a first batch of one’s own: six steps, each
   await expect(page.getByLabel('Cold', { exact: true })).toHaveValue('none')
   await page.goto('/')
   const unsaid = page.getByRole('region', { name: 'Not set' })
-  await expect(unsaid.getByRole('listitem')).toHaveText([/^Quench plates\./, /^Hardness tester or files\./, /^Foil and prices\./])
+  await expect(unsaid.getByRole('listitem')).toHaveText([
+    /^Quench plates\./,
+    /^Hardness tester or files\./,
+    /^Foil and prices\./,
+  ])
   await expect(page.getByText('Everything here is made up.')).toHaveCount(0)
   // The way from there to the oven: practice and paper at one press each.
   await page.goto('/start')

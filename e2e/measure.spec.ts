@@ -115,7 +115,7 @@ test('blades that differ are parted, and those that need it make the next temper
     await expect(page.getByRole('row', { name: new RegExp(`^${mark} 6`) })).toBeVisible()
   }
   await page.getByRole('link', { name: 'Verdict', exact: true }).click()
-  await page.getByRole('button', { name: 'Each blade' }).click()
+  await page.getByRole('button', { name: 'Each blade', exact: true }).click()
   await expect(page.getByText(/^A2: temper again/)).toBeVisible()
   await expect(page.getByText('Not measured yet: A3', { exact: false })).toBeVisible()
   await expectAccessible(page)

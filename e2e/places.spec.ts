@@ -14,6 +14,9 @@ const PLACES = [
   '/logbook',
 ] as const
 
+// As a maker sees them first.
+test.use({ more: 'closed' })
+
 /** All of it by day, and by night what is another then: the colours. */
 async function expectAccessibleDayAndNight(page: Page) {
   await page.emulateMedia({ colorScheme: 'light' })
@@ -27,6 +30,10 @@ test('every place is accessible', async ({ page }) => {
     await page.goto(place)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await page.waitForLoadState('networkidle')
+    // What is folded away too.
+    await page.evaluate(() => {
+      for (const fold of document.querySelectorAll('main details')) fold.setAttribute('open', '')
+    })
     await expectAccessibleDayAndNight(page)
   }
 })
@@ -170,4 +177,39 @@ test('nothing jumps as a page comes', async ({ page }) => {
     )
     expect(shift, `layout shift of ${url}`).toBeLessThan(0.02)
   }
+})
+
+test('what a beginner can do without is folded, opens at a press, and is as it was left', async ({ page }) => {
+  await page.goto('/workshop')
+  const fold = page.locator('summary').filter({ hasText: 'More prices' })
+  const argon = page.getByLabel('Argon from the bottle', { exact: true })
+  await expect(fold).toContainText('argon, coat')
+  await expect(argon).toBeHidden()
+  await fold.click()
+  await expect(argon).toBeVisible()
+  await page.reload()
+  await expect(argon).toBeVisible()
+  await fold.click()
+  await page.reload()
+  await expect(page.getByLabel('Currency of all prices')).toBeVisible()
+  await expect(argon).toBeHidden()
+})
+
+test('what comes next stands at the foot of a bench that leaves room, and one press goes there', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Inspect')
+  const next = page.getByRole('button', { name: /^Next Cold How cold/ })
+  await next.click()
+  await expect(page.getByRole('heading', { level: 2, name: 'Cold' })).toBeVisible()
+})
+
+test('a task of finishing is ticked for all blades at once, and taken back for one', async ({ page }) => {
+  await openDemoBatch(page, 'Skerry fillets', 'Finish')
+  await page.getByLabel('All 9: Scale off').click()
+  await expect(page.getByLabel('All 9: Scale off')).toBeChecked()
+  await page.getByText('Each blade').click()
+  await expect(page.getByLabel('A1: Scale off')).toBeChecked()
+  await expect(page.getByLabel('B4: Scale off')).toBeChecked()
+  await page.getByLabel('A1: Scale off').click()
+  await expect(page.getByLabel('All 9: Scale off')).not.toBeChecked()
+  expect(await page.getByLabel('All 9: Scale off').evaluate((box: HTMLInputElement) => box.indeterminate)).toBe(true)
 })

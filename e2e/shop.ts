@@ -6,12 +6,36 @@ import { layDownDemo } from './demo-data'
 /** State a test begins in: the demo workshop, or a browser on its first visit, whose first page stores the demo. */
 type Begins = 'demo' | 'first visit'
 
+interface Options {
+  quiet: undefined
+  begins: Begins
+  asks: 'looked at' | 'free'
+  laid: undefined
+  /** Whether what a beginner can do without was opened before, as an expert leaves it. */
+  more: 'open' | 'closed'
+  opened: undefined
+}
+
+/** Places whose further fields are remembered as they were left. */
+const MORE_PLACES = ['shop', 'prices', 'cold', 'data', 'measure', 'finish']
+
 /**
  * A test that fails when the page throws or writes an error to the console. No name of another machine can be found
  * (`playwright.config.ts`), which a browser writes there; where `asks: 'looked at'`, each request is looked at by itself too.
  */
-export const test = base.extend<{ quiet: undefined; begins: Begins; asks: 'looked at' | 'free'; laid: undefined }>({
+export const test = base.extend<Options>({
   begins: ['demo', { option: true }],
+  more: ['open', { option: true }],
+  opened: [
+    async ({ context, more }, use) => {
+      if (more === 'open')
+        await context.addInitScript(places => {
+          for (const place of places) localStorage.setItem(`tawny-ember-more ${place}`, 'open')
+        }, MORE_PLACES)
+      await use(undefined)
+    },
+    { auto: true },
+  ],
   asks: ['free', { option: true }],
   laid: [
     async ({ page, begins }, use) => {
@@ -76,7 +100,9 @@ export async function askToStartEmpty(page: Page) {
   await page.goto('/workshop')
   await expect(page.getByLabel('Certified hardness', { exact: true })).toBeVisible()
   await expect(page.getByText('Reading the log …')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Start empty …' }).click()
+  const start = page.getByRole('button', { name: 'Start empty …' })
+  if (!(await start.isVisible())) await page.locator('#data summary').filter({ hasText: 'More' }).first().click()
+  await start.click()
 }
 
 /** A workshop with nothing in it, as for someone who does not want the demo. */

@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test'
 import { expect, openDemoBatch, STATIONS, test } from './shop'
 import { tooSmallIn } from './sizes'
 
+// As a maker sees them first.
+test.use({ more: 'closed' })
+
 /** Every view of every bench of a batch, settled, handed to a check with its name. */
 async function eachView(page: Page, batch: string, check: (name: string) => Promise<void>) {
   await openDemoBatch(page, batch, 'Choose')

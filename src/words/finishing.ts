@@ -1,4 +1,5 @@
-import type { FinishTask } from '../data/finishing'
+import { FINISH_TASKS, type FinishTask } from '../data/finishing'
+import { marksOf } from './lists'
 
 /** Finishing tasks: the column head, and how each is done. */
 export const FINISH_WORDS: Readonly<Record<FinishTask, { readonly name: string; readonly how: string }>> = {
@@ -17,3 +18,12 @@ export const FINISH_WORDS: Readonly<Record<FinishTask, { readonly name: string; 
 
 /** Names the press that finishes so many blades. */
 export const finishWords = (count: number): string => (count === 1 ? 'Finish this blade' : `Finish these ${count}`)
+
+/** Names the blades that something is still to be done on. */
+export function openWords(
+  blades: readonly { readonly mark: string; readonly finished: readonly FinishTask[] }[],
+): string {
+  const open = blades.filter(({ finished }) => finished.length < FINISH_TASKS.length)
+  if (open.length === 0) return 'all done'
+  return open.length === blades.length ? 'none is done yet' : `still to do: ${marksOf(open.map(({ mark }) => mark))}`
+}

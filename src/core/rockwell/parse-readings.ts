@@ -4,9 +4,10 @@ import { fail, ok, type Result } from '../codes/result'
 
 /**
  * Reads a typed run of Rockwell C readings: '61 60.5 61', '61; 60,5; 61', one a line. Each bad value is said by its
- * place; nothing is guessed. Errors: 'empty', 'not-a-number', 'implausible'; the path is the value's index.
+ * place; nothing is guessed. `points`: whether three digits may be a reading whose point was left out, 605 for 60.5.
+ * Errors: 'empty', 'not-a-number', 'implausible'; the path is the value's index.
  */
-export function parseReadings(text: string): Result<number[]> {
+export function parseReadings(text: string, points: 'typed' | 'may be left out' = 'typed'): Result<number[]> {
   const parts = text
     .trim()
     .split(/[\s;]+|,(?!\d)/)
@@ -14,7 +15,8 @@ export function parseReadings(text: string): Result<number[]> {
   if (parts.length === 0) return fail('no-readings', {})
   const problems: Problem[] = []
   const values = parts.map((part, index) => {
-    const value = /^[+-]?\d+([.,]\d+)?$/.test(part) ? Number(part.replace(',', '.')) : Number.NaN
+    const typed = /^[+-]?\d+([.,]\d+)?$/.test(part) ? Number(part.replace(',', '.')) : Number.NaN
+    const value = points === 'may be left out' && /^\d{3}$/.test(part) ? typed / 10 : typed
     const path = String(index)
     const found = Number.isNaN(value) ? notANumber(part, path) : implausible(part, value, path)
     if (found) problems.push(found)

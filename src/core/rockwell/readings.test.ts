@@ -248,6 +248,11 @@ describe('parseReadings', () => {
     expect(result.ok ? '' : result.problems[0]).toMatchObject({ code, path })
   })
 
+  it('takes three digits for a reading without its point only where that is allowed, and no other number', () => {
+    expect(parseReadings('605 61 598', 'may be left out')).toEqual({ ok: true, value: [60.5, 61, 59.8] })
+    for (const wrong of ['950', '6050', '045']) expect(parseReadings(wrong, 'may be left out').ok, wrong).toBe(false)
+  })
+
   it('guesses aloud, never silently', () => {
     const result = parseReadings('6O.5 605')
     expect(result.ok ? [] : result.problems.map(p => problemWords(p, speakerOf('metric')))).toEqual([

@@ -164,6 +164,9 @@ function Benches({ model, station, go, preview }: BenchesProps) {
       <Suspense fallback={<div className="min-h-[560px]" />}>
         <Bench key={shown.group.id} />
       </Suspense>
+      <Suspense fallback={null}>
+        <NextStation station={station} go={go} oil={goesIntoOil(shown.group, shop)} />
+      </Suspense>
       <StationStep station={station} go={go} oil={goesIntoOil(shown.group, shop)} />
       {isTouring && (
         <Suspense fallback={null}>
@@ -226,6 +229,9 @@ function usePreview(batch: Batch): [Batch, Bench['preview']] {
 }
 
 const Tour = lazy(() => import('./Tour'))
+
+/** Stands below what is worked at: fetched after it. */
+const NextStation = lazy(() => import('./NextStation'))
 
 /** Few batches have one: fetched where it is needed. */
 const UnknownSteels = lazy(() => import('./UnknownSteels'))

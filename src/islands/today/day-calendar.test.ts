@@ -39,6 +39,14 @@ describe('the day in a calendar', () => {
     expect(event.summary).toBe('C1, C2; "A" into the tempering oven')
   })
 
+  it('keeps a line break, a backslash and a picture in a name: read back they are what they were', () => {
+    const name = 'Net\nknives \\ 🔪, C1'
+    const calendar = ICAL.parse(
+      dayCalendar({ tasks: [task(600)] }, day(), () => name, new Date('2026-03-01T10:00:00Z')),
+    )
+    expect(eventOf(new ICAL.Component(calendar)).summary).toBe(`${name} into the tempering oven`)
+  })
+
   it('rings ten minutes before', () => {
     const alarm = first.getFirstSubcomponent('vevent')?.getFirstSubcomponent('valarm')
     expect(String(alarm?.getFirstPropertyValue('trigger'))).toBe('-PT10M')

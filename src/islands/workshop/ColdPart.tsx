@@ -1,6 +1,7 @@
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { USUAL_BOX_MM, USUAL_ROOM_C } from '../../data/cold'
+import { More } from '../../ui/More'
 import { ScaledField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { useShopNow } from '../shop-context'
@@ -22,48 +23,50 @@ export function ColdPart({ edit }: Props) {
   return (
     <>
       <ColdMediumField edit={edit} />
-      <QuantityField
-        label="Room temperature"
-        dimension="temperature"
-        value={shop.roomC ?? USUAL_ROOM_C}
-        {...BOUNDS.roomC}
-        onCommit={roomC => edit({ roomC })}
-      />
-      <div className="grid grid-cols-3 gap-3">
-        {(['length', 'width', 'depth'] as const).map(side => (
-          <QuantityField
-            key={side}
-            label={`Box ${side}`}
-            dimension="length"
-            value={box[side]}
-            {...BOX_BOUNDS[side]}
-            onCommit={mm =>
-              edit(s => ({ cold: { ...s.cold, boxMm: { ...(s.cold.boxMm ?? USUAL_BOX_MM), [side]: mm } } }))
-            }
-          />
-        ))}
+      <More place="cold" title="More" says="room, box, vessel, price">
         <QuantityField
-          label="Vessel weight"
-          dimension="mass"
-          value={cold.vesselKg}
-          {...BOUNDS.vesselKg}
-          onCommit={vesselKg => set({ vesselKg })}
+          label="Room temperature"
+          dimension="temperature"
+          value={shop.roomC ?? USUAL_ROOM_C}
+          {...BOUNDS.roomC}
+          onCommit={roomC => edit({ roomC })}
         />
-        <ScaledField
-          label="Heat leak of the box"
-          kind="leak"
-          value={cold.lossWPerK}
-          {...BOUNDS.lossWPerK}
-          onCommit={lossWPerK => set({ lossWPerK })}
-        />
-        <ScaledField
-          label="Price of the coolant"
-          kind={cold.medium === 'liquid-nitrogen' ? 'pricePerLitre' : 'pricePerKg'}
-          value={cold.price ?? 0}
-          {...BOUNDS.coolantPrice}
-          onCommit={price => set({ price })}
-        />
-      </div>
+        <div className="grid grid-cols-3 gap-3">
+          {(['length', 'width', 'depth'] as const).map(side => (
+            <QuantityField
+              key={side}
+              label={`Box ${side}`}
+              dimension="length"
+              value={box[side]}
+              {...BOX_BOUNDS[side]}
+              onCommit={mm =>
+                edit(s => ({ cold: { ...s.cold, boxMm: { ...(s.cold.boxMm ?? USUAL_BOX_MM), [side]: mm } } }))
+              }
+            />
+          ))}
+          <QuantityField
+            label="Vessel weight"
+            dimension="mass"
+            value={cold.vesselKg}
+            {...BOUNDS.vesselKg}
+            onCommit={vesselKg => set({ vesselKg })}
+          />
+          <ScaledField
+            label="Heat leak of the box"
+            kind="leak"
+            value={cold.lossWPerK}
+            {...BOUNDS.lossWPerK}
+            onCommit={lossWPerK => set({ lossWPerK })}
+          />
+          <ScaledField
+            label="Price of the coolant"
+            kind={cold.medium === 'liquid-nitrogen' ? 'pricePerLitre' : 'pricePerKg'}
+            value={cold.price ?? 0}
+            {...BOUNDS.coolantPrice}
+            onCommit={price => set({ price })}
+          />
+        </div>
+      </More>
     </>
   )
 }

@@ -4,6 +4,7 @@ import { clearAll, replaceAll } from '../../store/backup'
 import { askToKeep, isKept, noteOwn, useLastSaved } from '../../store/keeping'
 import { Ask } from '../../ui/Ask'
 import { ago } from '../../ui/dates'
+import { More } from '../../ui/More'
 import { toast } from '../../ui/toast'
 import { looseEndWords, openedWords } from '../../words/files'
 import { SheetDialog } from '../SheetDialog'
@@ -111,33 +112,37 @@ export default function DataKeeping() {
         <WorkshopFileButton className="btn" onFile={file => void open(file)}>
           Read a workshop file …
         </WorkshopFileButton>
-        <OldRecordsButton />
-        <ReadCodeButton />
-        <button type="button" className="btn" onClick={() => void saveTable('readings')}>
-          Readings as CSV
-        </button>
-        <button type="button" className="btn" onClick={() => void saveTable('blades')}>
-          Blades as CSV
-        </button>
-        <Ask
-          title="Load the demo workshop?"
-          says="It replaces what is in this browser. Save everything to a file first if you want it back."
-          act="Replace with the demo"
-          onAct={demo}
-        >
-          Load the demo …
-        </Ask>
-        <Ask
-          title="Start with an empty workshop?"
-          says="Everything in this browser is deleted: batches, readings, recipes, runs, ovens, checks and prices. Only the units and the theme stay. Save everything to a file first if you want it back."
-          act="Delete and start empty"
-          onAct={async () => {
-            if ((await clearAll()).saved) toast('The workshop is empty.')
-          }}
-        >
-          Start empty …
-        </Ask>
       </div>
+      <More place="data" title="More" says="old notes, codes, tables, the demo, starting empty">
+        <div className="flex flex-wrap gap-2">
+          <OldRecordsButton />
+          <ReadCodeButton />
+          <button type="button" className="btn" onClick={() => void saveTable('readings')}>
+            Readings as CSV
+          </button>
+          <button type="button" className="btn" onClick={() => void saveTable('blades')}>
+            Blades as CSV
+          </button>
+          <Ask
+            title="Load the demo workshop?"
+            says="It replaces what is in this browser. Save everything to a file first if you want it back."
+            act="Replace with the demo"
+            onAct={demo}
+          >
+            Load the demo …
+          </Ask>
+          <Ask
+            title="Start with an empty workshop?"
+            says="Everything in this browser is deleted: batches, readings, recipes, runs, ovens, checks and prices. Only the units and the theme stay. Save everything to a file first if you want it back."
+            act="Delete and start empty"
+            onAct={async () => {
+              if ((await clearAll()).saved) toast('The workshop is empty.')
+            }}
+          >
+            Start empty …
+          </Ask>
+        </div>
+      </More>
       <WorkshopFileProgress doing={doing} trouble={trouble} onStop={close} />
       {opened && !doing && (
         <div role="status" className="mt-3 border border-rule-strong p-4">

@@ -2,6 +2,7 @@ import { BOUNDS } from '../../core/shop/bounds'
 import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { BELTS_PER_BLADE, TASK_MIN } from '../../data/task-times'
+import { More } from '../../ui/More'
 import { NumberField, ScaledField } from '../../ui/PlainFields'
 import { asMinutes, asTime } from '../../ui/time-of-day'
 import { CurrencyField } from '../CurrencyField'
@@ -12,72 +13,77 @@ interface Props {
   readonly edit: EditShop
 }
 
+/** Prices by the piece, and their defaults. */
 const FIELDS = [
-  ['hour', 'An hour of your work', '', 'hourPrice'],
-  ['argonPerPacket', 'Argon into a packet', 'a packet', 'argonPricePerPacket'],
-  ['vacuumPerBlade', 'Vacuum, sent out', 'per blade', 'vacuumPricePerBlade'],
-  ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'per blade', 'abrasivesPricePerBlade'],
-] as const
-
-/** Prices by what is weighed or measured. */
-const MEASURED = [
-  ['steelPerKg', 'Steel', 'pricePerKg', 'steelPricePerKg'],
-  ['coatPerM2', 'Anti-scale coat', 'pricePerM2', 'coatPricePerM2'],
-  ['argonPerM3', 'Argon from the bottle', 'pricePerM3', 'argonPricePerM3'],
-] as const
-
-/** Further costs of a blade, and their defaults. */
-const FURTHER = [
+  ['argonPerPacket', 'Argon into a packet', 'per packet', 'argonPricePerPacket', 0],
+  ['vacuumPerBlade', 'Vacuum, sent out', 'per blade', 'vacuumPricePerBlade', 0],
+  ['abrasivesPerBareBlade', 'Belts to clean a bare blade', 'per blade', 'abrasivesPricePerBlade', 0],
   ['beltsPerBlade', 'Belts to finish', 'per blade', 'beltsPricePerBlade', BELTS_PER_BLADE],
   ['prepareMin', 'Your minutes before the heat', 'per blade', 'taskMin', TASK_MIN.preparePerBlade],
   ['finishMin', 'Your minutes to finish', 'per blade', 'taskMin', TASK_MIN.finishPerBlade],
+] as const
+
+/** Prices by what is measured. */
+const MEASURED = [
+  ['coatPerM2', 'Anti-scale coat', 'pricePerM2', 'coatPricePerM2'],
+  ['argonPerM3', 'Argon from the bottle', 'pricePerM3', 'argonPricePerM3'],
 ] as const
 
 /** Fields for the prices of the ways to keep air out: the Wrap bench compares them by these. */
 export function PricesPart({ edit }: Props) {
   const shop = useShopNow()
   const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
+  const price = (part: Partial<Prices>) => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), ...part } }))
   return (
     <div className="grid grid-cols-2 gap-3">
       <CurrencyField />
-      {FIELDS.map(([name, label, unit, bound]) => (
-        <NumberField
-          key={name}
-          label={label}
-          unit={unit}
-          value={prices[name]}
-          {...BOUNDS[bound]}
-          onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
-        />
-      ))}
-      {MEASURED.map(([name, label, kind, bound]) => (
-        <ScaledField
-          key={name}
-          label={label}
-          kind={kind}
-          value={prices[name] ?? 0}
-          {...BOUNDS[bound]}
-          onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
-        />
-      ))}
-      {FURTHER.map(([name, label, unit, bound, usual]) => (
-        <NumberField
-          key={name}
-          label={label}
-          unit={unit}
-          value={prices[name] ?? usual}
-          {...BOUNDS[bound]}
-          onCommit={value => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), [name]: value } }))}
-        />
-      ))}
+      <NumberField
+        label="An hour of your work"
+        value={prices.hour}
+        {...BOUNDS.hourPrice}
+        onCommit={hour => price({ hour })}
+      />
+      <ScaledField
+        label="Steel"
+        kind="pricePerKg"
+        value={prices.steelPerKg ?? 0}
+        {...BOUNDS.steelPricePerKg}
+        onCommit={steelPerKg => price({ steelPerKg })}
+      />
       <NumberField
         label="Electricity"
         unit="per kWh"
         value={prices.kWh ?? 0}
         {...BOUNDS.kWhPrice}
-        onCommit={kWh => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), kWh } }))}
+        onCommit={kWh => price({ kWh })}
       />
-      <CheapHours prices={prices} edit={edit} />
+      <div className="col-span-2">
+        <More place="prices" title="More prices" says="argon, coat, vacuum, belts, minutes, cheap hours">
+          <div className="grid grid-cols-2 gap-3">
+            {FIELDS.map(([name, label, unit, bound, usual]) => (
+              <NumberField
+                key={name}
+                label={label}
+                unit={unit}
+                value={prices[name] ?? usual}
+                {...BOUNDS[bound]}
+                onCommit={value => price({ [name]: value })}
+              />
+            ))}
+            {MEASURED.map(([name, label, kind, bound]) => (
+              <ScaledField
+                key={name}
+                label={label}
+                kind={kind}
+                value={prices[name]}
+                {...BOUNDS[bound]}
+                onCommit={value => price({ [name]: value })}
+              />
+            ))}
+            <CheapHours prices={prices} edit={edit} />
+          </div>
+        </More>
+      </div>
     </div>
   )
 }

@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect } from 'react'
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
 import { nextSerials } from '../../core/shop/serial'
+import { More } from '../../ui/More'
 import { ScaledField, SelectField, TextField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
 import { Place } from '../Place'
@@ -46,27 +47,29 @@ function WorkshopView() {
             onCommit={name => edit({ name })}
           />
           <UnitsField edit={editShopAs('Units', 'units')} />
-          <SelectField
-            label="Theme"
-            value={shop.theme}
-            options={[
-              ['system', 'as the system'],
-              ['light', 'ash (light)'],
-              ['dark', 'soot (dark)'],
-            ]}
-            onCommit={theme => edit({ theme })}
-          />
-          <SelectField
-            label="Hours of the clock"
-            value={shop.clock ?? 'language'}
-            options={[
-              ['language', 'as the browser’s language'],
-              ['24', '24: 14:06'],
-              ['12', '12: 2:06 pm'],
-            ]}
-            onCommit={clock => edit({ clock: clock === 'language' ? undefined : clock })}
-          />
-          <SerialField value={shop.serialPattern} onCommit={serialPattern => edit({ serialPattern })} />
+          <More place="shop" title="More" says="theme, clock, serials">
+            <SelectField
+              label="Theme"
+              value={shop.theme}
+              options={[
+                ['system', 'as the system'],
+                ['light', 'ash (light)'],
+                ['dark', 'soot (dark)'],
+              ]}
+              onCommit={theme => edit({ theme })}
+            />
+            <SelectField
+              label="Hours of the clock"
+              value={shop.clock ?? 'language'}
+              options={[
+                ['language', 'as the browser’s language'],
+                ['24', '24: 14:06'],
+                ['12', '12: 2:06 pm'],
+              ]}
+              onCommit={clock => edit({ clock: clock === 'language' ? undefined : clock })}
+            />
+            <SerialField value={shop.serialPattern} onCommit={serialPattern => edit({ serialPattern })} />
+          </More>
         </Part>
         <Part title="Ovens">
           <OvensPart edit={editShopAs('Ovens', 'oven')} />

@@ -4,7 +4,7 @@ import { expect, it } from 'vitest'
 import type { Certificate } from '../../core/certificate/certificate'
 import type { RunStep } from '../../core/shop/run'
 import { certificateLines } from '../../words/certificate'
-import { type CertificateLook, certificatePdf } from './certificate-pdf'
+import { brokenToFit, type CertificateLook, certificatePdf } from './certificate-pdf'
 
 const certificate: Certificate = {
   format: 'tawny-ember-certificate',
@@ -66,6 +66,18 @@ it('writes names in any letters its font has, and stays small: only what is used
   const bytes = await certificatePdf([named], { ...look, paper: 'Letter', system: 'imperial' })
   expect(bytes.length).toBeLessThan(200_000)
   expect((await PDFDocument.load(bytes)).getPageCount()).toBe(1)
+})
+
+it('goes on in the next line within a name of 200 letters without a space, and loses none of them', async () => {
+  const name = 'Küchenmesser'.repeat(17).slice(0, 200)
+  const fits = (part: string) => part.length <= 42
+  const broken = brokenToFit(`A ${name} b`, fits)
+  expect(broken.replaceAll('\n', '')).toBe(`A ${name} b`)
+  for (const part of broken.split(/[ \n]/)) expect(fits(part)).toBe(true)
+  expect(broken.split('\n')).toHaveLength(5)
+  expect(brokenToFit('two words', fits)).toBe('two words')
+  const named = { ...certificate, shop: name, batch: name, lot: name }
+  expect((await PDFDocument.load(await certificatePdf([named], look))).getPageCount()).toBe(1)
 })
 
 /** The frame header of a JPEG of 64 by 48 px, which is all that is read of it to place it. Source: ISO/IEC 10918-1, B.2.2. */

@@ -49,6 +49,24 @@ function drawCode(text: string, { page, xMm, yMm }: { page: PDFPage; xMm: number
         })
 }
 
+/**
+ * A text in which no word is wider than a line: one that is goes on in the next. The writer of the file breaks between words alone.
+ * `fits`: whether a text goes into a line.
+ */
+export const brokenToFit = (text: string, fits: (part: string) => boolean): string =>
+  text
+    .split(' ')
+    .map(word => {
+      const lines = ['']
+      for (const letter of word) {
+        const line = `${lines.at(-1)}${letter}`
+        if (fits(line)) lines[lines.length - 1] = line
+        else lines.push(letter)
+      }
+      return lines.join('\n')
+    })
+    .join(' ')
+
 interface Setting {
   readonly pdf: PDFDocument
   readonly font: PDFFont
@@ -73,14 +91,17 @@ function sheetsOf({ pdf, font, bold, longMm, shortMm, plain }: Setting) {
     size: number,
     { face = font, page = pages.at(-1), atMm = yMm, toMm = shortMm - MARGIN_MM } = {},
   ) =>
-    page?.drawText(plain(text), {
-      x: pt(xMm),
-      y: pt(atMm),
-      size,
-      font: face,
-      maxWidth: pt(toMm - xMm),
-      lineHeight: size * 1.25,
-    })
+    page?.drawText(
+      brokenToFit(plain(text), part => face.widthOfTextAtSize(part, size) <= pt(toMm - xMm)),
+      {
+        x: pt(xMm),
+        y: pt(atMm),
+        size,
+        font: face,
+        maxWidth: pt(toMm - xMm),
+        lineHeight: size * 1.25,
+      },
+    )
   turn()
   return {
     pages,

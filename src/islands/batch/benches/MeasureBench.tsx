@@ -13,6 +13,7 @@ import type { Stage } from '../../../core/shop/route'
 import { addReadings } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
 import { PlaceBoard } from '../../../ui/drawings/PlaceBoard'
+import { More } from '../../../ui/More'
 import { SelectField } from '../../../ui/PlainFields'
 import { Problems } from '../../../ui/Problems'
 import { QuantityField } from '../../../ui/QuantityField'
@@ -167,7 +168,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   return (
     <Bench
       title="Measure"
-      says="Three readings per blade, where the handle hides them."
+      says="Three readings per blade, where the handle hides them. 605 is read as 60.5."
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
@@ -233,10 +234,14 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
             options={stages.map(s => [s, stageName(s)] as const)}
             onCommit={setStage}
           />
-          <div className="flex flex-wrap items-center gap-2 sm:col-span-3">
-            <TesterButton underItHrc={predicted?.mean ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
-            <ReadingsFile stage={stage} onTake={addFile} />
-            <FaceField faceMm={faceMm} onFace={setFaceMm} />
+          <div className="sm:col-span-3">
+            <More place="measure" title="Other ways to read" says="a tester on a cable, a file, a round face">
+              <div className="flex flex-wrap items-center gap-2">
+                <TesterButton underItHrc={predicted?.mean ?? 60} onReading={hrc => setText(`${text} ${hrc}`.trim())} />
+                <ReadingsFile stage={stage} onTake={addFile} />
+                <FaceField faceMm={faceMm} onFace={setFaceMm} />
+              </div>
+            </More>
           </div>
         </div>
       }
