@@ -196,10 +196,9 @@ test('what a beginner can do without is folded, opens at a press, and is as it w
 })
 
 test('what comes next stands at the foot of a bench that leaves room, and one press goes there', async ({ page }) => {
-  await openDemoBatch(page, 'Skerry fillets', 'Inspect')
-  const next = page.getByRole('button', { name: /^Next Cold How cold/ })
-  await next.click()
-  await expect(page.getByRole('heading', { level: 2, name: 'Cold' })).toBeVisible()
+  await openDemoBatch(page, 'Skerry fillets', 'Finish')
+  await page.getByRole('button', { name: /^Next Prove Edge tests/ }).click()
+  await expect(page.getByRole('heading', { level: 2, name: 'Prove' })).toBeVisible()
 })
 
 test('a task of finishing is ticked for all blades at once, and taken back for one', async ({ page }) => {

@@ -124,7 +124,12 @@ describe('a steel in a batch', () => {
     fireEvent.change(within(dialog).getByRole('combobox'), { target: { value: '440C' } })
     await waitFor(() => expect(within(dialog).getAllByRole('option')[0]?.textContent).toContain('X105CrMo17'))
     fireEvent.click(within(dialog).getAllByRole('option')[0] as HTMLElement)
-    const button = await screen.findByRole('button', { name: '0 × X105CrMo17' })
+    // The cursor stands where the next thing is typed.
+    const blades = await within(dialog).findByLabelText<HTMLInputElement>('Blades')
+    expect(document.activeElement).toBe(blades)
+    fireEvent.change(blades, { target: { value: '4' } })
+    fireEvent.submit(blades.form as HTMLFormElement)
+    const button = await screen.findByRole('button', { name: '4 × X105CrMo17' })
     await waitFor(() => expect(button.getAttribute('aria-pressed')).toBe('true'))
     expect((await stored(batch.id)).groups.map(g => [g.gradeName, g.fixed])).toEqual([
       ['X65Cr13', []],

@@ -1,8 +1,6 @@
 import { type ReactNode, useId } from 'react'
-import { perMetric, SCALED, type ScaledKind } from '../core/units/scaled'
 import { DraftInput } from './DraftInput'
 import { FieldLabel } from './FieldLabel'
-import { useSay } from './Units'
 import { type ReadText, type Taken, useDraft } from './use-draft'
 
 interface NumberProps {
@@ -41,32 +39,6 @@ export function NumberField({ label, value, min, max, onCommit, onClear, whole, 
     />
   )
 }
-
-interface ScaledProps extends Pick<NumberProps, 'label' | 'min' | 'max'> {
-  readonly kind: ScaledKind
-  /** Stored in the metric unit. */
-  readonly value: number
-  readonly onCommit: (value: number) => Taken
-}
-
-/** A number that is stored in a metric unit and typed in the shop's own: a volume, a leak, a price by weight or length. */
-export function ScaledField({ label, kind, value, min, max, onCommit }: ScaledProps) {
-  const { system } = useSay()
-  const each = perMetric(kind, system)
-  return (
-    <NumberField
-      label={label}
-      unit={SCALED[kind][system]}
-      value={value * each}
-      min={roundedIn(min * each, Math.ceil)}
-      max={roundedIn(max * each, Math.floor)}
-      onCommit={typed => onCommit(typed / each)}
-    />
-  )
-}
-
-/** Bounds as one would say them. */
-const roundedIn = (bound: number, round: (value: number) => number): number => round(bound * 100) / 100
 
 interface TextProps {
   readonly label: string

@@ -52,7 +52,7 @@ describe('tempers that share loads, in words', () => {
       'X65Cr13: 238 °C, held 2 h, 58.9 to 58.6 HRC',
     )
     expect(savingWords([planned, shared], say)).toBe(
-      '4:40 h sooner in 4 loads with tempers changed by up to 5 °C; the chance in target is then at least 66 % (X65Cr13)',
+      '4:40 h sooner in 4 loads, tempers changed by up to 5 °C; chance in target at least 66 %',
     )
     expect(savingWords([planned], say)).toBeNull()
     expect([planned, shared].map(plan => withinWords(plan, speakerOf('imperial')))).toEqual([

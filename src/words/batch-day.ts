@@ -58,14 +58,10 @@ export function temperChangeWords(
 export function savingWords(plans: readonly SharedTempers[], say: Speaker): string | null {
   const [planned, shortest] = [plans[0], plans.at(-1)]
   if (!planned || !shortest || shortest === planned) return null
-  const moved =
-    shortest.withinK === 0 ? 'at the same temperatures' : `with tempers changed by up to ${say.d(shortest.withinK)}`
-  const [worst] = [...shortest.changes].sort((a, b) => (a.chance ?? 0) - (b.chance ?? 0))
-  const chance =
-    worst?.chance == null
-      ? ''
-      : `; the chance in target is then at least ${percentText(worst.chance)} (${worst.gradeName})`
-  return `${hoursText(planned.totalMin - shortest.totalMin)} h sooner in ${shortest.loads} loads ${moved}${chance}`
+  const moved = shortest.withinK === 0 ? '' : `, tempers changed by up to ${say.d(shortest.withinK)}`
+  const chances = shortest.changes.flatMap(({ chance }) => chance ?? [])
+  const least = chances.length > 0 ? `; chance in target at least ${percentText(Math.min(...chances))}` : ''
+  return `${hoursText(planned.totalMin - shortest.totalMin)} h sooner in ${shortest.loads} loads${moved}${least}`
 }
 
 /** Says that nothing is to be won by sharing; `withinK`: how far a temper would have been moved. */

@@ -1,7 +1,8 @@
 import ChevronRight from 'lucide-react/icons/chevron-right'
 import { useEffect, useRef, useState } from 'react'
 import { STATIONS, type StationName } from '../../data/stations'
-import { labelOf, STATION_WORK } from '../../words/station-name'
+import { labelOf } from '../../words/station-name'
+import { STATION_WORK } from '../../words/station-work'
 
 interface Props {
   readonly station: StationName
@@ -29,7 +30,7 @@ export default function NextStation({ station, go, oil }: Props) {
     look()
     // The bench above grows and shrinks as it is worked at.
     const watch = new ResizeObserver(look)
-    if (mark.previousElementSibling) watch.observe(mark.previousElementSibling)
+    if (mark.parentElement) watch.observe(mark.parentElement)
     addEventListener('resize', look)
     return () => {
       watch.disconnect()

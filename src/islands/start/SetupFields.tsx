@@ -3,15 +3,16 @@ import { ofSize } from '../../core/shop/defaults'
 import type { Oven } from '../../core/shop/oven'
 import type { Workshop } from '../../core/shop/workshop'
 import { OVEN_PRESETS } from '../../data/ovens'
-import { PROTECTION } from '../../data/protection'
 import type { SetupStep } from '../../data/setup'
-import { NumberField, ScaledField, SelectField } from '../../ui/PlainFields'
+import { SelectField } from '../../ui/PlainFields'
 import { QuantityField } from '../../ui/QuantityField'
+import { ScaledField } from '../../ui/ScaledField'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
 import { ColdMediumField } from '../workshop/ColdMediumField'
 import type { EditShop } from '../workshop/edit-shop'
 import { PlateSizeFields } from '../workshop/PlateSizeFields'
+import { MainPrices } from '../workshop/PricesPart'
 import { UnitsField } from '../workshop/UnitsField'
 
 interface Props {
@@ -141,11 +142,7 @@ function TesterFields({ edit }: Props) {
 }
 
 function PricesFields({ edit }: Props) {
-  const shop = useShopNow()
-  const { foil } = shop
-  const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
-  const price = (part: Partial<NonNullable<Workshop['prices']>>) =>
-    edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), ...part } }))
+  const { foil } = useShopNow()
   return (
     <div className="grid grid-cols-2 items-end gap-3">
       <QuantityField
@@ -162,19 +159,7 @@ function PricesFields({ edit }: Props) {
         {...BOUNDS.foilPricePerM}
         onCommit={pricePerM => edit(s => ({ foil: { ...s.foil, pricePerM } }))}
       />
-      <NumberField
-        label="An hour of your work"
-        value={prices.hour}
-        {...BOUNDS.hourPrice}
-        onCommit={hour => price({ hour })}
-      />
-      <NumberField
-        label="Electricity"
-        unit="per kWh"
-        value={prices.kWh ?? 0}
-        {...BOUNDS.kWhPrice}
-        onCommit={kWh => price({ kWh })}
-      />
+      <MainPrices edit={edit} />
     </div>
   )
 }

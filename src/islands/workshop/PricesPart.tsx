@@ -3,7 +3,8 @@ import type { Workshop } from '../../core/shop/workshop'
 import { PROTECTION } from '../../data/protection'
 import { BELTS_PER_BLADE, TASK_MIN } from '../../data/task-times'
 import { More } from '../../ui/More'
-import { NumberField, ScaledField } from '../../ui/PlainFields'
+import { NumberField } from '../../ui/PlainFields'
+import { ScaledField } from '../../ui/ScaledField'
 import { asMinutes, asTime } from '../../ui/time-of-day'
 import { CurrencyField } from '../CurrencyField'
 import { useShopNow } from '../shop-context'
@@ -29,14 +30,16 @@ const MEASURED = [
   ['argonPerM3', 'Argon from the bottle', 'pricePerM3', 'argonPricePerM3'],
 ] as const
 
-/** Fields for the prices of the ways to keep air out: the Wrap bench compares them by these. */
-export function PricesPart({ edit }: Props) {
-  const shop = useShopNow()
-  const prices: NonNullable<Workshop['prices']> = shop.prices ?? PROTECTION.prices
-  const price = (part: Partial<Prices>) => edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), ...part } }))
+/** Changes some prices; the usual ones stand in for the rest. */
+const priced = (edit: EditShop) => (part: Partial<Prices>) =>
+  edit(s => ({ prices: { ...(s.prices ?? PROTECTION.prices), ...part } }))
+
+/** The prices that every cost rests on. */
+export function MainPrices({ edit }: Props) {
+  const prices: Prices = useShopNow().prices ?? PROTECTION.prices
+  const price = priced(edit)
   return (
-    <div className="grid grid-cols-2 gap-3">
-      <CurrencyField />
+    <>
       <NumberField
         label="An hour of your work"
         value={prices.hour}
@@ -57,6 +60,19 @@ export function PricesPart({ edit }: Props) {
         {...BOUNDS.kWhPrice}
         onCommit={kWh => price({ kWh })}
       />
+    </>
+  )
+}
+
+/** Fields for the prices of the ways to keep air out: the Wrap bench compares them by these. */
+export function PricesPart({ edit }: Props) {
+  const shop = useShopNow()
+  const prices: Prices = shop.prices ?? PROTECTION.prices
+  const price = priced(edit)
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <CurrencyField />
+      <MainPrices edit={edit} />
       <div className="col-span-2">
         <More place="prices" title="More prices" says="argon, coat, vacuum, belts, minutes, cheap hours">
           <div className="grid grid-cols-2 gap-3">

@@ -4,7 +4,7 @@ import { timesHardened } from '../../../core/batch/tray'
 import { addLine } from '../../../core/batch/tray-edit'
 import { worked } from '../../../core/codes/working'
 import { steelKgOf } from '../../../core/load/loads'
-import { LONGEST } from '../../../core/shop/bounds'
+import { LONGEST, MOST } from '../../../core/shop/bounds'
 import { formatQuantity } from '../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../data/cautions'
 import { editBatch } from '../../../store/batches'
@@ -14,6 +14,7 @@ import { ScrollRegion } from '../../../ui/ScrollRegion'
 import { ViewChoice } from '../../../ui/ViewChoice'
 import { useBench } from '../bench-context'
 import { newId } from '../edit'
+import { AddSteel } from './choose/AddSteel'
 import { BeforeHeat } from './prepare/BeforeHeat'
 import { LineRow } from './prepare/LineRow'
 import { OutlineView } from './prepare/OutlineView'
@@ -118,9 +119,12 @@ export function PrepareBench() {
                 </tbody>
               </table>
             </ScrollRegion>
-            <button type="button" className="btn mt-3" onClick={add}>
-              <Plus size={16} aria-hidden="true" /> Add blades like the last
-            </button>
+            <div className="mt-3 flex flex-wrap gap-2">
+              <button type="button" className="btn" onClick={add}>
+                <Plus size={16} aria-hidden="true" /> Add blades like the last
+              </button>
+              {batch.groups.length < MOST.groups && <AddSteel />}
+            </div>
           </>
         )
       }

@@ -9,8 +9,9 @@ import { useNewestBatches } from '../../../../store/hooks'
 import { useRunsOf } from '../../../../store/run-hooks'
 import { Figure } from '../../../../ui/Bench'
 import { CostTable } from '../../../../ui/CostTable'
-import { NumberField, ScaledField } from '../../../../ui/PlainFields'
+import { NumberField } from '../../../../ui/PlainFields'
 import { Problems } from '../../../../ui/Problems'
+import { ScaledField } from '../../../../ui/ScaledField'
 import { useSay } from '../../../../ui/Units'
 import {
   bladeCostWords,
