@@ -107,7 +107,7 @@ function GroupCurve() {
       <h3 className="text-small font-semibold">
         {group.gradeName}: finished hardness by temper temperature. Drag the point to change its tempers.
       </h3>
-      <div className="h-[150px]">
+      <div className="h-[142px]">
         <RouteCurve onRoute={(label, route) => editGroup(batch, group.id, label, g => withRoute(g, route))} />
       </div>
     </section>
