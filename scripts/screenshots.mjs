@@ -8,7 +8,7 @@ import { testBrowser } from './browser.mjs'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4330'
 const browser = await chromium.launch({ executablePath: testBrowser(), args: ['--no-sandbox', '--disable-gpu'] })
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', locale: 'en-GB' })
 const shoot = async name => {
   await page.waitForLoadState('networkidle')
   await page.waitForTimeout(600)
@@ -20,7 +20,7 @@ const openBatch = async name => {
 }
 
 // A morning before work, so that the whole day is still to come.
-const morning = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+const morning = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', locale: 'en-GB' })
 await morning.clock.install({ time: new Date('2026-03-03T07:40:00') })
 await morning.goto(address)
 await morning.getByText('fastest order, proven').waitFor()
