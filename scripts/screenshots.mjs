@@ -20,7 +20,11 @@ const openBatch = async name => {
 }
 
 // A morning before work, so that the whole day is still to come.
-const morning = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', locale: 'en-GB' })
+const morning = await browser.newPage({
+  viewport: { width: 1280, height: 800 },
+  reducedMotion: 'reduce',
+  locale: 'en-GB',
+})
 await morning.clock.install({ time: new Date('2026-03-03T07:40:00') })
 await morning.goto(address)
 await morning.getByText('fastest order, proven').waitFor()

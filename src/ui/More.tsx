@@ -20,15 +20,15 @@ const keepOpen = (place: string, isOpen: boolean): void => {
 }
 
 interface Props {
-  /** What remembers whether it was open; one for each place it stands at. */
+  /** Name under which it is remembered whether it was open; one for each place it stands at. */
   readonly place: string
   readonly title: string
-  /** What stands in it, so that nobody has to open it to look. */
+  /** Names of the fields in it, so that nobody has to open it to look. */
   readonly says: string
   readonly children: ReactNode
 }
 
-/** What a beginner can do without: closed until it is opened, and from then on as it was left. */
+/** Fields that a beginner can do without: closed until it is opened, and from then on as it was left. */
 export function More({ place, title, says, children }: Props) {
   const [isOpen, setOpen] = useState(() => wasOpen(place))
   return (

@@ -1,5 +1,5 @@
+import type { SharedTempers, TemperChange } from '../core/bench/shared-tempers'
 import type { PlacedTemper, Standing } from '../core/run-plan/batch-day'
-import type { SharedTempers, TemperChange } from '../core/run-plan/shared-tempers'
 import { hoursText } from './clock-text'
 import { hrcText, percentText, type Speaker } from './speaker'
 

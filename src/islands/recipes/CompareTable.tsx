@@ -142,7 +142,7 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
   )
 }
 
-/** What came of a version of a recipe where it was used and measured. */
+/** Shows what came of a version of a recipe where it was used and measured. */
 function Measured({ recipe, number }: { recipe: Recipe; number: number }) {
   const outcomes = useAnswer(
     'recipe-versions',

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { sharedTempers as plansOf } from '../../run-plan/shared-tempers'
+import { sharedTempers as plansOf } from '../../bench/shared-tempers'
 import { batchSchema } from '../../shop/batch'
 import { workshopSchema } from '../../shop/workshop'
 import { experienceOf } from '../experience'

@@ -1,5 +1,5 @@
+import { furthestK, type SharedTempers, withSharedTempers } from '../../../../core/bench/shared-tempers'
 import type { Result } from '../../../../core/codes/result'
-import { furthestK, type SharedTempers, withSharedTempers } from '../../../../core/run-plan/shared-tempers'
 import { editBatch } from '../../../../store/batches'
 import { Problems } from '../../../../ui/Problems'
 import { ScrollRegion } from '../../../../ui/ScrollRegion'

@@ -4,13 +4,13 @@ import { bladesOf } from '../batch/tray'
 import { ok, type Result } from '../codes/result'
 import { chanceInTarget } from '../hardness/chance-in-target'
 import { temperLoadsOf } from '../load/loads'
+import { dayAfter, type HotPart, hotPartOf } from '../run-plan/batch-day'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Workshop } from '../shop/workshop'
 import { gradeOf } from '../steel/grades'
 import { predict, type ShopExperience } from '../steel/predict'
 import type { System } from '../units/quantity'
 import { SETTING_STEP, settingsBetween } from '../units/setting'
-import { dayAfter, type HotPart, hotPartOf } from './batch-day'
 
 /** Furthest a temper is moved from its plan, in steps of the oven's setting. Common practice, no published source. */
 const STEPS = [0, 1, 2, 3, 5] as const

@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { expectOk, gradeOf, trayOf, withTray } from '../../testing/tray'
 import { temperLoadsOf } from '../load/loads'
 import { newGroup } from '../new-batch/new-batch'
+import { batchDayOf } from '../run-plan/batch-day'
 import type { Batch } from '../shop/batch'
 import { DEFAULT_WORKSHOP, newOven } from '../shop/defaults'
 import type { Workshop } from '../shop/workshop'
 import { cFromF } from '../units/temperature'
-import { batchDayOf } from './batch-day'
 import { sharedTempers, withSharedTempers } from './shared-tempers'
 
 const SHOP: Workshop = {
