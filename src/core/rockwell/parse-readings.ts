@@ -7,7 +7,7 @@ import { fail, ok, type Result } from '../codes/result'
  * place; nothing is guessed. `points`: whether three digits may be a reading whose point was left out, 605 for 60.5.
  * Errors: 'empty', 'not-a-number', 'implausible'; the path is the value's index.
  */
-export function parseReadings(text: string, points: 'typed' | 'may be left out' = 'typed'): Result<number[]> {
+export function parseReadings(text: string, points: 'typed' | 'omissible' = 'typed'): Result<number[]> {
   const parts = text
     .trim()
     .split(/[\s;]+|,(?!\d)/)
@@ -16,7 +16,7 @@ export function parseReadings(text: string, points: 'typed' | 'may be left out' 
   const problems: Problem[] = []
   const values = parts.map((part, index) => {
     const typed = /^[+-]?\d+([.,]\d+)?$/.test(part) ? Number(part.replace(',', '.')) : Number.NaN
-    const value = points === 'may be left out' && /^\d{3}$/.test(part) ? typed / 10 : typed
+    const value = points === 'omissible' && /^\d{3}$/.test(part) ? typed / 10 : typed
     const path = String(index)
     const found = Number.isNaN(value) ? notANumber(part, path) : implausible(part, value, path)
     if (found) problems.push(found)

@@ -40,7 +40,7 @@ export function RunOfReadings({
   }, [])
   const far = asked?.of === text ? asked.far : []
   const submit = (isMeant = false) => {
-    const parsed = parseReadings(text, 'may be left out')
+    const parsed = parseReadings(text, 'omissible')
     const read = parsed.ok ? onFace(parsed.value, faceMm) : parsed
     setProblems(read.ok ? [] : read.problems)
     if (!parsed.ok || !read.ok) return
