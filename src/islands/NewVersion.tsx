@@ -1,7 +1,9 @@
-import { useEffect, useState, useSyncExternalStore } from 'react'
-import { changeOver, isNewerWaiting, keepOffline, watchNewer } from '../offline/newer-version'
-import { useRunGoingOn } from '../store/run-going-on'
+import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react'
+import { isNewerWaiting, keepOffline, watchNewer } from '../offline/newer-version'
 import { addressPart } from './address'
+
+/** Seldom there: fetched when one is. */
+const Offer = lazy(() => import('./NewVersionOffer'))
 
 /** Offers a newer version that is ready; never in a run, where nothing may change under someone’s hands. */
 export function NewVersion() {
@@ -10,32 +12,9 @@ export function NewVersion() {
     // What this page needs comes first.
     if (import.meta.env.PROD) setTimeout(() => void keepOffline(), 1500)
   }, [])
-  return isNewer && !['run', 'practice'].includes(addressPart(1)) ? <Offer /> : null
-}
-
-/** Not while a run is going on in another tab either: data that a newer version brings further the run could no longer write. */
-function Offer() {
-  const [isAsked, setAsked] = useState(false)
-  if (useRunGoingOn() !== false) return null
-  return (
-    <div role="status" className="no-print flex flex-wrap items-center gap-3 border-b border-rule bg-raised px-4 py-2">
-      <p className="min-w-60 flex-1 text-small">
-        {isAsked
-          ? 'Changing over. This page loads anew as soon as the browser lets the old version go: at once, or within five minutes. Until then it works as before.'
-          : 'A newer Tawny Ember is ready. This page goes on with the one it has until you change over.'}
-      </p>
-      {!isAsked && (
-        <button
-          type="button"
-          className="btn"
-          onClick={() => {
-            setAsked(true)
-            changeOver()
-          }}
-        >
-          Change over
-        </button>
-      )}
-    </div>
-  )
+  return isNewer && !['run', 'practice'].includes(addressPart(1)) ? (
+    <Suspense fallback={null}>
+      <Offer />
+    </Suspense>
+  ) : null
 }

@@ -161,9 +161,12 @@ function Benches({ model, station, go, preview }: BenchesProps) {
       </div>
       {!model.oven.ok && <MissingOven station={station} go={go} problems={model.oven.problems} />}
       {model.unknown.length > 0 && <SaidUnknown model={model} />}
-      <Suspense fallback={<div className="min-h-[560px]" />}>
-        <Bench key={shown.group.id} />
-      </Suspense>
+      {/* One box whatever bench stands in it: what comes below it watches how tall it is. */}
+      <div>
+        <Suspense fallback={<div className="min-h-[560px]" />}>
+          <Bench key={shown.group.id} />
+        </Suspense>
+      </div>
       <Suspense fallback={null}>
         <NextStation station={station} go={go} oil={goesIntoOil(shown.group, shop)} />
       </Suspense>

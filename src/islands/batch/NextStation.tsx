@@ -30,7 +30,7 @@ export default function NextStation({ station, go, oil }: Props) {
     look()
     // The bench above grows and shrinks as it is worked at.
     const watch = new ResizeObserver(look)
-    if (mark.parentElement) watch.observe(mark.parentElement)
+    if (mark.previousElementSibling) watch.observe(mark.previousElementSibling)
     addEventListener('resize', look)
     return () => {
       watch.disconnect()

@@ -168,7 +168,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   return (
     <Bench
       title="Measure"
-      says="Three readings per blade, where the handle hides them. 605 is read as 60.5."
+      says="Three readings a blade, under the handle. 605 is 60.5."
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
