@@ -30,7 +30,8 @@ it('takes an earlier stage of the same blade as before, and passes over what was
   ]
   const parted = beforeLatest(all, new Set(['A1']))
   expect(idsOf(parted?.latest)).toEqual(['A1 10:00'])
-  expect(idsOf(parted?.before)).toEqual(['A1 08:00'])
+  // Other blades keep theirs: they tell how much readings scatter.
+  expect(idsOf(parted?.before)).toEqual(['A1 08:00', 'B1 12:00'])
 })
 
 it('is nothing where the last set is all there is', () => {

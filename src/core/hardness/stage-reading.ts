@@ -16,7 +16,13 @@ export interface StageReading {
 }
 
 /** Returns the measured hardness of some blades as advice takes it. */
-export const stageReadingOf = ({ hrc, u95, stage, by, degreesOfFreedom }: Hardness): StageReading => ({
+export const stageReadingOf = ({
+  hrc,
+  u95,
+  stage,
+  by,
+  degreesOfFreedom,
+}: Pick<Hardness, 'hrc' | 'u95' | 'stage' | 'by' | 'degreesOfFreedom'>): StageReading => ({
   mean: hrc,
   u95: Math.min(MOST_U95_HRC, u95),
   stage,

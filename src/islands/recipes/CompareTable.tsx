@@ -69,13 +69,18 @@ export function CompareTable({ drafts, compared, activeKey, system, onActive, on
         return draft && <OvenTime route={draft.route} grade={draft.grade} />
       },
     ],
-    [
-      'Measured',
-      r => {
-        const from = drafts.find(({ key }) => key === r.name)?.from
-        return from ? <Measured {...from} /> : '—'
-      },
-    ],
+    // The whole log is looked through for it: only where routes are compared.
+    ...(drafts.length > 1
+      ? [
+          [
+            'Measured',
+            (r: ComparedRoute) => {
+              const from = drafts.find(({ key }) => key === r.name)?.from
+              return from ? <Measured {...from} /> : '—'
+            },
+          ] as const,
+        ]
+      : []),
     ...(compared.some(r => r.prediction.cautions.length > 0)
       ? [
           [

@@ -1,13 +1,16 @@
 import * as z from 'zod/mini'
 import { latestHardnessOf } from '../../bench/batch-figures'
 import { ok } from '../../codes/result'
+import type { Hardness } from '../../hardness/hardness'
 import { batchSchema } from '../../shop/batch'
 import { readingSchema } from '../../shop/reading'
-import { stageSchema } from '../../shop/route'
 import { testerSchema } from '../../shop/workshop'
 import { experienceOf } from '../experience'
 import { question } from '../question'
 import { list } from '../shapes'
+import { hardnessSchema } from '../shapes/figures'
+
+const briefOf = ({ hrc, u95, stage, by, degreesOfFreedom }: Hardness) => ({ hrc, u95, stage, by, degreesOfFreedom })
 
 export const lately = question({
   summary: 'What the latest measurements of some batches say, steel by steel; null where nothing was measured',
@@ -22,8 +25,11 @@ export const lately = question({
       batchId: z.string(),
       groups: list(
         z.object({
+          groupId: z.string(),
           gradeName: z.string(),
-          latest: z.nullable(z.object({ hrc: z.number(), stage: stageSchema })),
+          latest: z.nullable(
+            z.pick(hardnessSchema, { hrc: true, u95: true, stage: true, by: true, degreesOfFreedom: true }),
+          ),
         }),
       ),
     }),
@@ -38,7 +44,7 @@ export const lately = question({
             tester,
             experience: experienceOf(memory, batch, group, learning),
           })
-          return { gradeName: group.gradeName, latest: latest && { hrc: latest.hrc, stage: latest.stage } }
+          return { groupId: group.id, gradeName: group.gradeName, latest: latest && briefOf(latest) }
         }),
       })),
     ),

@@ -18,13 +18,15 @@ export function VerdictChange({ now, asked }: { now: Option; asked: Request<'adv
     () => beforeLatest(readings, new Set(blades.filter(b => b.group.id === group.id).map(b => b.id))),
     [readings, blades, group.id],
   )
-  const figures = useExactAnswer(
-    'batch',
-    useMemo(() => (parted ? { batch, shop, readings: parted.before } : null), [batch, shop, parted]),
+  const { tester, learning } = shop
+  const lately = useExactAnswer(
+    'lately',
+    useMemo(
+      () => (parted ? { batches: [batch], readings: parted.before, tester, learning: learning !== false } : null),
+      [batch, tester, learning, parted],
+    ),
   )
-  const was = figures?.ok
-    ? figures.value.groups.find(({ groupId }) => groupId === group.id)?.measured.at(-1)
-    : undefined
+  const was = lately?.ok ? lately.value[0]?.groups.find(({ groupId }) => groupId === group.id)?.latest : undefined
   const advice = useExactAnswer(
     'advise',
     useMemo(
