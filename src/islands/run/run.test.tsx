@@ -382,6 +382,17 @@ describe('the clock on the page', () => {
     expect(renderHook(() => useRunClock({ ...run, id: 'left' })).result.current.question).toBeNull()
   })
 
+  it('does not ask after a page that was left while a tick was still on its way', () => {
+    const run = { ...begun(), id: 'leaving' }
+    const { unmount } = renderHook(() => useRunClock(run))
+    act(() => void vi.advanceTimersByTime(1000))
+    act(() => void dispatchEvent(new Event('pagehide')))
+    act(() => void vi.advanceTimersByTime(1000))
+    unmount()
+    vi.setSystemTime(Date.now() + 3 * 3_600_000)
+    expect(renderHook(() => useRunClock(run)).result.current.question).toBeNull()
+  })
+
   it('of practice waits while nobody looks', () => {
     const change = vi.spyOn(store, 'changeRun').mockResolvedValue({ saved: true, problems: [] })
     const run = { ...begun(), id: 'p', mode: 'practice' as const }

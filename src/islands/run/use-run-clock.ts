@@ -129,6 +129,8 @@ export function useRunClock(run: Run): RunClock {
     // Practice waits while nobody looks.
     if (mode === 'practice' && seen)
       void changeRun(id, stored => ({ ...stored, clock: [...withLeg(stored.clock, Date.now(), seen.runS)] }))
+    // A tick already on its way when the page is left must not say that the page is still there.
+    let left = false
     const stopTicking = startTicker(TICK_MS, () => {
       const now = readTick()
       const before = last.current
@@ -139,14 +141,22 @@ export function useRunClock(run: Run): RunClock {
       else if (jump.kind === 'ahead') {
         const legs = latest.current.clock.length
         setQuestion(asked => asked ?? { kind: 'ahead', byS: jump.byS, before, legs })
-      } else noteSeen(id, now.wallMs, nowOf(latest.current, open.current, now), false)
+      } else if (!left) noteSeen(id, now.wallMs, nowOf(latest.current, open.current, now), false)
       setTick(now)
     })
-    const leave = () => noteSeen(id, Date.now(), nowOf(latest.current, open.current, readTick()), true)
+    const leave = () => {
+      left = true
+      noteSeen(id, Date.now(), nowOf(latest.current, open.current, readTick()), true)
+    }
+    const comeBack = () => {
+      left = false
+    }
     addEventListener('pagehide', leave)
+    addEventListener('pageshow', comeBack)
     return () => {
       stopTicking()
       removeEventListener('pagehide', leave)
+      removeEventListener('pageshow', comeBack)
       if (latest.current.endedAt !== null) forgetSeen(id)
     }
   }, [])
