@@ -148,11 +148,13 @@ test('what is accepted is finished in one press, and its certificates are one pr
   await openDemoBatch(page, 'Boat knives', 'Verdict')
   await page.getByRole('button', { name: 'Accept these blades' }).click()
   const kept = page.getByRole('region', { name: 'Kept as it is' })
+  await expect(page.getByRole('button', { name: 'Accepted', exact: true })).toBeDisabled()
   await kept.getByRole('button', { name: /^Finish these \d+/ }).click()
   await expect(kept.getByRole('button', { name: 'Finished' })).toBeDisabled()
   await expectAccessible(page)
   await kept.getByRole('link', { name: 'Print their certificates' }).click()
   await expect(page).toHaveURL(/\/certificate\//)
+  await expect(page.getByRole('heading', { name: /^Hardness certificate/ }).first()).toBeVisible()
 })
 
 test('causes are listed by likelihood with the test that tells each', async ({ page }) => {

@@ -17,7 +17,7 @@ interface Options {
 }
 
 /** Places whose further fields are remembered as they were left. */
-const MORE_PLACES = ['shop', 'prices', 'cold', 'data', 'measure', 'finish']
+const MORE_PLACES = ['shop', 'prices', 'cold', 'data', 'measure', 'finish', 'route']
 
 /**
  * A test that fails when the page throws or writes an error to the console. No name of another machine can be found

@@ -16,7 +16,7 @@ const WORDS: Readonly<Record<BladeState, string>> = {
 export const stateName = (state: BladeState): string => WORDS[state]
 
 /** Says the state of a blade, with its reason and its new owner. */
-export function stateWords(record: Pick<Blade, 'states' | 'inspection'>): string {
+export function stateWords(record: Pick<Blade, 'states' | 'inspection' | 'finished'>): string {
   const last = record.states?.at(-1)
   const name = WORDS[stateOf(record)]
   return `${name}${last?.to ? ` to ${last.to}` : ''}${last?.why ? `: ${last.why}` : ''}`

@@ -19,6 +19,10 @@ export const FINISH_WORDS: Readonly<Record<FinishTask, { readonly name: string; 
 /** Names the press that finishes so many blades. */
 export const finishWords = (count: number): string => (count === 1 ? 'Finish this blade' : `Finish these ${count}`)
 
+/** Says that so many blades are finished. */
+export const finishedWords = (count: number): string =>
+  count === 1 ? 'One blade finished' : `${count} blades finished`
+
 /** Names the blades that something is still to be done on. */
 export function openWords(
   blades: readonly { readonly mark: string; readonly finished: readonly FinishTask[] }[],

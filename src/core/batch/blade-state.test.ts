@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { OUT_STATES } from '../../data/blade-states'
+import { FINISH_TASKS } from '../../data/finishing'
 import { expectOk, gradeOf, groupOf, NOW, readingOf, trayOf, withBlade } from '../../testing/tray'
 import { eachBlade } from '../advice/each-blade'
 import { certificatesOf } from '../certificate/certificate'
@@ -28,6 +29,21 @@ describe('what a blade came to', () => {
     expect(marks(standing(bladesOf(cracked)))).toEqual(['A1', 'A2', 'A4'])
     const whole = withState(cracked, 'A3', { is: 'whole', at: NOW, why: 'a scratch' })
     expect(standing(bladesOf(whole))).toHaveLength(4)
+  })
+
+  it('is finished once every finishing task is done, and has a certificate that says so', () => {
+    const done = withBlade(batch, 'A2', { finished: [...FINISH_TASKS] })
+    const paper = certificatesOf(
+      { batch: done, shop: DEFAULT_WORKSHOP, readings: [], runs: [], logs: [], pictures: [], experienceOf: () => null },
+      NOW,
+    )
+    expect(paper.map(({ finished }) => finished)).toEqual([false, true, false, false])
+    const open = withBlade(batch, 'A2', { finished: FINISH_TASKS.slice(1) })
+    expect(bladesOf(open).map(({ record }) => stateOf(record))[1]).toBe('whole')
+    const cracked = withState(done, 'A2', { is: 'cracked', at: NOW, why: 'on the last belt' })
+    expect(stateOf(cracked.blades[1] as never)).toBe('cracked')
+    const again = withState(done, 'A2', { is: 'whole', at: NOW, why: 'the edge anew' })
+    expect(stateOf(again.blades[1] as never)).toBe('whole')
   })
 
   it.each([...OUT_STATES])('%s: it is in no load, temper, step, mean, need or certificate', is => {

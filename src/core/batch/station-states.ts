@@ -1,10 +1,9 @@
-import { FINISH_TASKS } from '../../data/finishing'
 import { STATIONS, type StationName } from '../../data/stations'
 import { runStateAt } from '../run/run-state'
 import type { Batch, BatchGroup } from '../shop/batch'
 import type { Stage } from '../shop/route'
 import type { Run } from '../shop/run'
-import { standing } from './blade-state'
+import { isFinished, standing } from './blade-state'
 import { stagesOf } from './hardness-stages'
 import { bladesOf } from './tray'
 
@@ -52,7 +51,7 @@ export function stationStates({
     temper: (group.route.tempers.length > 0 && tempersRun >= group.route.tempers.length) || finished,
     measure: finished,
     verdict: decided,
-    finish: blades.length > 0 && blades.every(blade => blade.record.finished?.length === FINISH_TASKS.length),
+    finish: blades.length > 0 && blades.every(blade => isFinished(blade.record)),
     prove: group.symptom !== null,
   }
   return Object.fromEntries(STATIONS.map(name => [name, done[name] ? 'done' : 'to-do'])) as Record<

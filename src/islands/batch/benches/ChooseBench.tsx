@@ -4,6 +4,7 @@ import { isOutOf } from '../../../core/rockwell/target'
 import type { BatchGroup } from '../../../core/shop/batch'
 import { putRecipe } from '../../../store/records'
 import { Bench } from '../../../ui/Bench'
+import { More } from '../../../ui/More'
 import { toast } from '../../../ui/toast'
 import { useSay } from '../../../ui/Units'
 import { ViewChoice } from '../../../ui/ViewChoice'
@@ -82,7 +83,9 @@ export function ChooseBench() {
       fields={
         <>
           <GroupFields />
-          <RouteFields />
+          <More place="route" title="Route in figures" says="austenitize temperature, soak, cold, tempers">
+            <RouteFields />
+          </More>
         </>
       }
     />

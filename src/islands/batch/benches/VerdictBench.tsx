@@ -1,14 +1,13 @@
 import { useMemo, useState } from 'react'
 import { adviceCanOf } from '../../../core/advice/shop-can'
 import { decidedTemper, nextTemper } from '../../../core/batch/added-temper'
+import { isAccepted } from '../../../core/batch/decided'
 import { predictedAt, routeUpTo } from '../../../core/batch/hardness-stages'
 import { trialOf } from '../../../core/batch/trial'
 import type { GroupModel } from '../../../core/bench/batch-model'
 import type { Hardness } from '../../../core/hardness/hardness'
 import { stageReadingOf } from '../../../core/hardness/stage-reading'
 import { halfWidth95 } from '../../../core/numeric/coverage'
-import type { BatchGroup } from '../../../core/shop/batch'
-import type { Stage } from '../../../core/shop/route'
 import { steelRequest } from '../../../core/steel/grades'
 import { Bench } from '../../../ui/Bench'
 import { VerdictDrawing } from '../../../ui/drawings/VerdictDrawing'
@@ -67,10 +66,6 @@ const ByFiles = ({ shown: { prediction } }: { shown: GroupModel }) => (
   />
 )
 
-/** Whether the last decision kept what was measured at a stage as it is. */
-const isAccepted = (last: BatchGroup['decisions'][number] | undefined, stage: Stage): boolean =>
-  last?.by === 'option' && last.kind === 'accept' && last.from.stage === stage
-
 function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness }) {
   const { batch, shop, learnt } = useBench()
   const { group, prediction, grade } = shown
@@ -93,6 +88,7 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
   )
   const advice = useAnswer('advise', request)
   const predicted = predictedAt(prediction, stage)
+  const accepted = isAccepted(group, stage)
   const [sending, setSending] = useState<Option | null>(null)
   const take = (option: Option) => {
     if (option.kind === 'anneal-and-reharden') return setSending(option)
@@ -128,13 +124,14 @@ function Verdict({ shown, hardness }: { shown: GroupModel; hardness: Hardness })
                   : []
               }
             />
-            {isAccepted(group.decisions.at(-1), stage) && <Accepted />}
+            {accepted && <Accepted />}
             {advice?.ok && advice.value.options[0] && <VerdictChange now={advice.value.options[0]} asked={request} />}
             {advice?.ok && (
               <Options
                 options={advice.value.options}
                 first={advice.value.first}
                 onTake={take}
+                accepted={accepted}
                 measuredHrc={hardness.hrc}
                 waiting={decidedTemper(group, stage) && nextTemper(group.route, stage)}
                 onTakeOut={() => void takeOutDecided(batch, group, hardness)}

@@ -95,9 +95,10 @@ export default function OwnGradeForm({ edited, base, names, onDone }: Props) {
   const [id] = useState(() => edited?.id ?? crypto.randomUUID())
   const taken = useMemo(() => names.filter(name => name !== edited?.name), [names, edited])
   const keeping = useMemo(() => draftKeeping(base ? `${KEY}-${base.grade.id}` : KEY), [base])
-  useEffect(() => {
-    if (base) document.querySelector<HTMLTextAreaElement>('textarea[name=chart]')?.focus()
-  }, [base])
+  useEffect(
+    () => document.querySelector<HTMLElement>(base ? 'textarea[name=chart]' : 'input[name=name]')?.focus(),
+    [base],
+  )
   const begun = () => (base ? draftFrom(base.grade, base.pasted, system, taken) : emptyDraft(system))
   const form = useForm<SheetDraft>({
     defaultValues: edited ? draftOf(edited, system) : { ...begun(), ...keeping.read() },

@@ -17,6 +17,8 @@ interface Props {
   readonly first: FirstReason | null
   readonly onTake: (option: Option) => void
   readonly measuredHrc: number
+  /** Whether what was measured is kept as it is. */
+  readonly accepted: boolean
   /** The temper that was decided on and waits in the route; null where none does. */
   readonly waiting: Temper | null
   readonly onTakeOut: () => void
@@ -31,11 +33,30 @@ const toughWords = (option: Option, measuredHrc: number) => {
   return tough ? `; ${TOUGHNESS_WORDS[tough]}` : ''
 }
 
+interface TakeProps {
+  readonly option: Option
+  readonly isFirst: boolean
+  readonly isTaken: boolean
+  readonly onTake: (option: Option) => void
+}
+
+const Take = ({ option, isFirst, isTaken, onTake }: TakeProps) => (
+  <button
+    type="button"
+    className={`btn self-start ${isFirst ? 'btn-ember' : ''}`}
+    disabled={isTaken}
+    onClick={() => onTake(option)}
+  >
+    {isTaken ? (option.kind === 'accept' ? 'Accepted' : 'Added') : TAKE_WORDS[option.kind]}
+  </button>
+)
+
 /** Lists the options, best first, each with result, cost, risk and reason. */
-export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOut }: Props) {
+export function Options({ options, first, onTake, measuredHrc, accepted, waiting, onTakeOut }: Props) {
   const { shop } = useBench()
   const say = useSay()
   const hopeless = nothingHelps(options)
+  const isTaken = (option: Option) => sameTemper(option.temper, waiting) || (accepted && option.kind === 'accept')
   return (
     <>
       {waiting && (
@@ -69,14 +90,7 @@ export function Options({ options, first, onTake, measuredHrc, waiting, onTakeOu
                   : `Expected ${hrcText(option.hrc.mean)} ${bandText(option.hrc.sd)} HRC; chance that it is within target ${percentText(option.inTargetProbability)}; ${option.hours} h${costWords(option, shop, say)}; risk ${option.risk}${toughWords(option, measuredHrc)}.`}
               </p>
             </div>
-            <button
-              type="button"
-              className={`btn self-start ${i === 0 ? 'btn-ember' : ''}`}
-              disabled={sameTemper(option.temper, waiting)}
-              onClick={() => onTake(option)}
-            >
-              {sameTemper(option.temper, waiting) ? 'Added' : TAKE_WORDS[option.kind]}
-            </button>
+            <Take option={option} isFirst={i === 0 && !accepted} isTaken={isTaken(option)} onTake={onTake} />
           </li>
         ))}
       </ol>
