@@ -1,7 +1,7 @@
 /**
  * The arrows of the layout, one way each:
  *   pages → islands → ui → words → core → data, and islands → store, workers, devices, simulators → core.
- * Inside the core: contract, files → day, learn → job → run → the models and shop → units, numeric.
+ * Inside the core: joining → files, contract, files → day, learn → job → run → the models and shop → units, numeric.
  */
 const BASE = ['^src/core/(codes|units|numeric)/', '^src/data/']
 const MODELS = 'steel|oven|quench|foil|cold|rockwell'
@@ -81,6 +81,7 @@ module.exports = {
     core('calibrate', ['steel']),
     core('day', [MODELS, 'shop', 'run', SUBJECTS, 'learn']),
     core('files', [MODELS, 'shop', 'run', SUBJECTS, 'learn', 'day']),
+    core('joining', ['shop', 'run', 'batch', 'files']),
     core('contract', [MODELS, 'shop', 'run', SUBJECTS, 'learn', 'day']),
     {
       name: 'core-is-pure',

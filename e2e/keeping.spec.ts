@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { browserWithCamera } from './camera'
+import { layDownDemo } from './demo-data'
 import { beginBatch, expect, expectAccessible, figure, fill, openDemoBatch, startEmpty, test } from './shop'
 
 test('fourteen blades are read by keyboard alone, and one reading is taken out and put back', async ({ page }) => {
@@ -524,4 +525,44 @@ test('the dialog of a new batch gives back to its button', async ({ page }) => {
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(button).toBeFocused()
+})
+
+const NOTE = 'Note: whom the blades are for, or anything else'
+
+test('two screens that went on by themselves are joined by files: the work of both is there, and what both changed is asked', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({ baseURL: baseURL ?? '', serviceWorkers: 'block' })
+  const tablet = await context.newPage()
+  await layDownDemo(tablet)
+  for (const [screen, note] of [
+    [page, 'from the desk'],
+    [tablet, 'from the oven'],
+  ] as const) {
+    await openDemoBatch(screen, 'Skerry fillets', 'Prepare')
+    await fill(screen, NOTE, note)
+  }
+  await fill(tablet, 'Name of the batch', 'Skerry fillets at the oven')
+  await openDemoBatch(page, 'Cheese knives', 'Prepare')
+  await fill(page, NOTE, 'for Friday')
+  await tablet.goto('/workshop')
+  const saving = tablet.waitForEvent('download')
+  await tablet.getByRole('button', { name: 'Save everything to a file' }).click()
+  const file = await (await saving).path()
+  await page.goto('/workshop')
+  await page.getByLabel('Workshop file').setInputFiles(file)
+  await page.getByRole('button', { name: 'Add to what is here' }).click()
+  const both = page.getByRole('region', { name: 'Changed on both' })
+  await expect(both.getByText('Skerry fillets at the oven')).toBeVisible()
+  await expect(both.getByText('“from the oven”')).toBeVisible()
+  await expectAccessible(page)
+  await both.getByRole('button', { name: 'Take “from the desk”' }).click()
+  await expect(both).toHaveCount(0)
+  await openDemoBatch(page, 'Skerry fillets', 'Prepare')
+  await expect(page.getByLabel(NOTE, { exact: true })).toHaveValue('from the desk')
+  await openDemoBatch(page, 'Cheese knives', 'Prepare')
+  await expect(page.getByLabel(NOTE, { exact: true })).toHaveValue('for Friday')
+  await context.close()
 })

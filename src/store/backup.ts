@@ -1,18 +1,23 @@
 import type { Saving } from '../core/codes/result'
-import { type Adoption, adopt } from '../core/files/adopt'
+import { adopt } from '../core/files/adopt'
 import type { WorkshopData } from '../core/files/exchange'
 import { rowsTold, TABLES, type Table, type ToldShare, UNTOLD } from '../core/files/pieces'
-import { joinedRun } from '../core/run/join'
+import { NO_ORIGIN } from '../core/files/read-exchange'
+import { asGuests } from '../core/joining/guests'
+import { type Added, joinLogs } from '../core/joining/join-logs'
+import { seenByBoth } from '../core/joining/stamp'
 import { withBlades } from '../core/shop/batch-records'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
-import { furtherOf } from '../core/shop/merge'
 import { db } from './database'
 import { forgetHistory } from './history'
 import { forgetAnswers } from './kept-answers'
 import { refuseInRun } from './run-going-on'
 import { saving } from './save-state'
+import { putScreen, readScreen, seenHere } from './screen'
 import { emptyData, newWorkshop } from './seed'
+import { bringsItsStamps, newScreen } from './stamp-edits'
 import { allTables, putRecords, storedIn } from './tables'
+import { followJoined } from './write-batches'
 
 async function readTables(told: ToldShare = UNTOLD): Promise<WorkshopData> {
   const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
@@ -27,7 +32,7 @@ async function readTables(told: ToldShare = UNTOLD): Promise<WorkshopData> {
     tables[table] = rows
     doneRows(rows.length)
   }
-  return { shop, ...(tables as Omit<WorkshopData, 'shop'>) }
+  return { ...(tables as Pick<WorkshopData, Table>), seen: seenHere(await readScreen()), shop }
 }
 
 /** Everything stored, in one consistent read. */
@@ -37,9 +42,12 @@ export const readAll = (told: ToldShare = UNTOLD): Promise<WorkshopData> =>
 /** Puts data in the place of everything stored; in one transaction or not at all. */
 export const replaceAll = async (data: WorkshopData, told: ToldShare = UNTOLD): Promise<Saving> => {
   const outcome = await saving(() =>
-    db.transaction('rw', allTables(), async () => {
+    db.transaction('rw', allTables(), async transaction => {
+      bringsItsStamps(transaction.idbtrans)
       await refuseInRun(() => true)
-      await Promise.all(TABLES.map(table => storedIn(table).clear()))
+      await Promise.all([...TABLES.map(table => storedIn(table).clear()), db.differences.clear()])
+      // A log that begins as a copy changes under a name of its own.
+      await putScreen(newScreen(data.seen))
       await db.shop.put(data.shop)
       await putRecords(data, told)
       forgetHistory()
@@ -49,42 +57,37 @@ export const replaceAll = async (data: WorkshopData, told: ToldShare = UNTOLD): 
   return outcome
 }
 
-/** Adds what is new or has gone further than what is here; in one transaction or not at all. Null where it was refused. */
-export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Promise<Adoption | null> {
-  let adoption: Adoption | null = null
+/** Joins a file into what is here: of this workshop part by part, of another beside it; in one transaction or not at all. Null where it was refused. */
+export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Promise<Added | null> {
+  let added: Added | null = null
   const { saved } = await saving(() =>
-    db.transaction('rw', allTables(), async () => {
+    db.transaction('rw', allTables(), async transaction => {
+      bringsItsStamps(transaction.idbtrans)
       const here = await readTables()
-      adoption = adopt(here, file, () => crypto.randomUUID())
-      const { data } = adoption
-      await db.shop.put(data.shop)
-      const batches = furtherOf(here.batches, data.batches, batch => batch.rev)
-      const taken = new Set(batches.map(batch => batch.id))
-      // A sheet that is here stays as it is: what is planned from it carries its own copy.
-      const sheets = new Set(here.grades.map(grade => grade.id))
-      const ownRuns = new Map(here.runs.map(run => [run.id, run]))
-      const further = {
-        ...data,
-        batches,
-        // Blades go with their batch: of one that has gone further here they stay as they are.
-        blades: data.blades.filter(blade => taken.has(blade.batchId)),
-        readings: furtherOf(here.readings, data.readings, reading => (reading.deletedAt ? 1 : 0)),
-        recipes: furtherOf(here.recipes, data.recipes, recipe => recipe.versions.length),
-        // The presses and remarks of both are kept.
-        runs: data.runs.flatMap(run => {
-          const own = ownRuns.get(run.id)
-          const joined = own ? joinedRun(own, run) : run
-          return own && JSON.stringify(own) === JSON.stringify(joined) ? [] : [joined]
-        }),
-        grades: data.grades.filter(grade => !sheets.has(grade.id)),
-        // A log only grows, while its controller is listened to; what was said of it here stays.
-        logs: furtherOf(here.logs, data.logs, log => log.points.length),
-        pictures: furtherOf(here.pictures, data.pictures, picture => (picture.deletedAt ? 1 : 0)),
+      const isOwn = file.shop.origin === here.shop.origin && file.shop.origin !== NO_ORIGIN
+      const guest = isOwn ? null : adopt(here, asGuests(here, file), () => crypto.randomUUID())
+      const joined = joinLogs(here, guest ? guest.data : file)
+      await db.shop.put(joined.shop)
+      await putRecords({ ...joined.rows, shop: joined.shop, seen: {} }, told)
+      for (const { table, id } of joined.removed) if (table !== 'shop') await storedIn(table).delete(id)
+      await db.differences.bulkPut(
+        joined.differences.map(one => ({ ...one, key: `${one.table}/${one.id}/${one.path}` })),
+      )
+      if (isOwn) {
+        const screen = await readScreen()
+        await putScreen({ ...screen, seen: seenByBoth(screen.seen, file.seen) })
       }
-      await putRecords(further, told)
+      await followJoined(joined.rows.batches.map(({ id }) => id))
+      told(1)
+      added = {
+        ovens: guest?.ovens ?? [],
+        serials: [...(guest?.serials ?? []), ...joined.serials],
+        differences: joined.differences.length,
+        returned: joined.returned,
+      }
     }),
   )
-  return saved ? adoption : null
+  return saved ? added : null
 }
 
 /** An empty workshop of one's own: of the settings that were here only how things are shown stays. */

@@ -93,6 +93,8 @@ async function contents(database: WorkshopDatabase) {
     grades: (await database.ownGrades.toArray()).map(row => gradeSheetSchema.parse(row)),
     logs: (await database.logs.toArray()).map(row => ovenLogSchema.parse(row)),
     pictures: (await database.pictures.toArray()).map(row => pictureSchema.parse(row)),
+    stamps: await database.stamps.toArray(),
+    seen: {},
   }
 }
 

@@ -1,4 +1,6 @@
 import Dexie, { type DBCore, type EntityTable, type Transaction } from 'dexie'
+import type { StoredDifference } from '../core/joining/join-logs'
+import type { StampRow } from '../core/joining/stamp'
 import type { BatchRecord } from '../core/shop/batch'
 import type { Blade } from '../core/shop/blade'
 import type { GradeSheet } from '../core/shop/grade-sheet'
@@ -8,6 +10,7 @@ import type { Reading } from '../core/shop/reading'
 import type { Recipe } from '../core/shop/recipe'
 import type { Run } from '../core/shop/run'
 import type { Workshop } from '../core/shop/workshop'
+import { stampingEdits } from './stamp-edits'
 import { stampingLog } from './stamp-log'
 import type { UPGRADES } from './upgrades'
 
@@ -40,6 +43,10 @@ export class WorkshopDatabase extends Dexie {
   declare logs: EntityTable<OvenLog, 'id'>
   declare pictures: EntityTable<Picture, 'id'>
   declare shop: EntityTable<Workshop, 'id'>
+  /** When and where each part of a record was changed last. */
+  declare stamps: EntityTable<StampRow, 'id'>
+  /** Parts that were changed on two screens: which was taken, and what the other was. */
+  declare differences: EntityTable<StoredDifference, 'key'>
   declare meta: EntityTable<Meta, 'key'>
 
   constructor(name = 'tawny-ember') {
@@ -75,6 +82,9 @@ export class WorkshopDatabase extends Dexie {
     this.version(12).stores({})
     // Only what was deleted stands in this index: those that are there are known without reading any.
     this.version(13).stores({ batches: 'id, updatedAt, createdAt, deletedAt' })
+    // From here on each change of a record is stamped beside it, and two screens’ logs are joined by that.
+    this.version(14).stores({ stamps: 'id', differences: 'key' })
+    this.use({ stack: 'dbcore', name: 'stamps-edits', create: stampingEdits })
     this.use({ stack: 'dbcore', name: 'stamps-log', create: stampingLog })
     this.use({ stack: 'dbcore', name: 'newer-is-read-only', create: core => this.readOnlyWhereNewer(core) })
   }

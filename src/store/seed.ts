@@ -6,6 +6,7 @@ import { allTables, putRecords } from './tables'
 
 /** A workshop with settings and nothing in it. */
 export const emptyData = (shop: Workshop): WorkshopData => ({
+  seen: {},
   shop,
   batches: [],
   blades: [],
@@ -15,6 +16,7 @@ export const emptyData = (shop: Workshop): WorkshopData => ({
   grades: [],
   logs: [],
   pictures: [],
+  stamps: [],
 })
 
 /** Settings of a workshop that begins here: files tell by its origin that they are its own. */

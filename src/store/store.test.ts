@@ -377,7 +377,10 @@ describe('the whole workshop', () => {
     const heard: Record<'stored' | 'read' | 'added', number[]> = { stored: [], read: [], added: [] }
     await replaceAll(demo, share => heard.stored.push(share))
     await readAll(share => heard.read.push(share))
-    await addAll({ ...demo, batches: demo.batches.map(b => ({ ...b, rev: b.rev + 1 })) }, s => heard.added.push(s))
+    await addAll(
+      { ...demo, batches: demo.batches.map(b => ({ ...b, note: 'later', updatedAt: '2027-01-01T08:00:00.000Z' })) },
+      s => heard.added.push(s),
+    )
     for (const shares of Object.values(heard)) {
       expect(shares.length).toBeGreaterThan(1)
       expect(shares).toEqual([...shares].sort((a, b) => a - b))
@@ -392,13 +395,14 @@ describe('the whole workshop', () => {
   })
 
   it('lets an old file take no newer work back, and takes what has gone further', async () => {
-    await addBatch({ ...fresh('mine'), rev: 5, name: 'Here, newer' })
-    await addBatch({ ...fresh('theirs'), rev: 1, name: 'Here, older' })
+    const [older, newer] = ['2026-05-02T08:00:00.000Z', '2026-05-03T08:00:00.000Z']
+    await addBatch({ ...fresh('mine'), updatedAt: newer, name: 'Here, newer' })
+    await addBatch({ ...fresh('theirs'), updatedAt: older, name: 'Here, older' })
     const file = {
-      ...demo,
+      ...(await readAll()),
       batches: [
-        { ...fresh('mine'), rev: 2, name: 'File' },
-        { ...fresh('theirs'), rev: 4, name: 'File' },
+        { ...fresh('mine'), updatedAt: older, name: 'File' },
+        { ...fresh('theirs'), updatedAt: newer, name: 'File' },
       ],
     }
     await addAll(file)
@@ -409,7 +413,7 @@ describe('the whole workshop', () => {
   it('keeps what was said of a log here, and takes one that was listened to further', async () => {
     const [first, second] = demo.logs
     if (!first || !second) throw new Error('the demo has logs')
-    await addAll(demo)
+    await replaceAll(demo)
     await db.logs.put({ ...first, name: 'Named here' })
     await db.logs.put({ ...second, points: second.points.slice(0, 2) })
     await addAll(demo)
@@ -461,12 +465,20 @@ describe('a log that grows', () => {
 })
 
 describe('a grade of one’s own', () => {
-  it('is stored, exported with the rest, and not overwritten by a file', async () => {
+  it('is stored, exported with the rest, and not overwritten by another workshop’s file', async () => {
     const sheet = fillSheet('own:14', 'Harbour 14', { C: 1.05, Cr: 14, Mo: 4 }) as GradeSheet
     expect((await putGrade(sheet)).saved).toBe(true)
     expect((await readAll()).grades).toEqual([sheet])
-    await addAll({ ...(await readAll()), grades: [{ ...sheet, note: 'from a file' }] })
-    expect((await db.ownGrades.get('own:14'))?.note).toBe('')
+    await addAll({
+      ...(await readAll()),
+      shop: { ...(await readAll()).shop, origin: 'another', name: 'Inlet' },
+      grades: [{ ...sheet, note: 'from a file' }],
+    })
+    expect((await db.ownGrades.toArray()).map(grade => [grade.name, grade.note])).toEqual([
+      ['Harbour 14', ''],
+      ['Harbour 14 (Inlet)', 'from a file'],
+    ])
+    await db.ownGrades.delete('own:14~another')
     await removeGrade(sheet)
     expect(await db.ownGrades.count()).toBe(0)
   })
@@ -477,7 +489,7 @@ describe('an empty workshop', () => {
     const demo = makeDemoWorkshop(7, new Date('2026-06-15T12:00:00.000Z'))
     await replaceAll({ ...demo, shop: { ...demo.shop, units: 'imperial', theme: 'dark' } })
     await clearAll()
-    const { shop, ...rest } = await readAll()
+    const { shop, seen: _, ...rest } = await readAll()
     const { origin, ...settings } = shop
     expect(settings).toEqual({ ...withoutOrigin(DEFAULT_WORKSHOP), units: 'imperial', theme: 'dark' })
     expect(origin).not.toMatch(/^demo/)

@@ -14,6 +14,8 @@ export const allTables = () =>
     db.ownGrades,
     db.logs,
     db.pictures,
+    db.stamps,
+    db.differences,
     db.shop,
     db.meta,
   ] as const

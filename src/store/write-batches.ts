@@ -65,6 +65,16 @@ export async function followShop(before: Workshop, shop: Workshop): Promise<void
   }
 }
 
+/** Brings what is suggested in joined batches up to what was joined. Runs inside a transaction on PLAN_TABLES. */
+export async function followJoined(ids: readonly string[]): Promise<void> {
+  const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
+  for (const id of ids) {
+    const batch = await readBatch(id)
+    const planned = batch && (await withSuggestions(batch, shop))
+    if (planned && planned !== batch) await store(batch, planned)
+  }
+}
+
 /** Writes what differs of a batch and its blades. Runs inside a transaction on both and on the workshop. */
 async function store(before: Batch | null, after: Batch): Promise<void> {
   const { record, blades } = partBatch(after)

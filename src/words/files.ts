@@ -1,6 +1,6 @@
-import type { Adoption } from '../core/files/adopt'
 import type { Carried } from '../core/files/code'
 import type { LooseEnd } from '../core/files/loose-ends'
+import type { Added } from '../core/joining/join-logs'
 import { counted, listOf } from './lists'
 
 /** Says the contents of a workshop file, before anything of it is stored. */
@@ -37,17 +37,26 @@ export function looseEndWords(end: LooseEnd): string {
   }
 }
 
-/** Says which names were changed when a file was added to the log. */
-export function adoptionWords({ ovens, serials }: Omit<Adoption, 'data'>): string[] {
+/** Says what came of joining a file into the log: what was renamed, what came back, and what is to be looked at. */
+export function addedWords({ ovens, serials, differences, returned }: Added): string[] {
+  const isOne = serials.length === 1
   return [
     ...(ovens.length > 0 ? [`${counted(ovens.length, 'oven')} came along: ${listOf(ovens)}.`] : []),
     ...(serials.length > 0
       ? [
-          `${counted(serials.length, 'serial')} ${serials.length === 1 ? 'was' : 'were'} in use here and ${serials.length === 1 ? 'is' : 'are'} new: ${serials
+          `${counted(serials.length, 'serial')} ${isOne ? 'was' : 'were'} given twice and ${isOne ? 'is' : 'are'} new: ${serials
             .slice(0, 6)
             .map(s => `${s.from} is now ${s.to}`)
             .join(', ')}${serials.length > 6 ? ', and more' : ''}.`,
         ]
+      : []),
+    ...(returned.length > 0
+      ? [
+          `Deleted on one side and changed on the other, so kept: ${listOf([...new Set(returned.map(one => one.name))].slice(0, 6))}.`,
+        ]
+      : []),
+    ...(differences > 0
+      ? [`${counted(differences, 'detail')} changed on both sides: listed below, each with both values.`]
       : []),
   ]
 }

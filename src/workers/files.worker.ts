@@ -1,7 +1,6 @@
 import { expose } from 'comlink'
 import type { Problem } from '../core/codes/problem'
 import { ok, type Result } from '../core/codes/result'
-import type { Adoption } from '../core/files/adopt'
 import { bladesCsv } from '../core/files/blades-csv'
 import { decodeText } from '../core/files/encoding'
 import type { Exchange } from '../core/files/exchange'
@@ -22,6 +21,7 @@ import { parseExchange } from '../core/files/read-exchange'
 import { readingsCsv } from '../core/files/readings-csv'
 import { importReadings, type ReadingsImport } from '../core/files/readings-import'
 import { exportPieces } from '../core/files/write-exchange'
+import type { Added } from '../core/joining/join-logs'
 import type { Batch } from '../core/shop/batch'
 import type { Stage } from '../core/shop/route'
 import { gradesWith } from '../core/steel/grades'
@@ -85,9 +85,9 @@ const door = {
     }
     return ok({ shopName: shop.name, exportedAt, counts, looseEnds: looseEndsOf(opened) })
   },
-  add: async (told: ToldShare): Promise<Stored<Omit<Adoption, 'data'>>> => {
-    const adopted = opened && (await addAll(opened, told))
-    return adopted ? { stored: { ovens: adopted.ovens, serials: adopted.serials } } : refused()
+  add: async (told: ToldShare): Promise<Stored<Added>> => {
+    const added = opened && (await addAll(opened, told))
+    return added ? { stored: added } : refused()
   },
   replace: async (told: ToldShare): Promise<Stored<true>> => {
     const outcome = opened && (await replaceAll(opened, told))

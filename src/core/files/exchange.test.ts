@@ -61,9 +61,9 @@ describe('the workshop file', () => {
 
   it('is JSON as any writer would indent it, of any number of rows', () => {
     for (const data of [demo, { ...demo, runs: [], readings: manyReadings(2001) }]) {
-      const { shop, batches, blades, readings, recipes, runs, grades, logs, pictures } = data
+      const { seen, shop, batches, blades, readings, recipes, runs, grades, logs, pictures, stamps } = data
       const head = { format: EXCHANGE_FORMAT, version: EXCHANGE_VERSION, exportedAt: NOW.toISOString() }
-      const whole = { ...head, shop, batches, blades, readings, recipes, runs, grades, logs, pictures }
+      const whole = { ...head, seen, shop, batches, blades, readings, recipes, runs, grades, logs, pictures, stamps }
       expect(exportText(data, NOW.toISOString())).toBe(`${JSON.stringify(whole, null, 1)}\n`)
     }
   })

@@ -8,11 +8,12 @@ import type { ReadOnly } from '../shop/read-only'
 import { readingSchema } from '../shop/reading'
 import { recipeSchema } from '../shop/recipe'
 import { runSchema } from '../shop/run'
+import { seenSchema, stampRowSchema } from '../shop/stamps'
 import { workshopSchema } from '../shop/workshop'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 9
+export const EXCHANGE_VERSION = 10
 
 /** More rows of a table are no workshop's. */
 export const MOST_ROWS = {
@@ -24,12 +25,15 @@ export const MOST_ROWS = {
   grades: 1_000,
   logs: 5_000,
   pictures: 20_000,
+  stamps: 800_000,
 } as const
 
 export const exchangeSchema = z.object({
   format: z.literal(EXCHANGE_FORMAT),
   version: z.literal(EXCHANGE_VERSION),
   exportedAt: z.iso.datetime(),
+  /** How far it had seen the changes of each screen. */
+  seen: seenSchema,
   shop: workshopSchema,
   batches: z.array(batchRecordSchema).check(z.maxLength(MOST_ROWS.batches)),
   blades: z.array(bladeSchema).check(z.maxLength(MOST_ROWS.blades)),
@@ -39,6 +43,7 @@ export const exchangeSchema = z.object({
   grades: z.array(gradeSheetSchema).check(z.maxLength(MOST_ROWS.grades)),
   logs: z.array(ovenLogSchema).check(z.maxLength(MOST_ROWS.logs)),
   pictures: z.array(pictureSchema).check(z.maxLength(MOST_ROWS.pictures)),
+  stamps: z.array(stampRowSchema).check(z.maxLength(MOST_ROWS.stamps)),
 })
 
 /** Everything a workshop holds, as one file. */

@@ -40,7 +40,19 @@ export function recordsAsData(records: readonly OldRecord[], here: Here): Worksh
     blades.push(...made.blades)
     readings.push(...made.readings)
   }
-  return { shop: here.shop, batches, blades, readings, recipes: [], runs: [], grades: [], logs: [], pictures: [] }
+  return {
+    seen: {},
+    shop: here.shop,
+    batches,
+    blades,
+    readings,
+    recipes: [],
+    runs: [],
+    grades: [],
+    logs: [],
+    pictures: [],
+    stamps: [],
+  }
 }
 
 /** Notes of one day and one name are a batch. */

@@ -1,5 +1,15 @@
 /** The tables of a workshop file, in the order they are checked, written and stored in. */
-export const TABLES = ['batches', 'blades', 'readings', 'recipes', 'runs', 'grades', 'logs', 'pictures'] as const
+export const TABLES = [
+  'batches',
+  'blades',
+  'readings',
+  'recipes',
+  'runs',
+  'grades',
+  'logs',
+  'pictures',
+  'stamps',
+] as const
 export type Table = (typeof TABLES)[number]
 
 /** Rows that are checked, written or stored at one go: between them the share done is told. */

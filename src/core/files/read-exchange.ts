@@ -41,6 +41,8 @@ const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
   }),
   // 9: pictures of blades.
   file => ({ ...file, version: 9, pictures: [] }),
+  // 10: when and where each part was changed.
+  file => ({ ...file, version: 10, seen: {}, stamps: [] }),
 ]
 
 const tablesOf = (file: StoredFile, shop: StoredFile): StoredWorkshop => ({

@@ -69,7 +69,7 @@ describe('a file of version 5', () => {
     const { version: _, batches: was, shop: oldShop, runs: oldRuns, ...rest } = old
     expectRunsWhole(oldRuns, runs)
     expect(version).toBe(EXCHANGE_VERSION)
-    expect(now).toEqual({ ...rest, pictures: [] })
+    expect(now).toEqual({ ...rest, pictures: [], seen: {}, stamps: [] })
     expect(shop).toEqual({ ...oldShop, isDemo: false, said: [...SETUP_STEPS] })
     expect(batches.map(({ groups, ...b }) => ({ ...b, groups: groups.map(({ fixed: _, ...g }) => g) }))).toEqual(was)
     for (const group of batches.flatMap(b => b.groups)) expect(group.fixed).toEqual([...ROUTE_PARTS])
@@ -84,7 +84,7 @@ describe('a file of version 6', () => {
     expect(old.version).toBe(6)
     const { version: _now, shop, runs, ...now } = expectOk(parseExchange(text))
     const { version: _was, shop: oldShop, runs: oldRuns, ...rest } = old
-    expect(now).toEqual({ ...rest, pictures: [] })
+    expect(now).toEqual({ ...rest, pictures: [], seen: {}, stamps: [] })
     expectRunsWhole(oldRuns, runs)
     expect(shop).toEqual({ ...oldShop, isDemo: true, said: [...SETUP_STEPS] })
     const own = expectOk(parseExchange(JSON.stringify({ ...old, shop: { ...oldShop, origin: 'a-shop' } })))
@@ -100,7 +100,7 @@ describe('a file of version 7', () => {
     expect(old.version).toBe(7)
     const { version: _now, runs, ...now } = expectOk(parseExchange(text))
     const { version: _was, runs: oldRuns, ...rest } = old
-    expect(now).toEqual({ ...rest, pictures: [] })
+    expect(now).toEqual({ ...rest, pictures: [], seen: {}, stamps: [] })
     expectRunsWhole(oldRuns, runs)
     // A made-up workshop’s finished runs stand for runs in the shop; one that was left open stays practice.
     expect(runs.map(run => run.mode)).toEqual(['shop', 'practice'])
@@ -125,7 +125,7 @@ describe('a file of version 8', () => {
     expect(old.version).toBe(8)
     const { version: _now, pictures, ...now } = expectOk(parseExchange(text))
     const { version: _was, ...rest } = old
-    expect(now).toEqual(rest)
+    expect(now).toEqual({ ...rest, seen: {}, stamps: [] })
     expect(pictures).toEqual([])
     expect(now.blades.some(blade => blade.edgeTests?.length)).toBe(true)
     expect(now.blades.some(blade => blade.before)).toBe(true)

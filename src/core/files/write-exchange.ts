@@ -8,7 +8,7 @@ export const exportText = (data: WorkshopData, exportedAt: string): string =>
 /** The same text piece by piece, for a log that is too long to be written at one go. */
 export function* exportPieces(data: WorkshopData, exportedAt: string, told: ToldShare = UNTOLD): Generator<string> {
   const doneRows = rowsTold(rowsIn(data), told)
-  yield `{\n "format": "${EXCHANGE_FORMAT}",\n "version": ${EXCHANGE_VERSION},\n "exportedAt": ${JSON.stringify(exportedAt)},\n "shop": ${indented(data.shop)}`
+  yield `{\n "format": "${EXCHANGE_FORMAT}",\n "version": ${EXCHANGE_VERSION},\n "exportedAt": ${JSON.stringify(exportedAt)},\n "seen": ${indented(data.seen)},\n "shop": ${indented(data.shop)}`
   for (const table of TABLES) {
     yield `,\n "${table}": [`
     let isFirst = true

@@ -13,6 +13,7 @@ import { saveTable } from '../save-table'
 import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
+import { DifferencesPart } from './DifferencesPart'
 import { useWorkshopFile } from './use-workshop-file'
 import { FileButton, WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 
@@ -166,6 +167,7 @@ export default function DataKeeping() {
           </div>
         </div>
       )}
+      <DifferencesPart />
       <DeletedPart />
     </section>
   )

@@ -6,7 +6,7 @@ import { megabytesOf } from '../../core/units/bytes'
 import { forgetHistory } from '../../store/history'
 import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
-import { adoptionWords, readInWords } from '../../words/files'
+import { addedWords, readInWords } from '../../words/files'
 import { problemWords } from '../../words/problems'
 import type { OpenedFile } from '../../workers/files.worker'
 import { type FilesWorker, startFiles } from '../../workers/files-client'
@@ -93,7 +93,7 @@ export function useWorkshopFile() {
     trouble,
     open,
     close,
-    add: () => store((door, told) => door.add(told), adoptionWords),
+    add: () => store((door, told) => door.add(told), addedWords),
     replace: () =>
       store(
         (door, told) => door.replace(told),

@@ -55,6 +55,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     shop,
   )
   return {
+    seen: {},
     shop,
     batches: made.map(m => partBatch(m.batch).record),
     blades: made.flatMap(m => m.batch.blades),
@@ -72,6 +73,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
       random,
     ),
     pictures: [],
+    stamps: [],
   }
 }
 
