@@ -5,6 +5,7 @@ import type { WorkshopData } from '../core/files/exchange'
 import { parseExchange } from '../core/files/read-exchange'
 import { exportText } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
+import type { Oven } from '../core/shop/oven'
 import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
 import { addAll, readAll, replaceAll } from './backup'
 import { addBatch, editBatch, setDeleted } from './batches'
@@ -60,7 +61,7 @@ const blade = (batch: Batch, id: string, change: (one: Batch['blades'][number]) 
   blades: batch.blades.map(one => (one.id === id ? change(one) : one)),
 })
 
-/** What two logs have in common, whatever order their tables are in and however often each was saved. */
+/** The rows that two logs have in common, whatever order their tables are in and however often each was saved. */
 const alike = ({ batches, seen: _, shop, ...tables }: WorkshopData) => {
   const sorted = <T extends { readonly id: string }>(rows: readonly T[]) =>
     [...rows].sort((a, b) => (a.id < b.id ? -1 : 1))
@@ -150,6 +151,15 @@ describe('a workshop on two screens, joined by files', () => {
   })
 
   it('lists what both changed with both values, and takes the other in one step that can be taken back', async () => {
+    const withTarget = (min: number) => (batch: Batch) => ({
+      ...batch,
+      groups: batch.groups.map(g => ({ ...g, target: { min, max: 63 } })),
+    })
+    await onAnotherScreen(start, () => edit(withTarget(58)))
+    const first = await saved()
+    await onAnotherScreen(start, () => edit(withTarget(60)))
+    await addAll(first)
+    expect((await db.differences.toArray()).map(one => [one.name, one.entry])).toEqual([['Gulls', GRADE.name]])
     const desk = await onAnotherScreen(start, () => edit(batch => ({ ...batch, name: 'Desk' })))
     const oven = await onAnotherScreen(start, () => edit(batch => ({ ...batch, name: 'Oven' })))
     await replaceAll(desk)
@@ -185,6 +195,21 @@ describe('a workshop on two screens, joined by files', () => {
     expect(serialOf(one, 'blade-desk')).toBe(serialOf(desk, 'blade-desk'))
     expect(serialOf(one, 'blade-oven')).not.toBe(serialOf(one, 'blade-desk'))
     expect(alike(one)).toEqual(alike(other))
+  })
+
+  it('keeps an oven that one removed and the other planned a batch for', async () => {
+    const oven = { ...(start.shop.ovens[0] as Oven), id: 'second', name: 'Second' }
+    const both = await onAnotherScreen(start, () => saveShop(shop => ({ ...shop, ovens: [...shop.ovens, oven] })))
+    const desk = await onAnotherScreen(both, () =>
+      saveShop(shop => ({ ...shop, ovens: shop.ovens.filter(({ id }) => id !== 'second') })),
+    )
+    const idle = await onAnotherScreen(both, () => Promise.resolve())
+    const ovensOf = (log: WorkshopData) => log.shop.ovens.map(({ id }) => id)
+    for (const log of await joinedBothWays(desk, idle)) expect(ovensOf(log)).not.toContain('second')
+    const tablet = await onAnotherScreen(both, () =>
+      edit(batch => ({ ...batch, ovenId: 'second', ovenName: 'Second' })),
+    )
+    for (const log of await joinedBothWays(desk, tablet)) expect(ovensOf(log)).toContain('second')
   })
 
   it('lays another workshop’s record of the same id beside its own, by name, once', async () => {

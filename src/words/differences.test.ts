@@ -41,10 +41,11 @@ describe('what was changed on two screens', () => {
       there: 'b',
       taken: 'there',
       hereAt: null,
+      entry: null,
       thereAt: null,
     } as const
     expect(differenceWords(one, say)).toEqual({ kept: '“b”', other: '“a”' })
     expect(recordWords(one)).toBe('Gulls')
-    expect(recordWords({ table: 'shop', name: '' })).toBe('Workshop')
+    expect(recordWords({ table: 'shop', name: '', entry: 'Oven 2' })).toBe('Workshop, Oven 2')
   })
 })

@@ -1,4 +1,4 @@
-import type { LogDifference, Named } from '../core/joining/join-logs'
+import type { LogDifference } from '../core/joining/join-logs'
 import { stepsOf } from '../core/joining/parts'
 import type { Speaker } from './speaker'
 import { hrcText } from './speaker'
@@ -75,15 +75,18 @@ export function valueWords(path: string, value: unknown, say: Speaker): string {
   return parts.map(([name, part]) => `${partWords(name)} ${valueWords(name, part, say)}`).join(' ')
 }
 
-/** Names the record: the workshop’s settings have no name of their own. */
-export const recordWords = ({ table, name }: Pick<Named, 'table' | 'name'>): string =>
-  table === 'shop'
-    ? 'Workshop'
-    : table === 'readings'
-      ? `A reading of ${name}`
-      : table === 'pictures'
-        ? `A picture of ${name}`
-        : name
+/** Names the record, and the steel, line or oven in it: the workshop’s settings have no name of their own. */
+export function recordWords({ table, name, entry }: Pick<LogDifference, 'table' | 'name' | 'entry'>): string {
+  const record =
+    table === 'shop'
+      ? 'Workshop'
+      : table === 'readings'
+        ? `A reading of ${name}`
+        : table === 'pictures'
+          ? `A picture of ${name}`
+          : name
+  return entry === null ? record : `${record}, ${entry}`
+}
 
 /** Says which of the two values was taken, and which was not: the later one of them. */
 export const differenceWords = (

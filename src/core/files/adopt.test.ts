@@ -41,19 +41,3 @@ describe('a file of another workshop', () => {
     expect(new Set(all).size).toBe(all.length)
   })
 })
-
-describe('a file of this workshop', () => {
-  it('needs nothing', () => {
-    const { data, ovens, serials } = adopt(here, here, ids())
-    expect([ovens, serials]).toEqual([[], []])
-    expect(data).toEqual(here)
-  })
-
-  it('brings back an oven that was deleted here, under the id it had', () => {
-    const [first] = here.shop.ovens
-    const without = { ...here, shop: { ...here.shop, ovens: here.shop.ovens.filter(o => o.id !== first?.id) } }
-    const { data } = adopt(without, here, ids())
-    expect(data.shop.ovens.map(o => o.id)).toContain(first?.id)
-    expect(data.batches).toEqual(here.batches)
-  })
-})

@@ -1,6 +1,5 @@
 import { serialGiver } from '../shop/serial'
 import type { WorkshopData } from './exchange'
-import { NO_ORIGIN } from './read-exchange'
 
 /** Names changed so that records of two workshops are not confused. */
 export interface Adoption {
@@ -12,16 +11,15 @@ export interface Adoption {
 }
 
 /**
- * A file as it can be laid beside what is here. Of this workshop itself it needs nothing. Of another, or of an age that did not say
- * whose it is, its ovens come along under ids of their own, unless an oven here has both its id and its name; and a serial that
- * another blade here has is given anew, since serials are unique in a log.
+ * A file of another workshop, or of an age that did not say whose it is, as it can be laid beside what is here. Its ovens come along
+ * under ids of their own, unless an oven here has both its id and its name; and a serial that another blade here has is given anew,
+ * since serials are unique in a log.
  */
 export function adopt(here: WorkshopData, file: WorkshopData, newId: () => string): Adoption {
-  const own = file.shop.origin === here.shop.origin && file.shop.origin !== NO_ORIGIN
   const isHere = (oven: { id: string; name: string }) =>
-    here.shop.ovens.some(o => o.id === oven.id && (own || o.name === oven.name))
+    here.shop.ovens.some(o => o.id === oven.id && o.name === oven.name)
   const foreign = file.shop.ovens.filter(oven => !isHere(oven) && isUsed(file, oven.id))
-  const ids = new Map(foreign.map(oven => [oven.id, own ? oven.id : newId()]))
+  const ids = new Map(foreign.map(oven => [oven.id, newId()]))
   const idOf = (id: string) => ids.get(id) ?? id
   const serials = freshSerials(here, file)
   return {

@@ -10,8 +10,8 @@ import { ROUTE_PARTS } from '../shop/route-parts'
 import { nextSerials } from '../shop/serial'
 import type { Workshop } from '../shop/workshop'
 import { type Difference, hasUnseen, joinRecord, type Side } from './join-record'
-import { isSame, STAMPED_TABLES, type StampedTable, sharedForm } from './parts'
-import { type Stamp, type StampRow, stampRowId } from './stamp'
+import { isSame, keyOf, STAMPED_TABLES, type StampedTable, sharedForm, stepsOf } from './parts'
+import { isSeen, type StampRow, stampRowId } from './stamp'
 
 /** A record a person can find again: of what, and what it is called. */
 export interface Named {
@@ -21,7 +21,10 @@ export interface Named {
 }
 
 /** A part that was changed in both logs, of a record by its name. */
-export interface LogDifference extends Difference, Named {}
+export interface LogDifference extends Difference, Named {
+  /** The steel, line, oven or other entry of the record it lies in, as it is called; null: in none. */
+  readonly entry: string | null
+}
 
 /** Such a part as it waits to be looked at. */
 export interface StoredDifference extends LogDifference {
@@ -29,7 +32,7 @@ export interface StoredDifference extends LogDifference {
   readonly key: string
 }
 
-/** What is to be stored so that a log has all of another. */
+/** Rows to be stored so that a log has all of another, and what is to be said of it. */
 export interface JoinedLogs {
   readonly shop: Workshop
   readonly rows: { readonly [T in Table]: WorkshopData[T][number][] }
@@ -41,7 +44,7 @@ export interface JoinedLogs {
   readonly serials: readonly { readonly from: string; readonly to: string }[]
 }
 
-/** What came of joining a file into the log. */
+/** Result of joining a file into the log, as it is said. */
 export interface Added {
   /** Ovens of another workshop that came along, by the name they have here. */
   readonly ovens: readonly string[]
@@ -96,7 +99,7 @@ function differing({ here, there, stamps, batches }: Pair, table: StampedTable):
     const [ours, theirs] = [own.get(id), their.get(id)]
     const [f, g] = [stamps.here.get(key) ?? NO_STAMPS, stamps.there.get(key) ?? NO_STAMPS]
     if (f === g && !theirs) return []
-    if (JSON.stringify(f) === JSON.stringify(g) && JSON.stringify(ours) === JSON.stringify(theirs)) return []
+    if (isSame(f, g) && isSame(ours, theirs)) return []
     return [{ table, id, ours, theirs, sides: [sideOf('here', ours, f), sideOf('there', theirs, g)] }]
   })
 }
@@ -115,7 +118,7 @@ function isBack(
   return hasUnseen(alive, '', undefined, dead.seen) || (table === 'batches' && hasFurtherRows(id, log, other))
 }
 
-/** What came of one record of both logs. */
+/** Result of joining one record of both logs. */
 interface Outcome {
   readonly named: Named
   /** As it is to be stored here; null where it is so already, or gone. */
@@ -123,7 +126,7 @@ interface Outcome {
   readonly isRemoved: boolean
   readonly isBack: boolean
   readonly stamps: StampRow | null
-  readonly differences: readonly Difference[]
+  readonly differences: readonly Omit<LogDifference, keyof Named>[]
 }
 
 function outcomeOf(pair: Pair, found: Found): Outcome {
@@ -143,7 +146,9 @@ function outcomeOf(pair: Pair, found: Found): Outcome {
     isBack: back || returned.length > 0,
     stamps,
     // Of two serials it is said which blade has which.
-    differences: differences.filter(({ path }) => path !== 'serial'),
+    differences: differences
+      .filter(({ path }) => path !== 'serial')
+      .map(one => ({ ...one, entry: entryOf(row, one.path) })),
   }
 }
 
@@ -176,13 +181,37 @@ export function joinLogs(here: Log, there: Log): JoinedLogs {
   ) as unknown as JoinedLogs['rows']
   const serials = withOneSerialEach(here, there, rows)
   return {
-    shop: (changed.get('shop')?.[0] as Workshop | undefined) ?? here.shop,
+    shop: withUsedOvens((changed.get('shop')?.[0] as Workshop | undefined) ?? here.shop, pair),
     rows: { ...rows, runs: joinedRuns(here, there), stamps: stampRows },
     removed,
     differences,
     returned,
     serials,
   }
+}
+
+/** The shop with the ovens that one log removed and the other planned a batch for without knowing: they are there again. */
+function withUsedOvens(shop: Workshop, { here, there, stamps, batches }: Pair): Workshop {
+  const usedBy = (from: 'here' | 'there', other: 'here' | 'there', { seen }: Log) =>
+    [...batches[from].values()].flatMap(({ id, ovenId }) => {
+      const chosen = stamps[from].get(stampRowId('batches', id))?.ovenId
+      return !batches[other].has(id) || (chosen && !isSeen(seen, chosen)) ? ovenId : []
+    })
+  const used = new Set([...usedBy('here', 'there', there), ...usedBy('there', 'here', here)])
+  const known = new Set(shop.ovens.map(({ id }) => id))
+  const missing = [...byId([...there.shop.ovens, ...here.shop.ovens]).values()].filter(
+    ({ id }) => used.has(id) && !known.has(id),
+  )
+  return missing.length === 0 ? shop : { ...shop, ovens: [...shop.ovens, ...missing] }
+}
+
+/** Returns what the entry is called that a path leads into: by its steel, its mark or its name. */
+function entryOf(row: Row, path: string): string | null {
+  const [list, key] = stepsOf(path)
+  const entries = (row as unknown as Record<string, unknown>)[list ?? '']
+  const entry = Array.isArray(entries) ? entries.find(one => keyOf(list ?? '', one) === key) : undefined
+  const { gradeName, mark, name } = (entry ?? {}) as Partial<Record<'gradeName' | 'mark' | 'name', string>>
+  return gradeName ?? mark ?? name ?? null
 }
 
 /** Returns what a record is called: by its own name, or its batch's. */
@@ -202,9 +231,7 @@ function hasFurtherRows(batchId: string, log: Log, other: Log): boolean {
   const ids = new Set(own.map(({ id }) => stampRowId('blades', id)))
   return (
     own.some(({ id }) => !known.has(id)) ||
-    log.stamps.some(
-      row => ids.has(row.id) && Object.values(row.f).some((stamp: Stamp) => (other.seen[stamp[1]] ?? 0) < stamp[0]),
-    )
+    log.stamps.some(row => ids.has(row.id) && Object.values(row.f).some(stamp => !isSeen(other.seen, stamp)))
   )
 }
 

@@ -26,7 +26,7 @@ export interface JoinedRecord {
   readonly value: unknown
   readonly f: Readonly<Record<string, Stamp>>
   readonly differences: readonly Difference[]
-  /** What was removed in one log and changed in the other: it is there again. */
+  /** Paths of what was removed in one log and changed in the other: it is there again. */
   readonly returned: readonly string[]
 }
 

@@ -1,4 +1,3 @@
-import { canonicalText } from '../batch/canonical'
 import { type Stamp, type StampRow, stampRowId } from './stamp'
 
 type Plain = Readonly<Record<string, unknown>>
@@ -86,7 +85,15 @@ export function partsOf(value: unknown, name: string): Parts | null {
 }
 
 /** Returns whether two values say the same, whatever the order of their fields; what is missing says no more than nothing. */
-export const isSame = (a: unknown, b: unknown): boolean => a === b || canonicalText(a) === canonicalText(b)
+export function isSame(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (!isThere(a) || !isThere(b)) return isThere(a) === isThere(b)
+  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((one, i) => isSame(one, b[i]))
+  if (!isPlain(a) || !isPlain(b)) return false
+  for (const name in a) if (!isSame(a[name], b[name])) return false
+  for (const name in b) if (!(name in a) && isThere(b[name])) return false
+  return true
+}
 
 const NO_PARTS: ReadonlyMap<string, unknown> = new Map()
 

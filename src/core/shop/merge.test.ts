@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { furtherOf, takeBack } from './merge'
+import { takeBack } from './merge'
 
 describe('taking a change back', () => {
   const before = { a: 1, b: [1], rev: 1 }
@@ -48,15 +48,4 @@ describe('taking a change back', () => {
   it('drops a field it had added', () => {
     expect(takeBack<{ a: number; b?: number }>({ a: 1, b: 2 }, { a: 1 }, { a: 1, b: 2 })).toEqual({ a: 1 })
   })
-})
-
-it('of two records of one id the one that has gone further stays', () => {
-  const here = [{ id: 'a', rev: 3 }]
-  const read = [
-    { id: 'a', rev: 3 },
-    { id: 'b', rev: 0 },
-  ]
-  const further = (mine: typeof here) => furtherOf(mine, read, r => r.rev).map(r => r.id)
-  expect(further(here)).toEqual(['b'])
-  expect(further([{ id: 'a', rev: 2 }])).toEqual(['a', 'b'])
 })

@@ -53,19 +53,3 @@ function recordsBack(
 
 const byId = <T extends { readonly id: string }>(records: readonly T[]) =>
   new Map(records.map(record => [record.id, record]))
-
-/**
- * Records read in beside those that are there: of two with the same id the one that has gone further stays, so that an
- * old file never takes newer work back.
- */
-export function furtherOf<T extends { readonly id: string }>(
-  here: readonly T[],
-  read: readonly T[],
-  far: (record: T) => number,
-): T[] {
-  const own = byId(here)
-  return read.filter(record => {
-    const mine = own.get(record.id)
-    return mine === undefined || far(record) > far(mine)
-  })
-}

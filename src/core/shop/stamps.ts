@@ -22,7 +22,7 @@ export const screenSchema = z.object({
   id: screenId,
   /** Its clock at its last change. */
   atUs: clockUs,
-  /** What it has seen of others. */
+  /** How far it has seen the changes of others. */
   seen: seenSchema,
 })
 export type Screen = z.infer<typeof screenSchema>
