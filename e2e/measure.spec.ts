@@ -216,3 +216,17 @@ test('the field of readings is one Tab from the link over the page, and R goes t
   await page.keyboard.press('r')
   await expect(field).toBeFocused()
 })
+
+test('readings are typed without spaces, and asked about where there are two ways to read them', async ({ page }) => {
+  await openDemoBatch(page, 'Boat knives', 'Measure')
+  await page.getByLabel('Blade', { exact: true }).selectOption('A1')
+  const field = page.getByLabel('Readings of A1, HRC')
+  await field.fill('5855957')
+  await field.press('Enter')
+  await expect(page.getByText('A1 after temper 2: 58.5, 59.0, 57.0')).toBeVisible()
+  const next = page.getByLabel('Readings of A2, HRC')
+  await next.fill('585555')
+  await next.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'Put a space between readings' })).toBeVisible()
+  await expect(next).toHaveValue('585555')
+})

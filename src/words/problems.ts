@@ -100,6 +100,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     p.meant === null ? `“${p.text}” is not a number.` : `“${p.text}” has a letter among the digits: type ${p.meant}?`,
   'implausible-hrc': p =>
     `${p.text} HRC cannot be: hardened steel reads ${p.minHrc} to ${p.maxHrc} HRC.${p.meantHrc === null ? '' : ` Did you mean ${p.meantHrc}?`}`,
+  'readings-run-together': p =>
+    `“${p.text}” can be read as ${p.ways.map(way => way.join(' ')).join(' or as ')}. Put a space between readings.`,
 
   'oven-gone': p =>
     p.ovenName === ''

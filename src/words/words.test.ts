@@ -79,6 +79,13 @@ const PROBLEMS: ProblemCodes = {
   'no-readings': {},
   'not-a-number': { text: '6O', meant: '60' },
   'implausible-hrc': { text: '605', minHrc: 5, maxHrc: 70, meantHrc: 60.5 },
+  'readings-run-together': {
+    text: '605555',
+    ways: [
+      [60.5, 55.5],
+      [60, 55, 55],
+    ],
+  },
   'oven-gone': { ovenName: 'North' },
   'tempering-oven-gone': {},
   'grade-gone': { gradeNames: ['Quayside bar'] },

@@ -41,6 +41,7 @@ export interface ProblemCodes {
     readonly maxHrc: number
     readonly meantHrc: number | null
   }
+  'readings-run-together': { readonly text: string; readonly ways: readonly (readonly number[])[] }
   // A batch and what it was planned for.
   'oven-gone': { readonly ovenName: string }
   'tempering-oven-gone': Nothing

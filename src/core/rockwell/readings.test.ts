@@ -249,8 +249,57 @@ describe('parseReadings', () => {
   })
 
   it('takes three digits for a reading without its point only where that is allowed, and no other number', () => {
-    expect(parseReadings('605 61 598', 'omissible')).toEqual({ ok: true, value: [60.5, 61, 59.8] })
-    for (const wrong of ['950', '6050', '045']) expect(parseReadings(wrong, 'omissible').ok, wrong).toBe(false)
+    expect(parseReadings('605 61 598', 'tenths')).toEqual({ ok: true, value: [60.5, 61, 59.8] })
+    for (const wrong of ['950', '0456', '045']) expect(parseReadings(wrong, 'tenths').ok, wrong).toBe(false)
+  })
+
+  it.each([
+    ['half points', '6056160', [60.5, 61, 60]],
+    ['half points', '605605', [60.5, 60.5]],
+    ['half points', '606160', [60, 61, 60]],
+    ['half points', '5857 575', [58, 57, 57.5]],
+    ['tenths', '604611598', [60.4, 61.1, 59.8]],
+    ['tenths', '6162', [61, 62]],
+  ] as const)('reads digits without spaces in the one way they can be read: %s, %s', (typed, text, values) => {
+    expect(parseReadings(text, typed)).toEqual({ ok: true, value: values })
+  })
+
+  it.each([
+    [
+      'half points',
+      '605555',
+      [
+        [60, 55, 55],
+        [60.5, 55.5],
+      ],
+    ],
+    [
+      'tenths',
+      '60560',
+      [
+        [60, 56],
+        [60.5, 60],
+      ],
+    ],
+  ] as const)('asks where there are two ways: %s, %s', (typed, text, ways) => {
+    const result = parseReadings(text, typed)
+    const [found] = result.ok ? [] : result.problems
+    expect(found).toMatchObject({ code: 'readings-run-together', params: { text } })
+    expect((found?.code === 'readings-run-together' ? [...found.params.ways] : []).map(String).sort()).toEqual(
+      ways.map(String).sort(),
+    )
+  })
+
+  it('reads what any three readings of a dial come to when typed without points and spaces, or asks (law)', () => {
+    const reading = fc.integer({ min: 40, max: 140 }).map(halves => halves / 2)
+    fc.assert(
+      fc.property(fc.array(reading, { minLength: 1, maxLength: 3 }), readings => {
+        const text = readings.map(hrc => String(hrc).replace('.', '')).join('')
+        const result = parseReadings(text, 'half points')
+        if (result.ok) expect(result.value).toEqual(readings)
+        else expect(result.problems[0]?.code).toBe('readings-run-together')
+      }),
+    )
   })
 
   it('guesses aloud, never silently', () => {

@@ -168,7 +168,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
   return (
     <Bench
       title="Measure"
-      says="Three readings a blade, under the handle. 605 is 60.5."
+      says="Three readings a blade, under the handle. 605 is 60.5; 6056160 is 60.5, 61 and 60."
       views={<ViewChoice views={VIEWS} view={view} onView={setView} />}
       drawing={
         <>
@@ -217,6 +217,7 @@ function MeasureBlade({ blade, blades, onPick }: MeasureProps) {
             mark={blade.mark}
             text={text}
             faceMm={faceMm}
+            isDial={shop.tester.dial}
             known={own.map(r => r.roundFace?.shownHrc ?? r.hrc)}
             predictedHrc={predicted?.mean ?? null}
             onText={setText}

@@ -13,6 +13,7 @@ export function RunOfReadings({
   mark,
   text,
   faceMm,
+  isDial,
   known,
   predictedHrc,
   onText,
@@ -22,6 +23,8 @@ export function RunOfReadings({
   text: string
   /** Diameter of the face they are read on, mm; null: flat. */
   faceMm: number | null
+  /** Whether the tester shows half points; else tenths. */
+  isDial: boolean
   /** Readings the blade has at this stage already, as shown, and what is predicted for it, HRC. */
   known: readonly number[]
   predictedHrc: number | null
@@ -40,7 +43,7 @@ export function RunOfReadings({
   }, [])
   const far = asked?.of === text ? asked.far : []
   const submit = (isMeant = false) => {
-    const parsed = parseReadings(text, 'omissible')
+    const parsed = parseReadings(text, isDial ? 'half points' : 'tenths')
     const read = parsed.ok ? onFace(parsed.value, faceMm) : parsed
     setProblems(read.ok ? [] : read.problems)
     if (!parsed.ok || !read.ok) return
