@@ -1,10 +1,10 @@
 import type { Saving } from '../core/codes/result'
 import type { Carried } from '../core/files/code'
+import { emptyData } from '../core/files/pieces'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { addAll } from './backup'
 import { db } from './database'
 import { putRecipe } from './records'
-import { emptyData } from './seed'
 
 /** Result of taking a code: added to the log, already there, or refused. */
 export type Taken = { readonly taken: 'added' | 'known'; readonly href: string } | { readonly taken: 'refused' }

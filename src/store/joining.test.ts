@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { withRoute } from '../core/batch/route-edit'
 import type { WorkshopData } from '../core/files/exchange'
+import { emptyData } from '../core/files/pieces'
 import { parseExchange } from '../core/files/read-exchange'
 import { exportText } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
@@ -13,7 +14,7 @@ import { db } from './database'
 import { takeOther } from './differences'
 import { readBatch } from './read-batch'
 import { addReadings, putRecipe, saveShop } from './records'
-import { emptyData, newWorkshop } from './seed'
+import { newWorkshop } from './seed'
 
 const GRADE = gradeOf('X65Cr13')
 const BATCH = { ...trayOf(GRADE, [{ mark: 'A', count: 3 }]), name: 'Gulls' }

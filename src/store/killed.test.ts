@@ -3,6 +3,7 @@ import type { DBCore, DBCoreMutateRequest, DBCoreTable } from 'dexie'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { setCount } from '../core/batch/tray-edit'
 import type { Saving } from '../core/codes/result'
+import { emptyData } from '../core/files/pieces'
 import { createRandom, type Random } from '../core/numeric/random'
 import { batchSchema } from '../core/shop/batch'
 import { partBatch, withBlades } from '../core/shop/batch-records'
@@ -16,7 +17,6 @@ import { db } from './database'
 import { forgetHistory } from './history'
 import { readBatch } from './read-batch'
 import { addReadings, saveShop } from './records'
-import { emptyData } from './seed'
 
 const LONGEST_MS = 300_000
 

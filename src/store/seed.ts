@@ -1,23 +1,9 @@
 import type { WorkshopData } from '../core/files/exchange'
+import { emptyData } from '../core/files/pieces'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
 import { allTables, putRecords } from './tables'
-
-/** A workshop with settings and nothing in it. */
-export const emptyData = (shop: Workshop): WorkshopData => ({
-  seen: {},
-  shop,
-  batches: [],
-  blades: [],
-  readings: [],
-  recipes: [],
-  runs: [],
-  grades: [],
-  logs: [],
-  pictures: [],
-  stamps: [],
-})
 
 /** Settings of a workshop that begins here: files tell by its origin that they are its own. */
 export const newWorkshop = (): Workshop => ({ ...DEFAULT_WORKSHOP, origin: crypto.randomUUID() })

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { emptyData } from '../core/files/pieces'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
 import { replaceAll } from './backup'
@@ -7,7 +8,7 @@ import { addBatch, editBatch, setDeleted } from './batches'
 import { db } from './database'
 import { readLogStamp } from './log-stamp'
 import { addReadings, putRecipe, removeReading, saveShop } from './records'
-import { emptyData, newWorkshop } from './seed'
+import { newWorkshop } from './seed'
 import { readNewestLog, readShopLog } from './shop-log'
 
 const BATCH = trayOf(gradeOf('X105CrMo17'), [{ mark: 'A', count: 2 }])

@@ -11,6 +11,7 @@ import type { Workshop } from '../shop/workshop'
 import { usualCold } from '../steel/route'
 import type { WorkshopData } from './exchange'
 import type { OldRecord } from './old-records'
+import { emptyData } from './pieces'
 
 /** Where nothing was noted: a blade of usual size, and the hold of a temper. Common practice, no published source. */
 const USUAL_SIZE = { lengthMm: 250, widthMm: 40, thicknessMm: 3, bevels: 'pre-ground' } as const
@@ -40,19 +41,7 @@ export function recordsAsData(records: readonly OldRecord[], here: Here): Worksh
     blades.push(...made.blades)
     readings.push(...made.readings)
   }
-  return {
-    seen: {},
-    shop: here.shop,
-    batches,
-    blades,
-    readings,
-    recipes: [],
-    runs: [],
-    grades: [],
-    logs: [],
-    pictures: [],
-    stamps: [],
-  }
+  return { ...emptyData(here.shop), batches, blades, readings }
 }
 
 /** Notes of one day and one name are a batch. */

@@ -1,3 +1,6 @@
+import type { Workshop } from '../shop/workshop'
+import type { WorkshopData } from './exchange'
+
 /** The tables of a workshop file, in the order they are checked, written and stored in. */
 export const TABLES = [
   'batches',
@@ -36,3 +39,18 @@ export function rowsTold(all: number, told: ToldShare): (rows: number) => void {
 export function* piecesOf<T>(rows: readonly T[]): Generator<readonly T[]> {
   for (let at = 0; at < rows.length; at += PIECE_ROWS) yield rows.slice(at, at + PIECE_ROWS)
 }
+
+/** A workshop with settings and nothing in it. */
+export const emptyData = (shop: Workshop): WorkshopData => ({
+  seen: {},
+  shop,
+  batches: [],
+  blades: [],
+  readings: [],
+  recipes: [],
+  runs: [],
+  grades: [],
+  logs: [],
+  pictures: [],
+  stamps: [],
+})

@@ -4,6 +4,7 @@ import { sentBack } from '../../core/batch/re-harden'
 import { bladesOf } from '../../core/batch/tray'
 import { editBlade } from '../../core/batch/tray-edit'
 import type { WorkshopData } from '../../core/files/exchange'
+import { emptyData } from '../../core/files/pieces'
 import { newGroup } from '../../core/new-batch/new-batch'
 import { compareInstants } from '../../core/numeric/instants'
 import { createRandom, type Random } from '../../core/numeric/random'
@@ -55,8 +56,7 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
     shop,
   )
   return {
-    seen: {},
-    shop,
+    ...emptyData(shop),
     batches: made.map(m => partBatch(m.batch).record),
     blades: made.flatMap(m => m.batch.blades),
     readings: made.flatMap(m => m.readings),
@@ -65,15 +65,12 @@ export function makeDemoWorkshop(seed: number, now: Date): WorkshopData {
       random,
     ),
     runs: made.flatMap(m => m.runs),
-    grades: [],
     logs: demoLogs(
       made.map(m => m.batch),
       shop,
       now,
       random,
     ),
-    pictures: [],
-    stamps: [],
   }
 }
 
