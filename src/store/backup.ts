@@ -1,3 +1,4 @@
+import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { adopt } from '../core/files/adopt'
 import type { WorkshopData } from '../core/files/exchange'
@@ -12,12 +13,13 @@ import { db } from './database'
 import { forgetHistory } from './history'
 import { forgetAnswers } from './kept-answers'
 import { refuseInRun } from './run-going-on'
-import { saving } from './save-state'
+import { saveTrouble, saving } from './save-state'
 import { putScreen, readScreen, seenHere } from './screen'
 import { newWorkshop } from './seed'
-import { bringsItsStamps, newScreen } from './stamp-edits'
+import { bringsItsStamps } from './stamp-edits'
+import { newScreen } from './stampedly'
 import { allTables, putRecords, storedIn } from './tables'
-import { followJoined } from './write-batches'
+import { fetchWriters } from './writing'
 
 async function readTables(told: ToldShare = UNTOLD): Promise<WorkshopData> {
   const shop = (await db.shop.get('shop')) ?? DEFAULT_WORKSHOP
@@ -59,6 +61,13 @@ export const replaceAll = async (data: WorkshopData, told: ToldShare = UNTOLD): 
 
 /** Joins a file into what is here: of this workshop part by part, of another beside it; in one transaction or not at all. Null where it was refused. */
 export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Promise<Added | null> {
+  // Fetched before: a transaction does not wait for it.
+  const writers = await fetchWriters().catch(() => null)
+  if (!writers) {
+    const retry = async (): Promise<Saving> => ({ saved: (await addAll(file, told)) !== null, problems: [] })
+    saveTrouble.set({ problem: problem('writers-missing', {}), retry })
+    return null
+  }
   let added: Added | null = null
   const { saved } = await saving(() =>
     db.transaction('rw', allTables(), async transaction => {
@@ -77,7 +86,7 @@ export async function addAll(file: WorkshopData, told: ToldShare = UNTOLD): Prom
         const screen = await readScreen()
         await putScreen({ ...screen, seen: seenByBoth(screen.seen, file.seen) })
       }
-      await followJoined(joined.rows.batches.map(({ id }) => id))
+      await writers.followJoined(joined.rows.batches.map(({ id }) => id))
       told(1)
       added = {
         ovens: guest?.ovens ?? [],

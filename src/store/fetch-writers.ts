@@ -1,3 +1,5 @@
+import { fetchStamping } from './stamp-edits'
+
 /**
  * Imports the writers, which check against every schema and plan anew; a page needs them for nothing it shows first. With them come the planners of
  * a batch or a recipe that begins.
@@ -8,6 +10,7 @@ export const importWriters = async () => {
     import('./write-records'),
     import('../core/new-batch/new-batch'),
     import('../core/new-batch/suggestion'),
+    fetchStamping(),
   ])
   return { ...batches, ...records, ...beginnings, suggestedFirst }
 }

@@ -1,7 +1,7 @@
 import { type Seen, seenByBoth } from '../core/joining/stamp'
 import { type Screen, screenSchema } from '../core/shop/stamps'
 import { db } from './database'
-import { newScreen, SCREEN } from './stamp-edits'
+import { newScreen, SCREEN } from './stampedly'
 
 /** This browser's identity among the screens of its workshop; a new one where it changed nothing yet. */
 export async function readScreen(): Promise<Screen> {

@@ -10,8 +10,9 @@ import { ROUTE_PARTS } from '../shop/route-parts'
 import { nextSerials } from '../shop/serial'
 import type { Workshop } from '../shop/workshop'
 import { type Difference, hasUnseen, joinRecord, type Side } from './join-record'
-import { isSame, keyOf, STAMPED_TABLES, type StampedTable, sharedForm, stepsOf } from './parts'
+import { isSame, keyOf, sharedForm, stepsOf } from './parts'
 import { isSeen, type StampRow, stampRowId } from './stamp'
+import { STAMPED_TABLES, type StampedTable } from './tables'
 
 /** A record a person can find again: of what, and what it is called. */
 export interface Named {

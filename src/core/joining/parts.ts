@@ -1,21 +1,9 @@
 import { type Stamp, type StampRow, stampRowId } from './stamp'
+import type { StampedTable } from './tables'
 
 type Plain = Readonly<Record<string, unknown>>
 
 const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value)
-
-/** Tables whose rows are joined part by part. Runs are joined by their events. */
-export const STAMPED_TABLES = [
-  'batches',
-  'blades',
-  'readings',
-  'recipes',
-  'grades',
-  'logs',
-  'pictures',
-  'shop',
-] as const
-export type StampedTable = (typeof STAMPED_TABLES)[number]
 
 /** Values that are one thing although they have parts: half of each screen's would be nobody's. */
 const WHOLE = new Set([

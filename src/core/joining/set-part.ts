@@ -1,5 +1,6 @@
 import { ROUTE_PARTS, type RoutePart } from '../shop/route-parts'
-import { keyOf, partsOf, type StampedTable, stepsOf } from './parts'
+import { keyOf, partsOf, stepsOf } from './parts'
+import type { StampedTable } from './tables'
 
 type Plain = Readonly<Record<string, unknown>>
 
