@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { addLine, setCount } from '../core/batch/tray-edit'
 import { continuing } from '../core/continuing'
 import { fillSheet } from '../core/files/own-grade/fill-sheet'
+import { joinLogs } from '../core/joining/join-logs'
 import { NOTHING_FOUND } from '../core/load/inspect'
 import { buildRunSteps } from '../core/run-plan/run-steps'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
@@ -337,7 +338,10 @@ describe('storage that refuses', () => {
     expect(unsavedBatches.get().get('b6')?.name).toBe('Tray!')
     expect(withUnsaved(await readAll(), unsavedNow()).batches.map(b => b.name)).toEqual(['Tray!'])
     expect((await stored('b6')).name).toBe('Tray')
+    const rescued = withUnsaved(await readAll(), unsavedNow())
     refusing.mockRestore()
+    // Read again where the older state is still stored, the file brings what could not be: it is the later one.
+    expect(joinLogs(await readAll(), rescued).rows.batches.map(b => b.name)).toEqual(['Tray!'])
     expect(await saveTrouble.get()?.retry()).toMatchObject({ saved: true })
     expect((await stored('b6')).name).toBe('Tray!')
     expect(unsavedBatches.get().get('b6')).toBeUndefined()

@@ -140,6 +140,16 @@ describe('two logs of one record', () => {
     expect(tester.row).toEqual(bench.row)
   })
 
+  it('list what another program changed in a file and did not stamp', () => {
+    const [desk] = two()
+    desk.edit(row => ({ ...row, name: 'stamped' }))
+    const { value, ...rest } = desk.side()
+    const told = desk.add({ ...rest, value: { ...(value as Row), name: 'by another program' } })
+    expect(told.differences.map(({ path, here, there }) => [path, here, there])).toEqual([
+      ['name', 'stamped', 'by another program'],
+    ])
+  })
+
   it('take an old file in without losing what came after it', () => {
     const [desk, oven] = two()
     const old = oven.side()

@@ -93,7 +93,9 @@ export function joinRecord(here: Side, there: Side): JoinedRecord {
     const isHere = isHereTaken([a, atA, here], [b, atB, there])
     const [winner, loser] = isHere ? [here, atB] : [there, atA]
     keepWithin(winner, path)
-    if (loser ? !isSeen(winner.seen, loser) : !atA && !atB)
+    // Two values of one change: another program wrote the file. A deletion that was taken back is no difference.
+    const isTorn = atA && atB && isSameStamp(atA, atB) && path !== 'deletedAt'
+    if (isTorn || (loser ? !isSeen(winner.seen, loser) : !atA && !atB))
       differences.push({
         path,
         here: a,
