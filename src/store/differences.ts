@@ -8,13 +8,14 @@ import { readBatch } from './read-batch'
 import { putGrade, putLog, putRecipe, saveShop } from './records'
 import { saving } from './save-state'
 
-const NOTHING_DONE: Saving = { saved: false, problems: [] }
+/** Its record was deleted since: nothing is left to choose. */
+const GONE = 'gone'
 
 /** Takes the other value of a part that two screens changed: a change of this screen, which the others take in turn. */
-export async function takeOther(difference: StoredDifference): Promise<Saving> {
-  const saved = await putOther(difference)
-  if (saved.saved) await leaveAsTaken(difference)
-  return saved
+export async function takeOther(difference: StoredDifference): Promise<Saving | typeof GONE> {
+  const outcome = await putOther(difference)
+  if (outcome === GONE || outcome.saved) await leaveAsTaken(difference)
+  return outcome
 }
 
 /** The value that was taken stays, and nothing more is asked about it. */
@@ -29,7 +30,15 @@ export const useDifferences = (): readonly StoredDifference[] | undefined =>
       .catch(() => []),
   )
 
-async function putOther({ table, id, path, taken, here, there, name }: StoredDifference): Promise<Saving> {
+async function putOther({
+  table,
+  id,
+  path,
+  taken,
+  here,
+  there,
+  name,
+}: StoredDifference): Promise<Saving | typeof GONE> {
   const value = taken === 'here' ? there : here
   const label = `The other value in ${name}`
   switch (table) {
@@ -37,7 +46,7 @@ async function putOther({ table, id, path, taken, here, there, name }: StoredDif
       return saveShop(shop => withPart(table, shop, path, value), label)
     case 'batches': {
       const batch = await readBatch(id)
-      return batch ? editBatch(batch, label, now => withPart(table, now, path, value)) : NOTHING_DONE
+      return batch ? editBatch(batch, label, now => withPart(table, now, path, value)) : GONE
     }
     case 'blades': {
       const batch = await readBatch((await db.blades.get(id))?.batchId ?? '')
@@ -47,19 +56,19 @@ async function putOther({ table, id, path, taken, here, there, name }: StoredDif
             ...now,
             blades: now.blades.map(blade => (changed(blade) ? withPart(table, blade, path, value) : blade)),
           }))
-        : NOTHING_DONE
+        : GONE
     }
     case 'recipes': {
       const recipe = await db.recipes.get(id)
-      return recipe ? putRecipe(withPart(table, recipe, path, value), label) : NOTHING_DONE
+      return recipe ? putRecipe(withPart(table, recipe, path, value), label) : GONE
     }
     case 'grades': {
       const grade = await db.ownGrades.get(id)
-      return grade ? putGrade(withPart(table, grade, path, value)) : NOTHING_DONE
+      return grade ? putGrade(withPart(table, grade, path, value)) : GONE
     }
     case 'logs': {
       const log = await db.logs.get(id)
-      return log ? putLog(withPart(table, log, path, value)) : NOTHING_DONE
+      return log ? putLog(withPart(table, log, path, value)) : GONE
     }
     case 'readings':
     case 'pictures':

@@ -7,6 +7,7 @@ import { parseExchange } from '../core/files/read-exchange'
 import { exportText } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
 import type { Oven } from '../core/shop/oven'
+import { runOf } from '../testing/run'
 import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
 import { addAll, readAll, replaceAll } from './backup'
 import { addBatch, editBatch, setDeleted } from './batches'
@@ -149,6 +150,39 @@ describe('a workshop on two screens, joined by files', () => {
     const one = await saved()
     const other = await onAnotherScreen(oven, () => addAll(desk))
     expect([one, other].map(log => log.batches[0]?.deletedAt)).toEqual([null, null])
+  })
+
+  it('takes neither the batch nor the oven of a run that goes on away', async () => {
+    const [first] = start.shop.ovens
+    const second = { ...(first as Oven), id: 'second', name: 'Second' }
+    const both = await onAnotherScreen(start, async () => {
+      await saveShop(shop => ({ ...shop, ovens: [...shop.ovens, second] }))
+      await edit(batch => ({ ...batch, ovenId: 'second', ovenName: 'Second' }))
+    })
+    const desk = await onAnotherScreen(both, async () => {
+      await setDeleted(await here(), true)
+      await saveShop(shop => ({ ...shop, ovens: shop.ovens.filter(({ id }) => id !== 'second') }))
+    })
+    const hot: WorkshopData = { ...both, runs: [runOf(BATCH, { id: 'hot', mode: 'shop' })] }
+    for (const log of await joinedBothWays(desk, hot)) {
+      expect(log.batches[0]?.deletedAt).toBeNull()
+      expect(log.shop.ovens.map(({ id }) => id)).toContain('second')
+    }
+  })
+
+  it('says that a record is gone whose other value is wanted', async () => {
+    const gone = {
+      table: 'recipes',
+      id: 'nowhere',
+      path: 'name',
+      here: 'a',
+      there: 'b',
+      taken: 'here',
+      key: 'k',
+    } as const
+    await db.differences.put({ ...gone, name: '', entry: null, hereAt: null, thereAt: null })
+    expect(await takeOther({ ...gone, name: '', entry: null, hereAt: null, thereAt: null })).toBe('gone')
+    expect(await db.differences.count()).toBe(0)
   })
 
   it('lists what both changed with both values, and takes the other in one step that can be taken back', async () => {

@@ -191,14 +191,24 @@ export function joinLogs(here: Log, there: Log): JoinedLogs {
   }
 }
 
-/** The shop with the ovens that one log removed and the other planned a batch for without knowing: they are there again. */
+/**
+ * The shop with the ovens that one log removed and the other planned a batch for without knowing: they are there again. One that a run
+ * goes on in, or that the shop hardens or tempers in, never goes.
+ */
 function withUsedOvens(shop: Workshop, { here, there, stamps, batches }: Pair): Workshop {
-  const usedBy = (from: 'here' | 'there', other: 'here' | 'there', { seen }: Log) =>
-    [...batches[from].values()].flatMap(({ id, ovenId }) => {
+  const usedBy = (from: 'here' | 'there', other: 'here' | 'there', { runs }: Log, { seen }: Log) => {
+    const hot = new Set(runs.filter(run => run.endedAt === null && run.mode === 'shop').flatMap(run => run.batchIds))
+    return [...batches[from].values()].flatMap(({ id, ovenId }) => {
       const chosen = stamps[from].get(stampRowId('batches', id))?.ovenId
-      return !batches[other].has(id) || (chosen && !isSeen(seen, chosen)) ? ovenId : []
+      return hot.has(id) || !batches[other].has(id) || (chosen && !isSeen(seen, chosen)) ? ovenId : []
     })
-  const used = new Set([...usedBy('here', 'there', there), ...usedBy('there', 'here', here)])
+  }
+  const used = new Set([
+    shop.hardeningOvenId,
+    shop.temperingOvenId,
+    ...usedBy('here', 'there', here, there),
+    ...usedBy('there', 'here', there, here),
+  ])
   const known = new Set(shop.ovens.map(({ id }) => id))
   const missing = [...byId([...there.shop.ovens, ...here.shop.ovens]).values()].filter(
     ({ id }) => used.has(id) && !known.has(id),
@@ -225,13 +235,15 @@ function nameOf(
   return table === 'blades' ? `${row.serial}, ${batch?.name ?? ''}` : (row.name ?? batch?.name ?? '')
 }
 
-/** Whether a log has readings, blades or changes of a batch that another, which deleted it, has not seen. */
+/** Whether a log has readings, blades, runs or changes of a batch that another, which deleted it, has not seen. */
 function hasFurtherRows(batchId: string, log: Log, other: Log): boolean {
   const known = new Set([...other.readings, ...other.blades].map(({ id }) => id))
   const own = [...log.readings, ...log.blades].filter(row => row.batchId === batchId)
   const ids = new Set(own.map(({ id }) => stampRowId('blades', id)))
+  const runs = byId(other.runs)
   return (
     own.some(({ id }) => !known.has(id)) ||
+    log.runs.some(run => run.mode === 'shop' && run.batchIds.includes(batchId) && !isSame(run, runs.get(run.id))) ||
     log.stamps.some(row => ids.has(row.id) && Object.values(row.f).some(stamp => !isSeen(other.seen, stamp)))
   )
 }

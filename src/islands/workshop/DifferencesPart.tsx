@@ -2,6 +2,7 @@ import type { StoredDifference } from '../../core/joining/join-logs'
 import { stampMs } from '../../core/joining/stamp'
 import { leaveAsTaken, takeOther, useDifferences } from '../../store/differences'
 import { format } from '../../ui/dates'
+import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { differenceWords, partWords, recordWords } from '../../words/differences'
 import { counted } from '../../words/lists'
@@ -53,7 +54,12 @@ function DifferenceRow({ difference }: { difference: StoredDifference }) {
       <button
         type="button"
         className="btn"
-        onClick={() => void takeOther(difference).then(({ saved }) => saved && undoable(`Changed to ${other}`))}
+        onClick={() =>
+          void takeOther(difference).then(outcome => {
+            if (outcome === 'gone') toast(`${recordWords(difference)} was deleted since.`)
+            else if (outcome.saved) undoable(`Changed to ${other}`)
+          })
+        }
       >
         Take {other.length > 24 ? 'the other' : other}
       </button>
