@@ -82,6 +82,7 @@ module.exports = {
     core('day', [MODELS, 'shop', 'run', SUBJECTS, 'learn']),
     core('files', [MODELS, 'shop', 'run', SUBJECTS, 'learn', 'day']),
     core('joining', ['shop', 'run', 'batch', 'files']),
+    core('sharing', ['shop', 'batch', 'files', 'joining']),
     core('contract', [MODELS, 'shop', 'run', SUBJECTS, 'learn', 'day']),
     {
       name: 'core-is-pure',
@@ -99,9 +100,10 @@ module.exports = {
     only('workers', ['^src/(core|data|store)/']),
     only('devices', ['^src/(core|data)/']),
     only('store', ['^src/(core|data)/']),
+    only('sharing', ['^src/(core|data|store)/']),
     only('ui', ['^src/(words|core|data|styles)/']),
     only('offline', []),
-    only('islands', ['^src/(ui|words|store|workers|devices|offline|simulators|core|data)/']),
+    only('islands', ['^src/(ui|words|store|sharing|workers|devices|offline|simulators|core|data)/']),
     {
       name: 'heavy-work-is-asked-for',
       comment: 'What takes long is asked of the worker by its question. The page may know its types alone.',

@@ -6,6 +6,7 @@ import { compressed } from './scripts/build/compressed.mjs'
 import { noPaths } from './scripts/build/no-paths.mjs'
 import { offline } from './scripts/build/offline.mjs'
 import { questionThread } from './scripts/build/question-thread.mjs'
+import { sharing } from './scripts/build/sharing.mjs'
 
 /** Parts below a third of a kilobyte go into one that is fetched with them: fewer to fetch, for no more to read. */
 const FEWER_PARTS = { output: { experimentalMinChunkSize: 300 } }
@@ -20,7 +21,7 @@ export default defineConfig({
   // The interface takes JSON alone and keeps no session: a form post is answered by our own 415, not by a 403.
   security: { checkOrigin: false },
   vite: {
-    plugins: [tailwindcss(), questionThread()],
+    plugins: [tailwindcss(), questionThread(), sharing()],
     worker: { format: 'es', rollupOptions: FEWER_PARTS },
     // A hint for each part that a lazy part needs costs a slow tablet more than fetching it when its turn comes: all of it is near.
     build: { modulePreload: false, rollupOptions: FEWER_PARTS },

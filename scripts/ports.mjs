@@ -29,7 +29,10 @@ const KEPT = join(ROOT, '.cache', 'port')
  * The port that was used before, kept in a file. A browser keeps a workshop for each port: at another one it would be empty, so
  * another is only taken when it is asked for; otherwise an error says what to do. The first time, the first that is free.
  */
-export async function portToUse(host, { keptIn = KEPT, wanted = process.env.PORT, another = false } = {}) {
+export async function portToUse(
+  host,
+  { keptIn = KEPT, wanted = process.env.PORT, another = false, first = FIRST_PORT } = {},
+) {
   if (wanted !== undefined) return freePort(Number(wanted), host)
   const kept = existsSync(keptIn) ? Number(readFileSync(keptIn, 'utf8')) : null
   if (kept !== null && !another) {
@@ -40,7 +43,7 @@ export async function portToUse(host, { keptIn = KEPT, wanted = process.env.PORT
         'To begin at another port all the same: npm start -- --another-port',
     )
   }
-  const port = await freePort(kept === null ? FIRST_PORT : kept + 1, host)
+  const port = await freePort(kept === null ? first : kept + 1, host)
   if (kept === null) {
     mkdirSync(dirname(keptIn), { recursive: true })
     writeFileSync(keptIn, String(port))

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { createServer } from 'node:http'
+import { createServer as createSecureServer } from 'node:https'
 import { join } from 'node:path'
 import compression from 'compression'
 import sirv from 'sirv'
@@ -37,7 +38,7 @@ const ALLOWED = (process.env.TAWNY_HOSTS ?? '')
   .filter(name => name !== '')
 
 /** Answers what is refused, before any file or page is looked for; false where it is not. */
-function refused(request, response) {
+function refused(request, response, allowed = ALLOWED) {
   const { headers, method, url } = request
   const refusal = refusalOf(
     {
@@ -48,7 +49,7 @@ function refused(request, response) {
       fetchSite: headers['sec-fetch-site'] ?? null,
       fetchMode: headers['sec-fetch-mode'] ?? null,
     },
-    ALLOWED,
+    allowed,
   )
   if (!refusal) return false
   for (const [name, value] of SAFE_HEADERS) response.setHeader(name, value)
@@ -58,17 +59,62 @@ function refused(request, response) {
   return true
 }
 
-/** Serves a built application; resolves when it listens. */
-export async function serve({ host, port, built = join(ROOT, 'dist') }) {
+const listening = (server, port, host) =>
+  new Promise((resolve, reject) => {
+    server.once('error', reject)
+    server.listen(port, host, () => resolve(server))
+  })
+
+/** Serves a built application; resolves when it listens. `sharing`: a shared workshop, whose screens are let in here too. */
+export async function serve({ host, port, built = join(ROOT, 'dist'), sharing = null }) {
   const { handler } = await import(join(built, 'server', 'entry.mjs'))
   const files = filesOf(built)
   const server = createServer((request, response) => {
-    if (refused(request, response)) return
+    if (refused(request, response) || sharing?.door.answer(request, response, pathOf(request.url))) return
     files(request, response, () => compress(request, response, () => handler(request, response)))
   })
-  await new Promise((resolve, reject) => {
-    server.once('error', reject)
-    server.listen(port, host, resolve)
+  if (sharing) server.on('upgrade', upgradeTo(sharing, ALLOWED))
+  return listening(server, port, host)
+}
+
+/** Opens the socket of a screen; what is refused is refused here as well. */
+const upgradeTo = (sharing, allowed) => (request, socket, head) => {
+  socket.on('error', () => socket.destroy())
+  const path = pathOf(request.url)
+  const asked = {
+    method: 'GET',
+    path,
+    host: request.headers.host ?? null,
+    origin: null,
+    fetchSite: null,
+    fetchMode: null,
+  }
+  if (refusalOf(asked, allowed)) return socket.destroy()
+  sharing.door.upgrade(request, socket, head, path)
+}
+
+/** A built application as `openSharing` shares it, for other machines of the local network: over HTTPS alone. Answers that cost are for its screens. */
+export async function serveShared({ host, port, hosts, sharing, built = join(ROOT, 'dist') }) {
+  const { handler } = await import(join(built, 'server', 'entry.mjs'))
+  const files = filesOf(built)
+  const allowed = [...ALLOWED, ...hosts]
+  const { cert, key } = sharing.certificates()
+  const server = createSecureServer({ cert, key }, (request, response) => {
+    const path = pathOf(request.url)
+    if (refused(request, response, allowed) || sharing.door.answer(request, response, path)) return
+    if (path.startsWith('/api/') && !sharing.door.screenOf(request)) {
+      response.setHeader('content-type', 'application/json; charset=utf-8')
+      response.statusCode = 401
+      const message = 'Only screens of the workshop are answered here.'
+      response.end(JSON.stringify({ error: { code: 'not-a-screen', message, issues: [] } }))
+      return
+    }
+    files(request, response, () => compress(request, response, () => handler(request, response)))
   })
-  return server
+  server.on('upgrade', upgradeTo(sharing, allowed))
+  const daily = setInterval(async () => {
+    if (await sharing.renew()) server.setSecureContext(sharing.certificates())
+  }, 86_400_000)
+  daily.unref()
+  return listening(server, port, host)
 }

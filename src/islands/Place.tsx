@@ -8,6 +8,7 @@ import type { System } from '../core/units/quantity'
 import { useSaveTrouble, useShop } from '../store/hooks'
 import { noteOwn } from '../store/keeping'
 import { unfitChange } from '../store/save-state'
+import { isShared } from '../store/shared-mark'
 import { fetchWriters } from '../store/writing'
 import { setClock } from '../ui/dates'
 import { toast, waitingMessages } from '../ui/toast'
@@ -43,6 +44,7 @@ function useWriters(isReady: boolean, isAtRest: boolean): void {
 
 const Emptied = lazy(() => import('./Emptied'))
 const BackUps = lazy(() => import('./BackUps'))
+const SharedMark = lazy(() => import('./sharing/SharedMark'))
 const Messages = lazy(() => import('../ui/Messages'))
 
 /** Lets the dialogs' scroll lock through the content security policy: by the number the page came with. */
@@ -81,6 +83,7 @@ export function Place({ children }: { children: ReactNode }) {
               {children}
               {shop.isDemo && <DemoNote />}
               <Everywhere />
+              <Suspense fallback={null}>{isShared() && <SharedMark />}</Suspense>
               <Suspense fallback={null}>{isAtRest && <BackUps isOwn={!shop.isDemo} />}</Suspense>
             </CurrencyProvider>
           </UnitsProvider>

@@ -13,9 +13,10 @@ import { db } from './database'
 import { forgetHistory } from './history'
 import { forgetAnswers } from './kept-answers'
 import { refuseInRun } from './run-going-on'
-import { saveTrouble, saving } from './save-state'
+import { saveTrouble, saving, Unfit } from './save-state'
 import { putScreen, readScreen, seenHere } from './screen'
 import { newWorkshop } from './seed'
+import { isShared } from './shared-mark'
 import { bringsItsStamps } from './stamp-edits'
 import { newScreen } from './stampedly'
 import { allTables, putRecords, storedIn } from './tables'
@@ -46,6 +47,8 @@ export const replaceAll = async (data: WorkshopData, told: ToldShare = UNTOLD): 
   const outcome = await saving(() =>
     db.transaction('rw', allTables(), async transaction => {
       bringsItsStamps(transaction.idbtrans)
+      // What is put here in one’s place would come back from the others.
+      if (isShared()) throw new Unfit([problem('is-shared', {})])
       await refuseInRun(() => true)
       await Promise.all([...TABLES.map(table => storedIn(table).clear()), db.differences.clear()])
       // A log that begins as a copy changes under a name of its own.

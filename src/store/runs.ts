@@ -2,7 +2,7 @@ import { problem } from '../core/codes/problem'
 import type { Saving } from '../core/codes/result'
 import { NOTHING_FOUND } from '../core/load/inspect'
 import { packetsOf } from '../core/load/packets'
-import { joinedRun, withEvents } from '../core/run/join'
+import { joinedRun, withEvents, withoutEvent } from '../core/run/join'
 import { inspectedIn, leakedIn, soakedMinOf, statesIn } from '../core/run/record'
 import { withBlades } from '../core/shop/batch-records'
 import { type Run, type RunEvent, runSchema } from '../core/shop/run'
@@ -165,14 +165,19 @@ export async function addRun(run: Run): Promise<Saving> {
 /** Notes a remark of a run, and remembers how to take it out again. */
 export async function addRemark(runId: string, remark: Extract<RunEvent, { kind: 'remark' }>): Promise<Saving> {
   const outcome = await logEvents(runId, [remark])
+  let noted = remark
   if (outcome.saved)
     remember({
       label: `Remark “${remark.text}”`,
-      undo: async () => ((await takeOutEvent(runId, remark.id)).saved ? 'done' : 'refused'),
-      redo: async () => ((await logEvents(runId, [remark])).saved ? 'done' : 'refused'),
+      undo: async () => ((await takeOutEvent(runId, noted.id)).saved ? 'done' : 'refused'),
+      redo: async () => {
+        // What was taken out stays out, on every screen: noted again, it is another.
+        noted = { ...remark, id: crypto.randomUUID() }
+        return (await logEvents(runId, [noted])).saved ? 'done' : 'refused'
+      },
     })
   return outcome
 }
 
 export const takeOutEvent = (runId: string, eventId: string): Promise<Saving> =>
-  changeRun(runId, run => ({ ...run, events: run.events.filter(event => event.id !== eventId) }))
+  changeRun(runId, run => withoutEvent(run, eventId))

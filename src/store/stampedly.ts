@@ -3,6 +3,8 @@ import { stampsAfter } from '../core/joining/parts'
 import { type Stamp, type StampRow, stampRowId, tickUs } from '../core/joining/stamp'
 import type { StampedTable } from '../core/joining/tables'
 import type { Screen } from '../core/shop/stamps'
+import { isShared } from './shared-mark'
+import { markUnsent } from './unsent'
 
 /** Where this browser's identity among the screens of a workshop stands in the table `meta`. */
 export const SCREEN = 'screen'
@@ -34,7 +36,7 @@ export const stampedly = <T>(
   core: DBCore,
   table: StampedTable,
   name: string,
-  request: Exclude<DBCoreMutateRequest, { type: 'deleteRange' }>,
+  request: Change,
   mutate: () => PromiseLike<T>,
 ): PromiseLike<T> => {
   const { trans } = request
@@ -48,18 +50,42 @@ export const stampedly = <T>(
         .table('stamps')
         .getMany({ trans, keys: ids.map(id => stampRowId(table, id)) })
         .then((rows: (StampRow | undefined)[]) => {
-          if (![...befores, ...rows].some(Boolean)) return mutate()
+          const begun = ids.flatMap((id, i) => (befores[i] || rows[i] ? [] : stampRowId(table, id)))
+          if (begun.length === ids.length) return mutate().then(made => alsoSent(core, trans, begun, made))
           return stampOf(core, trans).then(stamp => {
             const changed = ids.flatMap(
               (id, i) => stampsAfter(table, id, [befores[i], values[i]], rows[i], stamp) ?? [],
             )
             return changed.length === 0
-              ? mutate()
+              ? mutate().then(made => alsoSent(core, trans, begun, made))
               : core
                   .table('stamps')
                   .mutate({ type: 'put', trans, values: changed })
                   .then(() => mutate())
+                  .then(made => alsoSent(core, trans, [...begun, ...changed.map(row => row.id)], made))
           })
         }),
     )
 }
+
+type Change = Exclude<DBCoreMutateRequest, { type: 'deleteRange' }>
+
+/** Makes a request, and marks what it changes to be sent to the other screens. A practice stays on its own screen. */
+export const sending = <T>(
+  core: DBCore,
+  table: StampedTable | 'runs',
+  request: Change,
+  mutate: () => PromiseLike<T>,
+): PromiseLike<T> => {
+  const ids: readonly string[] =
+    request.type === 'delete'
+      ? request.keys
+      : (request.values as readonly { readonly id: string; readonly mode?: string }[]).flatMap(({ id, mode }) =>
+          table === 'runs' && mode !== 'shop' ? [] : id,
+        )
+  const keys = ids.map(id => stampRowId(table, id))
+  return mutate().then(made => alsoSent(core, request.trans, keys, made))
+}
+
+const alsoSent = <T>(core: DBCore, trans: DBCoreTransaction, keys: readonly string[], made: T): PromiseLike<T> | T =>
+  keys.length > 0 && isShared() ? markUnsent(core, trans, keys).then(() => made) : made

@@ -104,6 +104,7 @@ const PROBLEMS: ProblemCodes = {
   'run-goes-on': {},
   'id-twice': {},
   'time-impossible': { first: 1990, last: 2100 },
+  'is-shared': {},
   'hot-run-on': { name: 'Net knives' },
   'back-up-not-allowed': { folder: 'stick' },
   'back-up-failed': { what: 'NotFoundError' },

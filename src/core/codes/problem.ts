@@ -62,6 +62,7 @@ export interface ProblemCodes {
   'writers-missing': Nothing
   'save-failed': { readonly what: string }
   'run-goes-on': Nothing
+  'is-shared': Nothing
   'hot-run-on': { readonly name: string }
   'back-up-not-allowed': { readonly folder: string }
   'back-up-failed': { readonly what: string }

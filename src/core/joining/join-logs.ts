@@ -42,14 +42,19 @@ export interface JoinedLogs {
   /** Records, or parts of them, that one log removed and the other changed: they are there again. */
   readonly returned: readonly Named[]
   /** Serials that two blades had, and what the later one has now. */
-  readonly serials: readonly { readonly from: string; readonly to: string }[]
+  readonly serials: readonly (NewSerial & { readonly blade: Blade })[]
+}
+
+interface NewSerial {
+  readonly from: string
+  readonly to: string
 }
 
 /** Result of joining a file into the log, as it is said. */
 export interface Added {
   /** Ovens of another workshop that came along, by the name they have here. */
   readonly ovens: readonly string[]
-  readonly serials: JoinedLogs['serials']
+  readonly serials: readonly NewSerial[]
   /** Parts that were changed on both sides, and what came back although one side had removed it. */
   readonly differences: number
   readonly returned: JoinedLogs['returned']
@@ -77,6 +82,13 @@ interface Found {
   readonly theirs: Row | undefined
   readonly sides: readonly [Side, Side]
 }
+
+const pairOf = (here: Log, there: Log): Pair => ({
+  here,
+  there,
+  stamps: { here: stampsOf(here), there: stampsOf(there) },
+  batches: { here: byId(here.batches), there: byId(there.batches) },
+})
 
 const rowsOf = (log: Log, table: StampedTable): Map<string, Row> =>
   byId<Row>(table === 'shop' ? [log.shop] : log[table])
@@ -153,14 +165,14 @@ function outcomeOf(pair: Pair, found: Found): Outcome {
   }
 }
 
-/** Joins another log of the same workshop into one. Neither is changed; the same comes of it whichever is joined into which. */
-export function joinLogs(here: Log, there: Log): JoinedLogs {
-  const pair: Pair = {
-    here,
-    there,
-    stamps: { here: stampsOf(here), there: stampsOf(there) },
-    batches: { here: byId(here.batches), there: byId(there.batches) },
-  }
+type JoinedRows = Omit<JoinedLogs, 'serials'>
+
+/**
+ * Joins the records of another log of the same workshop into one, each by itself. Either may be a part of a log: what it lacks is not
+ * removed by that. Neither is changed; the same comes of it whichever is joined into which.
+ */
+export function joinRows(here: Log, there: Log): JoinedRows {
+  const pair = pairOf(here, there)
   const changed = new Map<StampedTable, Row[]>()
   const removed: Pick<Named, 'table' | 'id'>[] = []
   const differences: LogDifference[] = []
@@ -180,22 +192,28 @@ export function joinLogs(here: Log, there: Log): JoinedLogs {
   const rows = Object.fromEntries(
     TABLES.map(table => [table, changed.get(table as StampedTable) ?? []]),
   ) as unknown as JoinedLogs['rows']
-  const serials = withOneSerialEach(here, there, rows)
   return {
-    shop: withUsedOvens((changed.get('shop')?.[0] as Workshop | undefined) ?? here.shop, pair),
+    shop: (changed.get('shop')?.[0] as Workshop | undefined) ?? here.shop,
     rows: { ...rows, runs: joinedRuns(here, there), stamps: stampRows },
     removed,
     differences,
     returned,
-    serials,
   }
+}
+
+/** Joins another log of the same workshop into one, and puts right what no record shows by itself: an oven in use, equal serials. */
+export function joinLogs(here: Log, there: Log): JoinedLogs {
+  const joined = joinRows(here, there)
+  const serials = withOneSerialEach(here, there, joined.rows)
+  return { ...joined, shop: withUsedOvens(joined.shop, here, there), serials }
 }
 
 /**
  * The shop with the ovens that one log removed and the other planned a batch for without knowing: they are there again. One that a run
  * goes on in, or that the shop hardens or tempers in, never goes.
  */
-function withUsedOvens(shop: Workshop, { here, there, stamps, batches }: Pair): Workshop {
+export function withUsedOvens(shop: Workshop, here: Log, there: Log): Workshop {
+  const { stamps, batches } = pairOf(here, there)
   const usedBy = (from: 'here' | 'there', other: 'here' | 'there', { runs }: Log, { seen }: Log) => {
     const hot = new Set(runs.filter(run => run.endedAt === null && run.mode === 'shop').flatMap(run => run.batchIds))
     return [...batches[from].values()].flatMap(({ id, ovenId }) => {
@@ -318,7 +336,7 @@ function joinedRuns(here: Log, there: Log): Log['runs'][number][] {
 }
 
 /** Gives blades whose serial another blade has a new one: the blade of the earlier batch keeps it. Changes the rows. */
-function withOneSerialEach(here: Log, there: Log, rows: JoinedLogs['rows']): JoinedLogs['serials'] {
+export function withOneSerialEach(here: Log, there: Log, rows: JoinedLogs['rows']): JoinedLogs['serials'] {
   const blades = byId([...there.blades, ...here.blades])
   for (const blade of rows.blades) blades.set(blade.id, blade)
   const created = new Map(
@@ -341,6 +359,6 @@ function withOneSerialEach(here: Log, there: Log, rows: JoinedLogs['rows']): Joi
     const at = rows.blades.findIndex(row => row.id === blade.id)
     if (at >= 0) rows.blades.splice(at, 1)
     rows.blades.push({ ...blade, serial: to })
-    return [{ from: blade.serial, to }]
+    return [{ from: blade.serial, to, blade: { ...blade, serial: to } }]
   })
 }

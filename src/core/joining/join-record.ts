@@ -90,7 +90,11 @@ export function joinRecord(here: Side, there: Side): JoinedRecord {
       keepWithin(there, path)
       return isThere(a) ? a : b
     }
-    const isHere = isHereTaken([a, atA, here], [b, atB, there])
+    const isHere =
+      path === 'deletedAt' && atA && atB && isSameStamp(atA, atB)
+        ? // Of one deletion that one log took back, since the record was gone on with, the other learns so.
+          !isThere(a)
+        : isHereTaken([a, atA, here], [b, atB, there])
     const [winner, loser] = isHere ? [here, atB] : [there, atA]
     keepWithin(winner, path)
     // Two values of one change: another program wrote the file. A deletion that was taken back is no difference.

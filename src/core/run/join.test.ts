@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { befell, runOf, trayOfBlades } from '../../testing/run'
 import type { Run, RunEvent } from '../shop/run'
 import { heatingAgain, stillOffOf } from './after-cut'
-import { joinedRun } from './join'
+import { joinedRun, withoutEvent } from './join'
 
 const remark = (id: string, atS: number, more: object = {}): RunEvent => ({
   id,
@@ -67,5 +67,11 @@ describe('two records of one run', () => {
         expect(new Set(idsOf(one))).toEqual(new Set([...a, ...b].map(event => event.id)))
       }),
     )
+  })
+
+  it('leaves out what one copy took out, whichever comes first', () => {
+    const both = run([remark('a', 1), remark('b', 2)])
+    const without = withoutEvent(both, 'a')
+    for (const joined of [joinedRun(both, without), joinedRun(without, both)]) expect(idsOf(joined)).toEqual(['b'])
   })
 })

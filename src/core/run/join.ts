@@ -6,6 +6,13 @@ export function withEvents<R extends Pick<Run, 'events'>>(run: R, events: readon
   return { ...run, events: [...run.events, ...events.filter(event => !ids.has(event.id))] }
 }
 
+/** Returns a run without an event, which no other copy of it brings back. */
+export const withoutEvent = <R extends Pick<Run, 'events' | 'takenOut'>>(run: R, eventId: string): R => ({
+  ...run,
+  events: run.events.filter(event => event.id !== eventId),
+  takenOut: [...(run.takenOut ?? []), eventId],
+})
+
 /** How far an event has gone since it was pressed: its time put right, what it asked answered, what was still off back on. */
 const stepsOf = (event: RunEvent): number =>
   Number(event.pressedS !== undefined) +
@@ -21,7 +28,9 @@ export function joinedRun(one: Run, other: Run): Run {
     const their = theirs.get(event.id)
     return their && stepsOf(their) > stepsOf(event) ? their : event
   })
-  const { events } = withEvents({ events: own }, other.events)
+  const takenOut = [...new Set([...(one.takenOut ?? []), ...(other.takenOut ?? [])])]
+  const { events: all } = withEvents({ events: own }, other.events)
+  const events = all.filter(event => !takenOut.includes(event.id))
   const inTime = events.map((event, i) => ({ event, i })).sort((a, b) => a.event.atS - b.event.atS || a.i - b.i)
   const { asked: _, ...rest } = one
   const { clock, asked } = other.clock.length > one.clock.length ? other : one
@@ -31,5 +40,6 @@ export function joinedRun(one: Run, other: Run): Run {
     ...(asked && { asked }),
     events: inTime.map(({ event }) => event),
     endedAt: one.endedAt ?? other.endedAt,
+    ...(takenOut.length > 0 && { takenOut }),
   }
 }

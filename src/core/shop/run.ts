@@ -165,6 +165,8 @@ export const runSchema = z.object({
   /** Blades that are hardened in it; none in a run of tempers alone, and in those of earlier versions. */
   blades: z.array(runBladeSchema).check(z.maxLength(MOST.storedBlades)),
   events: z.array(runEventSchema).check(z.maxLength(10_000)),
+  /** Events that were taken out again: another screen’s copy of the run does not bring them back. Absent: none. */
+  takenOut: z.optional(z.array(id).check(z.maxLength(10_000))),
 })
 
 export type Run = ReadOnly<z.infer<typeof runSchema>>

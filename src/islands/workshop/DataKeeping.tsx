@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react'
 import type { LooseEnd } from '../../core/files/loose-ends'
 import { clearAll, replaceAll } from '../../store/backup'
 import { askToKeep, isKept, noteOwn, useLastSaved } from '../../store/keeping'
+import { isShared } from '../../store/shared-mark'
 import { Ask } from '../../ui/Ask'
 import { ago } from '../../ui/dates'
 import { More } from '../../ui/More'
@@ -14,6 +15,7 @@ import { demoWorkshop } from '../use-beginning'
 import { BackUpPart } from './BackUpPart'
 import { DeletedPart } from './DeletedPart'
 import { DifferencesPart } from './DifferencesPart'
+import ScreensPart from './ScreensPart'
 import { useWorkshopFile } from './use-workshop-file'
 import { FileButton, WorkshopFileButton, WorkshopFileProgress } from './WorkshopFile'
 
@@ -99,77 +101,82 @@ export default function DataKeeping() {
     toast('The demo workshop is loaded.')
   }
   return (
-    <section id="data" className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
-      <h2 className="text-large">Data</h2>
-      <p className="mb-3 text-ink-2">
-        Everything stays in this browser, and in the files you save. Nothing is sent anywhere.
-      </p>
-      <KeptHere />
-      <BackUpPart />
-      <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-ember" onClick={() => void saveEverything()}>
-          Save everything to a file
-        </button>
-        <WorkshopFileButton className="btn" onFile={file => void open(file)}>
-          Read a workshop file …
-        </WorkshopFileButton>
-      </div>
-      <More place="data" title="More" says="old notes, codes, tables, the demo, starting empty">
+    <>
+      <section id="data" className="mt-10 border-t border-rule-strong pt-3" aria-label="Data">
+        <h2 className="text-large">Data</h2>
+        <p className="mb-3 text-ink-2">
+          {isShared()
+            ? 'Everything is in this browser, on the workshop’s other screens and on its server, and in the files you save. Nothing leaves the local network.'
+            : 'Everything stays in this browser, and in the files you save. Nothing is sent anywhere.'}
+        </p>
+        <KeptHere />
+        <BackUpPart />
         <div className="flex flex-wrap gap-2">
-          <OldRecordsButton />
-          <ReadCodeButton />
-          <button type="button" className="btn" onClick={() => void saveTable('readings')}>
-            Readings as CSV
+          <button type="button" className="btn btn-ember" onClick={() => void saveEverything()}>
+            Save everything to a file
           </button>
-          <button type="button" className="btn" onClick={() => void saveTable('blades')}>
-            Blades as CSV
-          </button>
-          <Ask
-            title="Load the demo workshop?"
-            says="It replaces what is in this browser. Save everything to a file first if you want it back."
-            act="Replace with the demo"
-            onAct={demo}
-          >
-            Load the demo …
-          </Ask>
-          <Ask
-            title="Start with an empty workshop?"
-            says="Everything in this browser is deleted: batches, readings, recipes, runs, ovens, checks and prices. Only the units and the theme stay. Save everything to a file first if you want it back."
-            act="Delete and start empty"
-            onAct={async () => {
-              if ((await clearAll()).saved) toast('The workshop is empty.')
-            }}
-          >
-            Start empty …
-          </Ask>
+          <WorkshopFileButton className="btn" onFile={file => void open(file)}>
+            Read a workshop file …
+          </WorkshopFileButton>
         </div>
-      </More>
-      <WorkshopFileProgress doing={doing} trouble={trouble} onStop={close} />
-      {opened && !doing && (
-        <div role="status" className="mt-3 border border-rule-strong p-4">
-          <p className="mb-3">From {openedWords(opened)}</p>
-          <LooseEnds ends={opened.looseEnds} />
+        <More place="data" title="More" says="old notes, codes, tables, the demo, starting empty">
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn btn-ember" onClick={() => void add()}>
-              Add to what is here
+            <OldRecordsButton />
+            <ReadCodeButton />
+            <button type="button" className="btn" onClick={() => void saveTable('readings')}>
+              Readings as CSV
+            </button>
+            <button type="button" className="btn" onClick={() => void saveTable('blades')}>
+              Blades as CSV
             </button>
             <Ask
-              title="Replace what is here?"
-              says="Everything in this browser gives way to what is in the file. Save everything to a file first if you want it back."
-              act="Replace with the file"
-              onAct={async () => void (await replace())}
+              title="Load the demo workshop?"
+              says="It replaces what is in this browser. Save everything to a file first if you want it back."
+              act="Replace with the demo"
+              onAct={demo}
             >
-              Replace what is here …
+              Load the demo …
             </Ask>
-            <button type="button" className="btn btn-plain" onClick={close}>
-              Cancel
-            </button>
+            <Ask
+              title="Start with an empty workshop?"
+              says="Everything in this browser is deleted: batches, readings, recipes, runs, ovens, checks and prices. Only the units and the theme stay. Save everything to a file first if you want it back."
+              act="Delete and start empty"
+              onAct={async () => {
+                if ((await clearAll()).saved) toast('The workshop is empty.')
+              }}
+            >
+              Start empty …
+            </Ask>
           </div>
-        </div>
-      )}
-      <DifferencesPart />
-      <DeletedPart />
-    </section>
+        </More>
+        <WorkshopFileProgress doing={doing} trouble={trouble} onStop={close} />
+        {opened && !doing && (
+          <div role="status" className="mt-3 border border-rule-strong p-4">
+            <p className="mb-3">From {openedWords(opened)}</p>
+            <LooseEnds ends={opened.looseEnds} />
+            <div className="flex flex-wrap gap-2">
+              <button type="button" className="btn btn-ember" onClick={() => void add()}>
+                Add to what is here
+              </button>
+              <Ask
+                title="Replace what is here?"
+                says="Everything in this browser gives way to what is in the file. Save everything to a file first if you want it back."
+                act="Replace with the file"
+                onAct={async () => void (await replace())}
+              >
+                Replace what is here …
+              </Ask>
+              <button type="button" className="btn btn-plain" onClick={close}>
+                Cancel
+              </button>
+            </div>
+          </div>
+        )}
+        <DifferencesPart />
+        <DeletedPart />
+      </section>
+      <ScreensPart />
+    </>
   )
 }
 

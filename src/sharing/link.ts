@@ -1,0 +1,260 @@
+import ReconnectingWebSocket from 'partysocket/ws'
+import {
+  checkedRow,
+  type FromScreen,
+  type FromServer,
+  fromServerSchema,
+  PART_BYTES,
+  type Role,
+  SHARING_VERSION,
+} from '../core/sharing/messages'
+import { db } from '../store/database'
+import { putScreen, readScreen } from '../store/screen'
+import { markShared } from '../store/shared-mark'
+import {
+  markAllUnsent,
+  markSent,
+  onWaiting,
+  putInStep,
+  readInStep,
+  readWaiting,
+  redateWaiting,
+  takeReceived,
+  type Waiting,
+} from '../store/sharing'
+import { fetchWriters } from '../store/writing'
+import { setSharing, sharing } from './state'
+
+/** A clock is measured so often, and a server that says nothing for so long is gone, ms. */
+const PING_MS = 10_000
+/** What the server could not take is tried again after so long, ms. */
+const AGAIN_MS = 10_000
+
+type Say<S extends FromServer['say']> = Extract<FromServer, { say: S }>
+
+/** The link to the workshop’s server: sends what is changed here, takes what others changed, and comes back by itself. */
+class Link {
+  private readonly socket = new ReconnectingWebSocket(
+    () => `${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}/share/socket`,
+    [],
+    { minReconnectionDelay: 300, maxReconnectionDelay: 8000, connectionTimeout: 5000, maxEnqueuedMessages: 0 },
+  )
+  private queue: Promise<unknown> = Promise.resolve()
+  private sending: { readonly n: number; readonly marks: Waiting['marks'] } | null = null
+  private lastN = 0
+  private caughtUp = false
+  private isStopped = false
+  private logId = ''
+  private heardAt = 0
+  private readonly ends: (() => void)[] = []
+
+  constructor() {
+    this.socket.addEventListener('open', () => this.inTurn(() => this.hello()))
+    this.socket.addEventListener('message', ({ data }) => this.hear(String(data)))
+    this.socket.addEventListener('close', () => void this.gone())
+    const stopWaiting = onWaiting(waiting => {
+      setSharing({ waiting })
+      if (waiting > 0) this.inTurn(() => this.flush())
+    })
+    const beat = setInterval(() => {
+      if (this.socket.readyState !== WebSocket.OPEN) return
+      if (this.heardAt > 0 && Date.now() - this.heardAt > 2.5 * PING_MS) this.socket.reconnect()
+      else this.say({ say: 'ping', at: Date.now() })
+    }, PING_MS)
+    const wake = () => this.wake()
+    for (const back of ['online', 'pageshow', 'focus'] as const) addEventListener(back, wake)
+    this.ends.push(
+      stopWaiting,
+      () => clearInterval(beat),
+      () => {
+        for (const back of ['online', 'pageshow', 'focus'] as const) removeEventListener(back, wake)
+      },
+    )
+  }
+
+  /** Ends the link: another tab has it now. */
+  stop(): void {
+    for (const end of this.ends) end()
+    this.isStopped = true
+    this.socket.close()
+  }
+
+  say(message: FromScreen): void {
+    if (this.socket.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message))
+  }
+
+  /** A tablet that slept does not wait for the next try. */
+  private wake() {
+    if (this.socket.readyState === WebSocket.CLOSED) this.socket.reconnect()
+  }
+
+  private inTurn(act: () => Promise<unknown>) {
+    this.queue = this.queue
+      .then(act)
+      .catch(error => console.error('What screens share could not be brought in step:', error))
+  }
+
+  private async hello() {
+    this.sending = null
+    this.caughtUp = false
+    this.heardAt = Date.now()
+    setSharing({ phase: 'connecting', refusal: null })
+    const [screen, inStep, shop] = await Promise.all([readScreen(), readInStep(), db.shop.get('shop')])
+    // What it stamps with is to be the same from now on.
+    if (screen.atUs === 0) await putScreen({ ...screen, atUs: 1 })
+    this.say({
+      say: 'hello',
+      version: SHARING_VERSION,
+      origin: shop?.origin ?? null,
+      stampsAs: screen.id,
+      logId: inStep?.logId ?? null,
+      cursor: inStep?.cursor ?? 0,
+    })
+    this.say({ say: 'ping', at: Date.now() })
+  }
+
+  private hear(text: string) {
+    this.heardAt = Date.now()
+    const message = fromServerSchema.safeParse(JSON.parse(text))
+    if (!message.success) return void console.error('The server of the workshop said something that does not fit.')
+    const said = message.data
+    switch (said.say) {
+      case 'welcome':
+        return this.inTurn(() => this.welcomed(said))
+      case 'rows':
+        return this.inTurn(() => this.take(said))
+      case 'ok':
+        return this.inTurn(() => this.sent(said))
+      case 'no':
+        return this.inTurn(() => this.refused(said))
+      case 'pong':
+        return setSharing({ aheadMs: Math.round((said.at + Date.now()) / 2 - said.nowMs) })
+      case 'screens':
+        return setSharing({ screens: said.screens })
+      case 'code':
+        return void codeWanted?.(said)
+    }
+  }
+
+  private async welcomed(said: Say<'welcome'>) {
+    this.logId = said.logId
+    setSharing({ you: said.you, role: said.role })
+    // A log that has nothing of this screen is told all of it.
+    if ((await readInStep())?.logId === said.logId) return
+    await markAllUnsent()
+    await putInStep({ logId: said.logId, cursor: 0 })
+  }
+
+  private async take(said: Say<'rows'>) {
+    const rows = said.rows.map(checkedRow)
+    const fitting = rows.flatMap(row => row ?? [])
+    if (fitting.length < rows.length)
+      console.error('Records of the workshop do not fit here:', rows.length - fitting.length)
+    const inStep = { logId: this.logId, cursor: said.seq }
+    if (fitting.length > 0 || said.isAll) {
+      const isTaken = await takeReceived({ rows: fitting, seen: said.seen, isAll: said.isAll, inStep })
+      // Refused by the browser: what is missing is sent again on the next greeting.
+      if (!isTaken) return this.socket.close()
+    }
+    if (!said.isAll) return
+    this.caughtUp = true
+    setSharing({ phase: 'in-step', awaySince: null })
+    await this.flush()
+  }
+
+  /** Sends the next of what waits: one message at a time, and the next when it was taken. */
+  private async flush() {
+    if (!this.caughtUp || this.sending || this.socket.readyState !== WebSocket.OPEN) return
+    const { rows, marks, seen, isAll } = await readWaiting(PART_BYTES)
+    if (marks.size === 0) return
+    this.lastN += 1
+    this.sending = { n: this.lastN, marks }
+    this.say({ say: 'rows', n: this.lastN, rows: rows as never, seen, isAll })
+  }
+
+  private async sent(said: Say<'ok'>) {
+    if (this.sending?.n !== said.n) return
+    await markSent(this.sending.marks)
+    this.sending = null
+    await putInStep({ logId: this.logId, cursor: said.seq })
+    setSharing({ refusal: null })
+    await this.flush()
+  }
+
+  private async refused(said: Say<'no'>) {
+    this.sending = null
+    if (said.why === 'removed') return setSharing({ phase: 'removed', refusal: said.why })
+    setSharing({ refusal: said.why })
+    if (said.why === 'clock-ahead') {
+      await redateWaiting(Date.now() - sharing.get().aheadMs)
+      return this.flush()
+    }
+    if (said.why === 'disk') setTimeout(() => this.inTurn(() => this.flush()), AGAIN_MS)
+    // The same would be refused again: until something changes, or the page is loaded again, it waits.
+    if (said.n === null) this.socket.close()
+  }
+
+  private async gone() {
+    if (this.isStopped) return
+    this.caughtUp = false
+    this.sending = null
+    const { phase, awaySince } = sharing.get()
+    if (phase === 'removed') return this.socket.close()
+    setSharing({ phase: 'away', awaySince: awaySince ?? new Date().toISOString() })
+    // A server that answers, and does not know this screen, has removed it.
+    const status = await fetch('/share/status').then(
+      answer => (answer.ok ? answer.json() : null),
+      () => null,
+    )
+    if (status && status.screen === null) {
+      setSharing({ phase: 'removed', refusal: 'removed' })
+      this.socket.close()
+    }
+  }
+}
+
+let link: Link | null = null
+let codeWanted: ((code: Say<'code'>) => void) | null = null
+
+/** Begins to keep this browser in step. Of several tabs the one does it that was looked at last. */
+export function startSharing(): void {
+  hold()
+  addEventListener('focus', () => link ?? hold())
+}
+
+function hold(): void {
+  let own: Link | null = null
+  navigator.locks
+    .request('tawny-ember-sharing', { steal: true }, async () => {
+      await fetchWriters()
+      own = new Link()
+      link = own
+      // Held until the page goes, or another tab takes it.
+      await new Promise(() => undefined)
+    })
+    .catch(() => {
+      own?.stop()
+      if (link === own) link = null
+    })
+}
+
+/** Asks for a code for another screen; null where the server cannot be reached. */
+export async function askForCode(name: string, role: Role): Promise<Say<'code'> | null> {
+  if (!link || sharing.get().phase !== 'in-step') return null
+  const code = new Promise<Say<'code'>>(resolve => {
+    codeWanted = resolve
+  })
+  link.say({ say: 'code', name, role })
+  return Promise.race([code, new Promise<null>(resolve => setTimeout(() => resolve(null), 5000))])
+}
+
+export const renameScreen = (screen: string, name: string): void => link?.say({ say: 'rename', screen, name })
+export const removeScreen = (screen: string): void => link?.say({ say: 'remove', screen })
+export const leadRun = (run: string | null): void => link?.say({ say: 'lead', run })
+
+/** Leaves the workshop: what is here stays, and goes on by itself. */
+export function leaveSharing(): void {
+  const { you } = sharing.get()
+  if (you) removeScreen(you)
+  markShared(false)
+}
