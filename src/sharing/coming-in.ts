@@ -57,8 +57,8 @@ export async function ownLog(
 }
 
 /** This browser’s log becomes the workshop’s, or is joined with it: everything in it is sent. */
-export async function shareOwn(): Promise<boolean> {
-  markShared(true)
+export async function shareOwn(name: string): Promise<boolean> {
+  markShared(name)
   await markAllUnsent()
   return true
 }
@@ -67,11 +67,11 @@ export async function shareOwn(): Promise<boolean> {
  * The workshop’s log takes the place of what is here. `bring`: what was here is laid beside it, as another workshop’s file is. False
  * where the browser refused.
  */
-export async function takeShared(workshop: Workshop, bring: boolean): Promise<boolean> {
+export async function takeShared(name: string, workshop: Workshop, bring: boolean): Promise<boolean> {
   const own = bring ? await readAll() : null
   const { saved } = await replaceAll(emptyData(workshop))
   if (!saved) return false
-  markShared(true)
+  markShared(name)
   if (!own) return true
   return (await addAll(own)) !== null
 }

@@ -130,10 +130,17 @@ class Link {
       case 'pong':
         return setSharing({ aheadMs: Math.round((said.at + Date.now()) / 2 - said.nowMs) })
       case 'screens':
-        return setSharing({ screens: said.screens })
+        return this.toldScreens(said)
       case 'code':
         return void codeWanted?.(said)
     }
+  }
+
+  private toldScreens({ screens }: Say<'screens'>) {
+    const own = screens.find(({ id }) => id === sharing.get().you)
+    // What is pressed here is said to be pressed on it, out of reach of the server too.
+    if (own) markShared(own.name)
+    setSharing({ screens })
   }
 
   private async welcomed(said: Say<'welcome'>) {
@@ -256,5 +263,5 @@ export const leadRun = (run: string | null): void => link?.say({ say: 'lead', ru
 export function leaveSharing(): void {
   const { you } = sharing.get()
   if (you) removeScreen(you)
-  markShared(false)
+  markShared(null)
 }

@@ -94,3 +94,7 @@ export function ownLogWords(
       return `This screen holds a workshop of its own, ${holds}. It can be laid beside “${workshop}”, or left out; either way all of it is saved to a file first.`
   }
 }
+
+/** Says which other screen leads a run, and where its last step was pressed. */
+export const leadWords = (leader: string, last: string | undefined): string =>
+  `Alarms and voice: ${leader}.${last ? ` Last press: ${last}.` : ''}`

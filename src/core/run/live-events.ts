@@ -7,18 +7,29 @@ const isUndone = (event: RunEvent): boolean =>
   event.kind === 'incident' ||
   (event.kind === 'shows' && event.by === 'hand')
 
-/** The events of a run that count: each taking back takes away what was done last before it. A call-off stays. */
+/**
+ * The events of a run that count: each taking back takes away what it names, on every screen that pressed it, or what was done last
+ * before it. A call-off stays.
+ */
 export function liveEvents(events: readonly RunEvent[]): RunEvent[] {
   const live: RunEvent[] = []
   for (const event of events) {
     if (event.kind !== 'take-back') live.push(event)
     else {
-      const last = live.findLastIndex(isUndone)
-      if (last >= 0) live.splice(last, 1)
+      const back = event.of === undefined ? live.findLast(isUndone) : live.find(one => one.id === event.of)
+      if (back) live.splice(0, live.length, ...live.filter(one => !isOneWith(one, back)))
     }
   }
   return live
 }
+
+/** Returns the event that a taking back would take away now; null: there is none. */
+export const lastUndone = (events: readonly RunEvent[]): RunEvent | null =>
+  liveEvents(events).findLast(isUndone) ?? null
+
+/** Whether an event is another, or the press of the same step on another screen. */
+const isOneWith = (one: RunEvent, other: RunEvent): boolean =>
+  one === other || (one.kind === 'confirm' && other.kind === 'confirm' && one.stepId === other.stepId)
 
 export type EventOf<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>
 export type IncidentEvent = EventOf<'incident'>

@@ -43,6 +43,35 @@ describe('where a run stands', () => {
     expect(kindOf(withEvents(pulling, ...noted, takenBack(4001)))).toBe('full-heat')
   })
 
+  it('takes one step pressed on two screens as one press, and takes both back with the one that is named', () => {
+    const [ready, second] = run.steps
+    const two = withEvents(run, pressed(10, ready?.id ?? ''), { ...pressed(11, ready?.id ?? ''), on: 'Tablet' })
+    expect(runStateAt(two, 20)).toMatchObject({ stepIndex: 1, sinceS: 10, step: { id: second?.id } })
+    const back: RunEvent = { id: 'back', atS: 12, kind: 'take-back', of: two.events.at(-1)?.id ?? '' }
+    expect(runStateAt(withEvents(two, back), 20)).toMatchObject({ stepIndex: 0, step: { id: ready?.id } })
+  })
+
+  it('takes back what is named, though another screen pressed in the same moment', () => {
+    const [ready, second] = run.steps
+    const first = pressed(10, ready?.id ?? '')
+    const both = withEvents(run, first, pressed(20, second?.id ?? ''))
+    const named: RunEvent = { id: 'back', atS: 21, kind: 'take-back', of: both.events[1]?.id ?? '' }
+    const remark: RunEvent = { id: 'm', atS: 20.5, kind: 'add-minutes', stepId: run.steps[2]?.id ?? '', minutes: 3 }
+    const state = runStateAt(withEvents(both, remark, named), 30)
+    expect(state.confirmed.map(one => one.event.id)).toEqual([first.id])
+  })
+
+  it('loses no press of a screen whose clock is behind: the step counts after the one before it', () => {
+    const [ready, second, third] = run.steps
+    const late = withEvents(run, pressed(96, second?.id ?? ''), pressed(100, ready?.id ?? ''))
+    const state = runStateAt(late, 120)
+    expect(state.confirmed.map(one => [one.step.id, one.atS])).toEqual([
+      [ready?.id, 100],
+      [second?.id, 100],
+    ])
+    expect(state.step?.id).toBe(third?.id)
+  })
+
   it('asks nobody to pull a blade that fell before it was pulled; one that fell after stays as it was', () => {
     const pulling = withEvents(run, ...pressedAt(run, 10, 60, 2400, 3600))
     expect(runStateAt(pulling, 4000).step).toMatchObject({ kind: 'pull', bladeIds: ['A1'] })

@@ -148,15 +148,29 @@ function replayed(run: RunParts, live: readonly RunEvent[]) {
       for (const id of event.bladeIds) if (!isPulled(id)) fallen.add(id)
     }
   }
+  /** Presses of steps that are still to come: another screen's clock was behind when the step before was pressed. */
+  const early = new Map<string, EventOf<'confirm'>>()
+  const confirmDue = () => {
+    for (;;) {
+      settle()
+      const step = run.steps[at]
+      const event = step && early.get(step.id)
+      if (!step || !event) return
+      const atS = Math.max(event.atS, confirmed.at(-1)?.atS ?? 0)
+      confirmed.push({ step: without(step, gone), atS, event })
+      early.delete(step.id)
+      at++
+    }
+  }
   for (const event of live) {
     settle()
-    const step = run.steps[at]
-    if (event.kind === 'confirm' && step?.id === event.stepId) {
-      confirmed.push({ step: without(step, gone), atS: event.atS, event })
-      at++
+    if (event.kind === 'confirm') {
+      const isToCome = run.steps.findIndex(step => step.id === event.stepId) >= at
+      if (isToCome && !early.has(event.stepId)) early.set(event.stepId, event)
     } else if (event.kind === 'add-minutes')
       added.set(event.stepId, (added.get(event.stepId) ?? 0) + event.minutes * 60)
     else if (event.kind === 'incident') happened(event)
+    confirmDue()
   }
   settle()
   return { gone, fallen, confirmed, added, at }

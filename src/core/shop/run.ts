@@ -78,8 +78,16 @@ export const runStepSchema = z.object({
   ),
 })
 
-/** Seconds on the run's own clock; `pressedS` where it was corrected by hand: when it was really pressed. */
-const moment = { id, atS: between(0, 100_000_000), pressedS: z.optional(between(0, 100_000_000)) }
+/**
+ * Seconds on the run's own clock; `pressedS` where it was corrected by hand: when it was really pressed; `on`: the screen it was pressed
+ * on, by its name, where a workshop has several.
+ */
+const moment = {
+  id,
+  atS: between(0, 100_000_000),
+  pressedS: z.optional(between(0, 100_000_000)),
+  on: z.optional(z.string().check(z.maxLength(60))),
+}
 
 export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({
@@ -89,8 +97,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     /** Of a pull: what the blade had soaked, s, by the oven's model or its log. */
     soakedS: z.optional(between(0, 1_000_000)),
   }),
-  /** Takes back what was done last and not yet taken back. */
-  z.object({ ...moment, kind: z.literal('take-back') }),
+  /** Takes back an event; where none is named, what was done last and not yet taken back. */
+  z.object({ ...moment, kind: z.literal('take-back'), of: z.optional(id) }),
   z.object({ ...moment, kind: z.literal('add-minutes'), stepId: id, minutes: between(-60, 600) }),
   z.object({ ...moment, kind: z.literal('remark'), text: textUpTo('remark') }),
   /** Display temperature of the oven, °C. */

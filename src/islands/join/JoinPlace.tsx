@@ -86,11 +86,12 @@ function Choice({ status: { screen, workshop }, own }: { status: Status; own: Ow
     if (await act().catch(() => false)) location.assign('/')
     else setTrouble(true)
   }
+  const name = screen?.name ?? ''
   const isJoined = workshop === null || own.is === 'same'
   return (
     <div className="grid gap-4">
       <p>
-        This screen is “{screen?.name}”. {ownLogWords(own, workshop?.name ?? null)}
+        This screen is “{name}”. {ownLogWords(own, workshop?.name ?? null)}
       </p>
       {trouble && (
         <p role="alert" className="border-l-3 border-bad pl-3">
@@ -102,12 +103,14 @@ function Choice({ status: { screen, workshop }, own }: { status: Status; own: Ow
         <button
           type="button"
           className="btn btn-ember"
-          onClick={() => void go(() => (isJoined || !workshop ? shareOwn() : takeShared(workshop, own.is === 'other')))}
+          onClick={() =>
+            void go(() => (isJoined || !workshop ? shareOwn(name) : takeShared(name, workshop, own.is === 'other')))
+          }
         >
           {workshop === null ? 'Share it' : own.is === 'other' ? 'Lay it beside the shared one' : 'Go on'}
         </button>
         {own.is === 'other' && workshop && (
-          <button type="button" className="btn" onClick={() => void go(() => takeShared(workshop, false))}>
+          <button type="button" className="btn" onClick={() => void go(() => takeShared(name, workshop, false))}>
             Leave it out
           </button>
         )}

@@ -29,6 +29,7 @@ export function RunLog({ run, batch }: { run: Run; batch: Batch }) {
           <span className="text-bone-2">{clockText(event.atS)}</span>
           <span>
             {eventText(event, steps.get(event.id) ?? null, batch, say)}
+            {event.on !== undefined && <span className="text-bone-2"> on {event.on}</span>}
             {event.pressedS === undefined ? '' : ` (corrected; pressed at ${clockText(event.pressedS)})`}
           </span>
           {event.kind === 'confirm' &&

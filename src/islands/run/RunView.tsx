@@ -15,6 +15,7 @@ import { helperWords } from '../../words/drill'
 import { happenedWords } from '../../words/incidents'
 import { marksOfBlades } from '../../words/lists'
 import { stepWords } from '../../words/run'
+import { leadWords } from '../../words/sharing'
 import { useShopNow } from '../shop-context'
 import { AfterCut } from './AfterCut'
 import { ClockQuestions } from './ClockQuestions'
@@ -30,6 +31,7 @@ import { changeSpeed, SpeedControl } from './SpeedControl'
 import { openSurprises, SurpriseNote } from './SurpriseNote'
 import { useConfirm, wantedC } from './use-confirm'
 import { useHeard } from './use-heard'
+import { type Lead, useLead } from './use-lead'
 import { useLeaving } from './use-leaving'
 import { usePressKey } from './use-press-key'
 import { useRunClock } from './use-run-clock'
@@ -63,6 +65,7 @@ export default function RunView({ batch, run }: Props) {
     open === 'remark' || open === 'happened' || open === 'call-off' || clock.question !== null || cut !== null
   const practice = run.mode === 'practice'
   useWakeLock()
+  const lead = useLead(run.id, prefs)
   useHeard({
     step,
     words: said,
@@ -74,7 +77,7 @@ export default function RunView({ batch, run }: Props) {
       clock.question !== null ||
       (run.drill !== undefined && openSurprises(run, nowS).length > 0),
     people: state.people,
-    prefs,
+    prefs: lead.heard,
   })
   usePressKey({ onShort: confirm, onHold: () => setOpen('happened'), off: isAsked, boundKey: prefs.boundKey })
   const leaving = useLeaving(run)
@@ -114,6 +117,7 @@ export default function RunView({ batch, run }: Props) {
         </p>
       </header>
       <Troubles oven={oven} runId={run.id} />
+      <OtherLeads lead={lead} last={state.confirmed.at(-1)?.event.on} />
       <StillOff run={run} nowS={nowS} />
       {run.drill && <SurpriseNote run={run} batch={batch} nowS={nowS} />}
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
@@ -234,6 +238,21 @@ function EarlyWords({ step, shownBy, shownC }: { step: RunStep; shownBy: string;
   return shownBy === 'model' && wanted !== null && shownC !== null
     ? `It should show ${say.t(shownC)} now. Does yours show ${say.t(wanted)}? Press again`
     : 'Not yet. Press again to go on all the same'
+}
+
+/** Says on which screen alarms and voice are, and where the last step was pressed; this one can take them over. */
+function OtherLeads({ lead, last }: { lead: Lead; last: string | undefined }) {
+  if (lead.other === null) return null
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 text-lead text-bone-2">
+      <p>
+        {leadWords(lead.other, last)}{' '}
+        <button type="button" className="min-h-touch px-2 text-bone underline" onClick={lead.take}>
+          Lead from here
+        </button>
+      </p>
+    </div>
+  )
 }
 
 /** Says that the oven does not heat, and for how long, until it is called on again. */

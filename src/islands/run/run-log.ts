@@ -1,13 +1,18 @@
 import { heatingAgain } from '../../core/run/after-cut'
 import { runSecondsAt } from '../../core/run/clock'
+import { lastUndone } from '../../core/run/live-events'
 import { arrivalOf, type OvenKnown, type RunState } from '../../core/run/run-state'
 import type { Run, RunEvent } from '../../core/shop/run'
 import type { Incident, SafePoint, StopReason } from '../../data/incidents'
 import { addRemark, changeRun, logEvents } from '../../store/runs'
+import { screenName } from '../../store/shared-mark'
 import { newId } from '../batch/edit'
 
 /** When something was pressed: a new event's id and its second on the run's clock. */
-const momentOf = (run: Run, atMs: number) => ({ id: newId(), atS: runSecondsAt(run.clock, atMs) })
+const momentOf = (run: Run, atMs: number) => {
+  const on = screenName()
+  return { id: newId(), atS: runSecondsAt(run.clock, atMs), ...(on !== null && { on }) }
+}
 
 /** Confirms the present step at the instant it was pressed. `shownC`: what the display must have shown for it, °C, where it says more than the model. */
 export function confirmStep(
@@ -32,7 +37,11 @@ export function confirmStep(
   }))
 }
 
-export const takeBack = (run: Run) => logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'take-back' }])
+/** Takes back what was done last, by name: what another screen adds in the same moment stays. */
+export const takeBack = (run: Run) => {
+  const last = lastUndone(run.events)
+  return logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'take-back', ...(last && { of: last.id }) }])
+}
 
 export const addMinutes = (run: Run, stepId: string, minutes: number) =>
   logEvents(run.id, [{ ...momentOf(run, Date.now()), kind: 'add-minutes', stepId, minutes }])

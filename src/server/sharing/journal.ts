@@ -162,7 +162,9 @@ function backUp(folder: string, file: string, today: string): void {
   const copies = join(folder, 'back-ups')
   try {
     mkdirSync(copies, { recursive: true, mode: 0o700 })
-    copyFileSync(file, join(copies, `workshop-${today}.jsonl`))
+    const copy = join(copies, `workshop-${today}.jsonl`)
+    if (existsSync(copy)) return
+    copyFileSync(file, copy)
     for (const old of readdirSync(copies).sort().slice(0, -BACK_UPS)) rmSync(join(copies, old))
   } catch (error) {
     console.error('The day’s copy of the shared workshop could not be made:', (error as Error).message)
