@@ -14,13 +14,19 @@ const WHY = {
     `${file} cannot be read to its end, and nothing was changed in it. The folder back-ups beside it has it as it was on each of the last days: put one of them in its place.`,
 }
 
+const takenPort = () => {
+  throw new Error(
+    `The port that the workshop’s screens know is taken, perhaps by Tawny Ember itself. Stop that first; or share at another with TAWNY_TLS_PORT=${FIRST_PORT + 1}, where each screen must be added anew.`,
+  )
+}
+
 /** Shares the workshop on the local network: opens what is shared and serves it over HTTPS. Throws with what to do where it cannot be. */
-export async function share({ built, folder, port = null, host = '0.0.0.0' }) {
+export async function share({ built = join(ROOT, 'dist'), folder, port = null, host = '0.0.0.0' } = {}) {
   const { openSharing, localAddresses, JournalError } = await import(join(built, 'server', 'sharing.mjs'))
   const name = hostname().toLowerCase()
   const hosts = [...localAddresses(), ...(name.includes('.') ? [name] : [`${name}.local`]), '127.0.0.1']
-  const tlsPort =
-    port ?? (await portToUse(host, { keptIn: KEPT, wanted: process.env.TAWNY_TLS_PORT, first: FIRST_PORT }))
+  const wanted = process.env.TAWNY_TLS_PORT
+  const tlsPort = port ?? (await portToUse(host, { keptIn: KEPT, wanted, first: FIRST_PORT }).catch(takenPort))
   const { TAWNY_TLS_CERT: cert, TAWNY_TLS_KEY: key } = process.env
   const sharing = await openSharing({ folder, hosts, tlsPort, own: cert && key ? { cert, key } : null }).catch(
     error => {
@@ -28,6 +34,8 @@ export async function share({ built, folder, port = null, host = '0.0.0.0' }) {
       throw new Error(`The workshop cannot be shared: ${error.message}`)
     },
   )
+  // Pages say that there is a workshop to come into.
+  process.env.TAWNY_SHARED = 'on'
   await serveShared({ host, port: tlsPort, hosts, sharing, built })
   return {
     ...sharing,

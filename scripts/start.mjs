@@ -3,8 +3,7 @@
 //   npm start -- --empty     an empty workshop for a browser that has none yet, instead of the demo
 //   npm start -- --another-port   begin at another port, though the usual one is taken: another port is another, empty workshop
 //   PORT=5000 npm start      another first port; HOST to listen elsewhere than on this machine alone
-import { join } from 'node:path'
-import { ensureBuild, ensurePackages, ROOT } from './bootstrap.mjs'
+import { ensureBuild, ensurePackages } from './bootstrap.mjs'
 import { portToUse } from './ports.mjs'
 
 ensurePackages()
@@ -24,7 +23,7 @@ const { serve } = await import('./serve.mjs')
 const address = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/`
 if (process.argv.includes('--shared')) {
   const { share } = await import('./share.mjs')
-  const sharing = await share({ built: join(ROOT, 'dist') }).catch(error => giveUp(error.message))
+  const sharing = await share().catch(error => giveUp(error.message))
   await serve({ host, port, sharing })
   console.log(`Tawny Ember is at ${address}`)
   sharing.tell(address)

@@ -19,7 +19,7 @@ export function isDue(lastAt: string | null, run: Pick<Run, 'startedAt' | 'ended
 }
 
 /** Backs up by itself into the picked folder: each day, and after each run. Shows nothing; it comes after the page stands. */
-export default function BackUps({ isOwn }: { readonly isOwn: boolean }): null {
+export function BackUps({ isOwn }: { readonly isOwn: boolean }): null {
   const picked = usePickedFolder()
   const run = useLastRun()
   const lastAt = picked?.last?.at ?? null

@@ -18,7 +18,6 @@ import { speakerOf } from '../words/speaker'
 import { DemoNote } from './DemoNote'
 import { Everywhere } from './find/Everywhere'
 import { unlessTyping } from './keys'
-import { NewVersion } from './NewVersion'
 import { SaveEverythingButton, useSavingAtHand } from './SaveEverythingButton'
 import { ShopProvider } from './shop-context'
 import { redo, undo } from './undo'
@@ -43,7 +42,7 @@ function useWriters(isReady: boolean, isAtRest: boolean): void {
 }
 
 const Emptied = lazy(() => import('./Emptied'))
-const BackUps = lazy(() => import('./BackUps'))
+const AtRest = lazy(() => import('./AtRest'))
 const SharedMark = lazy(() => import('./sharing/SharedMark'))
 const Messages = lazy(() => import('../ui/Messages'))
 
@@ -71,7 +70,6 @@ export function Place({ children }: { children: ReactNode }) {
   return (
     <Fallback>
       <TroubleBanner refused={refused} />
-      <NewVersion />
       {state === 'emptied' ? (
         <Suspense fallback={null}>
           <Emptied onGoOn={goOn} />
@@ -80,11 +78,11 @@ export function Place({ children }: { children: ReactNode }) {
         <ShopProvider value={shop}>
           <UnitsProvider value={shop.units}>
             <CurrencyProvider value={shop.currency}>
+              <Suspense fallback={null}>{isAtRest && <AtRest isOwn={!shop.isDemo} />}</Suspense>
               {children}
               {shop.isDemo && <DemoNote />}
               <Everywhere />
               <Suspense fallback={null}>{isShared() && <SharedMark />}</Suspense>
-              <Suspense fallback={null}>{isAtRest && <BackUps isOwn={!shop.isDemo} />}</Suspense>
             </CurrencyProvider>
           </UnitsProvider>
         </ShopProvider>
@@ -166,7 +164,7 @@ function TroubleBanner({ refused }: { refused: Problem | null }) {
 }
 
 /** A fault in one view must not take the rest of the bench with it. */
-class Fallback extends Component<{ children: ReactNode }, { failed: boolean }> {
+export class Fallback extends Component<{ children: ReactNode }, { failed: boolean }> {
   override state = { failed: false }
   static getDerivedStateFromError() {
     return { failed: true }

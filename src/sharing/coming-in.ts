@@ -4,21 +4,27 @@ import { ROLES, type Role } from '../core/sharing/messages'
 import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { addAll, readAll, replaceAll } from '../store/backup'
 import { db } from '../store/database'
-import { markShared } from '../store/shared-mark'
+import { markShared } from '../store/shared-role'
 import { markAllUnsent } from '../store/sharing'
 
 const statusSchema = z.object({
-  screen: z.nullable(z.object({ id: z.string(), name: z.string(), role: z.enum(ROLES) })),
+  screen: z.nullable(z.object({ name: z.string(), role: z.enum(ROLES) })),
   /** Its settings; null: nothing was shared yet, or who asks is none of its screens. */
   workshop: z.nullable(z.unknown()),
 })
 
-/** What this server shares: null where it shares nothing or cannot be reached. */
+export interface Screen {
+  readonly name: string
+  readonly role: Role
+}
+
+/** This browser and the workshop as the server knows them. */
 export interface Status {
-  readonly screen: { readonly id: string; readonly name: string; readonly role: Role } | null
+  readonly screen: Screen | null
   readonly workshop: Workshop | null
 }
 
+/** Asks the server who this browser is to it; null where it shares nothing or cannot be reached. */
 export async function askStatus(): Promise<Status | null> {
   const answer = await fetch('/share/status').catch(() => null)
   const json: unknown = answer?.ok ? await answer.json().catch(() => null) : null
@@ -43,7 +49,7 @@ export async function comeIn(code: string): Promise<string | null> {
     : 'The server of the workshop does not answer. Is it running, and this screen on its network?'
 }
 
-/** What stands in this browser before it comes in, beside what is shared. */
+/** The log in this browser before it comes in, beside the one that is shared. */
 export type OwnLog = 'none' | 'made-up' | 'same' | 'other'
 
 export async function ownLog(
@@ -57,8 +63,8 @@ export async function ownLog(
 }
 
 /** This browser’s log becomes the workshop’s, or is joined with it: everything in it is sent. */
-export async function shareOwn(name: string): Promise<boolean> {
-  markShared(name)
+export async function shareOwn(screen: Screen): Promise<boolean> {
+  markShared(screen)
   await markAllUnsent()
   return true
 }
@@ -67,11 +73,11 @@ export async function shareOwn(name: string): Promise<boolean> {
  * The workshop’s log takes the place of what is here. `bring`: what was here is laid beside it, as another workshop’s file is. False
  * where the browser refused.
  */
-export async function takeShared(name: string, workshop: Workshop, bring: boolean): Promise<boolean> {
+export async function takeShared(screen: Screen, workshop: Workshop, bring: boolean): Promise<boolean> {
   const own = bring ? await readAll() : null
   const { saved } = await replaceAll(emptyData(workshop))
   if (!saved) return false
-  markShared(name)
+  markShared(screen)
   if (!own) return true
   return (await addAll(own)) !== null
 }

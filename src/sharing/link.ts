@@ -10,7 +10,7 @@ import {
 } from '../core/sharing/messages'
 import { db } from '../store/database'
 import { putScreen, readScreen } from '../store/screen'
-import { markShared } from '../store/shared-mark'
+import { markShared } from '../store/shared-role'
 import {
   markAllUnsent,
   markSent,
@@ -27,7 +27,7 @@ import { setSharing, sharing } from './state'
 
 /** A clock is measured so often, and a server that says nothing for so long is gone, ms. */
 const PING_MS = 10_000
-/** What the server could not take is tried again after so long, ms. */
+/** Pause before the server is tried again with what it could not take, ms. */
 const AGAIN_MS = 10_000
 
 type Say<S extends FromServer['say']> = Extract<FromServer, { say: S }>
@@ -139,7 +139,7 @@ class Link {
   private toldScreens({ screens }: Say<'screens'>) {
     const own = screens.find(({ id }) => id === sharing.get().you)
     // What is pressed here is said to be pressed on it, out of reach of the server too.
-    if (own) markShared(own.name)
+    if (own) markShared({ name: own.name, role: own.role })
     setSharing({ screens })
   }
 

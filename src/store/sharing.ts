@@ -1,4 +1,4 @@
-import { liveQuery, type Transaction } from 'dexie'
+import { liveQuery } from 'dexie'
 import * as z from 'zod/mini'
 import { joinRows, withUsedOvens } from '../core/joining/join-logs'
 import { type Seen, type Stamp, seenByBoth, tickUs } from '../core/joining/stamp'
@@ -18,7 +18,7 @@ import { db } from './database'
 import { saveShop } from './records'
 import { saving } from './save-state'
 import { putScreen, readScreen, seenHere } from './screen'
-import { isReceived } from './stamp-edits'
+import { bringsItsStamps } from './stamp-edits'
 import { allTables, putRecords } from './tables'
 import { UNSENT } from './unsent'
 import { fetchWriters } from './writing'
@@ -81,7 +81,7 @@ async function readWithContext(keys: readonly string[], others: readonly SharedR
   return [...some, ...batches, ...(await readRows(ofThem.filter(key => !known.has(key))))]
 }
 
-/** What waits to be sent, with the marks it waits under. */
+/** Records that wait to be sent, with the marks they wait under. */
 export interface Waiting {
   readonly rows: readonly SharedRow[]
   readonly marks: ReadonlyMap<string, string>
@@ -138,7 +138,7 @@ export const onWaiting = (told: (waiting: number) => void): (() => void) => {
   return () => watched.unsubscribe()
 }
 
-/** What the workshop’s server sent: rows, and how far it has seen; all of it up to a number where `isAll`. */
+/** Rows that the workshop’s server sent, and how far it has seen; all of it up to a number where `isAll`. */
 export interface Received {
   readonly rows: readonly SharedRow[]
   readonly seen: Seen
@@ -152,7 +152,7 @@ export async function takeReceived(received: Received): Promise<boolean> {
   let kept: Workshop | null = null
   const { saved } = await saving(() =>
     db.transaction('rw', allTables(), async transaction => {
-      isReceived((transaction as Transaction).idbtrans)
+      bringsItsStamps(transaction.idbtrans, false)
       kept = await join(received, writers.followJoined)
     }),
   )
@@ -188,7 +188,7 @@ async function join(
   return withOvens === joined.shop ? null : withOvens
 }
 
-/** What came out otherwise here than it was sent is news to the others. */
+/** Marks what came out otherwise here than it was sent: it is news to the others. */
 async function markOtherwise(rows: readonly SharedRow[]): Promise<void> {
   const now = new Map((await readRows(rows.map(rowKey))).map(row => [rowKey(row), row]))
   const otherwise = rows.flatMap(row => {
@@ -204,7 +204,7 @@ async function markOtherwise(rows: readonly SharedRow[]): Promise<void> {
  */
 export const redateWaiting = (nowMs: number): Promise<void> =>
   db.transaction('rw', allTables(), async transaction => {
-    isReceived((transaction as Transaction).idbtrans)
+    bringsItsStamps(transaction.idbtrans, false)
     const screen = await readScreen()
     const atUs = tickUs(nowMs, Math.max(0, ...Object.values(screen.seen)))
     const keys = (await db.meta.where('key').startsWith(UNSENT).primaryKeys()).map(key => key.slice(UNSENT.length))

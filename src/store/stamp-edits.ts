@@ -18,18 +18,10 @@ export const fetchStamping = (): Promise<Stamping> =>
     return fetched
   })
 
-/** Transactions that write what came from another screen, with its stamps. */
-const joins = new WeakSet<object>()
-/** Leaves the writes of a transaction unstamped: what writes them brings the stamps along. */
-export const bringsItsStamps = (transaction: object): void => void joins.add(transaction)
-
-/** Transactions that write what the workshop’s server sent. */
-const received = new WeakSet<object>()
-/** Leaves the writes of a transaction unstamped, and sends none of them. */
-export function isReceived(transaction: object): void {
-  bringsItsStamps(transaction)
-  received.add(transaction)
-}
+/** Transactions that write what came from another screen, with its stamps, and whether further screens are to have it from here. */
+const joins = new WeakMap<object, boolean>()
+/** Leaves the writes of a transaction unstamped: what writes them brings the stamps along. `isNews`: to the screens that share the workshop. */
+export const bringsItsStamps = (transaction: object, isNews = true): void => void joins.set(transaction, isNews)
 
 /**
  * A storage layer that stamps each changed part of a record in the transaction that changes it, so that logs of two screens can be
@@ -58,7 +50,7 @@ export function stampingEdits(core: DBCore): DBCore {
           // Rows are cleared as a whole only where a log is replaced.
           if (
             request.type === 'deleteRange' ||
-            received.has(trans) ||
+            joins.get(trans) === false ||
             (isJoined && !isShared()) ||
             (trans as IDBTransaction).mode === 'versionchange'
           )

@@ -1,9 +1,12 @@
 import type { DBCore, DBCoreMutateRequest, DBCoreTransaction } from 'dexie'
+import { problem } from '../core/codes/problem'
 import { stampsAfter } from '../core/joining/parts'
 import { type Stamp, type StampRow, stampRowId, tickUs } from '../core/joining/stamp'
 import type { StampedTable } from '../core/joining/tables'
 import type { Screen } from '../core/shop/stamps'
+import { Unfit } from './save-state'
 import { isShared } from './shared-mark'
+import { onlyShows } from './shared-role'
 import { markUnsent } from './unsent'
 
 /** Where this browser's identity among the screens of a workshop stands in the table `meta`. */
@@ -39,6 +42,7 @@ export const stampedly = <T>(
   request: Change,
   mutate: () => PromiseLike<T>,
 ): PromiseLike<T> => {
+  refuseWhereOnlyShown(request)
   const { trans } = request
   const values: readonly { readonly id: string }[] = request.type === 'delete' ? [] : request.values
   const ids: readonly string[] = request.type === 'delete' ? request.keys : values.map(({ id }) => id)
@@ -68,6 +72,13 @@ export const stampedly = <T>(
     )
 }
 
+/** Refuses what a screen that only shows would change of the workshop; a practice each screen has of its own. */
+function refuseWhereOnlyShown(request: DBCoreMutateRequest): void {
+  const isOfShop =
+    !('values' in request) || request.values.some((row: { readonly mode?: string }) => row.mode !== 'practice')
+  if (onlyShows() && isOfShop) throw new Unfit([problem('only-shows', {})])
+}
+
 type Change = Exclude<DBCoreMutateRequest, { type: 'deleteRange' }>
 
 /** Makes a request, and marks what it changes to be sent to the other screens. A practice stays on its own screen. */
@@ -77,6 +88,7 @@ export const sending = <T>(
   request: Change,
   mutate: () => PromiseLike<T>,
 ): PromiseLike<T> => {
+  refuseWhereOnlyShown(request)
   const ids: readonly string[] =
     request.type === 'delete'
       ? request.keys

@@ -138,8 +138,8 @@ export const PROBLEM_WORDS: { readonly [C in ProblemCode]: Words<C> } = {
     'This is not saved yet: what saves could not be fetched, because the server does not answer. Start it and load the page again; what you changed in a batch is kept and is saved then.',
   'save-failed': p =>
     `The last change could not be saved, by a fault of this program (${p.what}). Load the page anew and try again; if it happens once more, save everything to a file.`,
-  'is-shared': () =>
-    'This workshop is shared: what replaces it here would come back from its other screens. Leave the shared workshop first, in the Workshop under Screens.',
+  'is-shared': () => 'This workshop is shared: leave it first, under Screens.',
+  'only-shows': () => 'This screen only shows: make the change on another.',
   'hot-run-on': p =>
     `A hot run of ${p.name === '' ? 'a batch' : `“${p.name}”`} is going on and needs this. End the run first, then do it again.`,
   'run-goes-on': () => 'A run of this batch was begun in another tab: it goes on here.',

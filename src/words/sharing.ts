@@ -2,8 +2,8 @@ import type { Role, SharingRefusal } from '../core/sharing/messages'
 import { counted } from './lists'
 
 export const ROLE_NAMES: Readonly<Record<Role, string>> = {
-  works: 'everything',
-  shows: 'show only: changes nothing',
+  works: 'change everything',
+  shows: 'show, and change nothing',
 }
 
 const REFUSAL_WORDS: Readonly<Record<SharingRefusal, string>> = {

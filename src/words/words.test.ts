@@ -105,6 +105,7 @@ const PROBLEMS: ProblemCodes = {
   'id-twice': {},
   'time-impossible': { first: 1990, last: 2100 },
   'is-shared': {},
+  'only-shows': {},
   'hot-run-on': { name: 'Net knives' },
   'back-up-not-allowed': { folder: 'stick' },
   'back-up-failed': { what: 'NotFoundError' },

@@ -63,6 +63,7 @@ export interface ProblemCodes {
   'save-failed': { readonly what: string }
   'run-goes-on': Nothing
   'is-shared': Nothing
+  'only-shows': Nothing
   'hot-run-on': { readonly name: string }
   'back-up-not-allowed': { readonly folder: string }
   'back-up-failed': { readonly what: string }

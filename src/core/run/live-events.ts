@@ -8,16 +8,29 @@ const isUndone = (event: RunEvent): boolean =>
   (event.kind === 'shows' && event.by === 'hand')
 
 /**
- * The events of a run that count: each taking back takes away what it names, on every screen that pressed it, or what was done last
- * before it. A call-off stays.
+ * The events of a run that count: of one step pressed on two screens the first press; each taking back takes away what it names, or
+ * what was done last before it. A call-off stays.
  */
 export function liveEvents(events: readonly RunEvent[]): RunEvent[] {
   const live: RunEvent[] = []
+  /** Presses that another screen's press of the same step stands for, by their ids. */
+  const stoodFor = new Map<string, string>()
   for (const event of events) {
-    if (event.kind !== 'take-back') live.push(event)
+    if (event.kind === 'take-back') {
+      const back =
+        event.of === undefined
+          ? live.findLastIndex(isUndone)
+          : live.findIndex(one => one.id === (stoodFor.get(event.of ?? '') ?? event.of))
+      if (back >= 0) live.splice(back, 1)
+      continue
+    }
+    const same = event.kind === 'confirm' && live.find(one => one.kind === 'confirm' && one.stepId === event.stepId)
+    if (!same) live.push(event)
     else {
-      const back = event.of === undefined ? live.findLast(isUndone) : live.find(one => one.id === event.of)
-      if (back) live.splice(0, live.length, ...live.filter(one => !isOneWith(one, back)))
+      stoodFor.set(event.id, same.id)
+      // What the display must have shown for a press that does not count says nothing.
+      const shown = live.at(-1)
+      if (shown?.kind === 'shows' && shown.atS === event.atS) live.pop()
     }
   }
   return live
@@ -26,10 +39,6 @@ export function liveEvents(events: readonly RunEvent[]): RunEvent[] {
 /** Returns the event that a taking back would take away now; null: there is none. */
 export const lastUndone = (events: readonly RunEvent[]): RunEvent | null =>
   liveEvents(events).findLast(isUndone) ?? null
-
-/** Whether an event is another, or the press of the same step on another screen. */
-const isOneWith = (one: RunEvent, other: RunEvent): boolean =>
-  one === other || (one.kind === 'confirm' && other.kind === 'confirm' && one.stepId === other.stepId)
 
 export type EventOf<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>
 export type IncidentEvent = EventOf<'incident'>

@@ -5,6 +5,7 @@ import { befell, pressed, pressedAt, runOf, showed, takenBack, trayOfBlades, wit
 import { createRandom } from '../numeric/random'
 import type { Run, RunEvent } from '../shop/run'
 import { cutToAnswer, heatingAgain, stillOffOf } from './after-cut'
+import { lastUndone } from './live-events'
 import { ovenEventsOf } from './oven-events'
 import { type OvenKnown, runStateAt } from './run-state'
 
@@ -49,6 +50,16 @@ describe('where a run stands', () => {
     expect(runStateAt(two, 20)).toMatchObject({ stepIndex: 1, sinceS: 10, step: { id: second?.id } })
     const back: RunEvent = { id: 'back', atS: 12, kind: 'take-back', of: two.events.at(-1)?.id ?? '' }
     expect(runStateAt(withEvents(two, back), 20)).toMatchObject({ stepIndex: 0, step: { id: ready?.id } })
+  })
+
+  it('takes back the last press that counts, not what a second screen’s press of the same step said of the display', () => {
+    const [ready, second] = run.steps
+    const twice = { ...pressed(12, ready?.id ?? ''), id: 'twice' }
+    const both = withEvents(run, pressed(10, ready?.id ?? ''), pressed(11, second?.id ?? ''), showed(12, 1050), twice)
+    const last = lastUndone(both.events)
+    expect(last).toMatchObject({ kind: 'confirm', stepId: second?.id })
+    const back: RunEvent = { id: 'back', atS: 13, kind: 'take-back', of: last?.id ?? '' }
+    expect(runStateAt(withEvents(both, back), 20).step?.id).toBe(second?.id)
   })
 
   it('takes back what is named, though another screen pressed in the same moment', () => {

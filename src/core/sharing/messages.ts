@@ -12,7 +12,7 @@ import { seenSchema, stampRowSchema } from '../shop/stamps'
 import { workshopSchema } from '../shop/workshop'
 import { SHARED_TABLES, type SharedRow, type SharedTable } from './rows'
 
-/** What a screen may do: everything, or only show. */
+/** Roles of a screen: it may change everything, or only show. */
 export const ROLES = ['works', 'shows'] as const
 export type Role = (typeof ROLES)[number]
 
@@ -56,7 +56,7 @@ export function checkedRow(loose: z.infer<typeof looseRowSchema>): SharedRow | n
 
 const rows = z.array(looseRowSchema).check(z.maxLength(MOST_ROWS_A_MESSAGE))
 
-/** What a screen says to the workshop’s server. */
+/** Messages of a screen to the workshop’s server. */
 export const fromScreenSchema = z.discriminatedUnion('say', [
   z.object({
     say: z.literal('hello'),
@@ -108,7 +108,7 @@ export const REFUSALS = [
 ] as const
 export type SharingRefusal = (typeof REFUSALS)[number]
 
-/** What the workshop’s server says to a screen. */
+/** Messages of the workshop’s server to a screen. */
 export const fromServerSchema = z.discriminatedUnion('say', [
   z.object({
     say: z.literal('welcome'),

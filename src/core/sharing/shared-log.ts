@@ -16,7 +16,7 @@ export interface NumberedRow extends SharedRow {
   readonly seq: number
 }
 
-/** What a screen sends: rows it changed, with what they cannot be judged without, and what it has seen. */
+/** Rows that a screen changed, with what they cannot be judged without, and how far it has seen. */
 export interface Sent {
   readonly rows: readonly SharedRow[]
   readonly seen: Seen
@@ -24,7 +24,7 @@ export interface Sent {
   readonly isAll: boolean
 }
 
-/** What is to be kept once it was written down. */
+/** Changes to be kept once they were written down. */
 export interface Taken {
   readonly changed: readonly NumberedRow[]
   readonly seen: Seen

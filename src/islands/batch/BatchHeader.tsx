@@ -6,6 +6,8 @@ import Redo2 from 'lucide-react/icons/redo-2'
 import Undo2 from 'lucide-react/icons/undo-2'
 import { useSyncExternalStore } from 'react'
 import type { BatchModel } from '../../core/bench/batch-model'
+import { type Problem, problem } from '../../core/codes/problem'
+import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { formatQuantity } from '../../core/units/quantity'
 import { editBatch } from '../../store/batches'
@@ -15,9 +17,15 @@ import { TextField } from '../../ui/PlainFields'
 import { useSystem } from '../../ui/Units'
 import { bladesOfSteelWords } from '../../words/lists'
 import { redo, undo } from '../undo'
-import { beginLike } from './begin-batch'
 import { sayProblems } from './edit'
 import { useController } from './use-controller'
+
+/** Begins a batch like another; what does so is fetched with the press. */
+const beginLike = (other: Batch): Promise<readonly Problem[] | null> =>
+  import('./begin-batch').then(
+    begun => begun.beginLike(other),
+    () => [problem('writers-missing', {})],
+  )
 
 interface Props {
   readonly model: BatchModel

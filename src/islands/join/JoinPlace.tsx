@@ -1,20 +1,31 @@
 import { useEffect, useState } from 'react'
-import { askStatus, comeIn, type OwnLog, ownLog, type Status, shareOwn, takeShared } from '../../sharing/coming-in'
+import type { Workshop } from '../../core/shop/workshop'
+import { askStatus, comeIn, type OwnLog, ownLog, type Screen, shareOwn, takeShared } from '../../sharing/coming-in'
 import { ownLogWords } from '../../words/sharing'
+import { Fallback } from '../Place'
 import { saveEverything } from '../save-everything'
 
 type Own = Awaited<ReturnType<typeof ownLog>>
+
+interface ChoiceProps {
+  readonly screen: Screen
+  /** Null: nothing is shared yet. */
+  readonly workshop: Workshop | null
+  readonly own: Own
+}
+
 type At =
   | { readonly is: 'asking' }
   | { readonly is: 'code'; readonly says: string | null }
-  | { readonly is: 'choice'; readonly status: Status; readonly own: Own }
+  | ({ readonly is: 'choice' } & ChoiceProps)
 
 /** Another screen of a shared workshop comes in: with its code, and with a choice what becomes of what stood here. */
 export default function JoinPlace() {
   const [at, setAt] = useState<At>({ is: 'asking' })
   const look = async (says: string | null) => {
     const status = await askStatus()
-    if (status?.screen) setAt({ is: 'choice', status, own: await ownLog(status.workshop) })
+    if (status?.screen)
+      setAt({ is: 'choice', screen: status.screen, workshop: status.workshop, own: await ownLog(status.workshop) })
     else setAt({ is: 'code', says: status ? says : NOT_SHARED })
   }
   const tryCode = async (code: string) => {
@@ -29,17 +40,32 @@ export default function JoinPlace() {
     void (code ? tryCode(code) : look(null))
   }, [])
   return (
-    <>
+    <Fallback>
       <h1 className="mb-4 text-page">Come into the workshop</h1>
       {at.is === 'asking' && <p role="status">Asking the workshop’s server …</p>}
       {at.is === 'code' && <CodeForm says={at.says} onCode={tryCode} />}
-      {at.is === 'choice' && <Choice status={at.status} own={at.own} />}
-    </>
+      {at.is !== 'asking' && location.protocol === 'https:' && <Certificate />}
+      {at.is === 'choice' && <Choice screen={at.screen} workshop={at.workshop} own={at.own} />}
+    </Fallback>
   )
 }
 
 const NOT_SHARED =
   'This server shares no workshop, or does not answer. Start it with npm start -- --shared on the machine that keeps the workshop.'
+
+/** A browser gives camera, wake lock and working offline to addresses it trusts: where what makes it trust this one is. */
+function Certificate() {
+  return (
+    <p className="mb-4 text-small text-ink-2">
+      Did the browser warn of this address?{' '}
+      <a className="link" href="/share/authority.crt" download>
+        Fetch the workshop’s certificate
+      </a>{' '}
+      and make it known to this device, as the guide says under Several screens: camera, wake lock and working offline
+      need it.
+    </p>
+  )
+}
 
 function CodeForm({ says, onCode }: { says: string | null; onCode: (code: string) => Promise<void> }) {
   const [code, setCode] = useState('')
@@ -79,19 +105,18 @@ function CodeForm({ says, onCode }: { says: string | null; onCode: (code: string
 
 const SAVED_FIRST: readonly OwnLog[] = ['other']
 
-function Choice({ status: { screen, workshop }, own }: { status: Status; own: Own }) {
+function Choice({ screen, workshop, own }: ChoiceProps) {
   const [trouble, setTrouble] = useState(false)
   const go = async (act: () => Promise<boolean>) => {
     if (SAVED_FIRST.includes(own.is)) await saveEverything()
     if (await act().catch(() => false)) location.assign('/')
     else setTrouble(true)
   }
-  const name = screen?.name ?? ''
   const isJoined = workshop === null || own.is === 'same'
   return (
     <div className="grid gap-4">
       <p>
-        This screen is “{name}”. {ownLogWords(own, workshop?.name ?? null)}
+        This screen is “{screen.name}”. {ownLogWords(own, workshop?.name ?? null)}
       </p>
       {trouble && (
         <p role="alert" className="border-l-3 border-bad pl-3">
@@ -104,13 +129,13 @@ function Choice({ status: { screen, workshop }, own }: { status: Status; own: Ow
           type="button"
           className="btn btn-ember"
           onClick={() =>
-            void go(() => (isJoined || !workshop ? shareOwn(name) : takeShared(name, workshop, own.is === 'other')))
+            void go(() => (isJoined || !workshop ? shareOwn(screen) : takeShared(screen, workshop, own.is === 'other')))
           }
         >
           {workshop === null ? 'Share it' : own.is === 'other' ? 'Lay it beside the shared one' : 'Go on'}
         </button>
         {own.is === 'other' && workshop && (
-          <button type="button" className="btn" onClick={() => void go(() => takeShared(name, workshop, false))}>
+          <button type="button" className="btn" onClick={() => void go(() => takeShared(screen, workshop, false))}>
             Leave it out
           </button>
         )}

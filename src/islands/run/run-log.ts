@@ -5,7 +5,7 @@ import { arrivalOf, type OvenKnown, type RunState } from '../../core/run/run-sta
 import type { Run, RunEvent } from '../../core/shop/run'
 import type { Incident, SafePoint, StopReason } from '../../data/incidents'
 import { addRemark, changeRun, logEvents } from '../../store/runs'
-import { screenName } from '../../store/shared-mark'
+import { screenName } from '../../store/shared-role'
 import { newId } from '../batch/edit'
 
 /** When something was pressed: a new event's id and its second on the run's clock. */

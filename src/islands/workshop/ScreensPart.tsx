@@ -1,6 +1,5 @@
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import type { ScreenRow } from '../../core/sharing/messages'
-import { askStatus } from '../../sharing/coming-in'
 import { leaveSharing, removeScreen, renameScreen } from '../../sharing/link'
 import { isShared } from '../../store/shared-mark'
 import { Ask } from '../../ui/Ask'
@@ -23,8 +22,7 @@ export default function ScreensPart() {
 }
 
 function NotShared() {
-  const [serves, setServes] = useState(false)
-  useEffect(() => void askStatus().then(status => setServes(status !== null)), [])
+  const serves = document.documentElement.dataset.shared === 'on'
   return (
     <p className="text-ink-2">
       {serves ? (

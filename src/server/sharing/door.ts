@@ -10,7 +10,7 @@ const YEAR_S = 365 * 86_400
 
 const joinSchema = z.object({ code: z.string().check(z.maxLength(60)) })
 
-/** What is said to who comes in with a code that is not good. */
+/** Answers to who comes in with a code that is not good. */
 const REFUSED = {
   wrong: [
     403,
