@@ -328,6 +328,7 @@ test('the built server answers these routes and no other: pages are drawn at onc
     'certificate/_id_',
     'check',
     'index',
+    'join',
     'logbook',
     'oven/_id_',
     'practice/_id_',

@@ -1,7 +1,7 @@
 import { BackUps } from './BackUps'
 import { NewVersion } from './NewVersion'
 
-/** What a page does by itself once it has come to rest: back-ups, and looking for a newer version. */
+/** Does what a page does by itself once it has come to rest: back-ups, and looking for a newer version. */
 export default function AtRest({ isOwn }: { isOwn: boolean }) {
   return (
     <>

@@ -12,6 +12,7 @@ const SHELLS: readonly (readonly [pages: RegExp, kept: string])[] = [
   [/^\/start$/, '/start'],
   [/^\/wall$/, '/wall'],
   [/^\/check$/, '/check'],
+  [/^\/join$/, '/join'],
   [
     /^\/batch\/[^/]+\/(choose|prepare|wrap|heat|plates|inspect|cold|temper|measure|verdict|finish|prove)$/,
     '/batch/any/choose',

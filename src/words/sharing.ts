@@ -1,4 +1,5 @@
-import type { Role, SharingRefusal } from '../core/sharing/messages'
+import type { Stamp } from '../core/joining/stamp'
+import type { Role, ScreenRow, SharingRefusal } from '../core/sharing/messages'
 import { counted } from './lists'
 
 export const ROLE_NAMES: Readonly<Record<Role, string>> = {
@@ -98,3 +99,9 @@ export function ownLogWords(
 /** Says which other screen leads a run, and where its last step was pressed. */
 export const leadWords = (leader: string, last: string | undefined): string =>
   `Alarms and voice: ${leader}.${last ? ` Last press: ${last}.` : ''}`
+
+/** Says on which screen a value was changed: by its name where it is one of the workshop’s, else whether it stood here. */
+export function changedOn(at: Stamp | null, isHere: boolean, screens: readonly ScreenRow[]): string {
+  const screen = at && screens.find(({ stampsAs }) => stampsAs.includes(at[1]))
+  return screen ? `on ${screen.name}` : isHere ? 'here' : screens.length > 0 ? 'on another screen' : 'in the file'
+}

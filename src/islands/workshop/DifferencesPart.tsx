@@ -6,6 +6,8 @@ import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { differenceWords, partWords, recordWords } from '../../words/differences'
 import { counted } from '../../words/lists'
+import { changedOn } from '../../words/sharing'
+import { useSharing } from '../sharing/use-sharing'
 import { undoable } from '../undo'
 
 /** Parts that were changed on two screens: which value was taken on joining, and a press for the other. Nothing where there are none. */
@@ -35,7 +37,11 @@ function DifferenceRow({ difference }: { difference: StoredDifference }) {
   const { kept, other } = differenceWords(difference, say)
   const { taken, hereAt, thereAt } = difference
   const [keptAt, otherAt] = taken === 'here' ? [hereAt, thereAt] : [thereAt, hereAt]
-  const [keptBy, otherBy] = taken === 'here' ? ['here', 'in the file'] : ['in the file', 'here']
+  const { screens } = useSharing()
+  const [keptBy, otherBy] =
+    taken === 'here'
+      ? [changedOn(hereAt, true, screens), changedOn(thereAt, false, screens)]
+      : [changedOn(thereAt, false, screens), changedOn(hereAt, true, screens)]
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule py-2">
       <p className="min-w-64 flex-1">

@@ -3,6 +3,7 @@ import type { Duplex } from 'node:stream'
 import { parse, serialize } from 'cookie'
 import * as z from 'zod/mini'
 import type { createHub } from './hub'
+import { jsonOf } from './json'
 import type { Screens, StoredScreen } from './screens'
 
 const MOST_BODY = 2000
@@ -116,9 +117,5 @@ async function bodyOf(request: IncomingMessage): Promise<unknown> {
     text += part
     if (text.length > MOST_BODY) return null
   }
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
-  }
+  return jsonOf(text)
 }

@@ -15,6 +15,7 @@ import {
 import type { SharedRow } from '../../core/sharing/rows'
 import { createSharedLog, type NumberedRow } from '../../core/sharing/shared-log'
 import type { openJournal } from './journal'
+import { jsonOf } from './json'
 import type { Screens, StoredScreen } from './screens'
 
 /** A stamp so far ahead of this clock is a wrong clock’s, ms. */
@@ -226,13 +227,5 @@ export function createHub({ journal, screens, addresses }: Workshop) {
       await queue
       await journal.close()
     },
-  }
-}
-
-const jsonOf = (text: string): unknown => {
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
   }
 }

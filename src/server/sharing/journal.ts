@@ -7,6 +7,7 @@ import type { Seen } from '../../core/joining/stamp'
 import { checkedRow, looseRowSchema, SHARING_VERSION } from '../../core/sharing/messages'
 import type { NumberedRow } from '../../core/sharing/shared-log'
 import { seenSchema } from '../../core/shop/stamps'
+import { jsonOf } from './json'
 
 const headSchema = z.object({ format: z.literal('tawny-ember-shared'), version: z.int(), logId: z.string() })
 const lineSchema = z.object({
@@ -77,14 +78,6 @@ async function readJournal(file: string): Promise<Stored | null> {
     seen = line.data.seen
   }
   return logId === null ? null : { logId, rows, seen, written }
-}
-
-const jsonOf = (text: string): unknown => {
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
-  }
 }
 
 const headText = (logId: string) =>
