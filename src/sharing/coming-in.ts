@@ -5,7 +5,6 @@ import { type Workshop, workshopSchema } from '../core/shop/workshop'
 import { addAll, readAll, replaceAll } from '../store/backup'
 import { db } from '../store/database'
 import { markShared } from '../store/shared-role'
-import { markAllUnsent } from '../store/sharing'
 
 const statusSchema = z.object({
   screen: z.nullable(z.object({ name: z.string(), role: z.enum(ROLES) })),
@@ -62,10 +61,9 @@ export async function ownLog(
   return { is, name: shop.name, batches }
 }
 
-/** This browser’s log becomes the workshop’s, or is joined with it: everything in it is sent. */
-export async function shareOwn(screen: Screen): Promise<boolean> {
+/** This browser’s log becomes the workshop’s, or is joined with it: the link sends all of a log that the server has nothing of. */
+export function shareOwn(screen: Screen): true {
   markShared(screen)
-  await markAllUnsent()
   return true
 }
 

@@ -11,6 +11,7 @@ import {
   SHARED_TABLES,
   type SharedRow,
   type SharedTable,
+  withLivingBatches,
 } from '../core/sharing/rows'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import type { Workshop } from '../core/shop/workshop'
@@ -63,14 +64,20 @@ async function readRows(keys: readonly string[]): Promise<SharedRow[]> {
 }
 
 /**
- * Reads records with what they cannot be judged without: their batches, and all that is of a batch which was deleted, here or among
- * `others`.
+ * Reads records with what they cannot be judged without: the batches they are of where those are deleted, and all that is of a batch
+ * which was deleted, here or among `others`.
  */
-async function readWithContext(keys: readonly string[], others: readonly SharedRow[] = []): Promise<SharedRow[]> {
+async function readWithContext(
+  keys: readonly string[],
+  others: readonly SharedRow[] = [],
+  { everyBatch } = { everyBatch: false },
+): Promise<SharedRow[]> {
   const some = await readRows(keys)
   const have = new Set(some.map(rowKey))
   const parents = [...some, ...others].flatMap(({ row }) => batchesOfRow(row)).map(id => `batches/${id}`)
-  const batches = await readRows([...new Set(parents)].filter(key => !have.has(key)))
+  const batches = (await readRows([...new Set(parents)].filter(key => !have.has(key)))).filter(
+    row => everyBatch || isDeletedBatch(row),
+  )
   const deleted = [...some, ...batches, ...others].filter(isDeletedBatch).map(({ id }) => id)
   if (deleted.length === 0) return [...some, ...batches]
   const ofThem: string[] = []
@@ -90,24 +97,27 @@ export interface Waiting {
   readonly isAll: boolean
 }
 
+/** Marks that are looked at for one message, and records that are read at one go. */
+const MOST_MARKS = 4000
+const AT_ONE_GO = 100
+
 /** Reads the first of what waits, up to about so many bytes. */
 export const readWaiting = (mostBytes: number): Promise<Waiting> =>
   db.transaction('r', allTables(), async () => {
-    const all = await db.meta.where('key').startsWith(UNSENT).toArray()
+    const first = await db.meta.where('key').startsWith(UNSENT).limit(MOST_MARKS).toArray()
     const marks = new Map<string, string>()
     let bytes = 0
-    const keys: string[] = []
-    for (const { key, value } of all) {
-      if (bytes >= mostBytes) break
-      const [row] = await readRows([key.slice(UNSENT.length)])
-      bytes += row ? JSON.stringify(row).length : 0
-      marks.set(key, value)
-      keys.push(key.slice(UNSENT.length))
+    while (marks.size < first.length && bytes < mostBytes) {
+      const some = first.slice(marks.size, marks.size + AT_ONE_GO)
+      bytes += JSON.stringify(await readRows(some.map(({ key }) => key.slice(UNSENT.length)))).length
+      for (const { key, value } of some) marks.set(key, value)
     }
+    const keys = [...marks.keys()].map(key => key.slice(UNSENT.length))
     // A batch may be in an oven that another screen removed meanwhile: the settings it was planned with go along.
     if (keys.some(key => key.startsWith('batches/'))) keys.push('shop/shop')
     const rows = await readWithContext([...new Set(keys)])
-    return { rows, marks, seen: seenHere(await readScreen()), isAll: marks.size === all.length }
+    const isAll = marks.size === first.length && first.length < MOST_MARKS
+    return { rows, marks, seen: seenHere(await readScreen()), isAll }
   })
 
 /** Takes the marks off what was sent, unless it was changed again since. */
@@ -169,9 +179,10 @@ async function join(
   const screen = await readScreen()
   const sentShop = rows.find(({ table }) => table === 'shop')?.row as unknown as Workshop | undefined
   const shop = (await db.shop.get('shop')) ?? sentShop ?? DEFAULT_WORKSHOP
-  const own = await readWithContext(rows.map(rowKey), rows)
+  // What both changed is named with its batch.
+  const own = await readWithContext(rows.map(rowKey), rows, { everyBatch: true })
   const here = logOf(own, seenHere(screen), shop)
-  const there = logOf(rows, seen, shop)
+  const there = logOf(withLivingBatches(rows, own), seen, shop)
   const joined = joinRows(here, there)
   await putRecords({ ...joined.rows, shop: joined.shop, seen: {} })
   await db.shop.put(joined.shop)

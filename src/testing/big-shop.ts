@@ -47,6 +47,7 @@ function hardenedOf(data: WorkshopData, seed: number): Lists {
     const blades = filledUp(
       data.blades.filter(blade => blade.batchId === batch.id),
       random,
+      seed,
     )
     out.batches.push(batch)
     out.blades.push(...blades)
@@ -54,14 +55,14 @@ function hardenedOf(data: WorkshopData, seed: number): Lists {
       for (let i = 0; i < READINGS_A_BLADE; i++) {
         const like = random.pick(first)
         const hrc = Math.round((like.hrc + random.normal(0, 0.3)) * 10) / 10
-        out.readings.push({ ...like, id: random.id('big-reading'), bladeId: blade.id, hrc })
+        out.readings.push({ ...like, id: `${random.id('big-reading')}-${seed}`, bladeId: blade.id, hrc })
       }
   }
   return out
 }
 
 /** Further blades like the last of a batch, up to ten. */
-function filledUp(blades: WorkshopData['blades'], random: Random): WorkshopData['blades'] {
+function filledUp(blades: WorkshopData['blades'], random: Random, seed: number): WorkshopData['blades'] {
   const last = blades.at(-1)
   if (!last) return []
   const { states: _, edgeTests: __, before: ___, ...like } = last
@@ -70,7 +71,8 @@ function filledUp(blades: WorkshopData['blades'], random: Random): WorkshopData[
     ...blades,
     ...Array.from({ length: Math.max(0, BLADES_A_BATCH - blades.length) }, (_, i) => ({
       ...like,
-      id: random.id('big-blade'),
+      // Two years may draw the same.
+      id: `${random.id('big-blade')}-${seed}`,
       number: highest + 1 + i,
     })),
   ]

@@ -30,6 +30,26 @@ export const batchesOfRow = (row: Stored | null): readonly string[] =>
 export const isDeletedBatch = ({ table, row }: SharedRow): boolean =>
   table === 'batches' && (row as { readonly deletedAt?: unknown } | null)?.deletedAt != null
 
+/**
+ * Adds to rows that came the batches they are of which are deleted here: a batch goes along where it is deleted on the other side, so
+ * one that did not is there. `own`: the batches here.
+ */
+export function withLivingBatches(came: readonly SharedRow[], own: readonly SharedRow[]): SharedRow[] {
+  const sent = new Set(came.map(rowKey))
+  const parents = new Set(came.flatMap(({ row }) => batchesOfRow(row)))
+  return [
+    ...came,
+    ...own
+      .filter(one => isDeletedBatch(one) && parents.has(one.id) && !sent.has(rowKey(one)))
+      .map(({ table, id, row, f: { deletedAt: _, ...f } }) => ({
+        table,
+        id,
+        row: row && ({ ...row, deletedAt: null } as Stored),
+        f,
+      })),
+  ]
+}
+
 /** Returns some rows as a log of their own; of its settings it has those given, where no row says otherwise. */
 export function logOf(rows: Iterable<SharedRow>, seen: Seen, shop: Workshop): WorkshopData {
   const log = emptyData(shop)

@@ -7,7 +7,7 @@ import { sharedForm, stampsAfter } from '../joining/parts'
 import { type Seen, seenByBoth, tickUs } from '../joining/stamp'
 import type { StampedTable } from '../joining/tables'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
-import { batchesOfRow, isDeletedBatch, isSameRow, logOf, rowKey, type SharedRow } from './rows'
+import { batchesOfRow, isDeletedBatch, isSameRow, logOf, rowKey, type SharedRow, withLivingBatches } from './rows'
 import { createSharedLog, type NumberedRow, type SharedLog } from './shared-log'
 
 type Row = NonNullable<SharedRow['row']> & Record<string, unknown>
@@ -60,7 +60,10 @@ class Screen {
   /** With what is sent goes what it cannot be judged without, as the storage sends it. */
   context(keys: Iterable<string>, others: readonly SharedRow[] = []): SharedRow[] {
     const some = [...keys].flatMap(key => this.rows.get(key) ?? [])
-    const parents = some.flatMap(({ row }) => batchesOfRow(row)).flatMap(id => this.rows.get(`batches/${id}`) ?? [])
+    const parents = [...some, ...others]
+      .flatMap(({ row }) => batchesOfRow(row))
+      .flatMap(id => this.rows.get(`batches/${id}`) ?? [])
+      .filter(isDeletedBatch)
     const deleted = new Set([...some, ...parents, ...others].filter(isDeletedBatch).map(({ id }) => id))
     const ofThem = [...this.rows.values()].filter(({ row }) => batchesOfRow(row).some(id => deleted.has(id)))
     const shop = some.some(({ table }) => table === 'batches') ? [this.rows.get('shop/shop')] : []
@@ -82,7 +85,8 @@ class Screen {
   receive(rows: readonly NumberedRow[], log: SharedLog): void {
     const keys = new Set(rows.map(rowKey))
     const here = logOf(this.context(keys, rows), this.seen, this.shop())
-    const joined = joinRows(here, logOf(rows, log.seen(), here.shop))
+    const came = withLivingBatches(rows, this.context(keys, rows))
+    const joined = joinRows(here, logOf(came, log.seen(), here.shop))
     const f = new Map(joined.rows.stamps.map(row => [row.id, row.f]))
     const put = (table: SharedRow['table'], id: string, row: SharedRow['row']) => {
       const key = rowKey({ table, id })
@@ -104,7 +108,7 @@ class Screen {
     this.seen = seenByBoth(this.seen, log.seen())
     this.cursor = log.seq()
     const own = logOf(this.context(this.unsent), this.seen, here.shop)
-    const shop = withUsedOvens(this.shop(), own, logOf(rows, log.seen(), here.shop))
+    const shop = withUsedOvens(this.shop(), own, logOf(came, log.seen(), here.shop))
     if (shop !== this.shop()) this.write('shop', 'shop', shop as unknown as Row)
   }
 }

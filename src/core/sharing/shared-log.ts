@@ -6,7 +6,7 @@ import type { StampedTable } from '../joining/tables'
 import type { Blade } from '../shop/blade'
 import { DEFAULT_WORKSHOP } from '../shop/defaults'
 import type { Workshop } from '../shop/workshop'
-import { batchesOfRow, isDeletedBatch, isSameRow, logOf, rowKey, type SharedRow } from './rows'
+import { batchesOfRow, isDeletedBatch, isSameRow, logOf, rowKey, type SharedRow, withLivingBatches } from './rows'
 
 /**
  * A record of the shared log. Its number rises with each change, so that a screen can ask for what came after one, and is a time of the
@@ -66,9 +66,14 @@ export function createSharedLog(rows: Iterable<NumberedRow> = [], startSeen: See
   const ofBatches = (ids: ReadonlySet<string>): NumberedRow[] =>
     ids.size === 0 ? [] : [...byKey.values()].filter(({ row }) => batchesOfRow(row).some(id => ids.has(id)))
 
-  /** With each batch that was deleted goes what is of it, and with each record its batch: one cannot be judged without the other. */
+  const deletedBatchesOf = (some: readonly SharedRow[]): NumberedRow[] =>
+    [...new Set(some.flatMap(({ row }) => batchesOfRow(row)))]
+      .flatMap(id => byKey.get(`batches/${id}`) ?? [])
+      .filter(isDeletedBatch)
+
+  /** With each batch that was deleted goes what is of it, and with what is of it that batch: one cannot be judged without the other. */
   const withContext = (some: readonly NumberedRow[]): NumberedRow[] => {
-    const batches = some.flatMap(({ row }) => batchesOfRow(row)).flatMap(id => byKey.get(`batches/${id}`) ?? [])
+    const batches = deletedBatchesOf(some)
     const deleted = new Set([...some, ...batches].filter(isDeletedBatch).map(({ id }) => id))
     return [...new Set([...some, ...batches, ...ofBatches(deleted)])]
   }
@@ -76,7 +81,7 @@ export function createSharedLog(rows: Iterable<NumberedRow> = [], startSeen: See
   /** Returns the part of this log that sent rows are joined with. */
   function partFor({ rows }: Sent): WorkshopData {
     const keys = new Set(rows.map(rowKey))
-    const own = [...keys].flatMap(key => byKey.get(key) ?? [])
+    const own = [...[...keys].flatMap(key => byKey.get(key) ?? []), ...deletedBatchesOf(rows)]
     const deleted = new Set([...own, ...rows].filter(isDeletedBatch).map(({ id }) => id))
     const isClash = rows.some(({ table, id, row }) => {
       const holder = table === 'blades' && row && serials.get((row as unknown as Blade).serial)
@@ -105,7 +110,8 @@ export function createSharedLog(rows: Iterable<NumberedRow> = [], startSeen: See
   /** Works out what comes of what a screen sends; nothing is changed before `keep`. */
   function take(sent: Sent, nowMs: number): Taken {
     const here = partFor(sent)
-    const there = logOf(sent.rows, sent.seen, here.shop)
+    const came = withLivingBatches(sent.rows, deletedBatchesOf(sent.rows))
+    const there = logOf(came, sent.seen, here.shop)
     const putRight: Stamp = [
       tickUs(nowMs, Math.max(seq, atUs, seen[SHARED_SCREEN] ?? 0, latest(sent.rows))),
       SHARED_SCREEN,

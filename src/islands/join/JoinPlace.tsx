@@ -107,9 +107,9 @@ const SAVED_FIRST: readonly OwnLog[] = ['other']
 
 function Choice({ screen, workshop, own }: ChoiceProps) {
   const [trouble, setTrouble] = useState(false)
-  const go = async (act: () => Promise<boolean>) => {
+  const go = async (act: () => boolean | Promise<boolean>) => {
     if (SAVED_FIRST.includes(own.is)) await saveEverything()
-    if (await act().catch(() => false)) location.assign('/')
+    if (await Promise.resolve(act()).catch(() => false)) location.assign('/')
     else setTrouble(true)
   }
   const isJoined = workshop === null || own.is === 'same'

@@ -20,8 +20,8 @@ import type { Screens, StoredScreen } from './screens'
 
 /** A stamp so far ahead of this clock is a wrong clock’s, ms. */
 const MOST_AHEAD_MS = 5 * 60_000
-/** Messages of one screen in ten seconds: a run with a controller’s readings needs a tenth of it. */
-const MOST_MESSAGES = 300
+/** Messages of one screen in ten seconds: a first joining of ten years of log needs half of it. */
+const MOST_MESSAGES = 1000
 const ALIVE_MS = 20_000
 /** More rows are no workshop’s. */
 const MOST_ROWS = 900_000
