@@ -44,6 +44,7 @@ class Link {
   private lastN = 0
   private caughtUp = false
   private isStopped = false
+  private isBroken = false
   private logId = ''
   private heardAt = 0
   private readonly ends: (() => void)[] = []
@@ -89,14 +90,16 @@ class Link {
   }
 
   private inTurn(act: () => Promise<unknown>) {
-    this.queue = this.queue
-      .then(act)
-      .catch(error => console.error('What screens share could not be brought in step:', error))
+    this.queue = this.queue.then(act).catch(error => {
+      console.error('What screens share could not be brought in step:', error)
+      this.pause()
+    })
   }
 
   private async hello() {
     this.sending = null
     this.caughtUp = false
+    this.isBroken = false
     this.heardAt = Date.now()
     setSharing({ phase: 'connecting', refusal: null })
     const [screen, inStep, shop] = await Promise.all([readScreen(), readInStep(), db.shop.get('shop')])
@@ -152,7 +155,15 @@ class Link {
     await putInStep({ logId: said.logId, cursor: 0 })
   }
 
+  /** Breaks off for a while. Until the next greeting nothing more is taken: what was missed would be passed over. */
+  private pause() {
+    this.isBroken = true
+    this.socket.close()
+    setTimeout(() => !this.isStopped && this.socket.reconnect(), AGAIN_MS)
+  }
+
   private async take(said: Say<'rows'>) {
+    if (this.isBroken) return
     const rows = said.rows.map(checkedRow)
     const fitting = rows.flatMap(row => row ?? [])
     if (fitting.length < rows.length)
@@ -160,8 +171,8 @@ class Link {
     const inStep = { logId: this.logId, cursor: said.seq }
     if (fitting.length > 0 || said.isAll) {
       const isTaken = await takeReceived({ rows: fitting, seen: said.seen, isAll: said.isAll, inStep })
-      // Refused by the browser: what is missing is sent again on the next greeting.
-      if (!isTaken) return this.socket.close()
+      // Refused by the browser: it is sent again on the next greeting.
+      if (!isTaken) return this.pause()
     }
     if (!said.isAll) return
     this.caughtUp = true
@@ -180,7 +191,7 @@ class Link {
   }
 
   private async sent(said: Say<'ok'>) {
-    if (this.sending?.n !== said.n) return
+    if (this.isBroken || this.sending?.n !== said.n) return
     await markSent(this.sending.marks)
     this.sending = null
     await putInStep({ logId: this.logId, cursor: said.seq })
@@ -198,7 +209,8 @@ class Link {
     }
     if (said.why === 'disk') setTimeout(() => this.inTurn(() => this.flush()), AGAIN_MS)
     // The same would be refused again: until something changes, or the page is loaded again, it waits.
-    if (said.n === null) this.socket.close()
+    if (said.why === 'too-fast') this.pause()
+    else if (said.n === null) this.socket.close()
   }
 
   private async gone() {

@@ -21,7 +21,7 @@ export default function SharedMark() {
       {rail && createPortal(<p className="text-rail text-bone-2">{says}</p>, rail)}
       <p className={`no-print bg-soot-2 px-4 text-note text-bone-2 ${rail ? 'md:hidden' : ''}`}>{says}</p>
       {trouble && (
-        <p role="alert" className="border-t-2 border-bad bg-ember-wash px-4 py-3">
+        <p role="alert" className="no-print border-t-2 border-bad bg-ember-wash px-4 py-3">
           {trouble}
         </p>
       )}
