@@ -70,12 +70,13 @@ async function twoScreens(browser: Browser): Promise<{ desk: Page; tablet: Page 
 }
 
 /** A code for another screen, from the Workshop of one that is in. */
-async function codeFor(page: Page, name: string): Promise<string> {
+async function codeFor(page: Page, name: string, role = 'works'): Promise<string> {
   await page.goto('/workshop')
   await inStep(page)
   await page.getByRole('button', { name: 'Add a screen …' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Name of the screen').fill(name)
+  await dialog.getByLabel('May do').selectOption(role)
   await dialog.getByRole('button', { name: 'Show a code' }).click()
   const code = await dialog.getByText(/^\w{5}-\w{5}$/).innerText()
   await expectAccessible(page)
@@ -165,6 +166,10 @@ test('a run on two screens: one board, and no press lost or doubled while the se
 }) => {
   test.setTimeout(600_000)
   const { desk, tablet } = await twoScreens(browser)
+  const wall = await screen(browser, TABLET)
+  await wall.goto(`/join#${await codeFor(desk, 'Wall', 'shows')}`)
+  await wall.getByRole('button', { name: 'Go on' }).click()
+  await inStep(wall)
   await desk.goto('/batches')
   await desk
     .getByRole('link', { name: /Skerry fillets/ })
@@ -183,6 +188,11 @@ test('a run on two screens: one board, and no press lost or doubled while the se
   await expect(tablet.getByText('Alarms and voice: This machine.')).toBeVisible()
   await expectAccessible(tablet)
 
+  // A screen that only shows goes there by itself: it has the board, and nothing to press.
+  await expect(title(wall)).toHaveText('Shop ready')
+  await expect(wall.getByRole('button')).toHaveCount(0)
+  await expectAccessible(wall)
+
   const step = async (page: Page) => Number(/step (\d+)/.exec(await page.locator('header').innerText())?.[1])
   /** One press, with the second that says that it is meant where it comes early. */
   const goOn = async (page: Page) => {
@@ -196,6 +206,8 @@ test('a run on two screens: one board, and no press lost or doubled while the se
   await expect(tablet.getByText('Last press: This machine.')).toBeVisible()
   await goOn(tablet)
   await expect.poll(() => step(desk)).toBe(3)
+  await wall.keyboard.press('Space')
+  await expect.poll(() => step(wall)).toBe(3)
   let expected = 3
   for (let cut = 0; cut < tries(2, 20); cut++) {
     await killServer()

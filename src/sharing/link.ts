@@ -8,6 +8,7 @@ import {
   type Role,
   SHARING_VERSION,
 } from '../core/sharing/messages'
+import { rowKey } from '../core/sharing/rows'
 import { db } from '../store/database'
 import { putScreen, readScreen } from '../store/screen'
 import { markShared } from '../store/shared-role'
@@ -22,6 +23,7 @@ import {
   takeReceived,
   type Waiting,
 } from '../store/sharing'
+import { UNSENT } from '../store/unsent'
 import { fetchWriters } from '../store/writing'
 import { setSharing, sharing } from './state'
 
@@ -45,6 +47,8 @@ class Link {
   private caughtUp = false
   private isStopped = false
   private isBroken = false
+  /** Marks of records that do not fit: until they are changed they wait. */
+  private readonly unfit = new Set<string>()
   private logId = ''
   private heardAt = 0
   private readonly ends: (() => void)[] = []
@@ -183,8 +187,14 @@ class Link {
   /** Sends the next of what waits: one message at a time, and the next when it was taken. */
   private async flush() {
     if (!this.caughtUp || this.sending || this.socket.readyState !== WebSocket.OPEN) return
-    const { rows, marks, seen, isAll } = await readWaiting(PART_BYTES)
-    if (marks.size === 0) return
+    const { rows: read, marks: all, seen, isAll } = await readWaiting(PART_BYTES, this.unfit)
+    if (all.size === 0) return
+    const rows = read.filter(row => checkedRow(row as never) !== null)
+    const unfit = new Set(read.filter(row => !rows.includes(row)).map(row => UNSENT + rowKey(row)))
+    // A record that does not fit, as one that two screens made longer than a field may be, holds nothing else up.
+    const marks = new Map([...all].filter(([key]) => !unfit.has(key)))
+    for (const [key, mark] of all) if (unfit.has(key)) this.unfit.add(mark)
+    if (unfit.size > 0) setSharing({ refusal: 'does-not-fit' })
     this.lastN += 1
     this.sending = { n: this.lastN, marks }
     this.say({ say: 'rows', n: this.lastN, rows: rows as never, seen, isAll })
@@ -195,7 +205,7 @@ class Link {
     await markSent(this.sending.marks)
     this.sending = null
     await putInStep({ logId: this.logId, cursor: said.seq })
-    setSharing({ refusal: null })
+    if (this.unfit.size === 0) setSharing({ refusal: null })
     await this.flush()
   }
 

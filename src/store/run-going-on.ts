@@ -18,6 +18,10 @@ async function runsGoingOn(): Promise<Run[]> {
 export const useRunGoingOn = (): boolean | undefined =>
   useLiveQuery(async () => (await runsGoingOn().catch(() => [])).length > 0, [])
 
+/** Returns the first batch of a run of the shop that goes on; null where there is none, undefined while it is read. */
+export const useBatchInRun = (): string | null | undefined =>
+  useLiveQuery(async () => (await runsGoingOn().catch(() => [])).at(-1)?.batchIds[0] ?? null, [])
+
 /**
  * Throws Unfit where a change would take something away from a hot run. Runs inside a transaction on batches and runs.
  * `isOf`: whether the change takes away what this run needs.

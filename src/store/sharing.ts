@@ -101,16 +101,21 @@ export interface Waiting {
 const MOST_MARKS = 4000
 const AT_ONE_GO = 100
 
-/** Reads the first of what waits, up to about so many bytes. */
-export const readWaiting = (mostBytes: number): Promise<Waiting> =>
+/** Reads the first of what waits, up to about so many bytes; `except`: marks that are left out, by their values. */
+export const readWaiting = (mostBytes: number, except: ReadonlySet<string> = new Set()): Promise<Waiting> =>
   db.transaction('r', allTables(), async () => {
-    const first = await db.meta.where('key').startsWith(UNSENT).limit(MOST_MARKS).toArray()
+    const some = await db.meta
+      .where('key')
+      .startsWith(UNSENT)
+      .limit(MOST_MARKS + except.size)
+      .toArray()
+    const first = some.filter(({ value }) => !except.has(value))
     const marks = new Map<string, string>()
     let bytes = 0
     while (marks.size < first.length && bytes < mostBytes) {
-      const some = first.slice(marks.size, marks.size + AT_ONE_GO)
-      bytes += JSON.stringify(await readRows(some.map(({ key }) => key.slice(UNSENT.length)))).length
-      for (const { key, value } of some) marks.set(key, value)
+      const next = first.slice(marks.size, marks.size + AT_ONE_GO)
+      bytes += JSON.stringify(await readRows(next.map(({ key }) => key.slice(UNSENT.length)))).length
+      for (const { key, value } of next) marks.set(key, value)
     }
     const keys = [...marks.keys()].map(key => key.slice(UNSENT.length))
     // A batch may be in an oven that another screen removed meanwhile: the settings it was planned with go along.

@@ -14,7 +14,7 @@ const REFUSAL_WORDS: Readonly<Record<SharingRefusal, string>> = {
     'The server shares another workshop than the one on this screen. Leave the shared workshop, and come in with a new code.',
   'only-shows': 'This screen only shows: what is changed on it stays on it.',
   'does-not-fit':
-    'The server could not read what this screen sent. Save everything to a file, load the page again, and look whether it goes on.',
+    'A record of this screen does not fit and waits; the others go on. Look for a field with a complaint, in a batch that two screens changed, and shorten it.',
   'too-many-rows': 'The shared workshop is as large as it can be.',
   'clock-ahead':
     'The clock of this screen is ahead. What it changed is dated by the server’s clock; put the clock right.',

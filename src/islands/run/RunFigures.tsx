@@ -15,8 +15,8 @@ const SHOWN_WORDS = {
   nobody: 'Read your oven’s display',
 } as const
 
-/** Shows the oven temperature, the largest thing on the screen; and when it will be where the step wants it. */
-export function OvenFigure({ oven, onShows }: { oven: RunOven; onShows: (c: number) => void }) {
+/** Shows the oven temperature, the largest thing on the screen; and when it will be where the step wants it. `onShows`: takes what the maker's display shows; null where nothing is typed. */
+export function OvenFigure({ oven, onShows }: { oven: RunOven; onShows: ((c: number) => void) | null }) {
   const say = useSay()
   const { known, shownBy, state, waitS } = oven
   const { step } = state
@@ -48,7 +48,7 @@ export function OvenFigure({ oven, onShows }: { oven: RunOven; onShows: (c: numb
           )}
         </div>
       </div>
-      {shownBy === 'model' && <ItShows onShows={onShows} />}
+      {shownBy === 'model' && onShows && <ItShows onShows={onShows} />}
     </div>
   )
 }

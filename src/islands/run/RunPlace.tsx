@@ -11,6 +11,7 @@ import type { Run } from '../../core/shop/run'
 import type { Workshop } from '../../core/shop/workshop'
 import { useInHand } from '../../store/in-hand'
 import { useRunsOf, useRunsOfSome } from '../../store/run-hooks'
+import { onlyShows } from '../../store/shared-role'
 import { Problems } from '../../ui/Problems'
 import { addressPart } from '../address'
 import { coldAmount } from '../batch/benches/cold/cold-amount'
@@ -20,6 +21,7 @@ import { fetchRunView } from './fetch-run-view'
 import { useRunPlan } from './use-run-plan'
 
 const RunDone = lazy(() => import('./RunDone'))
+const RunShown = lazy(() => import('./RunShown'))
 const RunStart = lazy(() => import('./RunStart'))
 const RunView = lazy(fetchRunView)
 
@@ -77,6 +79,7 @@ function LoadedRun({ batchId, mode }: { batchId: string; mode: Run['mode'] }) {
         </a>
       </p>
     )
+  if (isGoing && onlyShows()) return <RunShown batch={shown} run={run} />
   if (isGoing) return <RunView key={run.id} batch={shown} run={run} />
   if (run && !again)
     return (

@@ -1,8 +1,10 @@
 import { useEffect } from 'react'
 import { createPortal } from 'react-dom'
 import { startSharing } from '../../sharing/link'
+import { onlyShows } from '../../store/shared-role'
 import { clock } from '../../ui/dates'
 import { standingWords, troubleWords } from '../../words/sharing'
+import { FollowRun } from './FollowRun'
 import { useSharing } from './use-sharing'
 
 /** Keeps this screen in step with the others of its workshop, and says how it stands: at the foot of the rail, on a phone under the page. */
@@ -18,6 +20,7 @@ export default function SharedMark() {
   )
   return (
     <>
+      {onlyShows() && <FollowRun />}
       {rail && createPortal(<p className="text-rail text-bone-2">{says}</p>, rail)}
       <p className={`no-print bg-soot-2 px-4 text-note text-bone-2 ${rail ? 'md:hidden' : ''}`}>{says}</p>
       {trouble && (

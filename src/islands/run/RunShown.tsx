@@ -1,0 +1,66 @@
+import { useEffect, useMemo, useState } from 'react'
+import { boardOf } from '../../core/run/board'
+import { runSecondsAt } from '../../core/run/clock'
+import type { Batch } from '../../core/shop/batch'
+import type { Run } from '../../core/shop/run'
+import { clockText } from '../../words/clock-text'
+import { happenedWords } from '../../words/incidents'
+import { stepWords } from '../../words/run'
+import { startTicker } from '../../workers/ticker'
+import { useShopNow } from '../shop-context'
+import { RunBoard } from './RunBoard'
+import { OvenFigure, TimeLeft } from './RunFigures'
+import { useRunOven } from './use-run-oven'
+import { useWakeLock } from './use-wake-lock'
+
+const TICK_MS = 500
+
+/** Second of a run’s clock now. Questions about the clock are asked where the run is led. */
+function useSecondOf({ clock }: Run): number {
+  const [nowMs, setNowMs] = useState(Date.now)
+  useEffect(() => startTicker(TICK_MS, () => setNowMs(Date.now())), [])
+  return Math.max(0, runSecondsAt(clock, nowMs))
+}
+
+/** Shows a run on a screen that only shows: to be read from across the shop, with nothing to press. */
+export default function RunShown({ batch, run }: { readonly batch: Batch; readonly run: Run }) {
+  const { units } = useShopNow()
+  const nowS = useSecondOf(run)
+  const oven = useRunOven(run, batch, nowS)
+  const { state, known } = oven
+  const { step, next } = state
+  const said = useMemo(() => (step ? stepWords(step, batch, units) : null), [step, batch, units])
+  useWakeLock()
+  if (!said) return null
+  const happened = state.incidents.findLast(one => one.atS >= state.sinceS)
+  return (
+    <div className="flex flex-1 flex-col gap-4 p-4 md:px-9" data-ready={state.ready ? 'run' : undefined}>
+      <header className="flex flex-wrap justify-between gap-x-6 text-title">
+        <p>
+          <strong>{said.title}</strong>{' '}
+          <span className="text-bone-2">
+            step {state.stepIndex + 1} of {state.steps.length}
+          </span>
+        </p>
+        <p className="text-bone-2">
+          {batch.name} · {clockText(nowS)} · {state.inOven} in, {state.out} out
+        </p>
+      </header>
+      <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
+        <OvenFigure oven={oven} onShows={null} />
+        <TimeLeft
+          state={state}
+          waitS={oven.waitS}
+          next={next ? stepWords(next, batch, units).title : 'the run is finished'}
+        />
+      </div>
+      <p className="text-figure-small" role="status">
+        {state.ready ? said.action : said.detail}
+      </p>
+      {happened && <p className="text-title text-[#ffd9b8]">{happenedWords(happened, batch)}</p>}
+      <div className="flex-1">
+        <RunBoard rows={boardOf(run, state, nowS, known.arrivedS)} batch={batch} />
+      </div>
+    </div>
+  )
+}
