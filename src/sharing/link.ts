@@ -155,7 +155,7 @@ class Link {
     setSharing({ you: said.you, role: said.role })
     // A log that has nothing of this screen is told all of it.
     if ((await readInStep())?.logId === said.logId) return
-    await markAllUnsent()
+    if (said.role !== 'shows') await markAllUnsent()
     await putInStep({ logId: said.logId, cursor: 0 })
   }
 
@@ -187,6 +187,7 @@ class Link {
   /** Sends the next of what waits: one message at a time, and the next when it was taken. */
   private async flush() {
     if (!this.caughtUp || this.sending || this.socket.readyState !== WebSocket.OPEN) return
+    if (sharing.get().role === 'shows') return
     const { rows: read, marks: all, seen, isAll } = await readWaiting(PART_BYTES, this.unfit)
     if (all.size === 0) return
     const rows = read.filter(row => checkedRow(row as never) !== null)
