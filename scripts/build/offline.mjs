@@ -11,12 +11,32 @@ const digest = parts => {
   return hash.digest('hex').slice(0, 16)
 }
 
-/** Builds the service worker, with the list of everything that is shipped in it. */
+/** Builds one script of its own from src/offline beside the pages. */
+const buildScript = (name, outDir, define = {}) =>
+  build({
+    configFile: false,
+    logLevel: 'warn',
+    publicDir: false,
+    define: { 'process.env.NODE_ENV': '"production"', ...define },
+    build: {
+      outDir,
+      emptyOutDir: false,
+      lib: {
+        entry: fileURLToPath(new URL(`../../src/offline/${name}.ts`, import.meta.url)),
+        formats: ['iife'],
+        name: 'script',
+      },
+      rollupOptions: { output: { entryFileNames: `${name}.js` } },
+    },
+  })
+
+/** Builds the service worker, with the list of everything that is shipped in it, and what an export begins with. */
 export const offline = () => ({
   name: 'offline',
   hooks: {
     'astro:build:done': async ({ dir }) => {
       const client = fileURLToPath(dir)
+      await buildScript('at-files', client)
       const files = filesBelow(client).map(file => ({ url: `/${relative(client, file)}`, bytes: readFileSync(file) }))
       // What has its digest in its name is told apart by it.
       const shipped = files.map(({ url, bytes }) => ({
@@ -25,26 +45,7 @@ export const offline = () => ({
       }))
       const server = filesBelow(fileURLToPath(new URL('../server/', dir)))
       const version = digest([...files.map(({ url }) => url), ...server.map(file => readFileSync(file))])
-      await build({
-        configFile: false,
-        logLevel: 'warn',
-        publicDir: false,
-        define: {
-          SHIPPED: JSON.stringify(shipped),
-          BUILD: JSON.stringify(version),
-          'process.env.NODE_ENV': '"production"',
-        },
-        build: {
-          outDir: client,
-          emptyOutDir: false,
-          lib: {
-            entry: fileURLToPath(new URL('../../src/offline/sw.ts', import.meta.url)),
-            formats: ['iife'],
-            name: 'sw',
-          },
-          rollupOptions: { output: { entryFileNames: 'sw.js' } },
-        },
-      })
+      await buildScript('sw', client, { SHIPPED: JSON.stringify(shipped), BUILD: JSON.stringify(version) })
     },
   },
 })

@@ -27,3 +27,9 @@ export function roleWords(
   }
   return { oven: action, plates: action }
 }
+
+export const NOTHING_NOW = 'Nothing now'
+
+/** Says what comes next for the one at the plates: the title of their next step; null where there is none. */
+export const helperNextWords = (title: string | null): string =>
+  title === null ? 'nothing more at the plates' : `at the plates: ${title}`

@@ -46,3 +46,10 @@ export function controllerTroubleWords(trouble: ControllerTrouble): string {
       return 'The controller does not answer. Look at the cable and the power, then connect again.'
   }
 }
+
+/** Says why the browser opened no device. */
+export const noDeviceWords = (why: string): string => `No device: ${why}.`
+export const noCableWords = 'This browser cannot reach a cable.'
+/** Says why a page that came as a plain file has no simulated controller. */
+export const noSimulatedWords =
+  'The simulated controller runs on the application’s own server (npm start), which this address is not.'

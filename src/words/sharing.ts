@@ -105,3 +105,7 @@ export function changedOn(at: Stamp | null, isHere: boolean, screens: readonly S
   const screen = at && screens.find(({ stampsAs }) => stampsAs.includes(at[1]))
   return screen ? `on ${screen.name}` : isHere ? 'here' : screens.length > 0 ? 'on another screen' : 'in the file'
 }
+
+/** Says why a page that came as a plain file shares nothing. */
+export const notSharedAsFiles =
+  'This address holds the application as plain files, and shares no workshop: for that the application’s own server must run (npm start -- --shared). Between screens of this address a workshop file carries the work.'

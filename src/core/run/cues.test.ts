@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { cueBetween, rolesOf } from './cues'
+import type { RunStep } from '../shop/run'
+import { cueBetween, partOf, rolesOf } from './cues'
 
 /** Every cue of a wait that is looked at four times a second, with the second it came at. */
 function heard(dueS: number, untilS: number, tickS = 0.25) {
@@ -39,5 +40,25 @@ describe('cues', () => {
     expect(rolesOf({ kind: 'pull' })).toEqual(['oven', 'plates'])
     expect(rolesOf({ kind: 'load' })).toEqual(['oven'])
     expect(rolesOf({ kind: 'unclamp' })).toEqual(['plates'])
+  })
+})
+
+describe('what the helper does', () => {
+  const steps = (['load', 'pull', 'load', 'unclamp', 'temper-in'] as const).map(
+    (kind, i) => ({ id: `s${i}`, kind }) as unknown as RunStep,
+  )
+  const at = (stepIndex: number) => {
+    const { now, next, isAlone } = partOf('plates', { step: steps[stepIndex] ?? null, steps, stepIndex })
+    return [now?.id, next?.id, isAlone]
+  }
+
+  it('is the step when it is theirs, and else the next that is', () => {
+    expect(at(0)).toEqual([undefined, 's1', false])
+    // A pull needs both: the one at the oven says when.
+    expect(at(1)).toEqual(['s1', 's3', false])
+    expect(at(2)).toEqual([undefined, 's3', false])
+    expect(at(3)).toEqual(['s3', undefined, true])
+    expect(at(4)).toEqual([undefined, undefined, false])
+    expect(at(5)).toEqual([undefined, undefined, false])
   })
 })

@@ -1,4 +1,5 @@
 import type { RunStep } from '../shop/run'
+import type { RunState } from './run-state'
 
 /** Sound cue at a moment of a run. */
 export type Cue =
@@ -31,4 +32,24 @@ export function rolesOf({ kind }: Pick<RunStep, 'kind'>): readonly Role[] {
   return kind === 'unclamp' || kind === 'inspect' || kind === 'cold-in' || kind === 'cold-out' || kind === 'measure'
     ? ['plates']
     : ['oven']
+}
+
+/** The present and the next step that is one person’s. */
+export interface Part {
+  /** The present step, where it is for this person; null while it is another’s. */
+  readonly now: RunStep | null
+  readonly next: RunStep | null
+  /** Whether nobody else has a hand in the present step. */
+  readonly isAlone: boolean
+}
+
+/** Returns what one of two people has to do now and next. */
+export function partOf(role: Role, { step, steps, stepIndex }: Pick<RunState, 'step' | 'steps' | 'stepIndex'>): Part {
+  const isTheirs = (one: RunStep) => rolesOf(one).includes(role)
+  const now = step && isTheirs(step) ? step : null
+  return {
+    now,
+    next: steps.slice(stepIndex + 1).find(isTheirs) ?? null,
+    isAlone: now !== null && rolesOf(now).length === 1,
+  }
 }

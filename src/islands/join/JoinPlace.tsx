@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react'
 import type { Workshop } from '../../core/shop/workshop'
 import { askStatus, comeIn, type OwnLog, ownLog, type Screen, shareOwn, takeShared } from '../../sharing/coming-in'
-import { ownLogWords } from '../../words/sharing'
+import { notSharedAsFiles, ownLogWords } from '../../words/sharing'
+import { isServedAsFiles } from '../as-files'
 import { Fallback } from '../Place'
 import { saveEverything } from '../save-everything'
 
@@ -26,7 +27,7 @@ export default function JoinPlace() {
     const status = await askStatus()
     if (status?.screen)
       setAt({ is: 'choice', screen: status.screen, workshop: status.workshop, own: await ownLog(status.workshop) })
-    else setAt({ is: 'code', says: status ? says : NOT_SHARED })
+    else setAt({ is: 'code', says: status ? says : isServedAsFiles() ? notSharedAsFiles : NOT_SHARED })
   }
   const tryCode = async (code: string) => {
     setAt({ is: 'asking' })
@@ -44,7 +45,7 @@ export default function JoinPlace() {
       <h1 className="mb-4 text-page">Come into the workshop</h1>
       {at.is === 'asking' && <p role="status">Asking the workshop’s server …</p>}
       {at.is === 'code' && <CodeForm says={at.says} onCode={tryCode} />}
-      {at.is !== 'asking' && location.protocol === 'https:' && <Certificate />}
+      {at.is !== 'asking' && location.protocol === 'https:' && !isServedAsFiles() && <Certificate />}
       {at.is === 'choice' && <Choice screen={at.screen} workshop={at.workshop} own={at.own} />}
     </Fallback>
   )

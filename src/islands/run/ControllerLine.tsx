@@ -1,24 +1,15 @@
-import { useState } from 'react'
 import type { Batch } from '../../core/shop/batch'
-import { openController } from '../../devices/controller-session'
-import { hasSerial, openSerialPort } from '../../devices/serial-port'
-import { openSimulatedPort } from '../../devices/simulated-port'
-import { newId } from '../batch/edit'
-import { useController } from '../batch/use-controller'
+import { noCableWords, noDeviceWords, noSimulatedWords } from '../../words/oven'
+import { useConnecting, useController } from '../batch/use-controller'
 import { useShopNow } from '../shop-context'
 
 /** The oven's controller on the line: where it is heard, its display decides, and the model stands back. */
 export function ControllerLine({ batch }: { batch: Batch }) {
   const shop = useShopNow()
-  const { session, connect, disconnect } = useController(batch.id)
-  const [refused, setRefused] = useState<string | null>(null)
-  const preset = shop.ovens.find(oven => oven.id === batch.ovenId)?.preset
+  const { session, disconnect } = useController(batch.id)
+  const { simulated, cable, refused } = useConnecting(batch.id)
+  const preset = shop.ovens.find(oven => oven.id === batch.ovenId)?.preset ?? 'medium'
   const box = 'min-h-[72px] border-2 border-soot-rule px-4 text-large text-bone'
-  const openSerial = () =>
-    openSerialPort().then(
-      line => connect(openController(line, false)),
-      error => setRefused(`No device: ${error instanceof Error ? error.message : 'none was chosen'}.`),
-    )
   return (
     <div className="flex flex-wrap items-center gap-3">
       {session ? (
@@ -30,24 +21,22 @@ export function ControllerLine({ batch }: { batch: Batch }) {
         </>
       ) : (
         <>
-          <button
-            type="button"
-            className={box}
-            onClick={() => connect(openController(openSimulatedPort(newId(), preset ?? 'medium'), true))}
-          >
-            Connect the simulated controller
-          </button>
-          {hasSerial() && (
-            <button type="button" className={box} onClick={() => void openSerial()}>
+          {simulated && (
+            <button type="button" className={box} onClick={() => simulated(preset)}>
+              Connect the simulated controller
+            </button>
+          )}
+          {cable && (
+            <button type="button" className={box} onClick={cable}>
               Connect a controller on a cable …
             </button>
           )}
           <span className="text-lead text-bone-2">
-            Never leave a hot oven to a program alone.{hasSerial() ? '' : ' This browser cannot reach a cable.'}
+            Never leave a hot oven to a program alone. {!simulated && noSimulatedWords} {!cable && noCableWords}
           </span>
         </>
       )}
-      {refused && <span role="alert">{refused}</span>}
+      {refused && <span role="alert">{noDeviceWords(refused)}</span>}
     </div>
   )
 }

@@ -9,7 +9,7 @@ export function RunDialog({ title, onClose, children }: { title: string; onClose
         <Dialog.Overlay className="fixed inset-0 z-30 bg-[#000]/70" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed inset-x-2 bottom-2 z-40 max-h-[94dvh] overflow-y-auto bg-soot-2 p-4 text-bone md:inset-x-10 md:bottom-6 md:p-6"
+          className="fixed inset-x-2 bottom-[max(8px,env(safe-area-inset-bottom))] z-40 max-h-[94dvh] overflow-y-auto bg-soot-2 p-4 text-bone md:inset-x-10 md:bottom-6 md:p-6"
           onOpenAutoFocus={event => {
             event.preventDefault()
             if (event.target instanceof HTMLElement)

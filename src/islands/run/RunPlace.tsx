@@ -21,6 +21,7 @@ import { fetchRunView } from './fetch-run-view'
 import { useRunPlan } from './use-run-plan'
 
 const RunDone = lazy(() => import('./RunDone'))
+const RunHelper = lazy(() => import('./RunHelper'))
 const RunShown = lazy(() => import('./RunShown'))
 const RunStart = lazy(() => import('./RunStart'))
 const RunView = lazy(fetchRunView)
@@ -79,8 +80,7 @@ function LoadedRun({ batchId, mode }: { batchId: string; mode: Run['mode'] }) {
         </a>
       </p>
     )
-  if (isGoing && onlyShows()) return <RunShown batch={shown} run={run} />
-  if (isGoing) return <RunView key={run.id} batch={shown} run={run} />
+  if (isGoing) return <Board key={run.id} batch={shown} run={run} />
   if (run && !again)
     return (
       <RunDone
@@ -153,4 +153,10 @@ function coldRefusal(batch: Batch, shop: Workshop): AirRefused | null {
     group => (group.route.cold && coldAmount(group.route.cold, steelKg, shop)?.air.refused) || [],
   )
   return refusals[0] ?? null
+}
+
+/** The board of a run that goes on, as this screen is to show it: the plates’ part alone, with nothing to press, or to lead it. */
+function Board({ batch, run }: { batch: Batch; run: Run }) {
+  if (new URLSearchParams(location.search).has('helper')) return <RunHelper batch={batch} run={run} />
+  return onlyShows() ? <RunShown batch={batch} run={run} /> : <RunView batch={batch} run={run} />
 }

@@ -1,31 +1,21 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { boardOf } from '../../core/run/board'
-import { runSecondsAt } from '../../core/run/clock'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { clockText } from '../../words/clock-text'
 import { happenedWords } from '../../words/incidents'
 import { stepWords } from '../../words/run'
-import { startTicker } from '../../workers/ticker'
 import { useShopNow } from '../shop-context'
 import { RunBoard } from './RunBoard'
 import { OvenFigure, TimeLeft } from './RunFigures'
 import { useRunOven } from './use-run-oven'
+import { useRunSecond } from './use-run-second'
 import { useWakeLock } from './use-wake-lock'
-
-const TICK_MS = 500
-
-/** Second of a run’s clock now. Questions about the clock are asked where the run is led. */
-function useSecondOf({ clock }: Run): number {
-  const [nowMs, setNowMs] = useState(Date.now)
-  useEffect(() => startTicker(TICK_MS, () => setNowMs(Date.now())), [])
-  return Math.max(0, runSecondsAt(clock, nowMs))
-}
 
 /** Shows a run on a screen that only shows: to be read from across the shop, with nothing to press. */
 export default function RunShown({ batch, run }: { readonly batch: Batch; readonly run: Run }) {
   const { units } = useShopNow()
-  const nowS = useSecondOf(run)
+  const nowS = useRunSecond(run)
   const oven = useRunOven(run, batch, nowS)
   const { state, known } = oven
   const { step, next } = state
@@ -44,6 +34,11 @@ export default function RunShown({ batch, run }: { readonly batch: Batch; readon
         </p>
         <p className="text-bone-2">
           {batch.name} · {clockText(nowS)} · {state.inOven} in, {state.out} out
+          {state.people === 2 && (
+            <a className="ml-4 text-lead underline" href="?helper">
+              Only the plates
+            </a>
+          )}
         </p>
       </header>
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">

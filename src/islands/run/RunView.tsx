@@ -10,10 +10,9 @@ import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { afterCutStanding, countWords, meanwhileWords, stillOffWords } from '../../words/board'
 import { clockText } from '../../words/clock-text'
-import { roleName, roleWords } from '../../words/cues'
+import { NOTHING_NOW, roleName, roleWords } from '../../words/cues'
 import { helperWords } from '../../words/drill'
 import { happenedWords } from '../../words/incidents'
-import { marksOfBlades } from '../../words/lists'
 import { stepWords } from '../../words/run'
 import { leadWords } from '../../words/sharing'
 import { useShopNow } from '../shop-context'
@@ -21,6 +20,7 @@ import { AfterCut } from './AfterCut'
 import { ClockQuestions } from './ClockQuestions'
 import { HeardPanel } from './HeardPanel'
 import { OverSoak } from './OverSoak'
+import { pullWords } from './pull-words'
 import { RemarkDialog } from './RemarkDialog'
 import { RunBoard } from './RunBoard'
 import { OvenFigure, TimeLeft } from './RunFigures'
@@ -311,21 +311,27 @@ interface TwoPeopleProps {
 
 /** Two lines for two people: who pulls, and who stands at the plates. */
 function TwoPeople({ step, batch, action, helper, nowS }: TwoPeopleProps) {
-  const mark = marksOfBlades(batch, step.bladeIds)
-  const previous = step.names.afterBladeId === undefined ? null : marksOfBlades(batch, [step.names.afterBladeId])
-  const words = roleWords(step, { action }, { mark, previous })
+  const words = roleWords(step, { action }, pullWords(batch, step))
   const busy = rolesOf(step)
   return (
-    <dl className="grid gap-x-8 text-large sm:grid-cols-2">
+    <dl className="grid gap-x-8 text-large sm:grid-cols-[1fr_1fr_auto]">
       {(['oven', 'plates'] as const).map(role => (
         <div key={role} className="flex gap-3">
           <dt className="text-bone-2">{roleName(role)}:</dt>
           <dd>
             {role === 'plates' && helper && `${helperWords(helper, batch, nowS)} `}
-            {busy.includes(role) ? words[role] : 'nothing now'}
+            {busy.includes(role) ? words[role] : NOTHING_NOW.toLowerCase()}
           </dd>
         </div>
       ))}
+      <div>
+        <dt className="sr-only">On this screen</dt>
+        <dd>
+          <a className="inline-flex min-h-touch items-center text-lead text-bone-2 underline" href="?helper">
+            Only the plates on this screen
+          </a>
+        </dd>
+      </div>
     </dl>
   )
 }

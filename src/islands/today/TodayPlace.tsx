@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo } from 'react'
+import { Suspense, useEffect, useMemo, useState } from 'react'
 import type { Answer } from '../../core/contract/questions'
 import { tempersWaiting } from '../../core/load/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
@@ -16,12 +16,14 @@ import { useSay } from '../../ui/Units'
 import { bladesBySteel, marksOf } from '../../words/lists'
 import { stepWords } from '../../words/run'
 import { assumedWords, SETUP_NAMES, uncertainWords } from '../../words/setup'
+import { shortcutWords } from '../../words/shortcuts'
 import { hrcText } from '../../words/speaker'
 import { stageName } from '../../words/stages'
 import { useAnswer, useWarmUp } from '../../workers/use-answer'
 import { NewBatchButton } from '../batch/NewBatchButton'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
+import { shortcutIn, shortcutTarget } from './shortcut'
 
 /** Its drawing and its planner's words are fetched once the page stands. */
 const [DayPart, fetchDayPart] = fetchedAhead(() => import('./DayPart'))
@@ -99,8 +101,17 @@ function InHandParts({ inHand: { batches, measured } }: { inHand: InHand }) {
   const practised = (practices ?? []).filter(isHere)
   const planned = batches.filter(b => !ran.has(b.id) && !hotIds.has(b.id))
   const waiting = batches.filter(b => !hotIds.has(b.id) && tempersWaiting(b, runsOf(b)).length > 0)
+  const idOf = ({ id }: Batch) => id
   return (
     <>
+      <ShortcutTaken
+        waiting={{
+          hot: hot.flatMap(run => run.batchIds.slice(0, 1)),
+          toTemper: waiting.map(idOf),
+          toRun: planned.filter(batch => batch.lines.length > 0).map(idOf),
+          toRead: unread.map(idOf),
+        }}
+      />
       <FirstSteps batches={batches} />
       {batches.length > 0 && (
         // Room for the day from the start, where there is one: what is below does not jump.
@@ -173,6 +184,19 @@ function InHandParts({ inHand: { batches, measured } }: { inHand: InHand }) {
       </Part>
     </>
   )
+}
+
+/** Goes where a shortcut of the installed application leads, or says where to choose. */
+function ShortcutTaken({ waiting }: { waiting: Parameters<typeof shortcutTarget>[1] }) {
+  const [shortcut] = useState(() => shortcutIn(location.search))
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, with what waits as the page opens.
+  useEffect(() => {
+    if (!shortcut) return
+    const target = shortcutTarget(shortcut, waiting)
+    if (target) location.replace(target)
+    else history.replaceState(null, '', '/')
+  }, [])
+  return shortcut && <p className="mb-4 border-l-3 border-ember pl-3">{shortcutWords(shortcut, waiting)}</p>
 }
 
 /** In a made-up workshop a look round; in one's own what is not said of it yet, and what that costs in certainty. */

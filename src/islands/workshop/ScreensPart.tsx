@@ -5,7 +5,8 @@ import { isShared } from '../../store/shared-mark'
 import { Ask } from '../../ui/Ask'
 import { ago, clock } from '../../ui/dates'
 import { TextField } from '../../ui/PlainFields'
-import { lastSeenWords, ROLE_NAMES, standingWords } from '../../words/sharing'
+import { lastSeenWords, notSharedAsFiles, ROLE_NAMES, standingWords } from '../../words/sharing'
+import { isServedAsFiles } from '../as-files'
 import { SheetDialog } from '../SheetDialog'
 import { useSharing } from '../sharing/use-sharing'
 
@@ -23,6 +24,7 @@ export default function ScreensPart() {
 
 function NotShared() {
   const serves = document.documentElement.dataset.shared === 'on'
+  if (isServedAsFiles()) return <p className="text-ink-2">{notSharedAsFiles}</p>
   return (
     <p className="text-ink-2">
       {serves ? (

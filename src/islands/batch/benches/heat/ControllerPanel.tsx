@@ -1,13 +1,9 @@
-import { useState } from 'react'
 import type { Load } from '../../../../core/load/loads'
 import type { Segment } from '../../../../core/oven/programme'
 import type { Oven } from '../../../../core/shop/oven'
-import { openController } from '../../../../devices/controller-session'
-import { hasSerial, openSerialPort } from '../../../../devices/serial-port'
-import { openSimulatedPort } from '../../../../devices/simulated-port'
+import { noCableWords, noDeviceWords, noSimulatedWords } from '../../../../words/oven'
 import { useBench } from '../../bench-context'
-import { newId } from '../../edit'
-import { useController } from '../../use-controller'
+import { useConnecting, useController } from '../../use-controller'
 import { ConnectedController } from './ConnectedController'
 
 interface Props {
@@ -19,13 +15,8 @@ interface Props {
 /** A controller on the line: the simulated one that ships, or one on a cable where the browser has Web Serial. */
 export default function ControllerPanel({ load, segments, oven }: Props) {
   const { batch } = useBench()
-  const { session, state, connect, disconnect } = useController(batch.id)
-  const [refused, setRefused] = useState<string | null>(null)
-  const openSerial = () =>
-    openSerialPort().then(
-      line => connect(openController(line, false)),
-      error => setRefused(`No device: ${error instanceof Error ? error.message : 'none was chosen'}.`),
-    )
+  const { session, state, disconnect } = useController(batch.id)
+  const { simulated, cable, refused } = useConnecting(batch.id)
   if (session && state)
     return (
       <ConnectedController
@@ -40,27 +31,25 @@ export default function ControllerPanel({ load, segments, oven }: Props) {
   return (
     <div className="mt-3 border-t border-rule pt-3">
       <div className="flex flex-wrap gap-3">
-        <button
-          type="button"
-          className="btn btn-ember"
-          onClick={() => connect(openController(openSimulatedPort(newId(), oven.preset), true))}
-        >
-          Connect the simulated controller
-        </button>
-        {hasSerial() && (
-          <button type="button" className="btn" onClick={() => void openSerial()}>
+        {simulated && (
+          <button type="button" className="btn btn-ember" onClick={() => simulated(oven.preset)}>
+            Connect the simulated controller
+          </button>
+        )}
+        {cable && (
+          <button type="button" className="btn" onClick={cable}>
             Connect a controller on a cable …
           </button>
         )}
       </div>
       <p className="mt-2 max-w-2xl text-note text-ink-2">
-        The simulated controller is part of this application: nothing gets hot. A real one must speak the protocol of
-        docs/devices.md{hasSerial() ? '' : '; this browser cannot reach a cable'}. Never leave a hot oven to a program
-        alone.
+        {simulated ? 'The simulated controller is part of this application: nothing gets hot.' : noSimulatedWords} A
+        real one must speak the protocol of docs/devices.md. {!cable && noCableWords} Never leave a hot oven to a
+        program alone.
       </p>
       {refused && (
         <p role="alert" className="mt-2 text-small text-bad">
-          {refused}
+          {noDeviceWords(refused)}
         </p>
       )}
     </div>
