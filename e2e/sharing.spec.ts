@@ -170,6 +170,9 @@ test('a run on two screens: one board, and no press lost or doubled while the se
   await wall.goto(`/join#${await codeFor(desk, 'Wall', 'shows')}`)
   await wall.getByRole('button', { name: 'Go on' }).click()
   await inStep(wall)
+  await expect(wall.getByRole('heading', { name: 'Step by step' })).toBeVisible()
+  for (const changes of ['New batch', 'Working hours', 'When?'])
+    await expect(wall.getByRole('button', { name: changes }), changes).toHaveCount(0)
   await desk.goto('/batches')
   await desk
     .getByRole('link', { name: /Skerry fillets/ })

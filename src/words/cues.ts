@@ -32,4 +32,4 @@ export const NOTHING_NOW = 'Nothing now'
 
 /** Says what comes next for the one at the plates: the title of their next step; null where there is none. */
 export const helperNextWords = (title: string | null): string =>
-  title === null ? 'nothing more at the plates' : `at the plates: ${title}`
+  title === null ? 'Nothing more at the plates' : `Next for you: ${title}`

@@ -57,7 +57,7 @@ const NOT_SHARED =
 /** A browser gives camera, wake lock and working offline to addresses it trusts: where what makes it trust this one is. */
 function Certificate() {
   return (
-    <p className="mb-4 text-small text-ink-2">
+    <p className="my-4 text-small text-ink-2">
       Did the browser warn of this address?{' '}
       <a className="link" href="/share/authority.crt" download>
         Fetch the workshop’s certificate

@@ -1,6 +1,7 @@
 import type { Batch } from '../../core/shop/batch'
 import { noCableWords, noDeviceWords, noSimulatedWords } from '../../words/oven'
-import { useConnecting, useController } from '../batch/use-controller'
+import { useConnecting } from '../batch/use-connecting'
+import { useController } from '../batch/use-controller'
 import { useShopNow } from '../shop-context'
 
 /** The oven's controller on the line: where it is heard, its display decides, and the model stands back. */

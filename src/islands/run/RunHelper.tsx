@@ -44,8 +44,13 @@ export default function RunHelper({ batch, run }: { readonly batch: Batch; reado
         {now ? roleWords(now, said, pullWords(batch, now)).plates : NOTHING_NOW}
       </p>
       {happened && <p className="text-figure-small text-[#ffd9b8]">{happenedWords(happened, batch)}</p>}
+      <p className="text-[clamp(30px,4vw,56px)] leading-tight text-[#ffd9b8]">{helperNextWords(nextTitle)}</p>
       {!now && <p className="text-title text-bone-2">At the oven: {said.title}</p>}
-      <TimeLeft state={state} waitS={oven.waitS} next={helperNextWords(nextTitle)} />
+      <TimeLeft
+        state={state}
+        waitS={oven.waitS}
+        next={state.next ? stepWords(state.next, batch, units).title : 'the run is finished'}
+      />
       {mayPress && (
         <button
           type="button"

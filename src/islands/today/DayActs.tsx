@@ -9,8 +9,8 @@ interface Props {
   readonly day: Day
   readonly nameOf: NameOf
   readonly index: number
-  /** Asks when a batch is to be hardened. */
-  readonly onMove: (batchId: string) => void
+  /** Asks when a batch is to be hardened; null where nothing is changed. */
+  readonly onMove: ((batchId: string) => void) | null
 }
 
 /** One day act by act: the drawing in words, to be ticked off on paper. */
@@ -40,7 +40,7 @@ export function DayActs({ plan, day, nameOf, index, onMove }: Props) {
                 {task.byHelper && <b>Helper: </b>}
                 {taskWords(task.kind, nameOf(task.groups))} <span className="text-ink-2">{nameOfBatch(batchId)}</span>
               </span>
-              {heatActOf(task.kind) && batchId ? (
+              {onMove === null ? null : heatActOf(task.kind) && batchId ? (
                 <button
                   type="button"
                   className="btn btn-plain no-print"

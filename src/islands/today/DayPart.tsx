@@ -2,6 +2,7 @@ import { memo, useDeferredValue, useState } from 'react'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { dayOfMinute } from '../../core/units/time'
+import { onlyShows } from '../../store/shared-role'
 import { DayBoard } from '../../ui/drawings/day/DayBoard'
 import { Problems } from '../../ui/Problems'
 import { ScrollRegion } from '../../ui/ScrollRegion'
@@ -41,6 +42,8 @@ export default function DayPart(props: Props) {
 const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props & { readonly day: Day }) {
   const shop = useShopNow()
   const say = useSay()
+  // On a screen that only shows nothing is moved, and nothing stands that would.
+  const isFixed = onlyShows()
   const [chosen, setChosen] = useState<number | null>(null)
   const [moving, setMoving] = useState<string | null>(null)
   const { answer } = day
@@ -59,7 +62,7 @@ const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props 
       {isEmpty && <p className="py-2.5 text-ink-2">Nothing is to be hardened or tempered.</p>}
       {!isEmpty && !answer && day.problems.length === 0 && <DayWaits />}
       {day.problems.length > 0 && <Problems of={day.problems} />}
-      {later.length > 0 && (
+      {later.length > 0 && !isFixed && (
         <LaterBatches
           batches={later}
           board={board}
@@ -82,16 +85,20 @@ const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props 
       {plan && <DayAnswers plan={plan} day={day} nameOf={nameOf} />}
       {!isEmpty && answer && (
         <DayTabs days={days} chosen={index} origin={day.origin} onChoose={setChosen}>
-          <HoursDialog />
-          {plan && <DayOut plan={plan} day={day} nameOf={nameOf} />}
+          {!isFixed && (
+            <>
+              <HoursDialog />
+              {plan && <DayOut plan={plan} day={day} nameOf={nameOf} />}
+            </>
+          )}
         </DayTabs>
       )}
       {plan && board && (
         <ScrollRegion label="The day’s drawing" className="on-soot overflow-x-auto bg-soot py-2 print:hidden">
           <DayBoard
             {...board}
-            onMove={(batchId, byMin) => void moveBatch(batches, plan, day, batchId, byMin)}
-            onOpen={setMoving}
+            onMove={(batchId, byMin) => isFixed || void moveBatch(batches, plan, day, batchId, byMin)}
+            onOpen={batchId => isFixed || setMoving(batchId)}
           />
         </ScrollRegion>
       )}
@@ -99,7 +106,7 @@ const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props 
         <MustNotWait day={day} batches={batches} runs={runs} measured={measured} />
         <WouldHelp day={day} />
       </div>
-      {plan && <DayActs plan={plan} day={day} nameOf={nameOf} index={index} onMove={setMoving} />}
+      {plan && <DayActs plan={plan} day={day} nameOf={nameOf} index={index} onMove={isFixed ? null : setMoving} />}
       <DayWent day={day} batches={batches} runs={runs} />
       {movingBatch && (
         <MoveDialog key={movingBatch.id} batch={movingBatch} origin={day.origin} onClose={() => setMoving(null)} />

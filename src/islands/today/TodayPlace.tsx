@@ -10,6 +10,7 @@ import { formatQuantity, metresOf } from '../../core/units/quantity'
 import { useReadingsOf } from '../../store/hooks'
 import { type InHand, useInHand } from '../../store/in-hand'
 import { useRunsOfSome } from '../../store/run-hooks'
+import { onlyShows } from '../../store/shared-role'
 import { ago, today } from '../../ui/dates'
 import { fetchedAhead } from '../../ui/fetched-ahead'
 import { useSay } from '../../ui/Units'
@@ -56,9 +57,7 @@ function Today({ inHand }: { inHand: InHand | undefined }) {
           <p className="text-ink-2">{shopName}</p>
           <h1 className="figure text-page md:text-figure-large">{today()}</h1>
         </div>
-        <span className="no-print">
-          <NewBatchButton />
-        </span>
+        <span className="no-print">{!onlyShows() && <NewBatchButton />}</span>
       </header>
       {inHand ? <InHandParts inHand={inHand} /> : <p className="text-ink-2">Reading …</p>}
     </div>
@@ -112,7 +111,7 @@ function InHandParts({ inHand: { batches, measured } }: { inHand: InHand }) {
           toRead: unread.map(idOf),
         }}
       />
-      <FirstSteps batches={batches} />
+      {!onlyShows() && <FirstSteps batches={batches} />}
       {batches.length > 0 && (
         // Room for the day from the start, where there is one: what is below does not jump.
         <div className={next.length > 0 ? 'min-h-screen print:min-h-0' : ''}>

@@ -3,7 +3,8 @@ import type { Segment } from '../../../../core/oven/programme'
 import type { Oven } from '../../../../core/shop/oven'
 import { noCableWords, noDeviceWords, noSimulatedWords } from '../../../../words/oven'
 import { useBench } from '../../bench-context'
-import { useConnecting, useController } from '../../use-controller'
+import { useConnecting } from '../../use-connecting'
+import { useController } from '../../use-controller'
 import { ConnectedController } from './ConnectedController'
 
 interface Props {
