@@ -1,4 +1,4 @@
-/** What an installed application is opened for from its icon: `/?to=run`, `/?to=readings` (public/app.webmanifest). */
+/** Aims that an installed application is opened for from its icon: `/?to=run`, `/?to=readings` (public/app.webmanifest). */
 export type Shortcut = 'run' | 'readings'
 
 /** Batches by what they wait for, each by its id, first what comes first. */
