@@ -67,12 +67,16 @@ class Link {
       else this.say({ say: 'ping', at: Date.now() })
     }, PING_MS)
     const wake = () => this.wake()
+    // Without a network a socket may stay open for long: closed, it says at once that this screen is out of reach.
+    const cut = () => this.socket.reconnect()
+    addEventListener('offline', cut)
     for (const back of ['online', 'pageshow', 'focus'] as const) addEventListener(back, wake)
     this.ends.push(
       stopWaiting,
       () => clearInterval(beat),
       () => {
         for (const back of ['online', 'pageshow', 'focus'] as const) removeEventListener(back, wake)
+        removeEventListener('offline', cut)
       },
     )
   }

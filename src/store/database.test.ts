@@ -4,6 +4,7 @@ import Dexie from 'dexie'
 import { describe, expect, it } from 'vitest'
 import { batchRecordSchema } from '../core/shop/batch'
 import { bladeSchema } from '../core/shop/blade'
+import { leftOnRollMm } from '../core/shop/foil-roll'
 import { gradeSheetSchema } from '../core/shop/grade-sheet'
 import { ovenLogSchema } from '../core/shop/oven-log'
 import { pictureSchema } from '../core/shop/picture'
@@ -47,6 +48,8 @@ const LATER: Readonly<Record<number, Record<string, string | null>>> = {
   10: { pictures: 'id, bladeId, batchId' },
   11: { batches: 'id, updatedAt, createdAt', blades: 'id, batchId, serial, edgeTests.length' },
   12: {},
+  13: { batches: 'id, updatedAt, createdAt, deletedAt' },
+  14: { stamps: 'id', differences: 'key' },
 }
 
 /** A browser's database as the application of a later version left it, with some of its records. */
@@ -265,6 +268,23 @@ describe('a browser that last ran version 12', () => {
     expect(await now.batches.orderBy('deletedAt').primaryKeys()).toEqual(['gone'])
     const byId = (batches: readonly { id: string }[]) => [...batches].sort((one, other) => (one.id < other.id ? -1 : 1))
     expect(byId(await now.batches.toArray())).toEqual(byId([deleted, first, ...rest]))
+    now.close()
+  })
+})
+
+describe('a browser that last ran version 14', () => {
+  const file = JSON.parse(readFileSync(new URL('../core/files/fixtures/workshop-v8.json', import.meta.url), 'utf8'))
+
+  it('has on its roll what it had, and its stamps; the version before writes no more', async () => {
+    const shop = { ...file.shop, foil: { ...file.shop.foil, leftMm: 4200 } }
+    const stamps = [{ id: 'shop/shop', f: { 'foil/leftMm': [1_764_662_400_000_000, 's1'] } }]
+    await leaveLater('left-by-14', 14, { ...rowsOf(file, shop), stamps })
+    const now = new WorkshopDatabase('left-by-14')
+    const has = await contents(now)
+    expect(has.shop).toEqual(shop)
+    expect(leftOnRollMm(has.shop.foil)).toBe(4200)
+    expect(has.stamps).toEqual(stamps)
+    expect(now.verno).toBeGreaterThan(14)
     now.close()
   })
 })

@@ -84,6 +84,8 @@ export class WorkshopDatabase extends Dexie {
     this.version(13).stores({ batches: 'id, updatedAt, createdAt, deletedAt' })
     // From here on each change of a record is stamped beside it, and two screens’ logs are joined by that.
     this.version(14).stores({ stamps: 'id', differences: 'key' })
+    // From here on a cut of foil is noted beside the roll's count: a version that knows only the count would show too much.
+    this.version(15).stores({})
     this.use({ stack: 'dbcore', name: 'stamps-edits', create: stampingEdits })
     this.use({ stack: 'dbcore', name: 'stamps-log', create: stampingLog })
     this.use({ stack: 'dbcore', name: 'newer-is-read-only', create: core => this.readOnlyWhereNewer(core) })

@@ -6,6 +6,7 @@ import { emptyData } from '../core/files/pieces'
 import { parseExchange } from '../core/files/read-exchange'
 import { exportText } from '../core/files/write-exchange'
 import type { Batch } from '../core/shop/batch'
+import { countedRoll, cutFromRoll, leftOnRollMm } from '../core/shop/foil-roll'
 import type { Oven } from '../core/shop/oven'
 import { runOf } from '../testing/run'
 import { expectOk, gradeOf, NOW, readingOf, trayOf } from '../testing/tray'
@@ -119,6 +120,22 @@ describe('a workshop on two screens, joined by files', () => {
     const again = await onAnotherScreen(one, () => addAll(oven))
     expect(alike(again)).toEqual(alike(one))
     expect(again.batches).toEqual(one.batches)
+  })
+
+  it('takes from the roll what each cut from it', async () => {
+    await saveShop(shop => ({ ...shop, foil: { ...shop.foil, leftMm: 5000 } }))
+    const roll = await saved()
+    const cutting = (id: string, mm: number) =>
+      onAnotherScreen(roll, () => saveShop(shop => ({ ...shop, foil: cutFromRoll(shop.foil, { id, mm }) })))
+    const desk = await cutting('desk', 1200)
+    const [one, other] = await joinedBothWays(desk, await cutting('oven', 900))
+    expect([leftOnRollMm(one.shop.foil), leftOnRollMm(other.shop.foil)]).toEqual([2900, 2900])
+    // Counted anew on one, which knew of its own cut alone: the other's is still missing from what it counted.
+    const counted = await onAnotherScreen(desk, () =>
+      saveShop(shop => ({ ...shop, foil: countedRoll(shop.foil, 7600) })),
+    )
+    const [first, second] = await joinedBothWays(counted, await cutting('late', 600))
+    expect([leftOnRollMm(first.shop.foil), leftOnRollMm(second.shop.foil)]).toEqual([7000, 7000])
   })
 
   it('keeps a temper set by hand on one while the other only chose another target', async () => {

@@ -2,6 +2,7 @@ import { type Coolant, coolantFor } from '../cost/coolant'
 import { foilNeeded } from '../cost/foil-needed'
 import { chamberOf } from '../equipment/chambers'
 import { fallenC, heatUpMin } from '../oven/chamber'
+import { leftOnRollMm } from '../shop/foil-roll'
 import type { Oven } from '../shop/oven'
 import type { ShopDay, ShopGroup } from './day-batch'
 import type { DayPlan, PlannedTask } from './day-plan'
@@ -161,7 +162,8 @@ function foilOf(
     return all > 0 ? sum + metres * (planned / all) : sum
   }, 0)
   if (neededM === 0) return null
-  const leftM = shop.foil.leftMm === undefined ? null : shop.foil.leftMm / 1000
+  const leftMm = leftOnRollMm(shop.foil)
+  const leftM = leftMm === undefined ? null : leftMm / 1000
   return { neededM, leftM, shortM: leftM === null ? 0 : Math.max(0, neededM - leftM) }
 }
 

@@ -13,7 +13,7 @@ import { workshopSchema } from '../shop/workshop'
 
 /** Says that a file is ours, and which version of its shape it has. */
 export const EXCHANGE_FORMAT = 'tawny-ember-workshop'
-export const EXCHANGE_VERSION = 10
+export const EXCHANGE_VERSION = 11
 
 /** More rows of a table are no workshop's. */
 export const MOST_ROWS = {

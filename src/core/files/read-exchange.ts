@@ -43,6 +43,8 @@ const UPGRADES: readonly ((file: StoredFile) => StoredFile)[] = [
   file => ({ ...file, version: 9, pictures: [] }),
   // 10: when and where each part was changed.
   file => ({ ...file, version: 10, seen: {}, stamps: [] }),
+  // 11: what was cut from the roll, each cut by itself. The roll of a file before has the cuts in its count.
+  file => ({ ...file, version: 11 }),
 ]
 
 const tablesOf = (file: StoredFile, shop: StoredFile): StoredWorkshop => ({

@@ -119,8 +119,10 @@ export const workshopSchema = z.object({
     rotate: z.boolean(),
     longestSectionMm: z.nullable(bounded('longestSectionMm')),
     pricePerM: bounded('foilPricePerM'),
-    /** Length left on the roll, mm; absent: not counted. */
+    /** Length on the roll when it was counted last, mm; absent: never. What is left of it: `leftOnRollMm`. */
     leftMm: z.optional(bounded('foilLeftMm')),
+    /** Cut from the roll since, each by itself. */
+    cuts: z.optional(z.array(z.object({ id, mm: bounded('foilLeftMm') })).check(z.maxLength(500))),
     offcuts: z.optional(
       z
         .array(z.object({ id, widthMm: bounded('offcutWidthMm'), lengthMm: bounded('offcutLengthMm') }))

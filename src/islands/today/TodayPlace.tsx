@@ -4,6 +4,7 @@ import { tempersWaiting } from '../../core/load/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
 import { runStateAt } from '../../core/run/run-state'
 import type { Batch } from '../../core/shop/batch'
+import { leftOnRollMm } from '../../core/shop/foil-roll'
 import type { Run } from '../../core/shop/run'
 import { unsaidOf } from '../../core/shop/said'
 import { formatQuantity, metresOf } from '../../core/units/quantity'
@@ -251,7 +252,7 @@ const LOW_FOIL_MM = 1500
 /** The roll is nearly used up; nothing while it is not, or not counted. */
 function LowFoil() {
   const say = useSay()
-  const { leftMm } = useShopNow().foil
+  const leftMm = leftOnRollMm(useShopNow().foil)
   if (leftMm === undefined || leftMm >= LOW_FOIL_MM) return null
   return (
     <p className="no-print mb-6 border-l-3 border-ember pl-3">

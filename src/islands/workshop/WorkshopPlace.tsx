@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect } from 'react'
 import type { Saving } from '../../core/codes/result'
 import { BOUNDS, LONGEST } from '../../core/shop/bounds'
+import { countedRoll, leftOnRollMm } from '../../core/shop/foil-roll'
 import { nextSerials } from '../../core/shop/serial'
 import { More } from '../../ui/More'
 import { SelectField, TextField } from '../../ui/PlainFields'
@@ -90,9 +91,9 @@ function WorkshopView() {
           <QuantityField
             label="Left on the roll"
             dimension="length"
-            value={shop.foil.leftMm ?? null}
+            value={leftOnRollMm(shop.foil) ?? null}
             {...BOUNDS.foilLeftMm}
-            onCommit={leftMm => edit(s => ({ foil: { ...s.foil, leftMm } }))}
+            onCommit={leftMm => edit(s => ({ foil: countedRoll(s.foil, leftMm) }))}
           />
           <ScaledField
             label="Price of foil"

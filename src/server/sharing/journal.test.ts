@@ -68,6 +68,18 @@ it('refuses to go on from a file that is broken in its midst, or newer, and leav
   await expect(openJournal(folder)).rejects.toMatchObject({ why: 'newer' })
 })
 
+it('takes a journal of the version before as it is, and says from then on that it is of this one', async () => {
+  await opened(journal => journal.append([shop('one', 1)], { a: 5 }))
+  const [head = '', ...rest] = readFileSync(file(), 'utf8').split('\n')
+  writeFileSync(file(), [JSON.stringify({ ...JSON.parse(head), version: 10 }), ...rest].join('\n'))
+  await opened(({ seen, logId }) => {
+    expect(seen).toEqual({ a: 5 })
+    expect(logId).toBe(JSON.parse(head).logId)
+  })
+  expect(await nameNow()).toBe('one')
+  expect(readFileSync(file(), 'utf8').split('\n')[0]).toBe(head)
+})
+
 it('does not grow without end: what was written over is left out at a start', async () => {
   await opened(async journal => {
     for (let i = 1; i <= 50; i++) await journal.append([shop(`name ${i}`, i)], {})

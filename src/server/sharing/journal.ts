@@ -36,7 +36,12 @@ interface Stored {
   readonly seen: Seen
   /** Rows in the file, those that were written over since among them. */
   readonly written: number
+  /** Version of the data it was begun with. */
+  readonly version: number
 }
+
+/** What a journal is written anew from. */
+type Fresh = Pick<Stored, 'logId' | 'rows' | 'seen'>
 
 /**
  * Reads what a journal holds; null where there is none. A last line that was cut off by a loss of power is left out: it was
@@ -46,6 +51,7 @@ async function readJournal(file: string): Promise<Stored | null> {
   if (!existsSync(file)) return null
   const rows = new Map<string, NumberedRow>()
   let logId: string | null = null
+  let version = SHARING_VERSION
   let seen: Seen = {}
   let written = 0
   let isCut = false
@@ -60,6 +66,7 @@ async function readJournal(file: string): Promise<Stored | null> {
       if (!head.success) throw new JournalError('broken', file)
       if (head.data.version > SHARING_VERSION) throw new JournalError('newer', file)
       logId = head.data.logId
+      version = head.data.version
       continue
     }
     const line = lineSchema.safeParse(json)
@@ -77,7 +84,7 @@ async function readJournal(file: string): Promise<Stored | null> {
     }
     seen = line.data.seen
   }
-  return logId === null ? null : { logId, rows, seen, written }
+  return logId === null ? null : { logId, rows, seen, written, version }
 }
 
 const headText = (logId: string) =>
@@ -85,7 +92,7 @@ const headText = (logId: string) =>
 const lineText = (rows: readonly NumberedRow[], seen: Seen) => `${JSON.stringify({ rows, seen })}\n`
 
 /** Writes a journal anew beside the old one, and takes its place. */
-async function writeAnew(file: string, { logId, rows, seen }: Omit<Stored, 'written'>): Promise<void> {
+async function writeAnew(file: string, { logId, rows, seen }: Fresh): Promise<void> {
   const handle = await open(`${file}.new`, 'w', 0o600)
   try {
     await handle.write(headText(logId))
@@ -104,7 +111,7 @@ export async function openJournal(folder: string) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   const file = join(folder, 'workshop.jsonl')
   const stored = await readJournal(file)
-  const start: Omit<Stored, 'written'> = stored ?? { logId: crypto.randomUUID(), rows: new Map(), seen: {} }
+  const start: Fresh = stored ?? { logId: crypto.randomUUID(), rows: new Map(), seen: {} }
   // A line that was cut off is cut away before anything is written behind it.
   await writeAnewWhereStale(file, stored, start)
   const handle: FileHandle = await open(file, 'a', 0o600)
@@ -134,9 +141,11 @@ export async function openJournal(folder: string) {
   }
 }
 
-async function writeAnewWhereStale(file: string, stored: Stored | null, start: Omit<Stored, 'written'>): Promise<void> {
+async function writeAnewWhereStale(file: string, stored: Stored | null, start: Fresh): Promise<void> {
   const isStale = stored !== null && stored.rows.size < stored.written * (1 - STALE_SHARE)
-  if (stored === null || isStale || (await endsCut(file))) await writeAnew(file, start)
+  // What is written from now on no older version may read and drop: the journal says so from its first line.
+  const isOlder = stored !== null && stored.version < SHARING_VERSION
+  if (stored === null || isStale || isOlder || (await endsCut(file))) await writeAnew(file, start)
 }
 
 async function endsCut(file: string): Promise<boolean> {

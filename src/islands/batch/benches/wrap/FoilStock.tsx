@@ -1,5 +1,6 @@
 import X from 'lucide-react/icons/x'
 import { foilLengthOf } from '../../../../core/load/laid-foil'
+import { cutFromRoll, leftOnRollMm } from '../../../../core/shop/foil-roll'
 import { editBatch } from '../../../../store/batches'
 import { asOne } from '../../../../store/history'
 import { saveShop } from '../../../../store/records'
@@ -24,7 +25,7 @@ export function FoilStock({ wrap, mm }: WrapProps) {
   const offcuts = shop.foil.offcuts ?? []
   if (!answer?.ok || !laid) return null
   const used = answer.value.offcuts
-  const short = shortRollWords(laid.check.usedLengthMm, shop.foil.leftMm, say)
+  const short = shortRollWords(laid.check.usedLengthMm, leftOnRollMm(shop.foil), say)
   const usedIds = new Set(used.map(use => use.id))
   // A plan laid by hand has its own leftovers, which are not worked out.
   const left = laid.byHand
@@ -41,8 +42,7 @@ export function FoilStock({ wrap, mm }: WrapProps) {
       await saveShop(s => ({
         ...s,
         foil: {
-          ...s.foil,
-          leftMm: s.foil.leftMm === undefined ? undefined : Math.max(0, s.foil.leftMm - laid.check.usedLengthMm),
+          ...cutFromRoll(s.foil, { id: newId(), mm: laid.check.usedLengthMm }),
           offcuts: keptOffcuts,
         },
       }))

@@ -1,6 +1,7 @@
 import type { Placement } from '../../../../core/foil/cut-plan'
 import { RULE_STEP_MM } from '../../../../core/foil/grid'
 import { BOUNDS } from '../../../../core/shop/bounds'
+import { countedRoll, leftOnRollMm } from '../../../../core/shop/foil-roll'
 import { editBatch } from '../../../../store/batches'
 import { saveShop } from '../../../../store/records'
 import { Warnings } from '../../../../ui/Bench'
@@ -118,9 +119,9 @@ export function RollFields(props: WrapProps) {
         <QuantityField
           label="Left on the roll"
           dimension="length"
-          value={shop.foil.leftMm ?? 0}
+          value={leftOnRollMm(shop.foil) ?? 0}
           {...BOUNDS.foilLeftMm}
-          onCommit={leftMm => saveShop(s => ({ ...s, foil: { ...s.foil, leftMm } }))}
+          onCommit={leftMm => saveShop(s => ({ ...s, foil: countedRoll(s.foil, leftMm) }))}
         />
       </div>
       <FoilStock {...props} />

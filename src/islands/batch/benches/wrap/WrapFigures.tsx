@@ -1,5 +1,6 @@
 import { worked } from '../../../../core/codes/working'
 import { foilCostPerBlade } from '../../../../core/cost/protection-cost'
+import { leftOnRollMm } from '../../../../core/shop/foil-roll'
 import { formatTemperature } from '../../../../core/units/quantity'
 import { CAUTIONS, DEFER } from '../../../../data/cautions'
 import { FOIL_MARGIN_C } from '../../../../data/foil'
@@ -53,7 +54,7 @@ function RollFigures({ wrap, mm }: WrapProps) {
     : plan.proven
       ? 'no shorter layout exists'
       : `at most ${percentText(laid.overBoundShare, 1)} longer than the shortest possible`
-  const short = shortRollWords(used, shop.foil.leftMm, say)
+  const short = shortRollWords(used, leftOnRollMm(shop.foil), say)
   return (
     <>
       <Figure
