@@ -11,6 +11,7 @@ import {
 import { rowKey } from '../core/sharing/rows'
 import { db } from '../store/database'
 import { putScreen, readScreen } from '../store/screen'
+import { needsSerials, putSerialBlock } from '../store/serial-blocks'
 import { markShared } from '../store/shared-role'
 import {
   markAllUnsent,
@@ -142,6 +143,8 @@ class Link {
         return setSharing({ aheadMs: Math.round((said.at + Date.now()) / 2 - said.nowMs) })
       case 'screens':
         return this.toldScreens(said)
+      case 'serials':
+        return this.inTurn(() => putSerialBlock(this.logId, said.block))
       case 'code':
         return void codeWanted?.(said)
     }
@@ -186,6 +189,13 @@ class Link {
     this.caughtUp = true
     setSharing({ phase: 'in-step', awaySince: null })
     await this.flush()
+    await this.askForSerials()
+  }
+
+  /** Sees to it that blades which are begun out of reach get serials that no other screen gives. */
+  private async askForSerials() {
+    const year = new Date().getFullYear()
+    if (sharing.get().role === 'works' && (await needsSerials(this.logId, year))) this.say({ say: 'serials', year })
   }
 
   /** Sends the next of what waits: one message at a time, and the next when it was taken. */
@@ -212,6 +222,7 @@ class Link {
     await putInStep({ logId: this.logId, cursor: said.seq })
     if (this.unfit.size === 0) setSharing({ refusal: null })
     await this.flush()
+    if (this.sending === null) await this.askForSerials()
   }
 
   private async refused(said: Say<'no'>) {

@@ -14,6 +14,7 @@ import { addReadings, saveShop } from './records'
 import { addRun, logEvents } from './runs'
 import { readScreen } from './screen'
 import { newWorkshop } from './seed'
+import { needsSerials, putSerialBlock } from './serial-blocks'
 import { markShared } from './shared-role'
 import { countWaiting, markAllUnsent, markSent, readInStep, readWaiting, redateWaiting, takeReceived } from './sharing'
 
@@ -222,5 +223,28 @@ describe('a shared workshop', () => {
     await saveShop(shop => ({ ...shop, name: 'After it' }))
     const shop = (await readWaiting(MOST)).rows.find(one => one.table === 'shop')
     expect(shop?.f.name?.[0]).toBeLessThan((Date.now() + 60_000) * 1000)
+  })
+})
+
+describe('serials of blades that are begun out of reach', () => {
+  const year = Number(NOW.slice(0, 4))
+  const prefix = `${String(year % 100)}-`
+  const begun = async (id: string) => {
+    const blades = BATCH.blades.map(blade => ({ ...blade, id: `${id}-${blade.id}`, batchId: id, serial: '' }))
+    await addBatch({ ...BATCH, id, blades })
+    return (await readBatch(id))?.blades.map(blade => blade.serial)
+  }
+
+  it('are this screen’s own, until they are used up or the workshop is shared no more', async () => {
+    expect(await needsSerials('log', year)).toBe(true)
+    await putSerialBlock('log', { prefix, from: 51, to: 100 })
+    expect(await needsSerials('log', year)).toBe(false)
+    expect(await begun('b1')).toEqual([`${prefix}051`, `${prefix}052`, `${prefix}053`])
+    expect(await begun('b2')).toEqual([`${prefix}054`, `${prefix}055`, `${prefix}056`])
+    await putSerialBlock('log', { prefix, from: 151, to: 200 })
+    expect((await begun('b3'))?.[0], 'what is left of the first').toBe(`${prefix}057`)
+    expect(await needsSerials('another-log', year)).toBe(true)
+    markShared(null)
+    expect((await begun('b4'))?.[0]).toBe(`${prefix}060`)
   })
 })

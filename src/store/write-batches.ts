@@ -9,7 +9,7 @@ import type { Blade } from '../core/shop/blade'
 import { DEFAULT_WORKSHOP } from '../core/shop/defaults'
 import { takeBack } from '../core/shop/merge'
 import { problemsOf } from '../core/shop/problems'
-import { nextSerials, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
+import { nextSerials, USUAL_SERIALS } from '../core/shop/serial'
 import type { Workshop } from '../core/shop/workshop'
 import { db } from './database'
 import { isDone, noteDone } from './done'
@@ -18,6 +18,7 @@ import { bladesOfBatches } from './of-batches'
 import { isBegun, readBatch } from './read-batch'
 import { refuseInRun } from './run-going-on'
 import { isRefusal, saving, Unfit } from './save-state'
+import { ownSerialBlocks, usedSerials } from './serial-blocks'
 import { keepUnsaved, unsavedBatches } from './unsaved-batches'
 
 const COUNTED: readonly (keyof Batch)[] = ['rev', 'updatedAt']
@@ -28,13 +29,8 @@ async function withSerials(batch: Batch): Promise<Batch> {
   if (fresh.length === 0) return batch
   const pattern = (await db.shop.get('shop'))?.serialPattern ?? USUAL_SERIALS
   const year = Number(batch.createdAt.slice(0, 4))
-  const used = await db.blades.where('serial').startsWith(serialPrefix(pattern, year)).toArray()
-  const serials = nextSerials(
-    pattern,
-    year,
-    [...used, ...batch.blades].map(blade => blade.serial),
-    fresh.length,
-  )
+  const used = [...(await usedSerials(pattern, year)), ...batch.blades.map(blade => blade.serial)]
+  const serials = nextSerials(pattern, year, used, fresh.length, await ownSerialBlocks())
   const given = new Map(fresh.map((blade, i) => [blade.id, serials[i] ?? '']))
   return { ...batch, blades: batch.blades.map(b => (given.has(b.id) ? { ...b, serial: given.get(b.id) ?? '' } : b)) }
 }

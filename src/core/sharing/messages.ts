@@ -75,6 +75,8 @@ export const fromScreenSchema = z.discriminatedUnion('say', [
   z.object({ say: z.literal('code'), name, role: roleSchema }),
   z.object({ say: z.literal('rename'), screen: id, name }),
   z.object({ say: z.literal('remove'), screen: id }),
+  /** Wants serials of a year that it alone gives. */
+  z.object({ say: z.literal('serials'), year: z.int().check(z.minimum(1990), z.maximum(2100)) }),
   /** Leads a run from now on: sound and voice are its. Null: none. */
   z.object({ say: z.literal('lead'), run: z.nullable(id) }),
 ])
@@ -108,6 +110,8 @@ export const REFUSALS = [
 ] as const
 export type SharingRefusal = (typeof REFUSALS)[number]
 
+export const serialBlockSchema = z.object({ prefix: z.string(), from: z.int(), to: z.int() })
+
 /** Messages of the workshop’s server to a screen. */
 export const fromServerSchema = z.discriminatedUnion('say', [
   z.object({
@@ -127,6 +131,7 @@ export const fromServerSchema = z.discriminatedUnion('say', [
   z.object({ say: z.literal('pong'), at: z.number(), nowMs: z.number() }),
   z.object({ say: z.literal('screens'), screens: z.array(screenSchema) }),
   z.object({ say: z.literal('code'), code: z.string(), addresses: z.array(z.string()), until: z.string() }),
+  z.object({ say: z.literal('serials'), block: serialBlockSchema }),
 ])
 export type FromServer = z.infer<typeof fromServerSchema>
 

@@ -174,6 +174,8 @@ export function createSharedLog(rows: Iterable<NumberedRow> = [], startSeen: See
     seen: (): Seen => seen,
     seq: (): number => seq,
     shop: shopNow,
+    /** Returns the serials that blades have. */
+    serials: (): Iterable<string> => serials.keys(),
   }
 }
 

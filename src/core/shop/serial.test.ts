@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { isSerialPattern, nextSerials, serialGiver, serialPrefix, USUAL_SERIALS } from './serial'
+import {
+  isSerialPattern,
+  leftInBlocks,
+  nextBlock,
+  nextSerials,
+  serialGiver,
+  serialPrefix,
+  USUAL_SERIALS,
+} from './serial'
 
 describe('serials', () => {
   it('go on after the highest of their year, and begin anew with a year', () => {
@@ -47,6 +55,45 @@ describe('serials', () => {
         const used = numbers.map(n => `26-${String(n).padStart(3, '0')}`)
         const fresh = nextSerials('YY-NNN', 2026, used, count)
         expect(new Set([...used, ...fresh]).size).toBe(new Set(used).size + count)
+      }),
+    )
+  })
+})
+
+describe('serials of a screen of a shared workshop', () => {
+  it('are of its own block, go on after what it gave, and then after every number that is anybody’s', () => {
+    const block = nextBlock('YY-NNN', 2026, ['26-013'], 0)
+    expect(block).toMatchObject({ prefix: '26-', from: 14 })
+    const used = ['26-013', '26-014', '26-200']
+    expect(nextSerials('YY-NNN', 2026, used, 2, [block])).toEqual(['26-015', '26-016'])
+    const few = { ...block, to: 15 }
+    expect(nextSerials('YY-NNN', 2026, used, 3, [few])).toEqual(['26-015', '26-201', '26-202'])
+    expect(leftInBlocks('YY-NNN', 2026, used, [few])).toEqual([15])
+    expect(leftInBlocks('YY-NNN', 2027, used, [few]), 'another year').toEqual([])
+  })
+
+  it('are never those of another, however many screens ask and give in whatever order (law)', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(3), fc.integer({ min: 1, max: 20 })), { maxLength: 30 }), tasks => {
+        let givenTo = 0
+        const blocks = new Map<number, ReturnType<typeof nextBlock>>()
+        const used = new Map<number, string[]>()
+        for (const [screen, count] of tasks) {
+          // Out of reach it knows of its own alone.
+          const own = used.get(screen) ?? []
+          const block = blocks.get(screen)
+          if (!block || leftInBlocks('YY-NNN', 2026, own, [block]).length < count) {
+            const next = nextBlock('YY-NNN', 2026, [...used.values()].flat(), givenTo)
+            givenTo = next.to
+            blocks.set(screen, next)
+          }
+          used.set(screen, [
+            ...own,
+            ...nextSerials('YY-NNN', 2026, own, count, [blocks.get(screen) ?? nextBlock('N', 0, [], 0)]),
+          ])
+        }
+        const all = [...used.values()].flat()
+        expect(new Set(all).size).toBe(all.length)
       }),
     )
   })

@@ -12,6 +12,7 @@ import { createDoor } from './door'
 import { createHub } from './hub'
 import { openJournal } from './journal'
 import { createScreens, type Screens } from './screens'
+import { createSerials } from './serials'
 
 let folder = ''
 let server: Server
@@ -24,7 +25,12 @@ const sockets: WebSocket[] = []
 const start = async (at = 0) => {
   journal = await openJournal(folder)
   screens = createScreens(folder)
-  hub = createHub({ journal, screens, addresses: code => [`https://bench.local/join#${code}`] })
+  hub = createHub({
+    journal,
+    screens,
+    serials: createSerials(folder),
+    addresses: code => [`https://bench.local/join#${code}`],
+  })
   const door = createDoor({ screens, hub, authority: () => null })
   server = createServer((request, response) => {
     if (!door.answer(request, response, request.url ?? '')) response.end()
@@ -181,6 +187,30 @@ describe('who is not let in, and what is not taken', () => {
     expect(await tablet.untilClosed()).toBe(4000)
     expect(tablet.heard.at(-1)).toMatchObject({ say: 'no', why: 'removed' })
     expect(await open(b)).toBe(401)
+  })
+
+  it('gives each screen serials that no other is given, after a restart too, and none to one that only shows', async () => {
+    const blockOf = async (screen: Screen) => {
+      screen.heard.length = 0
+      screen.say({ say: 'serials', year: 2026 })
+      const said = await screen.until(one => one.say === 'serials')
+      return said.say === 'serials' ? said.block : null
+    }
+    const a = await cookieOf('desk')
+    const [desk, tablet] = [await screenWith(a), await screenWith(await cookieOf('tablet'))]
+    await desk.send([shop('ours')])
+    const [first, second] = [await blockOf(desk), await blockOf(tablet)]
+    expect(first).toMatchObject({ prefix: '26-', from: 1 })
+    expect(second?.from).toBe((first?.to ?? 0) + 1)
+    const wall = await screenWith(await cookieOf('wall', 'shows'))
+    wall.say({ say: 'serials', year: 2026 })
+    wall.say({ say: 'ping', at: 1 })
+    await wall.until(one => one.say === 'pong')
+    expect(wall.heard.some(one => one.say === 'serials')).toBe(false)
+    const at = port()
+    await stop()
+    await start(at)
+    expect((await blockOf(await screenWith(a)))?.from).toBe((second?.to ?? 0) + 1)
   })
 
   it('takes nothing from a screen that only shows, and lets it add or remove none', async () => {

@@ -17,6 +17,7 @@ import { createSharedLog, type NumberedRow } from '../../core/sharing/shared-log
 import type { openJournal } from './journal'
 import { jsonOf } from './json'
 import type { Screens, StoredScreen } from './screens'
+import type { createSerials } from './serials'
 
 /** A stamp so far ahead of this clock is a wrong clock’s, ms. */
 const MOST_AHEAD_MS = 5 * 60_000
@@ -39,12 +40,13 @@ interface Connection {
 interface Workshop {
   readonly journal: Awaited<ReturnType<typeof openJournal>>
   readonly screens: Screens
+  readonly serials: ReturnType<typeof createSerials>
   /** Addresses another screen opens to come in with a code. */
   readonly addresses: (code: string) => readonly string[]
 }
 
 /** Keeps the screens of a workshop in step: joins what each sends, writes it down, and tells the others. */
-export function createHub({ journal, screens, addresses }: Workshop) {
+export function createHub({ journal, screens, serials, addresses }: Workshop) {
   const log = createSharedLog(journal.rows.values(), journal.seen)
   const server = new WebSocketServer({ noServer: true, maxPayload: MOST_BYTES })
   const connections = new Set<Connection>()
@@ -160,6 +162,13 @@ export function createHub({ journal, screens, addresses }: Workshop) {
     tellScreens()
   }
 
+  /** Gives a screen serials that no other gives. Where nothing is shared yet, or on a screen that only shows, there are none to give. */
+  function giveSerials(to: Connection, year: number) {
+    const shop = log.shop()
+    if (shop && to.screen.role === 'works')
+      say(to, { say: 'serials', block: serials.next(shop.serialPattern, year, log.serials()) })
+  }
+
   async function hear(from: Connection, said: FromScreen): Promise<void> {
     // Who was removed meanwhile is not heard any more.
     if (!screens.all().some(({ id }) => id === from.screen.id)) return refuse(from, 'removed')
@@ -170,6 +179,8 @@ export function createHub({ journal, screens, addresses }: Workshop) {
         return rows(from, said)
       case 'ping':
         return say(from, { say: 'pong', at: said.at, nowMs: Date.now() })
+      case 'serials':
+        return giveSerials(from, said.year)
       case 'lead':
         return lead(from, said.run)
       default:

@@ -6,6 +6,7 @@ import { dataFolder } from './files'
 import { createHub } from './hub'
 import { JournalError, openJournal } from './journal'
 import { createScreens } from './screens'
+import { createSerials } from './serials'
 
 export { JournalError }
 
@@ -42,6 +43,7 @@ export async function openSharing({ folder = dataFolder(), hosts, tlsPort, own =
   const hub = createHub({
     journal,
     screens,
+    serials: createSerials(folder),
     addresses: code => hosts.filter(host => host !== '127.0.0.1').map(host => addressOf(host, code)),
   })
   const door = createDoor({ screens, hub, authority: () => certificates.authority })

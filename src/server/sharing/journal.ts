@@ -40,7 +40,7 @@ interface Stored {
   readonly version: number
 }
 
-/** What a journal is written anew from. */
+/** Parts that a journal is written anew from. */
 type Fresh = Pick<Stored, 'logId' | 'rows' | 'seen'>
 
 /**
