@@ -1,4 +1,3 @@
-import { sum } from 'simple-statistics'
 import type { Workshop } from './workshop'
 
 type Foil = Workshop['foil']
@@ -8,7 +7,12 @@ export const MOST_CUTS = 500
 
 /** Returns the length left on the roll, mm: what was counted less what was cut since; undefined where it was never counted. */
 export const leftOnRollMm = ({ leftMm, cuts = [] }: Pick<Foil, 'leftMm' | 'cuts'>): number | undefined =>
-  leftMm === undefined ? undefined : Math.max(0, leftMm - sum(cuts.map(cut => cut.mm)))
+  leftMm === undefined
+    ? undefined
+    : Math.max(
+        0,
+        cuts.reduce((left, cut) => left - cut.mm, leftMm),
+      )
 
 /** Returns foil whose roll was counted anew, mm: what had been cut before is in the count. */
 export const countedRoll = (foil: Foil, leftMm: number): Foil => ({ ...foil, leftMm, cuts: [] })
