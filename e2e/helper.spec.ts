@@ -36,3 +36,22 @@ test('the one at the plates has a board of their own: what to do now and next, a
   await page.getByRole('link', { name: 'The whole run' }).click()
   await expect(title(page)).toBeVisible()
 })
+
+test('the board of a run in the shop becomes the plates’ without a question, and back', async ({ page }) => {
+  const questions: string[] = []
+  page.on('dialog', dialog => {
+    questions.push(dialog.type())
+    void dialog.accept()
+  })
+  await openDemoBatch(page, 'Skerry fillets', 'Heat')
+  await page.getByRole('link', { name: 'Run', exact: true }).click()
+  await page.getByRole('button', { name: /^two: one at the oven/ }).click()
+  await page.getByRole('button', { name: /Run in the shop/ }).click()
+  await expect(title(page)).toHaveText('Shop ready')
+  await page.getByRole('link', { name: 'Only the plates on this screen' }).click()
+  await expect(page.getByRole('status').first()).toHaveText('Nothing now')
+  await page.getByRole('link', { name: 'The whole run' }).click()
+  await expect(title(page)).toHaveText('Shop ready')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  expect(questions).toEqual([])
+})

@@ -136,7 +136,14 @@ export default function RunView({ batch, run }: Props) {
         {happened ? happenedWords(happened, batch) : `${countWords(state, batch)}${said.detail}`}
       </p>
       {state.people === 2 && (
-        <TwoPeople step={step} batch={batch} action={said.action} helper={helperOf(run, nowS).at(-1)} nowS={nowS} />
+        <TwoPeople
+          step={step}
+          batch={batch}
+          action={said.action}
+          helper={helperOf(run, nowS).at(-1)}
+          nowS={nowS}
+          onLeave={leaving.meant}
+        />
       )}
       <div className="grid gap-3 md:grid-cols-[minmax(0,1fr)_300px]">
         <button
@@ -307,10 +314,12 @@ interface TwoPeopleProps {
   /** Who stands at the plates in a practice; absent in the shop. */
   readonly helper: Helper | undefined
   readonly nowS: number
+  /** Notes that this board is left on purpose. */
+  readonly onLeave: () => void
 }
 
 /** Two lines for two people: who pulls, and who stands at the plates. */
-function TwoPeople({ step, batch, action, helper, nowS }: TwoPeopleProps) {
+function TwoPeople({ step, batch, action, helper, nowS, onLeave }: TwoPeopleProps) {
   const words = roleWords(step, { action }, pullWords(batch, step))
   const busy = rolesOf(step)
   return (
@@ -327,7 +336,11 @@ function TwoPeople({ step, batch, action, helper, nowS }: TwoPeopleProps) {
       <div>
         <dt className="sr-only">On this screen</dt>
         <dd>
-          <a className="inline-flex min-h-touch items-center text-lead text-bone-2 underline" href="?helper">
+          <a
+            className="inline-flex min-h-touch items-center text-lead text-bone-2 underline"
+            href="?helper"
+            onClick={onLeave}
+          >
             Only the plates on this screen
           </a>
         </dd>
