@@ -217,12 +217,13 @@ class Link {
 
   private async sent(said: Say<'ok'>) {
     if (this.isBroken || this.sending?.n !== said.n) return
-    await markSent(this.sending.marks)
+    const { marks } = this.sending
+    await markSent(marks)
     this.sending = null
     await putInStep({ logId: this.logId, cursor: said.seq })
     if (this.unfit.size === 0) setSharing({ refusal: null })
     await this.flush()
-    if (this.sending === null) await this.askForSerials()
+    if ([...marks.keys()].some(key => key.startsWith(`${UNSENT}blades/`))) await this.askForSerials()
   }
 
   private async refused(said: Say<'no'>) {

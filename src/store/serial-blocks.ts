@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
-import { leftInBlocks, type SerialBlock, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
+import { leftInBlocks, serialPrefix, USUAL_SERIALS } from '../core/shop/serial'
+import { type SerialBlock, serialBlockSchema } from '../core/shop/serial-block'
 import { db } from './database'
 import { isShared } from './shared-mark'
 
@@ -7,7 +8,7 @@ import { isShared } from './shared-mark'
 const BLOCKS = 'serial-blocks'
 const blocksSchema = z.object({
   logId: z.string(),
-  blocks: z.array(z.object({ prefix: z.string(), from: z.int(), to: z.int() })),
+  blocks: z.array(serialBlockSchema),
 })
 /** Below this further serials are asked for: a tray or two can still be begun out of reach. */
 const FEW = 30
@@ -23,10 +24,8 @@ export const ownSerialBlocks = async (): Promise<readonly SerialBlock[]> =>
   isShared() ? ((await readBlocks())?.blocks ?? []) : []
 
 /** Returns the serials of a year that are in use. */
-export async function usedSerials(pattern: string, year: number): Promise<string[]> {
-  const used = await db.blades.where('serial').startsWith(serialPrefix(pattern, year)).toArray()
-  return used.map(blade => blade.serial)
-}
+export const usedSerials = async (pattern: string, year: number): Promise<string[]> =>
+  (await db.blades.where('serial').startsWith(serialPrefix(pattern, year)).keys()).map(String)
 
 /** Returns whether few serials of a year are left of those that are this screen’s own in a shared log. */
 export async function needsSerials(logId: string, year: number): Promise<boolean> {

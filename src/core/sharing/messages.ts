@@ -8,6 +8,7 @@ import { pictureSchema } from '../shop/picture'
 import { readingSchema } from '../shop/reading'
 import { recipeSchema } from '../shop/recipe'
 import { runSchema } from '../shop/run'
+import { serialBlockSchema } from '../shop/serial-block'
 import { seenSchema, stampRowSchema } from '../shop/stamps'
 import { workshopSchema } from '../shop/workshop'
 import { SHARED_TABLES, type SharedRow, type SharedTable } from './rows'
@@ -109,8 +110,6 @@ export const REFUSALS = [
   'too-fast',
 ] as const
 export type SharingRefusal = (typeof REFUSALS)[number]
-
-export const serialBlockSchema = z.object({ prefix: z.string(), from: z.int(), to: z.int() })
 
 /** Messages of the workshop’s server to a screen. */
 export const fromServerSchema = z.discriminatedUnion('say', [

@@ -134,4 +134,4 @@ export const LONGEST = {
 } as const satisfies Record<string, number>
 
 /** Lines of blades, steels and blades that one batch may have. */
-export const MOST = { lines: 60, groups: 6, bladesInBatch: 240, storedBlades: 3600, tempers: 8 } as const
+export const MOST = { lines: 60, groups: 6, bladesInBatch: 240, storedBlades: 3600, tempers: 8, foilCuts: 500 } as const

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { MOST } from './bounds'
 import { DEFAULT_WORKSHOP } from './defaults'
-import { countedRoll, cutFromRoll, leftOnRollMm, MOST_CUTS } from './foil-roll'
+import { countedRoll, cutFromRoll, leftOnRollMm } from './foil-roll'
 import { workshopSchema } from './workshop'
 
 const FOIL = { ...DEFAULT_WORKSHOP.foil, leftMm: 3000 }
@@ -24,7 +25,7 @@ describe('the roll of foil', () => {
   it('counts cuts in when there are more than are stored: nothing comes back, and the workshop still fits', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: MOST_CUTS, maxLength: MOST_CUTS + 40 }),
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: MOST.foilCuts, maxLength: MOST.foilCuts + 40 }),
         mms => {
           const foil = mms.reduce((roll, mm, i) => cutFromRoll(roll, cut(`c${i}`, mm)), countedRoll(FOIL, 20_000))
           expect(leftOnRollMm(foil)).toBe(20_000 - mms.reduce((a, b) => a + b, 0))

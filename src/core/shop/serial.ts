@@ -1,3 +1,5 @@
+import type { SerialBlock } from './serial-block'
+
 /** How serials are written where nothing else was set: the year in two digits, then a number in at least three. */
 export const USUAL_SERIALS = 'YY-NNN'
 
@@ -25,14 +27,6 @@ const serialParts = (pattern: string, year: number): Parts =>
 
 /** Returns the prefix of a year's serials, by which those in use are found. */
 export const serialPrefix = (pattern: string, year: number): string => partsOf(pattern, year).before
-
-/** Numbers that one screen of a shared workshop gives and no other, both ends included. */
-export interface SerialBlock {
-  /** Prefix of the serials they are of. */
-  readonly prefix: string
-  readonly from: number
-  readonly to: number
-}
 
 /** Numbers in a block: what some trays need, so that few of them are ever missing from a year. */
 const BLOCK = 50
@@ -76,12 +70,8 @@ export function nextSerials(
 ): string[] {
   const parts = serialParts(pattern, year)
   const all = [...used]
-  const own = blocks.length === 0 ? [] : leftInBlocks(pattern, year, all, blocks).slice(0, count)
-  const after = Math.max(
-    highestOf(all, parts),
-    ...own,
-    ...blocks.filter(one => one.prefix === parts.before).map(one => one.to),
-  )
+  const own = leftInBlocks(pattern, year, all, blocks).slice(0, count)
+  const after = Math.max(highestOf(all, parts), ...own)
   return [...own, ...Array.from({ length: count - own.length }, (_, i) => after + 1 + i)].map(n => written(parts, n))
 }
 

@@ -3,6 +3,7 @@ import { BATHS } from '../../data/cold'
 import { SETUP_STEPS } from '../../data/setup'
 import { PLATE_METALS, type PlateMetal } from '../../data/thermal'
 import { SYSTEMS } from '../units/quantity'
+import { MOST } from './bounds'
 import { bounded, id, instant, textUpTo, wholeBetween, wholeBounded } from './fields'
 import { hoursSchema } from './hours'
 import { ovenSchema } from './oven'
@@ -122,7 +123,7 @@ export const workshopSchema = z.object({
     /** Length on the roll when it was counted last, mm; absent: never. What is left of it: `leftOnRollMm`. */
     leftMm: z.optional(bounded('foilLeftMm')),
     /** Cut from the roll since, each by itself. */
-    cuts: z.optional(z.array(z.object({ id, mm: bounded('foilLeftMm') })).check(z.maxLength(500))),
+    cuts: z.optional(z.array(z.object({ id, mm: bounded('foilLeftMm') })).check(z.maxLength(MOST.foilCuts))),
     offcuts: z.optional(
       z
         .array(z.object({ id, widthMm: bounded('offcutWidthMm'), lengthMm: bounded('offcutLengthMm') }))

@@ -1,9 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { WebSocket } from 'ws'
 import { type FromScreen, type FromServer, MOST_BYTES, type Role, SHARING_VERSION } from '../../core/sharing/messages'
 import type { SharedRow } from '../../core/sharing/rows'
@@ -294,6 +294,15 @@ describe('who is not let in, and what is not taken', () => {
     Object.assign(journal, { append: () => Promise.reject(new Error('ENOSPC')) })
     expect(await desk.send([shop('lost', { name: [now(), 'desk'] })])).toBe('disk')
     expect(hub.shop()?.name).toBe('ours')
+    // Nor are there serials while it does, and the screen stays in step.
+    mkdirSync(join(folder, 'serials.json.new'))
+    const said = vi.spyOn(console, 'error').mockReturnValue()
+    desk.say({ say: 'serials', year: 2026 })
+    desk.say({ say: 'ping', at: 7 })
+    await desk.until(one => one.say === 'pong' && one.at === 7)
+    expect(desk.heard.some(one => one.say === 'serials')).toBe(false)
+    expect([desk.closed, said.mock.calls.length]).toEqual([null, 1])
+    said.mockRestore()
     Object.assign(journal, { append })
     expect(await desk.send([shop('kept', { name: [now() + 1, 'desk'] })])).toBe('ok')
     expect(hub.shop()?.name).toBe('kept')

@@ -165,8 +165,13 @@ export function createHub({ journal, screens, serials, addresses }: Workshop) {
   /** Gives a screen serials that no other gives. Where nothing is shared yet, or on a screen that only shows, there are none to give. */
   function giveSerials(to: Connection, year: number) {
     const shop = log.shop()
-    if (shop && to.screen.role === 'works')
+    if (!shop || to.screen.role !== 'works') return
+    try {
       say(to, { say: 'serials', block: serials.next(shop.serialPattern, year, log.serials()) })
+    } catch (error) {
+      // A full disk: the screen is told with the next change it sends, and goes on in step until then.
+      console.error('No serials could be given:', (error as Error).message)
+    }
   }
 
   async function hear(from: Connection, said: FromScreen): Promise<void> {

@@ -1,7 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import * as z from 'zod/mini'
-import { nextBlock, type SerialBlock } from '../../core/shop/serial'
+import { nextBlock } from '../../core/shop/serial'
+import type { SerialBlock } from '../../core/shop/serial-block'
 import { writeWhole } from './files'
 
 /** The last number that was given to a screen, by the prefix of the serials. */
