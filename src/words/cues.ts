@@ -1,5 +1,7 @@
-import type { Cue, Role } from '../core/run/cues'
+import { type Cue, type Role, rolesOf } from '../core/run/cues'
+import type { Batch } from '../core/shop/batch'
 import type { RunStep } from '../core/shop/run'
+import { marksOfBlades } from './lists'
 import type { StepWords } from './run'
 
 const ROLE_NAMES: Readonly<Record<Role, string>> = { oven: 'Oven', plates: 'Plates' }
@@ -17,18 +19,19 @@ export function cueWords(cue: Cue, { title, action }: Pick<StepWords, 'title' | 
 export function roleWords(
   step: RunStep,
   { action }: Pick<StepWords, 'action'>,
-  { mark, previous }: { readonly mark: string; readonly previous: string | null },
+  batch: Batch,
 ): Readonly<Record<Role, string>> {
   if (step.kind === 'pull') {
+    const mark = marksOfBlades(batch, step.bladeIds)
+    const { afterBladeId } = step.names
     return {
       oven: `Pull ${mark}, door shut`,
-      plates: `${previous === null ? '' : `${previous} out. `}${step.names.oil ? `Take ${mark} under the oil` : `Clamp ${mark}, air on`}`,
+      plates: `${afterBladeId === undefined ? '' : `${marksOfBlades(batch, [afterBladeId])} out. `}${step.names.oil ? `Take ${mark} under the oil` : `Clamp ${mark}, air on`}`,
     }
   }
-  return { oven: action, plates: action }
+  const wordsOf = (role: Role) => (rolesOf(step).includes(role) ? action : 'Nothing now')
+  return { oven: wordsOf('oven'), plates: wordsOf('plates') }
 }
-
-export const NOTHING_NOW = 'Nothing now'
 
 /** Says what comes next for the one at the plates: the title of their next step; null where there is none. */
 export const helperNextWords = (title: string | null): string =>

@@ -111,10 +111,17 @@ describe('what is spoken', () => {
   it('is one line for each of two people at a pull', () => {
     const pull = run.steps.find(step => step.kind === 'pull')
     if (!pull) throw new Error('pull')
-    expect(roleWords(pull, words, { mark: 'A3', previous: 'A2' })).toEqual({
+    const [, second, third] = run.blades
+    const last = {
+      ...pull,
+      bladeIds: [third?.bladeId ?? ''],
+      names: { ...pull.names, afterBladeId: second?.bladeId ?? '' },
+    }
+    expect(roleWords(last, words, batch)).toEqual({
       oven: 'Pull A3, door shut',
       plates: 'A2 out. Clamp A3, air on',
     })
+    expect(roleWords({ ...pull, kind: 'load' }, words, batch).plates).toBe('Nothing now')
   })
 })
 

@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import type { RunState } from '../../core/run/run-state'
+import type { Batch } from '../../core/shop/batch'
 import { formatNumber, formatQuantity, parseQuantity, shownUnitLabel } from '../../core/units/quantity'
 import { figureColour } from '../../ui/heatline/colour'
 import { useSay } from '../../ui/Units'
 import { clockText } from '../../words/clock-text'
 import { problemWords } from '../../words/problems'
+import { stepWords } from '../../words/run'
 import { wantedC } from './use-confirm'
 import type { RunOven } from './use-run-oven'
 
@@ -105,8 +107,9 @@ function whatIsAwaited({ remainingS, ready, step, oven }: RunState): string {
 }
 
 /** How long until the one action, and what comes after it. */
-export function TimeLeft({ state, waitS, next }: { state: RunState; waitS: number | null; next: string }) {
-  const { remainingS, ready } = state
+export function TimeLeft({ oven: { state, waitS }, batch }: { oven: RunOven; batch: Batch }) {
+  const say = useSay()
+  const { remainingS, ready, next } = state
   const untilReady = waitS === null ? '…' : clockText(waitS)
   const time = remainingS !== null ? clockText(Math.abs(remainingS)) : ready ? 'now' : untilReady
   return (
@@ -116,7 +119,8 @@ export function TimeLeft({ state, waitS, next }: { state: RunState; waitS: numbe
         {time}
       </p>
       <p className="pt-2 text-title">
-        <span className="text-bone-2">then</span> {next}
+        <span className="text-bone-2">then</span>{' '}
+        {next ? stepWords(next, batch, say.system).title : 'the run is finished'}
       </p>
     </div>
   )

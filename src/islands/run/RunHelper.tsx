@@ -3,15 +3,16 @@ import { partOf } from '../../core/run/cues'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { onlyShows } from '../../store/shared-role'
-import { helperNextWords, NOTHING_NOW, roleWords } from '../../words/cues'
+import { helperNextWords, roleWords } from '../../words/cues'
 import { happenedWords } from '../../words/incidents'
 import { stepWords } from '../../words/run'
 import { useShopNow } from '../shop-context'
-import { pullWords } from './pull-words'
+import { EarlyWords } from './EarlyWords'
 import { TimeLeft } from './RunFigures'
 import { useConfirm } from './use-confirm'
 import { usePressKey } from './use-press-key'
 import { useRunOven } from './use-run-oven'
+import { useRunPrefs } from './use-run-prefs'
 import { useRunSecond } from './use-run-second'
 import { useWakeLock } from './use-wake-lock'
 
@@ -25,8 +26,9 @@ export default function RunHelper({ batch, run }: { readonly batch: Batch; reado
   const said = useMemo(() => (step ? stepWords(step, batch, units) : null), [step, batch, units])
   const { now, next, isAlone } = partOf('plates', state)
   const { confirm, early } = useConfirm(run, oven)
+  const { boundKey } = useRunPrefs()
   const mayPress = isAlone && !onlyShows()
-  usePressKey({ onShort: confirm, onHold: () => undefined, off: !mayPress, boundKey: null })
+  usePressKey({ onShort: confirm, onHold: () => undefined, off: !mayPress, boundKey })
   useWakeLock()
   if (!step || !said) return null
   const happened = state.incidents.findLast(one => one.atS >= state.sinceS)
@@ -41,16 +43,12 @@ export default function RunHelper({ batch, run }: { readonly batch: Batch; reado
       </header>
       {/* Read by a helper with full hands: one thing at a time, as large as the screen takes it. */}
       <p className="text-[clamp(44px,8vw,112px)] leading-tight font-semibold" role="status">
-        {now ? roleWords(now, said, pullWords(batch, now)).plates : NOTHING_NOW}
+        {roleWords(step, said, batch).plates}
       </p>
       {happened && <p className="text-figure-small text-[#ffd9b8]">{happenedWords(happened, batch)}</p>}
       <p className="text-[clamp(30px,4vw,56px)] leading-tight text-[#ffd9b8]">{helperNextWords(nextTitle)}</p>
       {!now && <p className="text-title text-bone-2">At the oven: {said.title}</p>}
-      <TimeLeft
-        state={state}
-        waitS={oven.waitS}
-        next={state.next ? stepWords(state.next, batch, units).title : 'the run is finished'}
-      />
+      <TimeLeft oven={oven} batch={batch} />
       {mayPress && (
         <button
           type="button"
@@ -58,7 +56,7 @@ export default function RunHelper({ batch, run }: { readonly batch: Batch; reado
           data-ready={state.ready}
           onClick={() => confirm(Date.now())}
         >
-          <span>{early ? 'Not yet. Press again to go on all the same' : said.action}</span>
+          <span>{early ? <EarlyWords step={step} oven={oven} /> : said.action}</span>
         </button>
       )}
     </div>

@@ -155,7 +155,7 @@ function coldRefusal(batch: Batch, shop: Workshop): AirRefused | null {
   return refusals[0] ?? null
 }
 
-/** The board of a run that goes on, as this screen is to show it: the plates’ part alone, with nothing to press, or to lead it. */
+/** The board of a run that goes on, as this screen shows it: the plates’ part alone, all of it to be read, or all of it to be led. */
 function Board({ batch, run }: { batch: Batch; run: Run }) {
   if (new URLSearchParams(location.search).has('helper')) return <RunHelper batch={batch} run={run} />
   return onlyShows() ? <RunShown batch={batch} run={run} /> : <RunView batch={batch} run={run} />

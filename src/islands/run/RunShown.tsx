@@ -18,7 +18,7 @@ export default function RunShown({ batch, run }: { readonly batch: Batch; readon
   const nowS = useRunSecond(run)
   const oven = useRunOven(run, batch, nowS)
   const { state, known } = oven
-  const { step, next } = state
+  const { step } = state
   const said = useMemo(() => (step ? stepWords(step, batch, units) : null), [step, batch, units])
   useWakeLock()
   if (!said) return null
@@ -43,11 +43,7 @@ export default function RunShown({ batch, run }: { readonly batch: Batch; readon
       </header>
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
         <OvenFigure oven={oven} onShows={null} />
-        <TimeLeft
-          state={state}
-          waitS={oven.waitS}
-          next={next ? stepWords(next, batch, units).title : 'the run is finished'}
-        />
+        <TimeLeft oven={oven} batch={batch} />
       </div>
       <p className="text-figure-small" role="status">
         {state.ready ? said.action : said.detail}

@@ -1,35 +1,33 @@
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { useMemo, useState, useSyncExternalStore } from 'react'
 import { cutToAnswer, stillOffOf } from '../../core/run/after-cut'
 import { boardOf } from '../../core/run/board'
-import { rolesOf } from '../../core/run/cues'
-import { type Helper, helperOf } from '../../core/run/practice-helper'
+import { helperOf } from '../../core/run/practice-helper'
 import type { Batch } from '../../core/shop/batch'
-import type { Run, RunStep } from '../../core/shop/run'
+import type { Run } from '../../core/shop/run'
 import { unsavedRuns } from '../../store/unsaved-runs'
 import { toast } from '../../ui/toast'
 import { useSay } from '../../ui/Units'
 import { afterCutStanding, countWords, meanwhileWords, stillOffWords } from '../../words/board'
 import { clockText } from '../../words/clock-text'
-import { NOTHING_NOW, roleName, roleWords } from '../../words/cues'
-import { helperWords } from '../../words/drill'
 import { happenedWords } from '../../words/incidents'
 import { stepWords } from '../../words/run'
 import { leadWords } from '../../words/sharing'
 import { useShopNow } from '../shop-context'
 import { AfterCut } from './AfterCut'
 import { ClockQuestions } from './ClockQuestions'
+import { EarlyWords } from './EarlyWords'
 import { HeardPanel } from './HeardPanel'
 import { OverSoak } from './OverSoak'
-import { pullWords } from './pull-words'
 import { RemarkDialog } from './RemarkDialog'
 import { RunBoard } from './RunBoard'
 import { OvenFigure, TimeLeft } from './RunFigures'
 import { addMinutes, logHeatsAgain, logRemark, logShown, takeBack } from './run-log'
-import { loadRunPrefs, runPrefs, setRunPrefs } from './run-prefs'
+import { setRunPrefs } from './run-prefs'
 import { SomethingHappened } from './SomethingHappened'
 import { changeSpeed, SpeedControl } from './SpeedControl'
 import { openSurprises, SurpriseNote } from './SurpriseNote'
-import { useConfirm, wantedC } from './use-confirm'
+import { TwoPeople } from './TwoPeople'
+import { useConfirm } from './use-confirm'
 import { useHeard } from './use-heard'
 import { type Lead, useLead } from './use-lead'
 import { useLeaving } from './use-leaving'
@@ -37,6 +35,7 @@ import { usePressKey } from './use-press-key'
 import { useRunClock } from './use-run-clock'
 import { useRunKeys } from './use-run-keys'
 import { useRunOven } from './use-run-oven'
+import { useRunPrefs } from './use-run-prefs'
 import { useWakeLock } from './use-wake-lock'
 
 interface Props {
@@ -122,11 +121,7 @@ export default function RunView({ batch, run }: Props) {
       {run.drill && <SurpriseNote run={run} batch={batch} nowS={nowS} />}
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
         <OvenFigure oven={oven} onShows={c => void logShown(run, c, 'hand')} />
-        <TimeLeft
-          state={state}
-          waitS={oven.waitS}
-          next={state.next ? stepWords(state.next, batch, shop.units).title : 'the run is finished'}
-        />
+        <TimeLeft oven={oven} batch={batch} />
       </div>
       <div className="flex-1">
         <RunBoard rows={rows} batch={batch} />
@@ -152,7 +147,7 @@ export default function RunView({ batch, run }: Props) {
           data-ready={state.ready}
           onClick={() => confirm(Date.now())}
         >
-          <span>{early ? <EarlyWords step={step} shownBy={oven.shownBy} shownC={known.shownC} /> : waits}</span>
+          <span>{early ? <EarlyWords step={step} oven={oven} /> : waits}</span>
           <kbd className="hidden rounded font-sans sm:block border-2 border-current px-4 py-1 text-title font-semibold">
             Space
           </kbd>
@@ -233,20 +228,6 @@ export default function RunView({ batch, run }: Props) {
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
-function useRunPrefs() {
-  useEffect(loadRunPrefs, [])
-  return useSyncExternalStore(runPrefs.subscribe, runPrefs.get, runPrefs.get)
-}
-
-/** Answers an early press: by the model the person at the display knows better, if asked. */
-function EarlyWords({ step, shownBy, shownC }: { step: RunStep; shownBy: string; shownC: number | null }) {
-  const say = useSay()
-  const wanted = wantedC(step)
-  return shownBy === 'model' && wanted !== null && shownC !== null
-    ? `It should show ${say.t(shownC)} now. Does yours show ${say.t(wanted)}? Press again`
-    : 'Not yet. Press again to go on all the same'
-}
-
 /** Says on which screen alarms and voice are, and where the last step was pressed; this one can take them over. */
 function OtherLeads({ lead, last }: { lead: Lead; last: string | undefined }) {
   if (lead.other === null) return null
@@ -304,48 +285,6 @@ function Troubles({ oven, runId }: { oven: ReturnType<typeof useRunOven>; runId:
         <p key={text}>{text}</p>
       ))}
     </div>
-  )
-}
-
-interface TwoPeopleProps {
-  readonly step: RunStep
-  readonly batch: Batch
-  readonly action: string
-  /** Who stands at the plates in a practice; absent in the shop. */
-  readonly helper: Helper | undefined
-  readonly nowS: number
-  /** Notes that this board is left on purpose. */
-  readonly onLeave: () => void
-}
-
-/** Two lines for two people: who pulls, and who stands at the plates. */
-function TwoPeople({ step, batch, action, helper, nowS, onLeave }: TwoPeopleProps) {
-  const words = roleWords(step, { action }, pullWords(batch, step))
-  const busy = rolesOf(step)
-  return (
-    <dl className="grid gap-x-8 text-large sm:grid-cols-[1fr_1fr_auto]">
-      {(['oven', 'plates'] as const).map(role => (
-        <div key={role} className="flex gap-3">
-          <dt className="text-bone-2">{roleName(role)}:</dt>
-          <dd>
-            {role === 'plates' && helper && `${helperWords(helper, batch, nowS)} `}
-            {busy.includes(role) ? words[role] : NOTHING_NOW.toLowerCase()}
-          </dd>
-        </div>
-      ))}
-      <div>
-        <dt className="sr-only">On this screen</dt>
-        <dd>
-          <a
-            className="inline-flex min-h-touch items-center text-lead text-bone-2 underline"
-            href="?helper"
-            onClick={onLeave}
-          >
-            Only the plates on this screen
-          </a>
-        </dd>
-      </div>
-    </dl>
   )
 }
 
