@@ -2,14 +2,14 @@
  * In a folder of plain files only one page of each kind lies there, at the address that it is kept by: these take any other address
  * to it and back.
  */
-import { shellOf } from './shells'
+import { shellOf, withoutSlash } from './shells'
 
 const ASKED = 'at'
 
 /** Returns where the page for an address lies that no file stands for; null where no page has it, or the page lies there itself. */
 export function fileFor({ pathname, search, hash }: Pick<Location, 'pathname' | 'search' | 'hash'>): string | null {
   const shell = shellOf(pathname)
-  if (shell === null || shell === pathname.replace(/(.)\/$/, '$1')) return null
+  if (shell === null || shell === withoutSlash(pathname)) return null
   return `${shell}/?${new URLSearchParams({ [ASKED]: pathname + search + hash })}`
 }
 

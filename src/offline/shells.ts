@@ -30,6 +30,9 @@ const SHELLS: readonly (readonly [pages: RegExp, kept: string])[] = [
 /** Addresses to keep, one of each kind of page. */
 export const KEPT_SHELLS: readonly string[] = SHELLS.map(([, kept]) => kept)
 
+/** Returns a path without the slash that servers of files put behind a folder. */
+export const withoutSlash = (path: string): string => path.replace(/(.)\/$/, '$1')
+
 /** The kept page that stands for an address; null for what is no page of ours. */
 export const shellOf = (path: string): string | null =>
-  SHELLS.find(([pages]) => pages.test(path.length > 1 ? path.replace(/\/$/, '') : path))?.[1] ?? null
+  SHELLS.find(([pages]) => pages.test(withoutSlash(path)))?.[1] ?? null

@@ -1,12 +1,7 @@
+import type { Shortcut, Waiting } from '../core/day/shortcut'
+
 /** Says on Today why a shortcut led no further: several batches wait, or none. */
-export function shortcutWords(
-  shortcut: 'run' | 'readings',
-  {
-    toTemper,
-    toRun,
-    toRead,
-  }: { readonly toTemper: readonly string[]; readonly toRun: readonly string[]; readonly toRead: readonly string[] },
-): string {
+export function shortcutWords(shortcut: Shortcut, { toTemper, toRun, toRead }: Waiting): string {
   if (shortcut === 'readings')
     return toRead.length > 0
       ? 'Several batches wait for readings: take one below, under Waiting for readings.'

@@ -2,7 +2,7 @@
 export type Shortcut = 'run' | 'readings'
 
 /** Batches by what they wait for, each by its id, first what comes first. */
-interface Waiting {
+export interface Waiting {
   readonly hot: readonly string[]
   /** Hardened, with a temper still to come. */
   readonly toTemper: readonly string[]

@@ -14,13 +14,13 @@ import { DayAnswers } from './DayAnswers'
 import { DayOut } from './DayOut'
 import { DayTabs } from './DayTabs'
 import { DayWent } from './DayWent'
-import { boardOf, clockAt, daysWithTasks, namesOf } from './day-view'
+import { boardOf, clockAt, daysWithTasks, type NameOf, namesOf } from './day-view'
 import { HoursDialog } from './HoursDialog'
 import { LaterBatches } from './LaterBatches'
 import { MoveDialog } from './MoveDialog'
 import { MustNotWait } from './MustNotWait'
 import { moveBatch, startBatchAt } from './move-batch'
-import { type Day, useDay } from './use-day'
+import { type Day, type DayPlan, useDay } from './use-day'
 import { WouldHelp } from './WouldHelp'
 
 /** While the day is planned: as tall as what comes, so that nothing below jumps. */
@@ -85,20 +85,15 @@ const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props 
       {plan && <DayAnswers plan={plan} day={day} nameOf={nameOf} />}
       {!isEmpty && answer && (
         <DayTabs days={days} chosen={index} origin={day.origin} onChoose={setChosen}>
-          {!isFixed && (
-            <>
-              <HoursDialog />
-              {plan && <DayOut plan={plan} day={day} nameOf={nameOf} />}
-            </>
-          )}
+          {!isFixed && <DayTools plan={plan} day={day} nameOf={nameOf} />}
         </DayTabs>
       )}
       {plan && board && (
         <ScrollRegion label="The day’s drawing" className="on-soot overflow-x-auto bg-soot py-2 print:hidden">
           <DayBoard
             {...board}
-            onMove={(batchId, byMin) => isFixed || void moveBatch(batches, plan, day, batchId, byMin)}
-            onOpen={batchId => isFixed || setMoving(batchId)}
+            onMove={isFixed ? null : (batchId, byMin) => void moveBatch(batches, plan, day, batchId, byMin)}
+            onOpen={setMoving}
           />
         </ScrollRegion>
       )}
@@ -114,3 +109,11 @@ const ShownDay = memo(function ShownDay({ batches, runs, measured, day }: Props 
     </section>
   )
 })
+
+/** Working hours, and ways of the day out of the page. */
+const DayTools = ({ plan, day, nameOf }: { plan: DayPlan | null; day: Day; nameOf: NameOf }) => (
+  <>
+    <HoursDialog />
+    {plan && <DayOut plan={plan} day={day} nameOf={nameOf} />}
+  </>
+)

@@ -5,6 +5,7 @@ import type { Batch } from '../../core/shop/batch'
 import { BOUNDS } from '../../core/shop/bounds'
 import type { Run } from '../../core/shop/run'
 import { saveShop } from '../../store/records'
+import { onlyShows } from '../../store/shared-role'
 import { useSay } from '../../ui/Units'
 import { apartWords, inspectWords, pullsWords, taskWords, wentWords } from '../../words/day'
 import { marksOfBlades } from '../../words/lists'
@@ -54,8 +55,12 @@ export function DayWent({ day: { origin }, batches, runs }: Props) {
           )
         })}
       </ol>
-      <InspectTaught runs={runs} />
-      <PullsTaught runs={runs} />
+      {!onlyShows() && (
+        <>
+          <InspectTaught runs={runs} />
+          <PullsTaught runs={runs} />
+        </>
+      )}
     </section>
   )
 }

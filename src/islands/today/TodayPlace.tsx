@@ -1,5 +1,6 @@
 import { Suspense, useEffect, useMemo, useState } from 'react'
 import type { Answer } from '../../core/contract/questions'
+import { shortcutIn, shortcutTarget, type Waiting } from '../../core/day/shortcut'
 import { tempersWaiting } from '../../core/load/tempers-done'
 import { runSecondsAt } from '../../core/run/clock'
 import { runStateAt } from '../../core/run/run-state'
@@ -25,7 +26,6 @@ import { useAnswer, useWarmUp } from '../../workers/use-answer'
 import { NewBatchButton } from '../batch/NewBatchButton'
 import { Place } from '../Place'
 import { useShopNow } from '../shop-context'
-import { shortcutIn, shortcutTarget } from './shortcut'
 
 /** Its drawing and its planner's words are fetched once the page stands. */
 const [DayPart, fetchDayPart] = fetchedAhead(() => import('./DayPart'))
@@ -187,16 +187,18 @@ function InHandParts({ inHand: { batches, measured } }: { inHand: InHand }) {
 }
 
 /** Goes where a shortcut of the installed application leads, or says where to choose. */
-function ShortcutTaken({ waiting }: { waiting: Parameters<typeof shortcutTarget>[1] }) {
-  const [shortcut] = useState(() => shortcutIn(location.search))
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once, with what waits as the page opens.
+function ShortcutTaken({ waiting }: { waiting: Waiting }) {
+  // As the page opened: what waits may change while it stands.
+  const [{ shortcut, target, says }] = useState(() => {
+    const shortcut = shortcutIn(location.search)
+    const target = shortcut && shortcutTarget(shortcut, waiting)
+    return { shortcut, target, says: shortcut && !target ? shortcutWords(shortcut, waiting) : null }
+  })
   useEffect(() => {
-    if (!shortcut) return
-    const target = shortcutTarget(shortcut, waiting)
     if (target) location.replace(target)
-    else history.replaceState(null, '', '/')
-  }, [])
-  return shortcut && <p className="mb-4 border-l-3 border-ember pl-3">{shortcutWords(shortcut, waiting)}</p>
+    else if (shortcut) history.replaceState(null, '', '/')
+  }, [shortcut, target])
+  return says && <p className="mb-4 border-l-3 border-ember pl-3">{says}</p>
 }
 
 /** In a made-up workshop a look round; in one's own what is not said of it yet, and what that costs in certainty. */

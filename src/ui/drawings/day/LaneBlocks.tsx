@@ -30,6 +30,7 @@ const FILL: Readonly<Record<BoardLane['kind'], string>> = {
 /** Blocks of a lane; a hardening load is moved by hand or with the arrow keys, and with it its batch. */
 export function LaneBlocks({ lane, board, svg, top, height }: Props) {
   const { x, perMin } = acrossOf(board)
+  const { onMove } = board
   const { held, grip } = useDrag<Held>({
     move: (now, event) => {
       const at = pointIn(svg.current, event)
@@ -37,7 +38,7 @@ export function LaneBlocks({ lane, board, svg, top, height }: Props) {
       return byMin === now.byMin ? now : { ...now, byMin }
     },
     drop: now => {
-      if (now.byMin !== 0) board.onMove(now.batchId, now.byMin)
+      if (now.byMin !== 0) onMove?.(now.batchId, now.byMin)
     },
   })
   const { rowOf, rows } = rowsOf(lane.blocks)
@@ -55,7 +56,7 @@ export function LaneBlocks({ lane, board, svg, top, height }: Props) {
       roomToNext: nextLeft - left,
     }
     const { batchId } = block
-    if (batchId === null) return <Block key={block.id} kind={lane.kind} block={block} {...place} />
+    if (batchId === null || onMove === null) return <Block key={block.id} kind={lane.kind} block={block} {...place} />
     return (
       // biome-ignore lint/a11y/useSemanticElements: a block in a drawing can be no button element.
       <g
@@ -70,7 +71,7 @@ export function LaneBlocks({ lane, board, svg, top, height }: Props) {
           event.preventDefault()
           event.stopPropagation()
           if (by === undefined) board.onOpen(batchId)
-          else board.onMove(batchId, by)
+          else onMove(batchId, by)
         }}
         {...grip(event => {
           const at = pointIn(svg.current, event)

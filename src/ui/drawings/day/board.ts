@@ -31,7 +31,8 @@ export interface DayBoardProps {
   readonly lanes: readonly BoardLane[]
   readonly waits: readonly { readonly fromMin: number; readonly toMin: number; readonly text: string }[]
   /** A batch's block let go of, later by so many minutes. */
-  readonly onMove: (batchId: string, byMin: number) => void
+  /** Moves a batch's load; null where the day is only looked at. */
+  readonly onMove: ((batchId: string, byMin: number) => void) | null
   readonly onOpen: (batchId: string) => void
 }
 
