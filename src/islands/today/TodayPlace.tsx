@@ -188,17 +188,17 @@ function InHandParts({ inHand: { batches, measured } }: { inHand: InHand }) {
 
 /** Goes where a shortcut of the installed application leads, or says where to choose. */
 function ShortcutTaken({ waiting }: { waiting: Waiting }) {
-  // As the page opened: what waits may change while it stands.
-  const [{ shortcut, target, says }] = useState(() => {
+  // Led by what waited as the page opened: nobody is taken away later by what another screen did.
+  const [{ shortcut, target }] = useState(() => {
     const shortcut = shortcutIn(location.search)
-    const target = shortcut && shortcutTarget(shortcut, waiting)
-    return { shortcut, target, says: shortcut && !target ? shortcutWords(shortcut, waiting) : null }
+    return { shortcut, target: shortcut && shortcutTarget(shortcut, waiting) }
   })
   useEffect(() => {
     if (target) location.replace(target)
     else if (shortcut) history.replaceState(null, '', '/')
   }, [shortcut, target])
-  return says && <p className="mb-4 border-l-3 border-ember pl-3">{says}</p>
+  if (!shortcut || target) return null
+  return <p className="mb-4 border-l-3 border-ember pl-3">{shortcutWords(shortcut, waiting)}</p>
 }
 
 /** In a made-up workshop a look round; in one's own what is not said of it yet, and what that costs in certainty. */
