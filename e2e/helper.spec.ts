@@ -20,7 +20,7 @@ test('the one at the plates has a board of their own: what to do now and next, a
   await expectAccessible(helper)
 
   await practiseUntil(page, /^Pull /)
-  await expect(now).toHaveText(/^Clamp \S+, air on$/)
+  await expect(now).toHaveText(/^(Wait, then: )?Clamp \S+, air on$/)
   const size = await now.evaluate(node => Number.parseFloat(getComputedStyle(node).fontSize))
   expect(size, 'read at two metres').toBeGreaterThanOrEqual(64)
   await expect(helper.getByRole('button'), 'who is at the oven says when').toHaveCount(0)

@@ -33,6 +33,9 @@ export function roleWords(
   return { oven: wordsOf('oven'), plates: wordsOf('plates') }
 }
 
+/** Says what the one at the plates does now, as their part of the step has it: not before it is time. */
+export const helperNowWords = (part: string, mayBegin: boolean): string => (mayBegin ? part : `Wait, then: ${part}`)
+
 /** Says what comes next for the one at the plates: the title of their next step; null where there is none. */
 export const helperNextWords = (title: string | null): string =>
   title === null ? 'Nothing more at the plates' : `Next for you: ${title}`

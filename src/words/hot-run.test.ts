@@ -14,7 +14,7 @@ import {
   windowWords,
 } from './board'
 import { clockText, parseClock } from './clock-text'
-import { cueWords, roleWords } from './cues'
+import { cueWords, helperNowWords, roleWords } from './cues'
 import { drillWords, habitWords, metWords, seenWords } from './drill'
 import { happenedWords, INCIDENT_WORDS, incidentText, SAFE_WORDS, STOP_WORDS } from './incidents'
 import { eventText } from './run-log'
@@ -121,6 +121,7 @@ describe('what is spoken', () => {
       oven: 'Pull A3, door shut',
       plates: 'A2 out. Clamp A3, air on',
     })
+    expect(helperNowWords('A2 out. Clamp A3, air on', false)).toBe('Wait, then: A2 out. Clamp A3, air on')
     expect(roleWords({ ...pull, kind: 'load' }, words, batch).plates).toBe('Nothing now')
   })
 })

@@ -3,7 +3,7 @@ import { partOf } from '../../core/run/cues'
 import type { Batch } from '../../core/shop/batch'
 import type { Run } from '../../core/shop/run'
 import { onlyShows } from '../../store/shared-role'
-import { helperNextWords, roleWords } from '../../words/cues'
+import { helperNextWords, helperNowWords, roleWords } from '../../words/cues'
 import { happenedWords } from '../../words/incidents'
 import { stepWords } from '../../words/run'
 import { useShopNow } from '../shop-context'
@@ -43,7 +43,7 @@ export default function RunHelper({ batch, run }: { readonly batch: Batch; reado
       </header>
       {/* Read by a helper with full hands: one thing at a time, as large as the screen takes it. */}
       <p className="text-[clamp(44px,8vw,112px)] leading-tight font-semibold" role="status">
-        {roleWords(step, said, batch).plates}
+        {helperNowWords(roleWords(step, said, batch).plates, now === null || state.ready)}
       </p>
       {happened && <p className="text-figure-small text-[#ffd9b8]">{happenedWords(happened, batch)}</p>}
       <p className="text-[clamp(30px,4vw,56px)] leading-tight text-[#ffd9b8]">{helperNextWords(nextTitle)}</p>
